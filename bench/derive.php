@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Times the core: reading, deriving, dry fit, packing, sheets and PDF, for the weigh office, for long lofts of about 50,
+ * 150 and 200 pieces, and for a hall of 1,000 with windows in all four walls. Prints medians over RUNS runs after a
+ * warm-up, and the peak of memory.
+ *
+ *   php bench/derive.php [runs]
+ */
+
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Derivation;
+use Chartula\Core\Kit\DryFit\DryFit;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\KitDocument;
+use Chartula\Core\Output\PdfWriter;
+use Chartula\Core\Sheets\SheetPlan;
+
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/buildings.php';
+
+$runs = (int) ($argv[1] ?? 15);
+$office = (string) file_get_contents(__DIR__.'/../docs/examples/weigh-office.json');
+
+/** @param  callable(): mixed  $work */
+function median(int $runs, callable $work): float
+{
+    $work();
+    $times = [];
+    for ($i = 0; $i < $runs; $i++) {
+        $start = hrtime(true);
+        $work();
+        $times[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($times);
+
+    return $times[intdiv($runs, 2)];
+}
+
+printf("%-24s %7s %8s %8s %8s %8s %8s %8s %8s\n", 'building', 'pieces', 'read', 'derive', 'document', 'dry fit', 'packing', 'all', 'PDF');
+foreach (['weigh office' => $office, 'about 50' => loft($office, 8), 'about 150' => loft($office, 33), 'about 200' => loft($office, 44), 'about 1,000' => hall($office, 122)] as $name => $text) {
+    $building = BuildingReader::fromText($text);
+    $kit = Kit::derive($building);
+    $document = json_decode((string) json_encode(KitDocument::of($building, 'sha256:'.str_repeat('0', 64), $kit)), true);
+    $derived = Derivation::of($building, $text);
+    $drawings = $derived->drawings();
+    printf("%-24s %7d %8.1f %8.1f %8.1f %8.1f %8.1f %8.1f %8s\n", $name, $kit->count(),
+        median($runs, static fn () => BuildingReader::fromText($text)),
+        median($runs, static fn () => Kit::derive($building)),
+        median($runs, static fn () => json_encode(KitDocument::of($building, '', $kit))),
+        median($runs, static fn () => DryFit::check($document)),
+        median($runs, static fn () => SheetPlan::of($building, $kit)),
+        median($runs, static fn () => Derivation::of($building, $text)),
+        $drawings === [] ? 'no part' : sprintf('%.1f', median(5, static fn () => PdfWriter::write($derived->drawings(), 'x'))),
+    );
+}
+printf("peak memory %.1f MB\n", memory_get_peak_usage() / 1048576);

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Measure\Gauge;
+use Chartula\Core\Measure\Scale;
+
+/** What a person describes: one real building, how it is to be made, and on what it is printed. Immutable. */
+final readonly class Building
+{
+    /** @param  array<string, Style>  $styles by id */
+    public function __construct(
+        public string $name,
+        public ?string $note,
+        public Scale $scale,
+        public Gauge $gauge,
+        public Methods $methods,
+        public array $styles,
+        public Block $block,
+        public PrintSettings $sheets,
+        public ?Plot $plot,
+    ) {
+    }
+}

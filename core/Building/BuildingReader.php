@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Measure\Gauge;
+use Chartula\Core\Measure\Scale;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problems;
+use Chartula\Core\Stock\BuiltInStock;
+use Chartula\Core\Stock\Stock;
+use LogicException;
+use stdClass;
+
+/** Reads a building document (docs/formats.md): every fault by its path, or an immutable Building. */
+final readonly class BuildingReader
+{
+    public const FORMAT = 'chartula.building';
+
+    private const MOST_STOCKS = 100;
+
+    /** What stands in a document but cannot be made yet, and what to do meanwhile. */
+    private const LATER = [
+        'relief' => 'take it out for now: low relief comes later',
+        'features' => 'leave the list empty for now',
+    ];
+
+    /** @throws InvalidInput with every fault of the text and of the document */
+    public static function fromText(string $text): Building
+    {
+        return self::fromDocument(JsonText::decode($text));
+    }
+
+    /** @throws InvalidInput with every fault of the document */
+    public static function fromDocument(stdClass $document): Building
+    {
+        $problems = new Problems;
+        $building = self::read(new Node($document, '', $problems), $problems);
+        $problems->throwIfAny();
+
+        return $building ?? throw new LogicException('A document without faults gave no building');
+    }
+
+    private static function read(Node $root, Problems $problems): ?Building
+    {
+        $root->isObject(['format', 'version', 'name', 'scale', 'methods', 'blocks'],
+            ['note', 'gauge', 'stock', 'plot', 'relief', 'styles', 'features', 'compression', 'sheets']);
+        self::expect($root->get('format'), self::FORMAT);
+        self::expect($root->get('version'), 1);
+        $name = $root->get('name')?->text(200);
+        if ($name === '') {
+            $root->get('name')?->fault('text-empty');
+        }
+        $note = $root->get('note')?->text(10_000);
+        [$scale, $gauge] = self::measures($root, $problems);
+        $values = new Values($problems, $scale, $gauge);
+
+        self::refuseLater($root);
+        $stocks = self::stocks($root->get('stock'), $values);
+        $plot = PlotReader::read($root->get('plot'), $values);
+        $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
+        $styles = (new StyleReader($values))->readAll($root->get('styles'));
+        $block = (new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1])))->readOnly($root->get('blocks'));
+        $sheets = self::sheets($root->get('sheets'), $values);
+        if ($name === null || $methods === null || $block === null || $sheets === null) {
+            return null;
+        }
+
+        return new Building($name, $note, $scale, $gauge, $methods, $styles, $block, $sheets, $plot);
+    }
+
+    /**
+     * The scale and the gauge of a document that may have faults; usual ones where they cannot be read.
+     *
+     * @return array{Scale, Gauge}
+     */
+    public static function scaleAndGauge(stdClass $document, Problems $problems): array
+    {
+        return self::measures(new Node($document, '', $problems), $problems);
+    }
+
+    /**
+     * Lengths need both; where one is wrong, the rest is still read at a usual one, so that all faults show.
+     *
+     * @return array{Scale, Gauge}
+     */
+    private static function measures(Node $root, Problems $problems): array
+    {
+        $scale = self::scale($root->get('scale'), $problems) ?? Scale::of(76.2);
+
+        return [$scale, self::gauge($root->get('gauge'), $scale, $problems)];
+    }
+
+    private static function expect(?Node $node, string|int $value): void
+    {
+        if ($node !== null && $node->value !== $value) {
+            $node->fault('wrong-value', ['given' => is_scalar($node->value) ? (string) $node->value : Node::typeOf($node->value), 'wanted' => $value]);
+        }
+    }
+
+    private static function scale(?Node $node, Problems $problems): ?Scale
+    {
+        $text = $node?->text(60);
+        if ($node === null || $text === null) {
+            return null;
+        }
+        try {
+            return Scale::parse($text, $node->path);
+        } catch (InvalidInput $e) {
+            $problems->add($node->path, $e->problems[0]->code, $e->problems[0]->facts);
+
+            return null;
+        }
+    }
+
+    private static function gauge(?Node $node, Scale $scale, Problems $problems): Gauge
+    {
+        $default = Gauge::imperial();
+        if ($node === null || ! $node->isObject([], ['brick', 'course', 'joint'])) {
+            return $default;
+        }
+        $values = new Values($problems, $scale, $default);
+        $gauge = new Gauge(
+            $values->real($node->get('brick'))->mm ?? $default->brick_mm,
+            $values->real($node->get('course'))->mm ?? $default->course_mm,
+            $values->real($node->get('joint'), Sign::ZeroOrMore)->mm ?? $default->joint_mm,
+        );
+        if ($gauge->joint_mm >= min($gauge->course_mm, $gauge->brick_mm / 2.0)) {
+            ($node->get('joint') ?? $node)->fault('number-out-of-range', ['given' => $gauge->joint_mm, 'wanted' => 'less than a course and than half a brick']);
+
+            return $default;
+        }
+
+        return $gauge;
+    }
+
+    private static function refuseLater(Node $root): void
+    {
+        foreach (self::LATER as $key => $instead) {
+            $node = $root->get($key);
+            if ($node !== null && ! $node->isEmpty()) {
+                $node->fault('not-made-yet', ['given' => $key, 'instead' => $instead]);
+            }
+        }
+        $compression = $root->get('compression');
+        if ($compression !== null && $compression->isObject(['steps'])) {
+            $steps = $compression->get('steps');
+            if ($steps !== null && $steps->items(100) !== []) {
+                $steps->fault('not-made-yet', ['given' => 'compression', 'instead' => 'leave its steps empty for now']);
+            }
+        }
+    }
+
+    /** @return array<string, Stock> */
+    private static function stocks(?Node $node, Values $values): array
+    {
+        $stocks = BuiltInStock::all();
+        foreach ($node?->entries(self::MOST_STOCKS) ?? [] as $id => $entry) {
+            if (preg_match('/^[a-z0-9.-]{1,32}$/D', $id) !== 1) {
+                $entry->fault('id-shape', ['given' => mb_substr($id, 0, 40)]);
+            }
+            if (! $entry->isObject(['kind', 'thickness'], ['sheet', 'price'])) {
+                continue;
+            }
+            $kind = $entry->get('kind')?->choice(Stock::KINDS);
+            $thickness = $values->model($entry->get('thickness'));
+            $sheet = BuiltInStock::SHEET_MM;
+            if ($entry->get('sheet') !== null) {
+                $sides = array_map(static fn (Node $side): ?float => $values->model($side)?->mm, $entry->get('sheet')->items(2, 2));
+                $sheet = [$sides[0] ?? $sheet[0], $sides[1] ?? $sheet[1]];
+            }
+            $price = self::price($entry->get('price'));
+            if ($kind !== null && $thickness !== null) {
+                $stocks[$id] = new Stock($id, $kind, $thickness->mm, $sheet, $price, true);
+            }
+        }
+
+        return $stocks;
+    }
+
+    /** Money stays a decimal text. */
+    private static function price(?Node $node): ?string
+    {
+        $text = $node?->text(20);
+        if ($node !== null && $text !== null && preg_match('/^\d{1,7}(\.\d{1,4})?$/D', $text) !== 1) {
+            $node->fault('wrong-type', ['given' => Node::typeOf($text), 'wanted' => 'an amount such as “0.35”']);
+        }
+
+        return $text;
+    }
+
+    private static function sheets(?Node $node, Values $values): ?PrintSettings
+    {
+        if ($node !== null && ! $node->isObject([], ['paper', 'margin', 'gap', 'proof'])) {
+            return null;
+        }
+        $paper = 'a4';
+        if ($node?->get('paper') !== null) {
+            $paper = $node->get('paper')->choice(['a4', 'letter']) ?? 'a4';
+        }
+        $margin = $values->model($node?->get('margin'), Sign::ZeroOrMore)->mm ?? 8.0;
+        $gap = $values->model($node?->get('gap'), Sign::ZeroOrMore)->mm ?? 2.0;
+        if ($margin > 60.0) {
+            $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $paper]);
+        }
+        $proof = $node?->get('proof');
+        $proof?->isObject([], ['x', 'y']);
+
+        return new PrintSettings($paper, $margin, $gap, self::proof($proof?->get('x'), $values), self::proof($proof?->get('y'), $values));
+    }
+
+    private static function proof(?Node $node, Values $values): float
+    {
+        $mm = $values->model($node)?->mm;
+        if ($node !== null && $mm !== null && abs($mm - 100.0) > 5.0) {
+            $node->fault('proof.out-of-range', ['given' => is_string($node->value) ? $node->value : '']);
+        }
+
+        return $mm ?? 100.0;
+    }
+}

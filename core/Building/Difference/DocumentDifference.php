@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Difference;
+
+use stdClass;
+
+/**
+ * How two documents differ, sound or not, as a person would say it. Entries of lists are matched by their id or edge,
+ * so that a window stays the same window wherever it stands in its list.
+ */
+final class DocumentDifference
+{
+    /** As many as a summary says before it only counts. */
+    private const SAID = 4;
+
+    /** @var list<Change> */
+    private array $changes = [];
+
+    /** @param  mixed  $styles  of the later document, for what an opening is called */
+    private function __construct(private readonly mixed $styles)
+    {
+    }
+
+    /** @return list<Change> what turns $before into $after, in the document's order */
+    public static function of(stdClass $before, stdClass $after): array
+    {
+        $self = new self($after->styles ?? null);
+        $self->objects($before, $after, [], new Thing('', []));
+
+        return $self->changes;
+    }
+
+    /** @param  list<Change>  $changes */
+    public static function summary(array $changes): string
+    {
+        $said = [];
+        foreach (array_slice($changes, 0, self::SAID) as $change) {
+            $said[$change->where][] = $change->what;
+        }
+        $phrases = array_map(static fn (string|int $where, array $whats): string => ($where === '' ? '' : "$where: ").implode(', ', $whats), array_keys($said), $said);
+        $rest = count($changes) - self::SAID;
+
+        return implode('; ', $phrases).($rest > 0 ? "; and $rest more" : '');
+    }
+
+    /** @param  list<string>  $keys */
+    private function values(mixed $before, mixed $after, array $keys, Thing $thing): void
+    {
+        if ($before instanceof stdClass && $after instanceof stdClass) {
+            $this->objects($before, $after, $keys, $thing);
+        } elseif (self::isList($before, $after) && self::isList($after, $before)) {
+            $this->lists($before ?? [], $after ?? [], $keys, $thing);
+        } elseif (! self::same($before, $after)) {
+            $this->add($keys, $thing->words, Words::change($thing->field($keys), $before, $after), $before, $after);
+        }
+    }
+
+    /** @param  list<string>  $keys */
+    private function objects(stdClass $before, stdClass $after, array $keys, Thing $thing): void
+    {
+        foreach (array_keys(get_object_vars($before) + get_object_vars($after)) as $key) {
+            $path = [...$keys, (string) $key];
+            $this->values($before->{$key} ?? null, $after->{$key} ?? null, $path, $keys === ['styles'] || $keys === ['stock'] ? new Thing((string) $key, $path) : $thing);
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $before
+     * @param  array<array-key, mixed>  $after
+     * @param  list<string>  $keys
+     */
+    private function lists(array $before, array $after, array $keys, Thing $thing): void
+    {
+        [$old, $new] = [Identity::keyed($before), Identity::keyed($after)];
+        if ($old === null || $new === null) {
+            $this->unnamed($before, $after, $keys, $thing);
+
+            return;
+        }
+        foreach (array_keys($old + $new) as $name) {
+            $path = [...$keys, Identity::MARK.$name];
+            [$was, $is] = [$old[$name] ?? null, $new[$name] ?? null];
+            $entry = $this->entry($is ?? $was, (string) $name, $path, $thing);
+            if ($was === null || $is === null) {
+                $this->add($path, $thing->words, $this->called($is ?? $was, (string) $name).($was === null ? ' added' : ' removed'), $was, $is);
+            } else {
+                $this->values($was, $is, $path, $entry);
+            }
+        }
+        if (array_keys(array_intersect_key($old, $new)) !== array_keys(array_intersect_key($new, $old))) {
+            $this->add($keys, $thing->words, Words::field($thing->field($keys)).' in another order', $before, $after);
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $before
+     * @param  array<array-key, mixed>  $after
+     * @param  list<string>  $keys
+     */
+    private function unnamed(array $before, array $after, array $keys, Thing $thing): void
+    {
+        if (count($before) !== count($after)) {
+            $this->add($keys, $thing->words, Words::change($thing->field($keys), $before, $after), $before, $after);
+
+            return;
+        }
+        foreach (array_values($before) as $i => $value) {
+            $this->values($value, array_values($after)[$i], [...$keys, (string) $i], $thing);
+        }
+    }
+
+    /** @param  list<string>  $path */
+    private function entry(mixed $entry, string $name, array $path, Thing $thing): Thing
+    {
+        return match ($path[count($path) - 2]) {
+            // One block is the building; its name would stand before everything.
+            'blocks' => new Thing('', $path),
+            'walls' => new Thing($name, $path),
+            default => new Thing(($thing->words === '' ? '' : "$thing->words, ").$this->called($entry, $name), $path),
+        };
+    }
+
+    /** `sash w1` */
+    private function called(mixed $entry, string $name): string
+    {
+        $style = $entry instanceof stdClass && is_string($entry->style ?? null) ? $entry->style : null;
+        $known = $style !== null && $this->styles instanceof stdClass && property_exists($this->styles, $style);
+
+        return $known ? "$style $name" : $name;
+    }
+
+    /** @param  list<string>  $keys */
+    private function add(array $keys, string $where, string $what, mixed $before, mixed $after): void
+    {
+        $path = implode('.', array_map(static fn (string $key): string => str_replace('.', '~.', $key), $keys));
+        $this->changes[] = new Change($path, $where, $what, $before, $after);
+    }
+
+    /**
+     * A list, or none where the other is a list of things with names: a wall without openings has an empty list of them.
+     *
+     * @phpstan-assert-if-true ?array<array-key, mixed> $value
+     */
+    private static function isList(mixed $value, mixed $other): bool
+    {
+        return is_array($value) || ($value === null && is_array($other) && Identity::keyed($other) !== null);
+    }
+
+    private static function same(mixed $a, mixed $b): bool
+    {
+        return $a === $b || json_encode($a, JSON_PRESERVE_ZERO_FRACTION) === json_encode($b, JSON_PRESERVE_ZERO_FRACTION);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Difference;
+
+use Chartula\Core\Building\Block;
+use stdClass;
+
+/** What an entry of a list is known by: its id, the edge it stands on, or the corner it is at. */
+final readonly class Identity
+{
+    /** Before a name in a path, so that an entry called 1 is not taken for the second entry. */
+    public const MARK = '=';
+
+    public static function of(mixed $entry): ?string
+    {
+        if (! $entry instanceof stdClass) {
+            return null;
+        }
+        foreach (['id', 'edge', 'vertex'] as $key) {
+            $value = $entry->{$key} ?? null;
+            if ($key === 'edge' && is_int($value)) {
+                return Block::EDGES[$value] ?? (string) $value;
+            }
+            if (is_string($value) || is_int($value)) {
+                return (string) $value;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The entries by what they are known by; null where some have no name or share one.
+     *
+     * @param  array<array-key, mixed>  $list
+     * @return ?array<array-key, mixed>
+     */
+    public static function keyed(array $list): ?array
+    {
+        $keyed = [];
+        foreach ($list as $entry) {
+            $name = self::of($entry);
+            if ($name === null || array_key_exists($name, $keyed)) {
+                return null;
+            }
+            $keyed[$name] = $entry;
+        }
+
+        return $keyed;
+    }
+
+    /** @param  array<array-key, mixed>  $list */
+    public static function find(array $list, string $name): ?int
+    {
+        foreach (array_values($list) as $i => $entry) {
+            if (self::of($entry) === $name) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Difference;
+
+use stdClass;
+
+/** A practitioner's names for the fields of a document, and for what stands in them. */
+final readonly class Words
+{
+    /** Fields whose key is not what a person would say. */
+    private const FIELDS = [
+        'w' => 'width', 'h' => 'height', 'rect.0' => 'width', 'rect.1' => 'depth', 'panes.0' => 'columns of panes', 'panes.1' => 'rows of panes',
+        'at.0' => 'place across', 'at.1' => 'place back', 'sheet.0' => 'sheet width', 'sheet.1' => 'sheet height', 'through' => 'walls that run through',
+    ];
+
+    /** Steps of a path that a person would not name. */
+    private const SILENT = ['blocks', 'walls', 'openings', 'styles', 'footprint', 'frame', 'head', 'methods', 'sheets', 'gauge', 'roof'];
+
+    private const LONGEST = 60;
+
+    /** @param  list<string>  $keys  of the field, below the thing it belongs to */
+    public static function field(array $keys): string
+    {
+        $keys = array_map(static fn (string $key): string => ltrim($key, Identity::MARK), $keys);
+        $last = implode('.', array_slice($keys, -2));
+        if (isset(self::FIELDS[$last])) {
+            return self::FIELDS[$last];
+        }
+        $said = array_filter($keys, static fn (string $key, int $i): bool => $i === count($keys) - 1 || ! in_array($key, self::SILENT, true), ARRAY_FILTER_USE_BOTH);
+        $said[array_key_last($said) ?? 0] = self::FIELDS[(string) end($said)] ?? (string) end($said);
+
+        return str_replace('-', ' ', implode(' ', $said));
+    }
+
+    /** @param  list<string>  $keys */
+    public static function change(array $keys, mixed $before, mixed $after): string
+    {
+        $field = self::field($keys);
+        if ($before === null) {
+            return $after instanceof stdClass || is_array($after) ? "$field added" : "$field ".self::value($after);
+        }
+        if ($after === null) {
+            return "$field taken out";
+        }
+        if (! is_scalar($before) || ! is_scalar($after)) {
+            return "$field changed";
+        }
+
+        // An opening's `from` already says what it is.
+        return ($field === 'from' ? '' : "$field ").'from '.self::value($before).' to '.self::value($after);
+    }
+
+    public static function value(mixed $value): string
+    {
+        $text = is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '…');
+
+        return mb_strlen($text) > self::LONGEST ? mb_substr($text, 0, self::LONGEST).'…' : $text;
+    }
+}

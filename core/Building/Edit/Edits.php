@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Edit;
+
+use Chartula\Core\Building\Difference\Change;
+use Chartula\Core\Building\Difference\DocumentDifference;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\Node;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problems;
+use stdClass;
+
+/**
+ * Changes to a document, as screens ask for them: setting a field, and moving, adding, copying, repeating and removing
+ * openings by bricks and courses. Works on the document, sound or not, and says what became different.
+ */
+final readonly class Edits
+{
+    public const MOST = 200;
+
+    private const OPS = ['set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening'];
+
+    /** @param  list<Change>  $changes  what became different by it */
+    private function __construct(
+        public stdClass $document,
+        public array $changes,
+    ) {
+    }
+
+    /**
+     * @param  stdClass  $document  left as it is
+     * @param  mixed  $edits  a list of objects with `op`
+     *
+     * @throws InvalidInput at edits.N: what cannot be done
+     */
+    public static function apply(stdClass $document, mixed $edits): self
+    {
+        $before = $document;
+        $document = JsonText::decode(JsonText::encode($document));
+        $problems = new Problems;
+        foreach ((new Node($edits, 'edits', $problems))->items(self::MOST, 1) as $edit) {
+            $op = $edit->get('op')?->choice(self::OPS);
+            if ($op === null) {
+                if ($edit->get('op') === null) {
+                    $edit->missing('op');
+                }
+
+                continue;
+            }
+            $op === 'set' ? SetField::apply($document, $edit) : OpeningEdit::apply($document, $op, $edit);
+        }
+        $problems->throwIfAny();
+
+        return new self($document, DocumentDifference::of($before, $document));
+    }
+}

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Edit;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Node;
+use Chartula\Core\Measure\LengthFormat;
+use stdClass;
+
+/** What screens do to the openings of one wall of the first block. */
+final readonly class OpeningEdit
+{
+    /** Steps on walls that show no courses: 3in along and up, 1in for a quarter. */
+    private const PLAIN_STEP_MM = 76.2;
+
+    private const PLAIN_QUARTER_MM = 25.4;
+
+    private const NEW_STYLE = ['kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'flat'], 'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true]];
+
+    private function __construct(
+        private Ruler $ruler,
+        private stdClass $document,
+        private stdClass $wall,
+        private string $name,
+        private Node $edit,
+    ) {
+    }
+
+    public static function apply(stdClass $document, string $op, Node $edit): void
+    {
+        $edge = $edit->get('wall')?->choice(Block::EDGES);
+        $wall = $edge === null ? null : self::wall($document, $edge);
+        if ($edge === null || $wall === null) {
+            if ($edit->get('wall') === null) {
+                $edit->missing('wall');
+            }
+
+            return;
+        }
+        $self = new self(Ruler::of($document), $document, $wall, $edge, $edit);
+
+        match ($op) {
+            'add-opening' => $self->add(),
+            'copy-opening' => $self->copy(),
+            'repeat-opening' => $self->repeat(),
+            'remove-opening' => $self->remove(),
+            default => $self->move(),
+        };
+    }
+
+    /** The wall's entry, made where there is none. */
+    private static function wall(stdClass $document, string $edge): ?stdClass
+    {
+        $block = is_array($document->blocks ?? null) ? ($document->blocks[0] ?? null) : null;
+        if (! $block instanceof stdClass) {
+            return null;
+        }
+        $walls = is_array($block->walls ?? null) ? $block->walls : [];
+        foreach ($walls as $wall) {
+            if ($wall instanceof stdClass && (($wall->edge ?? null) === $edge || ($wall->edge ?? null) === array_search($edge, Block::EDGES, true))) {
+                $wall->openings = is_array($wall->openings ?? null) ? array_values($wall->openings) : [];
+
+                return $wall;
+            }
+        }
+        $wall = (object) ['edge' => $edge, 'openings' => []];
+        $block->walls = [...$walls, $wall];
+
+        return $wall;
+    }
+
+    /** @return list<stdClass> */
+    private function openings(): array
+    {
+        return array_values(array_filter(is_array($this->wall->openings) ? $this->wall->openings : [], static fn (mixed $o): bool => $o instanceof stdClass));
+    }
+
+    private function find(): ?stdClass
+    {
+        $id = $this->edit->get('id')?->text(32);
+        foreach ($this->openings() as $i => $opening) {
+            if (($opening->id ?? 'o'.($i + 1)) === $id) {
+                $opening->id = $id;
+
+                return $opening;
+            }
+        }
+        ($this->edit->get('id') ?? $this->edit)->fault('edit.no-such', ['given' => "$this->name $id"]);
+
+        return null;
+    }
+
+    private function move(): void
+    {
+        $this->edit->isObject(['op', 'wall', 'id'], ['bricks', 'courses']);
+        $opening = $this->find();
+        if ($opening === null) {
+            return;
+        }
+        foreach (['from' => 'bricks', 'sill' => 'courses'] as $field => $unit) {
+            $steps = $this->edit->get($unit)?->number() ?? 0.0;
+            if ($steps !== 0.0) {
+                $before = is_string($opening->{$field} ?? null) ? $opening->{$field} : '0mm';
+                $after = max(0.0, $this->ruler->read($before) + $this->step($steps, $unit));
+                $opening->{$field} = LengthFormat::like($before, $after);
+            }
+        }
+    }
+
+    private function step(float $steps, string $unit): float
+    {
+        $finish = is_string($this->wall->finish ?? null) ? $this->wall->finish : '';
+        if (str_starts_with($finish, 'brick-')) {
+            return $steps * ($unit === 'bricks' ? $this->ruler->gauge->brick_mm : $this->ruler->gauge->course_mm);
+        }
+        $whole = (float) (int) $steps;
+
+        return $whole * self::PLAIN_STEP_MM + ($steps - $whole) * 4.0 * self::PLAIN_QUARTER_MM;
+    }
+
+    private function add(): void
+    {
+        $this->edit->isObject(['op', 'wall'], ['style']);
+        $styles = $this->document->styles ?? null;
+        if (! $styles instanceof stdClass || get_object_vars($styles) === []) {
+            $this->document->styles = $styles = (object) ['window' => json_decode((string) json_encode(self::NEW_STYLE))];
+        }
+        $style = $this->edit->get('style')?->text(32) ?? (string) array_key_first(get_object_vars($styles));
+        $kind = ($styles->{$style} ?? null) instanceof stdClass ? ($styles->{$style}->kind ?? 'window') : 'window';
+        $opening = (object) [
+            'id' => $this->freeId($kind === 'door' ? 'd' : 'w'), 'style' => $style,
+            'from' => LengthFormat::like('0ft', $this->freePlace($this->ruler->widthOf($styles->{$style} ?? null))),
+            'sill' => $kind === 'door' ? '0ft' : '2ft 9in',
+        ];
+        $this->wall->openings = [...$this->openings(), $opening];
+    }
+
+    private function copy(): void
+    {
+        $this->edit->isObject(['op', 'wall', 'id']);
+        $opening = $this->find();
+        if ($opening === null) {
+            return;
+        }
+        $style = is_string($opening->style ?? null) && ($this->document->styles ?? null) instanceof stdClass ? ($this->document->styles->{$opening->style} ?? null) : null;
+        $copy = clone $opening;
+        unset($copy->repeat);
+        $from = is_string($opening->from ?? null) ? $opening->from : '0ft';
+        $copy->id = $this->freeId(substr(is_string($opening->id) ? $opening->id : 'w', 0, 1));
+        $copy->from = LengthFormat::like($from, $this->freePlace($this->ruler->widthOf($style)));
+        $this->wall->openings = [...$this->openings(), $copy];
+    }
+
+    private function repeat(): void
+    {
+        $this->edit->isObject(['op', 'wall', 'id', 'count'], ['pitch']);
+        $opening = $this->find();
+        $count = $this->edit->get('count')?->whole(1, 200);
+        if ($opening === null || $count === null) {
+            return;
+        }
+        $before = ($opening->repeat ?? null) instanceof stdClass && is_string($opening->repeat->pitch ?? null) ? $opening->repeat->pitch : null;
+        $pitch = $this->edit->get('pitch')?->text(60) ?? $before;
+        if ($pitch === null) {
+            $style = is_string($opening->style ?? null) && ($this->document->styles ?? null) instanceof stdClass ? ($this->document->styles->{$opening->style} ?? null) : null;
+            $pitch = LengthFormat::like('0ft', 2.0 * $this->ruler->widthOf($style));
+        }
+        if ($count === 1) {
+            unset($opening->repeat);
+        } else {
+            $opening->repeat = (object) ['count' => $count, 'pitch' => $pitch];
+        }
+    }
+
+    private function remove(): void
+    {
+        $this->edit->isObject(['op', 'wall', 'id']);
+        $opening = $this->find();
+        if ($opening === null) {
+            return;
+        }
+        $this->wall->openings = array_values(array_filter($this->openings(), static fn (stdClass $o): bool => $o !== $opening));
+    }
+
+    private function freeId(string $letter): string
+    {
+        $taken = array_map(static fn (stdClass $o): mixed => $o->id ?? null, $this->openings());
+        for ($n = 1; ; $n++) {
+            if (! in_array($letter.$n, $taken, true)) {
+                return $letter.$n;
+            }
+        }
+    }
+
+    /** The first place, a brick from its neighbours, where an opening of that width fits; half a metre in where none does. */
+    private function freePlace(float $width): float
+    {
+        $block = is_array($this->document->blocks ?? null) ? ($this->document->blocks[0] ?? null) : null;
+        $length = $this->ruler->lengthOfWall($block, (int) array_search($this->name, Block::EDGES, true));
+        $brick = $this->ruler->gauge->brick_mm;
+        $taken = [];
+        foreach ($this->openings() as $opening) {
+            array_push($taken, ...$this->ruler->extentsOf($opening, $this->document->styles ?? null));
+        }
+        for ($at = 2.0 * $brick; $at + $width + 2.0 * $brick <= $length; $at += $brick) {
+            $clash = array_filter($taken, static fn (array $t): bool => $at < $t[1] + $brick && $at + $width > $t[0] - $brick);
+            if ($clash === []) {
+                return $at;
+            }
+        }
+
+        return 2.0 * $brick;
+    }
+}

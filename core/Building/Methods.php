@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Stock\Stack;
+use Chartula\Core\Stock\Stock;
+
+/** How the building is made on the bench. Model millimetres. */
+final readonly class Methods
+{
+    /**
+     * @param  array<string, Stack>  $stacks  by name; `wall` and `roof` always among them
+     * @param  'front-and-back'|'sides'  $through  which walls run full length at the corners
+     * @param  'floor'|'none'  $base
+     * @param  'auto'|'none'  $braces
+     */
+    public function __construct(
+        public array $stacks,
+        public string $through,
+        public string $base,
+        public string $braces,
+        public SkinMethod $skin,
+        public Template $template,
+        public Stock $frame,
+        public Stock $glazing,
+        public Stock $paper,
+        public Stock $strip,
+    ) {
+    }
+
+    public function wall(): Stack
+    {
+        return $this->stacks['wall'];
+    }
+
+    public function roof(): Stack
+    {
+        return $this->stacks['roof'];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Measure\RealLength;
+
+/** An opening, or a row of equal ones. Real sizes; `from` is from the wall's left end to the left jamb. */
+final readonly class Opening
+{
+    public function __construct(
+        public string $id,
+        public Style $style,
+        public RealLength $from,
+        public RealLength $sill,
+        public int $count,
+        public ?RealLength $pitch,
+        public string $path,
+    ) {
+    }
+
+    /** Real millimetres from the wall's left end to the left jamb of number $i, counted from 0. */
+    public function leftMm(int $i): float
+    {
+        return $this->from->mm + $i * ($this->pitch->mm ?? 0.0);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Measure\RealLength;
+
+/** How a frame is divided. Real sizes. */
+final readonly class Panes
+{
+    /** @param  bool  $sash whether a meeting rail of a stile's width stands between the halves */
+    public function __construct(
+        public int $columns,
+        public int $rows,
+        public RealLength $stile,
+        public RealLength $bar,
+        public bool $sash,
+    ) {
+    }
+}

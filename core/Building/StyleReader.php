@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\RealLength;
+
+/** Reads `styles`: the kinds of openings. */
+final readonly class StyleReader
+{
+    private const MOST_STYLES = 200;
+
+    /** Half a brick: what a reveal shows where nothing else is said. */
+    private const REVEAL_MM = 114.3;
+
+    private const HEADS = ['flat', 'segmental', 'round', 'pointed', 'three-centred', 'elliptical'];
+
+    public function __construct(private Values $values)
+    {
+    }
+
+    /** @return array<string, Style> by id */
+    public function readAll(?Node $node): array
+    {
+        $styles = [];
+        foreach ($node?->entries(self::MOST_STYLES) ?? [] as $id => $entry) {
+            if (preg_match('/^[a-z0-9-]{1,32}$/D', $id) !== 1) {
+                $entry->fault('id-shape', ['given' => mb_substr($id, 0, 40)]);
+            }
+            $style = $this->read($id, $entry);
+            if ($style !== null) {
+                $styles[$id] = $style;
+            }
+        }
+
+        return $styles;
+    }
+
+    private function read(string $id, Node $node): ?Style
+    {
+        if (! $node->isObject(['kind', 'w', 'h'], ['head', 'reveal', 'sill', 'frame'])) {
+            return null;
+        }
+        $kind = $node->get('kind')?->choice(['window', 'door']);
+        $w = $this->values->real($node->get('w'));
+        $h = $this->values->real($node->get('h'));
+        $rise = $this->rise($node->get('head'), $w, $h);
+        $reveal = $node->get('reveal') === null ? RealLength::ofMillimetres(self::REVEAL_MM) : $this->values->real($node->get('reveal'), Sign::ZeroOrMore);
+        $sill = $this->sill($node->get('sill'));
+        $frame = $this->panes($node->get('frame'), $kind === 'window');
+
+        return $kind === null || $w === null || $h === null || $reveal === null ? null : new Style($id, $kind, $w, $h, $rise, $reveal, $sill, $frame);
+    }
+
+    private function rise(?Node $head, ?RealLength $w, ?RealLength $h): ?RealLength
+    {
+        if ($head === null || ! $head->isObject(['shape'], ['rise'])) {
+            return null;
+        }
+        $shape = $head->get('shape')?->choice(self::HEADS);
+        if ($shape === 'flat' || $shape === null) {
+            return null;
+        }
+        if ($shape !== 'segmental') {
+            $head->get('shape')?->fault('not-made-yet', ['given' => $shape, 'instead' => 'use “flat” or “segmental” for now']);
+
+            return null;
+        }
+        if ($head->get('rise') === null) {
+            $head->missing('rise');
+        }
+        $rise = $this->values->real($head->get('rise'));
+        if ($rise === null || $w === null || $h === null) {
+            return null;
+        }
+        if ($rise->mm > $w->mm / 2.0) {
+            $head->get('rise')?->fault('head.rise-too-great', [
+                'rise' => LengthFormat::metric($rise->mm), 'width' => LengthFormat::metric($w->mm), 'limit' => LengthFormat::metric($w->mm / 2.0)]);
+        } elseif ($rise->mm >= $h->mm) {
+            $head->get('rise')?->fault('head.above-height', ['rise' => LengthFormat::metric($rise->mm), 'height' => LengthFormat::metric($h->mm)]);
+        }
+
+        return $rise;
+    }
+
+    private function sill(?Node $node): ?Sill
+    {
+        if ($node === null || ! $node->isObject(['h'], ['proud', 'beyond'])) {
+            return null;
+        }
+        $h = $this->values->real($node->get('h'));
+        $proud = $node->get('proud') === null ? RealLength::ofMillimetres(50.8) : $this->values->real($node->get('proud'), Sign::ZeroOrMore);
+        $beyond = $node->get('beyond') === null ? RealLength::ofMillimetres(76.2) : $this->values->real($node->get('beyond'), Sign::ZeroOrMore);
+
+        return $h === null || $proud === null || $beyond === null ? null : new Sill($h, $proud, $beyond);
+    }
+
+    private function panes(?Node $node, bool $isWindow): ?Panes
+    {
+        $stile = RealLength::ofMillimetres(50.8);
+        $bar = RealLength::ofMillimetres(25.4);
+        if ($node === null) {
+            return $isWindow ? new Panes(1, 1, $stile, $bar, false) : null;
+        }
+        if (! $node->isObject([], ['panes', 'stile', 'bar', 'sash'])) {
+            return null;
+        }
+        $counts = array_map(static fn (Node $n): ?int => $n->whole(1, 50), $node->get('panes')?->items(2, 2) ?? []);
+        $sash = $node->get('sash')?->bool();
+
+        return new Panes(
+            $counts[0] ?? 1,
+            $counts[1] ?? 1,
+            $this->values->real($node->get('stile')) ?? $stile,
+            $this->values->real($node->get('bar')) ?? $bar,
+            $sash ?? false,
+        );
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+/** One wall of a block, seen from outside. */
+final readonly class Wall
+{
+    /**
+     * @param  int  $edge  0 to 3: front, right, back, left
+     * @param  list<Opening>  $openings
+     */
+    public function __construct(
+        public int $edge,
+        public string $name,
+        public string $finish,
+        public string $treat,
+        public string $stack,
+        public array $openings,
+        public string $path,
+    ) {
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\SheetDrawing;
+use Chartula\Core\Fit\Checks;
+use Chartula\Core\Kit\DryFit\DryFit;
+use Chartula\Core\Kit\DryFit\Report;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\KitDocument;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Sheets\Sheet;
+use Chartula\Core\Sheets\SheetPlan;
+
+/** The way of one building through all rooms: kit, checks, sheets, the public document, and the dry fit of that document. */
+final readonly class Derivation
+{
+    /**
+     * @param  list<Check>  $checks
+     * @param  array<string, mixed>  $document  the kit document
+     * @param  string  $json  the same as text
+     * @param  array<string, mixed>  $serialised  and as it reads back
+     */
+    private function __construct(
+        public Building $building,
+        public Kit $kit,
+        public array $checks,
+        public SheetPlan $plan,
+        public array $document,
+        public string $json,
+        private array $serialised,
+        public Report $dryFit,
+    ) {
+    }
+
+    /**
+     * @param  string  $text  the building's accepted text, for its fingerprint
+     *
+     * @throws InvalidInput with every reason why it cannot be made
+     */
+    public static function of(Building $building, string $text): self
+    {
+        $kit = Kit::derive($building);
+        $plan = SheetPlan::of($building, $kit);
+        $checks = [...$plan->checks, ...Checks::of($building, $kit)];
+        $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit);
+        $document['checks'] = array_map(static fn (Check $c): array => $c->toArray(), $checks);
+        $document['sheets'] = array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets);
+        $document['totals'] = KitDocument::totals($kit, count($plan->sheets));
+        $json = json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $serialised = json_decode($json, true, 512, JSON_THROW_ON_ERROR);
+        assert(is_array($serialised));
+
+        /** @var array<string, mixed> $serialised */
+        return new self($building, $kit, $checks, $plan, $document, $json, $serialised, DryFit::check($serialised));
+    }
+
+    /** @return array<string, mixed> the kit document as it reads back from its JSON */
+    public function serialised(): array
+    {
+        return $this->serialised;
+    }
+
+    /**
+     * The sheets as they print.
+     *
+     * @param  string  $footer  revision and date, for the heading
+     * @param  ?list<string>  $only  pieces by id and copy (`main.front.core#0`), packed afresh; all where it is null
+     * @return list<Drawing>
+     */
+    public function drawings(string $footer = '', ?array $only = null): array
+    {
+        $sheets = $this->plan($only)->sheets;
+
+        return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, count($sheets), $footer), $sheets);
+    }
+
+    /** @param  ?list<string>  $only */
+    public function plan(?array $only = null): SheetPlan
+    {
+        return $only === null ? $this->plan : SheetPlan::of($this->building, $this->kit, $only);
+    }
+}

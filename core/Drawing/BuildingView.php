@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\LengthFormat;
+
+/** What screens draw of a building, worked out: the screen only places and scales it. */
+final readonly class BuildingView
+{
+    /** @return array<string, mixed> */
+    public static function of(Building $building, Kit $kit): array
+    {
+        $ratio = $building->scale->ratio;
+
+        return [
+            'scale' => '1:'.LengthFormat::trimmed($ratio, 4),
+            // What a foot and a metre of the prototype measure on the model: the pitches of the double rule.
+            'rule' => ['foot_mm' => 304.8 / $ratio, 'metre_mm' => 1000.0 / $ratio],
+            'walls' => array_map(static fn (WallForm $wall): array => WallView::of($building, $kit, $wall), $kit->form->walls),
+            'plan' => PlanView::plan($building, $kit),
+            'section' => PlanView::section($building, $kit),
+            'skin' => ['brick' => $building->methods->skin->brick, 'mortar' => $building->methods->skin->mortar],
+            'stocks' => self::stocks($building, $kit),
+        ];
+    }
+
+    /**
+     * The stocks that this kit is cut from, with what they are taken to measure.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function stocks(Building $building, Kit $kit): array
+    {
+        $stocks = [];
+        foreach ($kit->parts as $part) {
+            $stock = $part->part->stock;
+            $stocks[$stock->id] ??= [
+                'id' => $stock->id, 'kind' => $stock->kind, 'thickness' => LengthFormat::trimmed($stock->thickness_mm, 4).'mm', 'measured' => $stock->measured,
+                'with_template' => LengthFormat::millimetres($stock->thickness_mm + $building->methods->template->addsTo($stock)), 'pieces' => 0,
+            ];
+            $stocks[$stock->id]['pieces'] += $part->part->qty();
+        }
+
+        return array_values($stocks);
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Size;
+use Chartula\Core\Trim\PaneLayout;
+use Chartula\Core\Trim\PanelParts;
+
+/**
+ * An elevation for the screen: outlines, openings with their figures, and dimension chains. Model millimetres, origin
+ * at the left end of the foot, y up.
+ */
+final readonly class WallView
+{
+    private function __construct(
+        private Building $building,
+        private Kit $kit,
+        private WallForm $wall,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public static function of(Building $building, Kit $kit, WallForm $wall): array
+    {
+        return (new self($building, $kit, $wall))->all();
+    }
+
+    /** @return array<string, mixed> */
+    private function all(): array
+    {
+        $name = $this->wall->wall->name;
+        $prefix = $this->kit->form->block->id.'.'.$name.'.';
+        $scale = $this->building->scale;
+
+        return [
+            'edge' => $name,
+            'title' => ucfirst($name).', from outside',
+            'path' => $this->wall->wall->path,
+            'finish' => $this->wall->wall->finish,
+            'shows_courses' => $this->wall->isPapered,
+            // One press of an arrow key: a brick and a course, or 3in where no courses show.
+            'step' => $this->wall->isPapered
+                ? ['along_mm' => $this->building->gauge->brick_mm / $scale->ratio, 'up_mm' => $this->building->gauge->course_mm / $scale->ratio]
+                : ['along_mm' => 76.2 / $scale->ratio, 'up_mm' => 76.2 / $scale->ratio],
+            'length' => Size::ofModel($this->wall->length->mm, $scale),
+            'height' => Size::ofModel($this->wall->height->mm, $scale),
+            'apex' => $this->wall->apex === null ? null : Size::ofModel($this->wall->apex->mm, $scale),
+            'outline' => $this->wall->outline()->toArray(),
+            'parts' => array_values(array_map(static fn (LabelledPart $p): string => $p->part->id,
+                array_filter($this->kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, $prefix)))),
+            'openings' => array_map($this->opening(...), $this->wall->openings),
+            'chains' => $this->chains(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function opening(OpeningForm $opening): array
+    {
+        $described = $opening->opening;
+        $style = $described->style;
+        $scale = $this->building->scale;
+        $panes = $style->frame === null ? []
+            : (new PaneLayout($opening->shape, $style->frame, $scale, PanelParts::CLEARANCE_MM))->holes();
+
+        return [
+            'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count,
+            'style' => $style->id, 'kind' => $style->kind, 'path' => $described->path, 'style_path' => "styles.$style->id",
+            'left' => Size::ofModel($opening->left, $scale), 'sill' => Size::ofModel($opening->sill, $scale),
+            'width' => Size::ofReal($style->w, $scale), 'height' => Size::ofReal($style->h, $scale),
+            'rise' => $style->rise === null ? null : Size::ofReal($style->rise, $scale),
+            'pitch' => $described->pitch === null ? null : Size::ofReal($described->pitch, $scale),
+            'ring' => $opening->ring()->toArray(),
+            'panes' => array_map(static fn (Ring $r): array => $r->moved($opening->left, $opening->sill)->toArray(), $panes),
+        ];
+    }
+
+    /**
+     * Along the foot: every pier and opening, then the whole.
+     *
+     * @return list<list<array<string, mixed>>>
+     */
+    private function chains(): array
+    {
+        $length = $this->wall->length->mm;
+        $links = [];
+        $at = 0.0;
+        foreach ($this->wall->openings as $opening) {
+            if ($opening->left >= $at) {
+                $links[] = $this->link($at, $opening->left, null);
+                $links[] = $this->link($opening->left, $opening->right(), $opening->id);
+                $at = $opening->right();
+            }
+        }
+        $links[] = $this->link($at, $length, null);
+        $chains = [array_values(array_filter($links, static fn (array $l): bool => $l['to'] - $l['from'] > 1e-6))];
+
+        return count($chains[0]) > 1 ? [...$chains, [$this->link(0.0, $length, null)]] : $chains;
+    }
+
+    /** @return array{from: float, to: float, opening: ?string, size: array<string, string|float>, bricks: string} */
+    private function link(float $from, float $to, ?string $opening): array
+    {
+        $brick = $this->building->gauge->brick_mm / $this->building->scale->ratio;
+
+        return [
+            'from' => round($from, 4), 'to' => round($to, 4), 'opening' => $opening, 'size' => Size::ofModel($to - $from, $this->building->scale),
+            'bricks' => LengthFormat::trimmed(($to - $from) / $brick, 2).' bricks',
+        ];
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Shell\BraceParts;
+use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Stock\Layer;
+
+/** What a practitioner would remark on a kit before cutting it. docs/formulas.md#checks */
+final readonly class Checks
+{
+    private const ORDER = [Check::STOP => 0, Check::WARN => 1, Check::NOTE => 2, Check::OK => 3];
+
+    /** @return list<Check> worst first */
+    public static function of(Building $building, Kit $kit): array
+    {
+        $checks = [
+            ...OpeningChecks::of($building, $kit->form),
+            ...self::webs($building, $kit->form),
+            ...self::stocks($building),
+            ...self::braces($building, $kit->form),
+            ...self::later($building, $kit->form),
+        ];
+        usort($checks, static fn (Check $a, Check $b): int => [self::ORDER[$a->level], $a->at] <=> [self::ORDER[$b->level], $b->at]);
+
+        return $checks;
+    }
+
+    /**
+     * Piers, and strips at the ends, too narrow to cut.
+     *
+     * @return list<Check>
+     */
+    private static function webs(Building $building, BlockForm $form): array
+    {
+        $checks = [];
+        foreach (WallParts::spans($building, $form) as $span) {
+            $least = max(array_map(static fn (Layer $l): float => $l->stock->leastWebMm(), $span->stack->layers));
+            foreach (self::gaps($span->form, $span->start, $span->end) as [$at, $width]) {
+                if ($width < $least - 1e-6) {
+                    $checks[] = new Check('web.too-narrow', Check::WARN, $form->block->id.'.'.$span->form->wall->name.$at,
+                        sprintf('Only %s of card is left here; under %s it breaks when it is cut by hand. Move the opening, or use thinner card.', LengthFormat::millimetres($width), LengthFormat::millimetres($least)), $width);
+                }
+            }
+        }
+
+        return $checks;
+    }
+
+    /**
+     * What is left between neighbours at one level, to the ends, below sills and above heads.
+     *
+     * @return list<array{string, float}> where, and how wide
+     */
+    private static function gaps(WallForm $wall, float $start, float $end): array
+    {
+        $gaps = [];
+        $grow = $wall->turnIn;
+        foreach ($wall->openings as $i => $opening) {
+            $name = '.'.$opening->id;
+            $gaps[] = [$name, $opening->left - $start - $grow];
+            $gaps[] = [$name, $end - $opening->right() - $grow];
+            if (! $opening->reachesFoot()) {
+                $gaps[] = [$name, $opening->sill - $grow];
+            }
+            $clear = INF;
+            foreach ($opening->ring($grow)->points as $point) {
+                $clear = min($clear, $wall->heightAt($point->x) - $point->y);
+            }
+            $gaps[] = [$name, $clear];
+            foreach (array_slice($wall->openings, $i + 1) as $other) {
+                if (min($opening->top(), $other->top()) > max($opening->sill, $other->sill)) {
+                    $gaps[] = [$name, $other->left - $opening->right() - 2.0 * $grow];
+                } elseif (min($opening->right(), $other->right()) > max($opening->left, $other->left)) {
+                    $gaps[] = [$name, max($other->sill - $opening->top(), $opening->sill - $other->top()) - 2.0 * $grow];
+                }
+            }
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<Check> */
+    private static function stocks(Building $building): array
+    {
+        $checks = [];
+        $seen = [];
+        foreach ([...$building->methods->wall()->layers, ...$building->methods->roof()->layers] as $layer) {
+            if (! $layer->stock->measured && ! isset($seen[$layer->stock->id])) {
+                $seen[$layer->stock->id] = true;
+                $checks[] = new Check('stock.not-measured', Check::NOTE, $layer->stock->id,
+                    sprintf('%s is taken at its usual %s. Measure yours, best a pile of ten, and type it under Sheets: every corner depends on it.', ucfirst($layer->stock->id), LengthFormat::millimetres($layer->stock->thickness_mm)), $layer->stock->thickness_mm);
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> */
+    private static function braces(Building $building, BlockForm $form): array
+    {
+        $corners = ['front left', 'front right', 'back right', 'back left'];
+
+        return array_map(static fn (int $vertex): Check => new Check('brace.no-room', Check::WARN, $form->block->id.'.brace.corner',
+            "The $corners[$vertex] corner has no room for a brace; square it with a block while the glue sets."), BraceParts::withoutRoom($building, $form));
+    }
+
+    /**
+     * What the document says and this kit does not make yet.
+     *
+     * @return list<Check>
+     */
+    private static function later(Building $building, BlockForm $form): array
+    {
+        $checks = [];
+        foreach ($form->walls as $wall) {
+            $finish = $wall->wall->finish;
+            if ($wall->wall->treat === 'full' && $finish !== Finish::BARE && ! in_array($finish, Finish::DRAWN, true)) {
+                $checks[] = new Check('finish.not-drawn', Check::NOTE, $form->block->id.'.'.$wall->wall->name, "No paper is drawn for “{$finish}” yet; the wall stays bare card.");
+            }
+            $sills = array_filter($wall->openings, static fn ($o): bool => $o->opening->style->sill !== null && ! $o->reachesFoot());
+            if ($sills !== [] && $wall->isPapered) {
+                $checks[] = new Check('sill.printed', Check::NOTE, $form->block->id.'.'.$wall->wall->name, 'Sills are printed on the paper; raised sills are not made yet.');
+            }
+        }
+
+        return $checks;
+    }
+}

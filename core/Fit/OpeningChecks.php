@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Shell\PanelDepth;
+use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Shell\WallSpan;
+use Chartula\Core\Trim\PaneLayout;
+use Chartula\Core\Trim\PanelParts;
+
+/** Remarks on openings: bars, reveals, courses, heads, figures beside them, flaps. docs/formulas.md#checks */
+final readonly class OpeningChecks
+{
+    /** A figure 5 ft 8 in tall. docs/formulas.md#figure */
+    private const FIGURE_MM = 1727.0;
+
+    private const LEAST_DOOR = 1.08;
+
+    private const GREATEST_SILL = 0.75;
+
+    /** Usual sizes, real millimetres: least and greatest width, least and greatest height. docs/formulas.md#usual-sizes */
+    private const USUAL_MM = ['door' => [609.6, 4876.8, 1828.8, 4876.8], 'window' => [304.8, 2438.4, 304.8, 2438.4]];
+
+    private function __construct(
+        private Building $building,
+        private BlockForm $form,
+        private WallSpan $span,
+        private OpeningForm $opening,
+    ) {
+    }
+
+    /** @return list<Check> */
+    public static function of(Building $building, BlockForm $form): array
+    {
+        $checks = [];
+        foreach (WallParts::spans($building, $form) as $span) {
+            foreach ($span->form->openings as $opening) {
+                if ($opening->copy === 0) {
+                    array_push($checks, ...(new self($building, $form, $span, $opening))->all());
+                }
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> */
+    private function all(): array
+    {
+        return array_values(array_filter([
+            $this->bars(), $this->stiles(), $this->reveal(), $this->eavesLine(), $this->head(), $this->flaps(), $this->figure(), $this->size(),
+        ]));
+    }
+
+    /** @param  value-of<Check::LEVELS>  $level */
+    private function check(string $code, string $level, string $text, ?float $mm = null): Check
+    {
+        return new Check($code, $level, $this->form->block->id.'.'.$this->span->form->wall->name.'.'.$this->opening->id, $text, $mm);
+    }
+
+    private function layout(): ?PaneLayout
+    {
+        $panes = $this->opening->opening->style->frame;
+
+        return $panes === null ? null : new PaneLayout($this->opening->shape, $panes, $this->building->scale, PanelParts::CLEARANCE_MM);
+    }
+
+    private function bars(): ?Check
+    {
+        $panes = $this->opening->opening->style->frame;
+        $layout = $this->layout();
+        $least = $this->building->methods->frame->leastWebMm();
+
+        return $panes === null || $layout === null || $panes->columns * $panes->rows === 1 || $layout->bar >= $least - 1e-6 ? null
+            : $this->check('bar.too-fine', Check::WARN, sprintf('A glazing bar of %s is finer than %s, the least that can be cut by hand in %s. Make the bars %s, or print them.',
+                LengthFormat::millimetres($layout->bar), LengthFormat::millimetres($least), $this->building->methods->frame->words(), LengthFormat::imperial($least * $this->building->scale->ratio)), $layout->bar);
+    }
+
+    private function stiles(): ?Check
+    {
+        $layout = $this->layout();
+        $least = $this->building->methods->frame->leastWebMm();
+
+        return $layout === null || $layout->stile >= $least - 1e-6 ? null
+            : $this->check('stile.too-fine', Check::WARN, sprintf('A stile of %s is finer than %s, the least that can be cut by hand in %s.',
+                LengthFormat::millimetres($layout->stile), LengthFormat::millimetres($least), $this->building->methods->frame->words()), $layout->stile);
+    }
+
+    private function reveal(): ?Check
+    {
+        $opening = $this->opening->opening;
+        $wanted = $this->building->scale->modelMm($opening->style->reveal);
+        $depth = PanelDepth::of($this->building, $this->span, $opening);
+
+        return $depth >= $wanted - 1e-6 ? null
+            : $this->check('reveal.shallow', Check::NOTE, sprintf('The reveal of %s is deeper than this wall of %s can show with a frame in it; the frame stands %s back.',
+                LengthFormat::millimetres($wanted), LengthFormat::millimetres($this->span->stack->thickness_mm), LengthFormat::millimetres($depth)), $wanted - $depth);
+    }
+
+    private function eavesLine(): ?Check
+    {
+        $over = $this->opening->top() - $this->span->form->height->mm;
+
+        return $over <= 0.0 ? null
+            : $this->check('head.above-eaves', Check::NOTE, sprintf('The head stands %s above the eaves line, in the gable. Is that meant?', LengthFormat::millimetres($over)), $over);
+    }
+
+    /** Heads want to lie on bed joints. */
+    private function head(): ?Check
+    {
+        if (! $this->span->form->isPapered) {
+            return null;
+        }
+        $course = $this->building->gauge->course_mm / $this->building->scale->ratio;
+        $springing = $this->opening->sill + $this->opening->shape->springing() + $this->building->scale->modelMm($this->form->block->base);
+        $off = $springing - round($springing / $course) * $course;
+
+        return abs($off) < 0.1 * $course ? null
+            : $this->check('head.off-course', Check::NOTE, sprintf('The head springs %s of a course %s a bed joint. %s the sill by %s and it lies on one.',
+                LengthFormat::trimmed(abs($off) / $course, 2), $off > 0.0 ? 'above' : 'below', $off > 0.0 ? 'Lower' : 'Raise', LengthFormat::imperial(abs($off) * $this->building->scale->ratio)), $off);
+    }
+
+    private function flaps(): ?Check
+    {
+        $flap = $this->building->methods->skin->flap_mm;
+        if ($this->span->form->turnIn === 0.0) {
+            return null;
+        }
+        $needed = $this->span->stack->thickness_mm + 1.0;
+        if ($flap < $needed) {
+            return $this->check('flap.short', Check::WARN, sprintf('Flaps of %s do not reach %s behind a wall of %s; make them %s.',
+                LengthFormat::millimetres($flap), '1 mm', LengthFormat::millimetres($this->span->stack->thickness_mm), LengthFormat::millimetres($needed)), $flap);
+        }
+
+        return $this->opening->shape->width >= 2.0 * $flap ? null
+            : $this->check('flap.narrow-opening', Check::NOTE, sprintf('The opening is %s wide: its own paper gives flaps of half that. Line the reveals with strips.', LengthFormat::millimetres($this->opening->shape->width)));
+    }
+
+    private function figure(): ?Check
+    {
+        $style = $this->opening->opening->style;
+        if ($style->kind === 'door' && $this->opening->reachesFoot()) {
+            $ratio = $style->h->mm / self::FIGURE_MM;
+
+            return $ratio >= self::LEAST_DOOR ? null
+                : $this->check('door.low', Check::WARN, sprintf('The door is %s figures high; a figure of 5ft 8in would stoop. Usual is 1.15.', LengthFormat::trimmed($ratio, 2)));
+        }
+        $ratio = $this->opening->opening->sill->mm / self::FIGURE_MM;
+        $usual = $style->kind === 'window' && $ratio > self::GREATEST_SILL && $this->opening->top() <= $this->span->form->height->mm;
+
+        return $usual ? $this->check('sill.high', Check::NOTE, sprintf('The sill is %s figures above the foot; nobody sees out. Usual is 0.46.', LengthFormat::trimmed($ratio, 2))) : null;
+    }
+
+    private function size(): ?Check
+    {
+        $style = $this->opening->opening->style;
+        [$w0, $w1, $h0, $h1] = self::USUAL_MM[$style->kind];
+        if ($style->w->mm >= $w0 && $style->w->mm <= $w1 && $style->h->mm >= $h0 && $style->h->mm <= $h1) {
+            return null;
+        }
+
+        return $this->check('size.unusual', Check::NOTE, sprintf('A %s of %s × %s is outside the usual %s–%s × %s–%s. Feet for metres, or scaled twice?', $style->kind,
+            LengthFormat::imperial($style->w->mm), LengthFormat::imperial($style->h->mm), LengthFormat::imperial($w0), LengthFormat::imperial($w1), LengthFormat::imperial($h0), LengthFormat::imperial($h1)));
+    }
+}

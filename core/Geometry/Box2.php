@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry;
+
+/** An upright rectangle; the empty box runs from +∞ to −∞. */
+final readonly class Box2
+{
+    public function __construct(
+        public float $x0,
+        public float $y0,
+        public float $x1,
+        public float $y1,
+    ) {
+    }
+
+    /** @param  list<Vec2>  $points */
+    public static function around(array $points): self
+    {
+        $x0 = $y0 = INF;
+        $x1 = $y1 = -INF;
+        foreach ($points as $p) {
+            $x0 = min($x0, $p->x);
+            $y0 = min($y0, $p->y);
+            $x1 = max($x1, $p->x);
+            $y1 = max($y1, $p->y);
+        }
+
+        return new self($x0, $y0, $x1, $y1);
+    }
+
+    public function width(): float
+    {
+        return $this->x1 - $this->x0;
+    }
+
+    public function height(): float
+    {
+        return $this->y1 - $this->y0;
+    }
+
+    public function centre(): Vec2
+    {
+        return new Vec2(($this->x0 + $this->x1) / 2.0, ($this->y0 + $this->y1) / 2.0);
+    }
+}

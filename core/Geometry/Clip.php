@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry;
+
+/** Overlaps of flat shapes. */
+final readonly class Clip
+{
+    /** So far to the side of an edge it is asked what lies there: well within what tells two lines apart. */
+    private const ASIDE = Tolerance::EDGE / 4.0;
+
+    /**
+     * The area that two regions share: by the edges of each that bound what both cover. docs/formulas.md#dry-fit
+     *
+     * @return float mm²
+     */
+    public static function sharedArea(Region $a, Region $b): float
+    {
+        return (self::bounding($a, $b, true) + self::bounding($b, $a, false)) / 2.0;
+    }
+
+    /**
+     * How much of the segment from $a to $b lies in the region, its boundary included to within Tolerance::EDGE.
+     *
+     * @return float length, mm
+     */
+    public static function lengthInside(Vec2 $a, Vec2 $b, Region $region): float
+    {
+        $total = $a->distanceTo($b);
+        $index = $region->index();
+        $inside = 0.0;
+        foreach (self::cut($a, $b, $region) as [$from, $to]) {
+            $middle = $a->plus($b->minus($a)->times(($from + $to) / 2.0));
+            if ($index->contains($middle) || $index->nearest($middle, Tolerance::EDGE) <= Tolerance::EDGE) {
+                $inside += ($to - $from) * $total;
+            }
+        }
+
+        return $inside;
+    }
+
+    /**
+     * Twice the area that the edges of $one contribute to what it shares with $other: of each edge what has $other beside
+     * it on the inner side. Where both run along each other they count once, for the first.
+     */
+    private static function bounding(Region $one, Region $other, bool $isFirst): float
+    {
+        $sum = 0.0;
+        $index = $other->index();
+        foreach ($one->rings() as $k => $ring) {
+            // Outlines are gone round counter-clockwise and holes clockwise, so that what is inside lies on the left.
+            $points = ($ring->signedArea() > 0.0) === ($k === 0) ? $ring->points : array_reverse($ring->points);
+            $a = $points[count($points) - 1];
+            foreach ($points as $b) {
+                $along = $b->minus($a);
+                $length = $along->length();
+                foreach (self::cut($a, $b, $other) as [$from, $to]) {
+                    $middle = $a->plus($along->times(($from + $to) / 2.0));
+                    $left = new Vec2($middle->x - $along->y / $length * self::ASIDE, $middle->y + $along->x / $length * self::ASIDE);
+                    if ($index->contains($left) && ($isFirst || $index->nearest($middle, Tolerance::EDGE) > Tolerance::EDGE)) {
+                        $sum += $a->plus($along->times($from))->cross($a->plus($along->times($to)));
+                    }
+                }
+                $a = $b;
+            }
+        }
+
+        return $sum;
+    }
+
+    /**
+     * A segment cut wherever the region's edges cross it or come alongside.
+     *
+     * @return list<array{float, float}> stretches, each from and to a share of its length
+     */
+    private static function cut(Vec2 $a, Vec2 $b, Region $region): array
+    {
+        $along = $b->minus($a);
+        $square = $along->dot($along);
+        if ($square <= Tolerance::SAME * Tolerance::SAME) {
+            return [];
+        }
+        $cuts = [0.0, 1.0];
+        $near = new Box2(min($a->x, $b->x) - Tolerance::EDGE, min($a->y, $b->y) - Tolerance::EDGE, max($a->x, $b->x) + Tolerance::EDGE, max($a->y, $b->y) + Tolerance::EDGE);
+        foreach ($region->index()->in($near) as [$x0, $y0, $x1, $y1]) {
+            $ex = $x1 - $x0;
+            $ey = $y1 - $y0;
+            $cross = $along->x * $ey - $along->y * $ex;
+            $at = abs($cross) > Tolerance::UNIT * sqrt($square * ($ex * $ex + $ey * $ey))
+                ? [(($x0 - $a->x) * $ey - ($y0 - $a->y) * $ex) / $cross]
+                : [(($x0 - $a->x) * $along->x + ($y0 - $a->y) * $along->y) / $square, (($x1 - $a->x) * $along->x + ($y1 - $a->y) * $along->y) / $square];
+            foreach ($at as $s) {
+                if ($s > 0.0 && $s < 1.0) {
+                    $cuts[] = $s;
+                }
+            }
+        }
+        sort($cuts);
+        $least = Tolerance::SAME / sqrt($square);
+        $stretches = [];
+        for ($i = 1, $n = count($cuts); $i < $n; $i++) {
+            if ($least < $cuts[$i] - $cuts[$i - 1]) {
+                $stretches[] = [$cuts[$i - 1], $cuts[$i]];
+            }
+        }
+
+        return $stretches;
+    }
+}

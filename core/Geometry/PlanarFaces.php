@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry;
+
+/**
+ * The faces into which lines cut a region: lines that meet in their ends or in each other's middles, but do not cross.
+ * Faces are traced by always turning left as sharply as can be; each knows the faces beyond its sides.
+ */
+final class PlanarFaces
+{
+    /** A corner so near to a line lies on it: a slit may end on a chord of the arc it was drawn to. */
+    private const ON_LINE = Tolerance::CHORD + Tolerance::EDGE;
+
+    /** @var list<Vec2> */
+    private array $points = [];
+
+    /** @var array<int, array<int, int>> from corner to corner: the line it belongs to */
+    private array $sides = [];
+
+    /** @param  list<array{Vec2, Vec2}>  $lines */
+    private function __construct(array $lines)
+    {
+        foreach ($lines as $line => [$a, $b]) {
+            $this->point($a);
+            $this->point($b);
+        }
+        foreach ($lines as $line => [$a, $b]) {
+            $this->line($this->point($a), $this->point($b), $line);
+        }
+    }
+
+    /**
+     * @param  list<array{Vec2, Vec2}>  $cuts  lines within the region
+     * @return list<Face> those that lie in the region
+     */
+    public static function of(Region $region, array $cuts): array
+    {
+        $lines = $cuts;
+        foreach ($region->rings() as $ring) {
+            foreach (array_keys($ring->points) as $i) {
+                $lines[] = [$ring->point($i), $ring->point($i + 1)];
+            }
+        }
+
+        return (new self($lines))->faces($region, count($cuts));
+    }
+
+    /** The corner at a place, a new one where there is none near. */
+    private function point(Vec2 $at): int
+    {
+        foreach ($this->points as $i => $point) {
+            if (abs($point->x - $at->x) <= Tolerance::EDGE && abs($point->y - $at->y) <= Tolerance::EDGE) {
+                return $i;
+            }
+        }
+        $this->points[] = $at;
+
+        return count($this->points) - 1;
+    }
+
+    /** Adds a line, cut at every corner that lies on it. */
+    private function line(int $from, int $to, int $line): void
+    {
+        [$a, $b] = [$this->points[$from], $this->points[$to]];
+        $along = $b->minus($a);
+        $length = $along->length();
+        if ($length <= Tolerance::EDGE) {
+            return;
+        }
+        $stops = [$from => 0.0, $to => $length];
+        foreach ($this->points as $i => $point) {
+            $at = $point->minus($a)->dot($along) / $length;
+            if ($at > self::ON_LINE && $at < $length - self::ON_LINE && $point->distanceToSegment($a, $b) <= self::ON_LINE) {
+                $stops[$i] = $at;
+            }
+        }
+        asort($stops);
+        $corners = array_keys($stops);
+        for ($k = 1, $n = count($corners); $k < $n; $k++) {
+            // A cut along an outline stays a cut.
+            $this->sides[$corners[$k - 1]][$corners[$k]] ??= $line;
+            $this->sides[$corners[$k]][$corners[$k - 1]] ??= $line;
+        }
+    }
+
+    /** @return list<Face> */
+    private function faces(Region $region, int $cuts): array
+    {
+        [$inner, $outer, $owner] = $this->cycles();
+        $faces = [];
+        $around = [];
+        foreach ($inner as $id => $corners) {
+            $ring = $this->ring($corners);
+            $holes = [];
+            $around[$id] = [$corners];
+            foreach ($outer as $cycle) {
+                $hole = $this->ring($cycle);
+                // The outer side of a part of the drawing that touches nothing else is a hole in the face round it.
+                if (! in_array($cycle[0], $corners, true) && $ring->contains($hole->points[0]) && $hole->area() < $ring->area()) {
+                    $holes[] = $hole;
+                    $around[$id][] = $cycle;
+                    $owner = self::owned($owner, $cycle, $id);
+                }
+            }
+            $faces[$id] = new Region($ring, $holes);
+        }
+        $faces = array_filter($faces, static function (Region $face) use ($region): bool {
+            $piece = $face->trapezoids()[0] ?? null;
+
+            return $piece !== null && $region->contains($piece->bounds()->centre());
+        });
+        $number = array_flip(array_keys($faces));
+
+        return array_values(array_map(fn (Region $face, int $id): Face => new Face($face, array_merge(...array_map(fn (array $cycle): array => $this->beyond($cycle, $owner, $number, $cuts), $around[$id]))), $faces, array_keys($faces)));
+    }
+
+    /**
+     * @return array{array<int, list<int>>, list<list<int>>, array<int, array<int, int>>} faces, outer sides, and which face is on the left of each side
+     */
+    private function cycles(): array
+    {
+        $inner = $outer = $owner = $done = [];
+        foreach ($this->sides as $from => $ends) {
+            foreach (array_keys($ends) as $to) {
+                if (isset($done[$from][$to])) {
+                    continue;
+                }
+                $cycle = [];
+                for ([$a, $b] = [$from, $to]; ! isset($done[$a][$b]); [$a, $b] = [$b, $this->next($a, $b)]) {
+                    $done[$a][$b] = true;
+                    $cycle[] = $a;
+                }
+                if ($this->ring($cycle)->signedArea() > 0.0) {
+                    $id = count($inner);
+                    $inner[$id] = $cycle;
+                    $owner = self::owned($owner, $cycle, $id);
+                } else {
+                    $outer[] = $cycle;
+                }
+            }
+        }
+
+        return [$inner, $outer, $owner];
+    }
+
+    /**
+     * @param  array<int, array<int, int>>  $owner
+     * @param  list<int>  $cycle
+     * @return array<int, array<int, int>>
+     */
+    private static function owned(array $owner, array $cycle, int $face): array
+    {
+        foreach ($cycle as $k => $corner) {
+            $owner[$corner][$cycle[($k + 1) % count($cycle)]] = $face;
+        }
+
+        return $owner;
+    }
+
+    /** Having come from $a to $b, the corner to go on to: the first one clockwise from where one came. */
+    private function next(int $a, int $b): int
+    {
+        $back = $this->angle($b, $a);
+        $best = $a;
+        $least = INF;
+        foreach (array_keys($this->sides[$b] ?? []) as $to) {
+            $turn = fmod($back - $this->angle($b, $to) + 4.0 * M_PI, 2.0 * M_PI);
+            $turn = $turn < 1e-9 ? 2.0 * M_PI : $turn;
+            if ($turn < $least) {
+                $least = $turn;
+                $best = $to;
+            }
+        }
+
+        return $best;
+    }
+
+    private function angle(int $from, int $to): float
+    {
+        $way = $this->points[$to]->minus($this->points[$from]);
+
+        return atan2($way->y, $way->x);
+    }
+
+    /**
+     * @param  list<int>  $corners
+     * @param  array<int, array<int, int>>  $owner
+     * @param  array<int, int>  $number  of the faces that are kept
+     * @return list<array{cut: int, face: int, from: Vec2, to: Vec2}>
+     */
+    private function beyond(array $corners, array $owner, array $number, int $cuts): array
+    {
+        $sides = [];
+        foreach ($corners as $k => $corner) {
+            $to = $corners[($k + 1) % count($corners)];
+            $cut = $this->sides[$corner][$to];
+            $face = $number[$owner[$to][$corner] ?? -1] ?? null;
+            if ($cut < $cuts && $face !== null) {
+                $sides[] = ['cut' => $cut, 'face' => $face, 'from' => $this->points[$corner], 'to' => $this->points[$to]];
+            }
+        }
+
+        return $sides;
+    }
+
+    /** @param  list<int>  $corners */
+    private function ring(array $corners): Ring
+    {
+        $points = array_map(fn (int $i): Vec2 => $this->points[$i], $corners);
+        assert($points !== []);
+
+        return new Ring($points);
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry;
+
+/** An outline (counter-clockwise) with holes in it (clockwise or not; only their shape counts). */
+final class Region
+{
+    private ?EdgeIndex $index = null;
+
+    /** @param  list<Ring>  $holes */
+    public function __construct(
+        public readonly Ring $outline,
+        public readonly array $holes = [],
+    ) {
+    }
+
+    public function area(): float
+    {
+        return $this->outline->area() - array_sum(array_map(static fn (Ring $hole): float => $hole->area(), $this->holes));
+    }
+
+    public function contains(Vec2 $point): bool
+    {
+        return $this->index()->contains($point);
+    }
+
+    /** Its edges by where they stand, made when it is first asked for. */
+    public function index(): EdgeIndex
+    {
+        return $this->index ??= new EdgeIndex($this->rings());
+    }
+
+    /** @return non-empty-list<Ring> the outline, then the holes */
+    public function rings(): array
+    {
+        return [$this->outline, ...$this->holes];
+    }
+
+    public function moved(float $dx, float $dy): self
+    {
+        return new self($this->outline->moved($dx, $dy), array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $this->holes));
+    }
+
+    /**
+     * Cuts the region into trapezoids with level sides that tile it.
+     *
+     * @return list<Ring> convex, counter-clockwise
+     */
+    public function trapezoids(): array
+    {
+        $edges = [];
+        $levels = [];
+        foreach ($this->rings() as $ring) {
+            for ($i = 0, $n = $ring->count(); $i < $n; $i++) {
+                $a = $ring->point($i);
+                $b = $ring->point($i + 1);
+                $levels[] = $a->y;
+                if (abs($a->y - $b->y) > Tolerance::SAME) {
+                    $edges[] = $a->y < $b->y ? [$a, $b] : [$b, $a];
+                }
+            }
+        }
+        sort($levels);
+        $pieces = [];
+        for ($k = 1, $n = count($levels); $k < $n; $k++) {
+            if ($levels[$k] - $levels[$k - 1] > Tolerance::SAME) {
+                array_push($pieces, ...self::slab($edges, $levels[$k - 1], $levels[$k]));
+            }
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * @param  list<array{Vec2, Vec2}>  $edges  each from its lower to its upper end
+     * @return list<Ring>
+     */
+    private static function slab(array $edges, float $low, float $high): array
+    {
+        $middle = ($low + $high) / 2.0;
+        $crossing = [];
+        foreach ($edges as [$a, $b]) {
+            if ($a->y < $middle && $b->y > $middle) {
+                $slope = ($b->x - $a->x) / ($b->y - $a->y);
+                $crossing[] = [$a->x + $slope * ($middle - $a->y), $a->x + $slope * ($low - $a->y), $a->x + $slope * ($high - $a->y)];
+            }
+        }
+        usort($crossing, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
+        $pieces = [];
+        for ($i = 1, $n = count($crossing); $i < $n; $i += 2) {
+            [, $leftLow, $leftHigh] = $crossing[$i - 1];
+            [, $rightLow, $rightHigh] = $crossing[$i];
+            $piece = Ring::ofDistinct([new Vec2($leftLow, $low), new Vec2($rightLow, $low), new Vec2($rightHigh, $high), new Vec2($leftHigh, $high)]);
+            if ($piece->count() > 2) {
+                $pieces[] = $piece;
+            }
+        }
+
+        return $pieces;
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry;
+
+/** A closed outline; the first point is not repeated. Edge i runs from point i to point i + 1. */
+final readonly class Ring
+{
+    /** @param  non-empty-list<Vec2>  $points */
+    public function __construct(public array $points)
+    {
+    }
+
+    public static function rectangle(float $x0, float $y0, float $x1, float $y1): self
+    {
+        return new self([new Vec2($x0, $y0), new Vec2($x1, $y0), new Vec2($x1, $y1), new Vec2($x0, $y1)]);
+    }
+
+    /**
+     * Without points that repeat their neighbour.
+     *
+     * @param  list<Vec2>  $points
+     */
+    public static function ofDistinct(array $points): self
+    {
+        $kept = [];
+        foreach ($points as $point) {
+            if ($kept === [] || $point->distanceTo($kept[count($kept) - 1]) > Tolerance::SAME) {
+                $kept[] = $point;
+            }
+        }
+        while (count($kept) > 1 && $kept[0]->distanceTo($kept[count($kept) - 1]) <= Tolerance::SAME) {
+            array_pop($kept);
+        }
+        assert($kept !== []);
+
+        return new self($kept);
+    }
+
+    public function count(): int
+    {
+        return count($this->points);
+    }
+
+    /** Point $i, counted round and round. */
+    public function point(int $i): Vec2
+    {
+        $n = count($this->points);
+
+        return $this->points[(($i % $n) + $n) % $n];
+    }
+
+    public function edgeLength(int $edge): float
+    {
+        return $this->point($edge)->distanceTo($this->point($edge + 1));
+    }
+
+    /** Positive where the ring runs counter-clockwise. */
+    public function signedArea(): float
+    {
+        $sum = 0.0;
+        $n = count($this->points);
+        for ($i = 0; $i < $n; $i++) {
+            $sum += $this->points[$i]->cross($this->points[($i + 1) % $n]);
+        }
+
+        return $sum / 2.0;
+    }
+
+    public function area(): float
+    {
+        return abs($this->signedArea());
+    }
+
+    public function perimeter(): float
+    {
+        $sum = 0.0;
+        for ($i = 0, $n = count($this->points); $i < $n; $i++) {
+            $sum += $this->edgeLength($i);
+        }
+
+        return $sum;
+    }
+
+    public function bounds(): Box2
+    {
+        return Box2::around($this->points);
+    }
+
+    public function moved(float $dx, float $dy): self
+    {
+        return new self(array_map(static fn (Vec2 $p): Vec2 => new Vec2($p->x + $dx, $p->y + $dy), $this->points));
+    }
+
+    /** Mirrored left to right about x = $axis, and still counter-clockwise if it was. */
+    public function mirrored(float $axis = 0.0): self
+    {
+        return new self(array_map(static fn (Vec2 $p): Vec2 => new Vec2(2.0 * $axis - $p->x, $p->y), array_reverse($this->points)));
+    }
+
+    public function contains(Vec2 $point): bool
+    {
+        $inside = false;
+        $n = count($this->points);
+        for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
+            $a = $this->points[$i];
+            $b = $this->points[$j];
+            if (($a->y > $point->y) !== ($b->y > $point->y) && $point->x < ($b->x - $a->x) * ($point->y - $a->y) / ($b->y - $a->y) + $a->x) {
+                $inside = ! $inside;
+            }
+        }
+
+        return $inside;
+    }
+
+    public function distanceTo(Vec2 $point): float
+    {
+        // Written out, since the dry fit asks it for every point of contact; see Vec2::distanceToSegment().
+        $least = INF;
+        $a = $this->points[count($this->points) - 1];
+        foreach ($this->points as $b) {
+            $dx = $b->x - $a->x;
+            $dy = $b->y - $a->y;
+            $px = $point->x - $a->x;
+            $py = $point->y - $a->y;
+            $square = $dx * $dx + $dy * $dy;
+            $at = $square > 0.0 ? max(0.0, min(1.0, ($px * $dx + $py * $dy) / $square)) : 0.0;
+            $px -= $at * $dx;
+            $py -= $at * $dy;
+            $least = min($least, $px * $px + $py * $py);
+            $a = $b;
+        }
+        $least = sqrt($least);
+
+        return $least;
+    }
+
+    /** @return list<array{float, float}> */
+    public function toArray(): array
+    {
+        return array_map(static fn (Vec2 $p): array => $p->toArray(), $this->points);
+    }
+}

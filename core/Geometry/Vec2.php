@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry;
+
+/** A point or vector of a plane: x to the right, y up; millimetres. */
+final readonly class Vec2
+{
+    public function __construct(
+        public float $x,
+        public float $y,
+    ) {
+    }
+
+    public function plus(self $that): self
+    {
+        return new self($this->x + $that->x, $this->y + $that->y);
+    }
+
+    public function minus(self $that): self
+    {
+        return new self($this->x - $that->x, $this->y - $that->y);
+    }
+
+    public function times(float $factor): self
+    {
+        return new self($this->x * $factor, $this->y * $factor);
+    }
+
+    public function dot(self $that): float
+    {
+        return $this->x * $that->x + $this->y * $that->y;
+    }
+
+    /** Twice the signed area of the triangle; positive where $that is to the left. */
+    public function cross(self $that): float
+    {
+        return $this->x * $that->y - $this->y * $that->x;
+    }
+
+    public function length(): float
+    {
+        return hypot($this->x, $this->y);
+    }
+
+    public function distanceTo(self $that): float
+    {
+        return hypot($this->x - $that->x, $this->y - $that->y);
+    }
+
+    /** The shortest distance to the segment from $a to $b. */
+    public function distanceToSegment(self $a, self $b): float
+    {
+        $along = $b->minus($a);
+        $square = $along->dot($along);
+        $at = $square > 0.0 ? max(0.0, min(1.0, $this->minus($a)->dot($along) / $square)) : 0.0;
+
+        return $this->distanceTo($a->plus($along->times($at)));
+    }
+
+    /** @return array{float, float} rounded to four decimals */
+    public function toArray(): array
+    {
+        return [round($this->x, 4) + 0.0, round($this->y, 4) + 0.0];
+    }
+}

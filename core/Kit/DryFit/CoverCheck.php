@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+
+/**
+ * The outside of the building is filled with card exactly: along a grid of lines a millimetre apart, both ways, card
+ * begins and ends where the surface does, openings and stated gaps left out.
+ */
+final readonly class CoverCheck
+{
+    private const GRID_MM = 1.0;
+
+    private const ASIDE_MM = 0.0041;
+
+    /** Which parts fill which kind of surface. */
+    private const GROUP_OF = ['wall' => 'shell', 'slope' => 'roof'];
+
+    /** @return list<Finding> */
+    public static function all(Assembly $assembly): array
+    {
+        $findings = [];
+        foreach ($assembly->kit->children('outside') as $surface) {
+            $frame = $surface->frame();
+            $gaps = array_map(static fn (KitShape $gap): Ring => $gap->ring('outline'), $surface->children('gaps'));
+            $wanted = new Region($surface->ring('outline'), [...$surface->rings('holes'), ...$gaps]);
+            $plates = self::platesIn($frame, $assembly, self::kind($surface));
+            $worst = max(self::worst($wanted, $plates, false), self::worst($wanted, $plates, true));
+            if ($worst > Tolerance::COVER) {
+                $name = $surface->text('name');
+                $findings[] = new Finding('outside.cover', $name, sprintf('On the outside of %s card is missing or stands out over %.2f mm', $name, $worst), $worst);
+            }
+            self::checkSize($assembly, $surface, $wanted, $findings);
+        }
+
+        return $findings;
+    }
+
+    /** @param  list<Finding>  $findings */
+    private static function checkSize(Assembly $assembly, KitShape $surface, Region $wanted, array &$findings): void
+    {
+        if (! $surface->has('real_mm')) {
+            return;
+        }
+        $real = $surface->child('real_mm');
+        $scale = $assembly->kit->number('scale');
+        $box = $wanted->outline->bounds();
+        foreach ([[$box->width(), $real->number('0')], [$box->height(), $real->number('1')]] as [$found, $size]) {
+            if (abs($found - $size / $scale) > Tolerance::MEET) {
+                $name = $surface->text('name');
+                $findings[] = new Finding('outside.size', $name, sprintf('The outside of %s measures %.3f mm; the scale says %.3f mm', $name, $found, $size / $scale), abs($found - $size / $scale));
+            }
+        }
+    }
+
+    /** @return key-of<self::GROUP_OF> */
+    private static function kind(KitShape $surface): string
+    {
+        return $surface->text('kind') === 'slope' ? 'slope' : 'wall';
+    }
+
+    /**
+     * What lies in the plane, in the plane's own axes: faces of card, and at walls the ends of the boards that run
+     * through. (At 45 degrees the edge of one slope lies in the plane of the other, beyond the ridge.)
+     *
+     * @param  key-of<self::GROUP_OF>  $kind
+     * @return list<Region>
+     */
+    private static function platesIn(Frame $plane, Assembly $assembly, string $kind): array
+    {
+        $plates = [];
+        foreach ($assembly->structure() as $piece) {
+            if ($piece->part->group !== self::GROUP_OF[$kind] || ! $piece->mayReach($plane, Tolerance::COVER)) {
+                continue;
+            }
+            foreach ($piece->facets as $facet) {
+                foreach ([0.0, -$facet->thickness] as $out) {
+                    if (self::isIn($plane, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $facet->region->outline->points))) {
+                        $plates[] = new Region(self::drawn($facet->region->outline, $facet->frame, $out, $plane),
+                            array_map(static fn (Ring $r): Ring => self::drawn($r, $facet->frame, $out, $plane), $facet->region->holes));
+                    }
+                }
+            }
+            foreach ($kind === 'wall' ? array_keys($piece->part->region->outline->points) : [] as $edge) {
+                [$a, $b, $c, $d] = $piece->strip($edge);
+                if (self::isIn($plane, [$a, $b, $c, $d])) {
+                    $plates[] = new Region(new Ring([$plane->project($a), $plane->project($b), $plane->project($d), $plane->project($c)]));
+                }
+            }
+        }
+
+        return $plates;
+    }
+
+    /** @param  list<Vec3>  $points */
+    private static function isIn(Frame $plane, array $points): bool
+    {
+        foreach ($points as $point) {
+            if (abs($plane->height($point)) > Tolerance::COVER) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function drawn(Ring $ring, Frame $from, float $out, Frame $plane): Ring
+    {
+        return new Ring(array_map(static fn (Vec2 $p): Vec2 => $plane->project($from->at($p, $out)), $ring->points));
+    }
+
+    /**
+     * The longest stretch along a grid line on which card and surface differ.
+     *
+     * @param  list<Region>  $plates
+     */
+    private static function worst(Region $wanted, array $plates, bool $upright): float
+    {
+        $box = $wanted->outline->bounds();
+        [$low, $high] = $upright ? [$box->x0, $box->x1] : [$box->y0, $box->y1];
+        // Half a grid inside the edge, and off round numbers, where outlines have their corners.
+        $first = $low + self::GRID_MM * 0.4987;
+        $lines = (int) ceil(($high - $first) / self::GRID_MM);
+        $should = self::crossings([$wanted], $first, $lines, $upright);
+        $is = self::crossings($plates, $first, $lines, $upright);
+        $worst = 0.0;
+        for ($k = 0; $k < $lines; $k++) {
+            $off = self::difference($should[$k] ?? [], $is[$k] ?? []);
+            // A line that happens to run along an edge sees it on either side of itself; its neighbour does not.
+            if ($off > Tolerance::COVER) {
+                $beside = $first + $k * self::GRID_MM + self::ASIDE_MM;
+                $off = min($off, self::difference(self::crossings([$wanted], $beside, 1, $upright)[0] ?? [], self::crossings($plates, $beside, 1, $upright)[0] ?? []));
+            }
+            $worst = max($worst, $off);
+        }
+
+        return $worst;
+    }
+
+    /**
+     * Where grid lines run inside the regions, line by line: each edge is asked once which lines it crosses.
+     *
+     * @param  list<Region>  $regions
+     * @return array<int, list<array{float, float}>> stretches by line
+     */
+    private static function crossings(array $regions, float $first, int $lines, bool $upright): array
+    {
+        $stretches = [];
+        foreach ($regions as $region) {
+            /** @var array<int, list<float>> $cuts */
+            $cuts = [];
+            foreach ($region->rings() as $ring) {
+                $p = $ring->points[count($ring->points) - 1];
+                foreach ($ring->points as $q) {
+                    [$pu, $pv, $qu, $qv] = $upright ? [$p->y, $p->x, $q->y, $q->x] : [$p->x, $p->y, $q->x, $q->y];
+                    $from = max(0, (int) ceil((min($pv, $qv) - $first) / self::GRID_MM));
+                    $to = min($lines - 1, (int) floor((max($pv, $qv) - $first) / self::GRID_MM));
+                    for ($k = $from; $k <= $to; $k++) {
+                        $at = $first + $k * self::GRID_MM;
+                        if (($pv > $at) !== ($qv > $at)) {
+                            $cuts[$k][] = $pu + ($qu - $pu) * ($at - $pv) / ($qv - $pv);
+                        }
+                    }
+                    $p = $q;
+                }
+            }
+            foreach ($cuts as $k => $places) {
+                sort($places);
+                for ($i = 1, $n = count($places); $i < $n; $i += 2) {
+                    $stretches[$k][] = [$places[$i - 1], $places[$i]];
+                }
+            }
+        }
+
+        return $stretches;
+    }
+
+    /**
+     * The longest stretch that is in one set of stretches and not in the other.
+     *
+     * @param  list<array{float, float}>  $a
+     * @param  list<array{float, float}>  $b
+     */
+    private static function difference(array $a, array $b): float
+    {
+        // Nearly always card ends where the surface does, stretch by stretch.
+        $apart = self::apart($a, $b);
+        if ($apart <= Tolerance::COVER) {
+            return $apart;
+        }
+        $ends = [];
+        foreach ($a as [$from, $to]) {
+            $ends[] = [$from, 1, 0];
+            $ends[] = [$to, -1, 0];
+        }
+        foreach ($b as [$from, $to]) {
+            $ends[] = [$from, 0, 1];
+            $ends[] = [$to, 0, -1];
+        }
+        usort($ends, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
+        $inA = $inB = 0;
+        $worst = 0.0;
+        $last = 0.0;
+        foreach ($ends as [$at, $da, $db]) {
+            if (($inA > 0) !== ($inB > 0)) {
+                $worst = max($worst, $at - $last);
+            }
+            $inA += $da;
+            $inB += $db;
+            $last = $at;
+        }
+
+        return $worst;
+    }
+
+    /**
+     * The most by which the ends of as many stretches differ; INF where they are not as many.
+     *
+     * @param  list<array{float, float}>  $a
+     * @param  list<array{float, float}>  $b
+     */
+    private static function apart(array $a, array $b): float
+    {
+        $most = count($a) === count($b) ? 0.0 : INF;
+        for ($i = 0, $n = min(count($a), count($b)); $i < $n; $i++) {
+            $most = max($most, abs($a[$i][0] - $b[$i][0]), abs($a[$i][1] - $b[$i][1]));
+        }
+
+        return $most;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use UnexpectedValueException;
+
+/**
+ * Assembles a kit in the computer. Reads only the serialised kit: it knows nothing of how the parts were derived, finds
+ * contacts, gaps and overlaps for itself, and compares them with what the kit declares. docs/formulas.md#dry-fit
+ */
+final readonly class DryFit
+{
+    /**
+     * @param  array<string, mixed>  $kit  the decoded kit document
+     *
+     * @throws UnexpectedValueException where it is no kit
+     */
+    public static function check(array $kit): Report
+    {
+        $assembly = Assembly::of($kit);
+        $joints = new JointCheck($assembly);
+        $edges = new EdgeCheck($assembly);
+        $findings = [
+            ...$joints->all(),
+            ...$edges->all(),
+            ...OverlapCheck::all($assembly),
+            ...CoverCheck::all($assembly),
+            ...(new MeasureCheck($assembly))->all(),
+        ];
+        usort($findings, static fn (Finding $a, Finding $b): int => [$b->mm, $a->at] <=> [$a->mm, $b->at]);
+
+        return new Report($findings, count($assembly->pieces), $joints->measures(), $edges->free());
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Tolerance;
+
+/** Accounts for every outline edge of the structure, and finds contacts that nobody declared. */
+final class EdgeCheck
+{
+    private const FREE = ['opening', 'foot', 'eaves', 'verge', 'top', 'clearance'];
+
+    /** Contacts shorter than this are corners touching in passing. */
+    private const WORTH_A_JOINT_MM = 0.5;
+
+    /** @var list<Finding> */
+    private array $findings = [];
+
+    /** @var list<FreeEdge> */
+    private array $free = [];
+
+    /** @var array<string, true> edges that stand in a joint */
+    private array $joined = [];
+
+    /** @var array<string, true> edges that meet a face, with the face's piece */
+    private array $declared = [];
+
+    public function __construct(private readonly Assembly $assembly)
+    {
+    }
+
+    /** @return list<Finding> */
+    public function all(): array
+    {
+        foreach ($this->assembly->kit->children('joints') as $joint) {
+            foreach (['a', 'b'] as $end) {
+                $this->joined[Side::read($joint->child($end))->edgeKey()] = true;
+            }
+            $this->declared[Side::read($joint->child('a'))->edgeKey().'>'.Side::read($joint->child('b'))->key()] = true;
+        }
+        $pieces = $this->assembly->structure();
+        foreach ($pieces as $piece) {
+            $this->account($piece);
+        }
+        foreach ($pieces as $a) {
+            foreach ($pieces as $b) {
+                if ($a !== $b && $a->isNear($b, Tolerance::MEET)) {
+                    $this->undeclared($a, $b);
+                }
+            }
+        }
+
+        return $this->findings;
+    }
+
+    /** @return list<FreeEdge> once all() has run */
+    public function free(): array
+    {
+        return $this->free;
+    }
+
+    private function account(Piece $piece): void
+    {
+        $part = $piece->part;
+        if (count($part->edges) !== $part->region->outline->count()) {
+            $this->findings[] = new Finding('edge.unnamed', $part->id, "$part->id has edges without a name");
+
+            return;
+        }
+        foreach ($part->edges as $i => $edge) {
+            if (isset($this->joined[$piece->key().'/'.$i])) {
+                continue;
+            }
+            $this->free[] = new FreeEdge($part->id, $i, $edge['name'], $edge['free'], $part->region->outline->edgeLength($i));
+            if ($edge['free'] === null || ! in_array($edge['free'], self::FREE, true)) {
+                $this->findings[] = new Finding('edge.unaccounted', $part->id, "The edge “{$edge['name']}” of $part->id is in no joint and is not said to be free", $part->region->outline->edgeLength($i));
+            } elseif ($edge['free'] === 'foot') {
+                $this->foot($piece, $i);
+            }
+        }
+    }
+
+    /** A foot stands on the lowest level of the structure. */
+    private function foot(Piece $piece, int $edge): void
+    {
+        $ground = INF;
+        foreach ($this->assembly->structure() as $other) {
+            $ground = $other->part->group === 'shell' ? min($ground, $other->box[4]) : $ground;
+        }
+        foreach ($piece->strip($edge) as $corner) {
+            if (abs($corner->z - $ground) > Tolerance::MEET) {
+                $this->findings[] = new Finding('edge.foot', $piece->part->id, sprintf('The foot of %s stands %.3f mm off the ground', $piece->part->id, $corner->z - $ground), abs($corner->z - $ground));
+
+                return;
+            }
+        }
+    }
+
+    private function undeclared(Piece $a, Piece $b): void
+    {
+        foreach (array_keys($a->part->region->outline->points) as $edge) {
+            if (isset($this->declared[$a->key().'/'.$edge.'>'.$b->key()])) {
+                continue;
+            }
+            foreach ($b->facets as $facet) {
+                foreach (['outside', 'inside'] as $face) {
+                    // Most edges are nowhere near: one corner off the face rules the strip out.
+                    if (abs($facet->beyond($a->strip($edge)[0], $face)) > Tolerance::MEET) {
+                        continue;
+                    }
+                    $contact = Contact::find($a, $edge, $facet, $face);
+                    if ($contact !== null && $contact->touch === 'strip' && $contact->length > self::WORTH_A_JOINT_MM) {
+                        $this->findings[] = new Finding('contact.undeclared', $a->part->id, sprintf('%s touches the %s of %s over %.2f mm, which no joint says', $a->part->id, $face, $b->part->id, $contact->length), $contact->length);
+                    }
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Bins;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Convex;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Geometry\Vec3;
+
+/** A flat piece of a placed part: the whole part where it is not folded. */
+final class Facet
+{
+    /** @var ?list<Ring> */
+    private ?array $pieces = null;
+
+    /** @var ?list<Box2> where each piece lies */
+    private ?array $places = null;
+
+    private ?Bins $bins = null;
+
+    /** @var array<int, Convex> of the pieces that were asked for */
+    private array $slabs = [];
+
+    public function __construct(
+        public readonly Frame $frame,
+        public readonly Region $region,
+        public readonly float $thickness,
+    ) {
+    }
+
+    /** @return list<Ring> convex pieces that tile the region */
+    public function pieces(): array
+    {
+        return $this->pieces ??= $this->region->trapezoids();
+    }
+
+    /**
+     * The slabs that may reach into a box by more than $by: of a long wall, few.
+     *
+     * @param  array{float, float, float, float, float, float}  $box  least and greatest x, y, z
+     * @return list<Convex>
+     */
+    public function slabsIn(array $box, float $by): array
+    {
+        $area = $this->shadow($box);
+        if ($area === null) {
+            return [];
+        }
+        $near = [];
+        $this->places ??= array_map(static fn (Ring $r): Box2 => $r->bounds(), $this->pieces());
+        $this->bins ??= new Bins(array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $this->places));
+        foreach ($this->bins->between($area->x0, $area->x1) as $i) {
+            $place = $this->places[$i];
+            if ($place->x0 < $area->x1 && $place->x1 > $area->x0 && $place->y0 < $area->y1 && $place->y1 > $area->y0) {
+                $slab = $this->slabs[$i] ??= Convex::slab($this->pieces()[$i], $this->frame, $this->thickness);
+                if ($slab->reaches($box, $by)) {
+                    $near[] = $slab;
+                }
+            }
+        }
+
+        return $near;
+    }
+
+    /**
+     * Whether this and another in a parallel plane lie clear of each other, side by side or one in the other's opening: no
+     * edges cross, and neither has a corner in the other or on its edge. What it cannot tell it denies.
+     */
+    public function liesBeside(self $that): bool
+    {
+        if (abs(abs($this->frame->normal->dot($that->frame->normal)) - 1.0) > Tolerance::UNIT) {
+            return false;
+        }
+        [$few, $many] = $this->corners() < $that->corners() ? [$this, $that] : [$that, $this];
+        $index = $many->region->index();
+        foreach ($few->region->rings() as $ring) {
+            $last = $many->frame->project($few->frame->at($ring->points[count($ring->points) - 1]));
+            foreach ($ring->points as $p) {
+                $at = $many->frame->project($few->frame->at($p));
+                if ($index->contains($at) || $index->nearest($at, Tolerance::OVERLAP) <= Tolerance::OVERLAP || $index->isCrossed($last, $at)) {
+                    return false;
+                }
+                $last = $at;
+            }
+        }
+
+        // Where nothing crosses, one corner tells whether the whole of it lies inside.
+        return ! $few->region->contains($few->frame->project($many->frame->at($many->region->outline->points[0])));
+    }
+
+    private function corners(): int
+    {
+        return array_sum(array_map(static fn (Ring $r): int => $r->count(), $this->region->rings()));
+    }
+
+    /** How far a point lies outside the card beyond the named face; negative in the card's direction. */
+    public function beyond(Vec3 $point, string $face): float
+    {
+        // Written out: the dry fit asks this more often than anything else.
+        $o = $this->frame->origin;
+        $n = $this->frame->normal;
+        $height = ($point->x - $o->x) * $n->x + ($point->y - $o->y) * $n->y + ($point->z - $o->z) * $n->z;
+
+        return $face === 'inside' ? -($height + $this->thickness) : $height;
+    }
+
+    /**
+     * Where a box lies on the facet's own plane; null where it lies wholly before or behind the card.
+     *
+     * @param  array{float, float, float, float, float, float}  $box
+     */
+    private function shadow(array $box): ?Box2
+    {
+        $o = $this->frame->origin;
+        $ranges = [];
+        foreach ([$this->frame->x, $this->frame->y, $this->frame->normal] as $axis) {
+            $low = $high = -($axis->x * $o->x + $axis->y * $o->y + $axis->z * $o->z);
+            foreach ([[$axis->x, 0], [$axis->y, 2], [$axis->z, 4]] as [$slope, $i]) {
+                $low += min($slope * $box[$i], $slope * $box[$i + 1]);
+                $high += max($slope * $box[$i], $slope * $box[$i + 1]);
+            }
+            $ranges[] = [$low, $high];
+        }
+        [[$x0, $x1], [$y0, $y1], [$back, $front]] = $ranges;
+
+        return $front <= -$this->thickness || $back >= 0.0 ? null : new Box2($x0, $y0, $x1, $y1);
+    }
+}

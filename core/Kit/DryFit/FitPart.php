@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+
+/** A part as the serialised kit describes it. */
+final readonly class FitPart
+{
+    /**
+     * @param  list<array{name: string, free: ?string}>  $edges
+     * @param  list<Frame>  $placements
+     * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside face
+     * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
+     * @param  list<Vec3>  $underside
+     * @param  list<array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>}>  $workings
+     */
+    private function __construct(
+        public string $id,
+        public string $group,
+        public float $thickness,
+        public int $qty,
+        public Region $region,
+        public array $edges,
+        public array $placements,
+        public array $folds,
+        public array $slits,
+        public ?Vec2 $base,
+        public array $underside,
+        public array $workings,
+    ) {
+    }
+
+    public static function read(KitShape $part): self
+    {
+        $thickness = $part->number('thickness');
+        $isFolded = $part->has('form');
+
+        return new self(
+            $part->text('id'), $part->text('group'), $thickness, $part->whole('qty'),
+            new Region($part->ring('outline'), $part->rings('holes')),
+            array_map(static fn (KitShape $e): array => ['name' => $e->text('name'), 'free' => $e->textOrNull('free')], $part->children('edges')),
+            array_map(static fn (KitShape $p): Frame => $p->frame(), $part->children('placements')),
+            $isFolded ? array_map(static fn (KitShape $s): array => self::fold($s, $thickness), $part->children('scores')) : [],
+            array_map(static fn (KitShape $s): array => [$s->vec2('0'), $s->vec2('1')], $part->has('slits') ? $part->children('slits') : []),
+            $isFolded ? $part->child('form')->vec2('base') : null,
+            $part->has('roof') ? $part->child('roof')->points3('underside') : [],
+            array_map(self::figure(...), $part->children('workings')),
+        );
+    }
+
+    /** Papers bend and lie over one another; they are no solids and their edges meet nothing. */
+    public function isPaper(): bool
+    {
+        return $this->group === 'skin';
+    }
+
+    public function edgesMustMeet(): bool
+    {
+        return in_array($this->group, ['shell', 'brace', 'roof'], true);
+    }
+
+    /**
+     * A half cut opens about the face that is not cut; a pressed crease turns about the middle.
+     *
+     * @return array{from: Vec2, to: Vec2, radians: float, pivot: float}
+     */
+    private static function fold(KitShape $score, float $thickness): array
+    {
+        $line = $score->children('line');
+        $away = $score->text('fold') === 'away';
+        $opens = ($score->text('score_on') === 'face') === $away;
+
+        return [
+            'from' => $line[0]->asVec2(), 'to' => $line[1]->asVec2(),
+            'radians' => deg2rad($score->number('degrees')) * ($away ? 1.0 : -1.0),
+            'pivot' => $opens ? ($away ? $thickness : 0.0) : $thickness / 2.0,
+        ];
+    }
+
+    /** @return array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>} */
+    private static function figure(KitShape $figure): array
+    {
+        return [
+            'of' => $figure->text('of'), 'mm' => $figure->number('mm'),
+            'steps' => array_map(static fn (KitShape $s): array => ['op' => $s->text('op'), 'mm' => $s->number('mm'), 'by' => $s->has('by') ? $s->number('by') : 0.0], $figure->children('steps')),
+        ];
+    }
+}

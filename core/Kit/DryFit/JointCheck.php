@@ -1,0 +1,275 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+
+/** Measures each declared joint where the parts stand, and says where it differs from what is declared. */
+final class JointCheck
+{
+    /** Rings of chords run beside each other to within a chord's error on each. */
+    private const CURVED = Tolerance::MEET + 2.0 * Tolerance::CHORD;
+
+    /** Edges longer than this are measured in three places. */
+    private const LONG_MM = 1.0;
+
+    /** How far beyond a gap its edge is looked for before the whole outline is. */
+    private const NEAR_MM = 0.15;
+
+    /** An area of contact may differ by a line of MEET along a short side. */
+    private const AREA_MM2 = 0.5;
+
+    /** @var list<Finding> */
+    private array $findings = [];
+
+    /** @var list<JointMeasure> */
+    private array $measures = [];
+
+    /** @var array<string, float> areas that were measured, by parts and how they stand to each other */
+    private array $areas = [];
+
+    /** The worst that was found at the joint in hand, and its figures in words. */
+    private float $off = 0.0;
+
+    /** @var list<string> */
+    private array $found = [];
+
+    public function __construct(private readonly Assembly $assembly)
+    {
+    }
+
+    /** @return list<Finding> */
+    public function all(): array
+    {
+        foreach ($this->assembly->kit->children('joints') as $joint) {
+            $a = Side::read($joint->child('a'));
+            $b = Side::read($joint->child('b'));
+            [$this->off, $this->found, $before] = [0.0, [], count($this->findings)];
+            $one = $this->assembly->pieces[$a->key()] ?? null;
+            $other = $this->assembly->pieces[$b->key()] ?? null;
+            if ($one === null || $other === null) {
+                $this->add('joint.part-missing', $joint, 'names '.($one === null ? $a->part : $b->part).', which is not in the kit');
+                $this->measured($joint, $a, $b, false);
+
+                continue;
+            }
+            $this->places($joint, $one, $other);
+            match ($joint->text('kind')) {
+                'butt', 'seat' => $this->edgeOnFace($joint, $one, $a, $other, $b),
+                'mitre' => $this->mitre($joint, $one, $a, $other, $b),
+                'lap' => $this->lap($joint, $one, $a, $other, $b),
+                'clearance' => $this->clearance($joint, $one, $a, $other, $b),
+                default => $this->add('joint.unknown-kind', $joint, 'is of no kind that can be measured'),
+            };
+            $this->measured($joint, $a, $b, count($this->findings) === $before);
+        }
+
+        return $this->findings;
+    }
+
+    /** @return list<JointMeasure> worst first, once all() has run */
+    public function measures(): array
+    {
+        $measures = $this->measures;
+        usort($measures, static fn (JointMeasure $p, JointMeasure $q): int => [$p->closes, $q->off] <=> [$q->closes, $p->off]);
+
+        return $measures;
+    }
+
+    private function measured(KitShape $joint, Side $a, Side $b, bool $closes): void
+    {
+        $this->measures[] = new JointMeasure($joint->text('id'), $joint->text('kind'), $a->part, $b->part, $this->off, implode(', ', $this->found), $closes, $joint->textOrNull('why') ?? '');
+    }
+
+    private function add(string $code, KitShape $joint, string $text, float $mm = 0.0): void
+    {
+        $a = Side::read($joint->child('a'))->part;
+        $b = Side::read($joint->child('b'))->part;
+        $this->off = max($this->off, $mm);
+        $this->findings[] = new Finding($code, $joint->text('id'), "The joint of $a with $b $text", $mm);
+    }
+
+    /** A figure for the page, once each; nothing left free need not be said. */
+    private function note(string $what, float $found): void
+    {
+        $words = sprintf($what === 'lies on each other over (mm²)' ? 'lies on each other over %.2f mm²' : "$what %.2f mm", abs($found) < 0.005 ? 0.0 : $found);
+        if (! in_array($words, [...$this->found, 'leaves free 0.00 mm'], true)) {
+            $this->found[] = $words;
+        }
+    }
+
+    private function compare(KitShape $joint, string $code, string $what, float $found, float $declared, float $tolerance = Tolerance::MEET): void
+    {
+        $off = $found - $declared;
+        $this->off = max($this->off, abs($off));
+        $this->note($what, $found);
+        if (! (abs($off) <= $tolerance)) {
+            $this->add($code, $joint, sprintf('%s %.3f mm, not %.3f mm', $what, $found, $declared), abs($off));
+        }
+    }
+
+    /** Every declared point of contact lies on the outline of one of the two. */
+    private function places(KitShape $joint, Piece $one, Piece $other): void
+    {
+        foreach ($joint->points3('contact') as $point) {
+            if (! $one->isAt($point, 2.0 * Tolerance::MEET) && ! $other->isAt($point, 2.0 * Tolerance::MEET)) {
+                $off = min($one->distanceTo($point), $other->distanceTo($point));
+                $this->add('joint.place', $joint, sprintf('is declared %.3f mm away from both', $off), $off);
+
+                return;
+            }
+        }
+    }
+
+    private function edgeOnFace(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
+    {
+        $wanted = $joint->textOrNull('touch') ?? 'strip';
+        $face = $b->face ?? 'inside';
+        $best = null;
+        foreach ($other->facets as $facet) {
+            $contact = Contact::find($one, $a->edge ?? 0, $facet, $face);
+            if ($contact !== null && ($best === null || $contact->length > $best->length)) {
+                $best = $contact;
+            }
+        }
+        if ($best === null || $best->touch !== $wanted) {
+            $this->add('joint.open', $joint, $best === null ? 'does not close' : "touches as a $best->touch, not as a $wanted", $this->leastGap($one, $a->edge ?? 0, $other, $face));
+
+            return;
+        }
+        $this->compare($joint, 'joint.length', 'closes over', $best->length, $joint->number('contact_mm'));
+        $length = $one->part->region->outline->edgeLength($a->edge ?? 0);
+        $this->compare($joint, 'joint.free', 'leaves free', $length - $best->length, $joint->number('free_mm'));
+    }
+
+    private function leastGap(Piece $one, int $edge, Piece $other, string $face): float
+    {
+        return min(array_map(static fn (Facet $f): float => max(array_map(static fn (Vec3 $p): float => abs($f->beyond($p, $face)), $one->strip($edge))), $other->facets));
+    }
+
+    /** Two edges that share their inside line. */
+    private function mitre(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
+    {
+        [$p0, $p1, $p2, $p3] = $one->strip($a->edge ?? 0);
+        [$q0, $q1, $q2, $q3] = $other->strip($b->edge ?? 0);
+        // The two run against each other.
+        $inside = max($p2->distanceTo($q3), $p3->distanceTo($q2));
+        $this->compare($joint, 'joint.open', 'parts on the inside by', $inside, 0.0);
+        $this->compare($joint, 'joint.gap', 'is open outside by', min($p0->distanceTo($q1), $p1->distanceTo($q0)), $joint->number('gap_mm'));
+        $this->compare($joint, 'joint.gap', 'is open outside by', max($p0->distanceTo($q1), $p1->distanceTo($q0)), $joint->number('gap_mm'));
+        $this->compare($joint, 'joint.length', 'closes over', $p2->distanceTo($p3), $joint->number('contact_mm'));
+    }
+
+    /** Two faces on each other. */
+    private function lap(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
+    {
+        $best = [INF, null, null];
+        foreach ($one->facets as $f) {
+            foreach ($other->facets as $g) {
+                $off = max(array_map(
+                    static fn (Vec2 $p): float => abs($f->beyond($g->frame->at($p, $b->face === 'inside' ? -$g->thickness : 0.0), $a->face ?? 'inside')),
+                    $g->region->outline->points,
+                ));
+                if ($off < $best[0]) {
+                    $best = [$off, $f, $g];
+                }
+            }
+        }
+        [$off, $f, $g] = $best;
+        $this->compare($joint, 'joint.open', 'lifts off by', $off, 0.0);
+        if ($joint->has('contact_mm2') && $f instanceof Facet && $g instanceof Facet && $off <= Tolerance::MEET) {
+            $this->compare($joint, 'joint.area', 'lies on each other over (mm²)', $this->sharedArea($one, $f, $other, $g), $joint->number('contact_mm2'), self::AREA_MM2);
+        }
+    }
+
+    /** Copies of two parts that stand to each other alike share alike, and are measured once. */
+    private function sharedArea(Piece $one, Facet $f, Piece $other, Facet $g): float
+    {
+        $place = array_map(static fn (Vec2 $p): string => sprintf('%.4F %.4F', $p->x, $p->y),
+            [$f->frame->project($g->frame->point(0.0, 0.0)), $f->frame->project($g->frame->point(1.0, 0.0)), $f->frame->project($g->frame->point(0.0, 1.0))]);
+        $key = implode('|', [$one->part->id, array_search($f, $one->facets, true), $other->part->id, array_search($g, $other->facets, true), ...$place]);
+
+        return $this->areas[$key] ??= self::measuredArea($f, $g);
+    }
+
+    private static function measuredArea(Facet $f, Facet $g): float
+    {
+        $carried = static fn (Ring $ring): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $f->frame->project($g->frame->at($p)), $ring->points));
+        $other = new Region($carried($g->region->outline), array_map($carried, $g->region->holes));
+
+        // Layers of one wall are cut alike: most laps are of equal shapes.
+        return self::isSame($f->region, $other) ? $f->region->area() : Clip::sharedArea($f->region, $other);
+    }
+
+    private static function isSame(Region $a, Region $b): bool
+    {
+        $others = $b->rings();
+        foreach ($a->rings() as $i => $ring) {
+            if (! isset($others[$i]) || $ring->count() !== $others[$i]->count()) {
+                return false;
+            }
+            foreach ($ring->points as $k => $point) {
+                if ($point->distanceTo($others[$i]->points[$k]) > Tolerance::EDGE) {
+                    return false;
+                }
+            }
+        }
+
+        return count($others) === count($a->rings());
+    }
+
+    private function clearance(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
+    {
+        $gap = $joint->number('gap_mm');
+        if ($b->hole !== null) {
+            $hole = $other->part->region->holes[$b->hole] ?? null;
+            if ($hole === null) {
+                $this->add('joint.part-missing', $joint, 'names an opening that is not there');
+
+                return;
+            }
+            foreach (range(0, $hole->count() - 1) as $edge) {
+                $this->beside($joint, [$hole->point($edge), $hole->point($edge + 1)], $other->frame, $one, $gap);
+            }
+        } elseif ($b->face === 'outline') {
+            $ring = $one->part->region->outline;
+            $this->beside($joint, [$ring->point($a->edge ?? 0), $ring->point(($a->edge ?? 0) + 1)], $one->frame, $other, $gap);
+        } else {
+            $facet = $other->facets[0];
+            $least = min(array_map(static fn (Vec3 $p): float => $facet->beyond($p, $b->face ?? 'inside'), $one->strip($a->edge ?? 0)));
+            $this->compare($joint, 'joint.gap', 'keeps', $least, $gap);
+        }
+    }
+
+    /**
+     * Points along an edge keep the gap from the outline of $inner.
+     *
+     * @param  array{Vec2, Vec2}  $edge
+     */
+    private function beside(KitShape $joint, array $edge, Frame $frame, Piece $inner, float $gap): void
+    {
+        $index = $inner->facets[0]->region->index();
+        // The chords of an arc are short, and their middles say enough.
+        foreach ($edge[0]->distanceTo($edge[1]) > self::LONG_MM ? [0.25, 0.5, 0.75] : [0.5] as $at) {
+            $point = $edge[0]->plus($edge[1]->minus($edge[0])->times($at));
+            $place = $inner->frame->project($frame->at($point));
+            $near = $index->nearest($place, abs($gap) + self::NEAR_MM);
+            $found = ($near === INF ? $inner->part->region->outline->distanceTo($place) : $near) * ($index->contains($place) ? -1.0 : 1.0);
+            if (abs($found - $gap) > self::CURVED) {
+                $this->compare($joint, 'joint.gap', 'keeps', $found, $gap, self::CURVED);
+
+                return;
+            }
+            $this->off = max($this->off, abs($found - $gap));
+        }
+        $this->note('keeps', $gap);
+    }
+}

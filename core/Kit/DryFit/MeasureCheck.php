@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Workings;
+
+/** Every part measures what its workings say, stands as often as it is cut, and roof panels lie in their slopes. */
+final class MeasureCheck
+{
+    /** @var list<Finding> */
+    private array $findings = [];
+
+    public function __construct(private readonly Assembly $assembly)
+    {
+    }
+
+    /** @return list<Finding> */
+    public function all(): array
+    {
+        $pieces = 0;
+        foreach ($this->assembly->parts as $part) {
+            $pieces += $part->qty;
+            if (count($part->placements) !== $part->qty) {
+                $this->add('placement.count', $part->id, sprintf('%s is cut %d times and placed %d times', $part->id, $part->qty, count($part->placements)));
+            }
+            foreach ($part->placements as $frame) {
+                $this->axes($part, $frame);
+            }
+            $this->workings($part);
+            $this->underside($part);
+        }
+        $total = $this->assembly->kit->child('totals')->whole('parts');
+        if ($total !== $pieces) {
+            $this->add('totals.parts', 'totals', "The kit counts $total pieces and holds $pieces");
+        }
+
+        return $this->findings;
+    }
+
+    private function add(string $code, string $at, string $text, float $mm = 0.0): void
+    {
+        $this->findings[] = new Finding($code, $at, $text, $mm);
+    }
+
+    private function axes(FitPart $part, Frame $frame): void
+    {
+        $off = max(abs($frame->x->length() - 1.0), abs($frame->y->length() - 1.0), abs($frame->x->dot($frame->y)));
+        if ($off > Tolerance::UNIT) {
+            $this->add('placement.axes', $part->id, "$part->id is placed on axes that are not square");
+        }
+    }
+
+    private function workings(FitPart $part): void
+    {
+        $box = $part->region->outline->bounds();
+        $sizes = ['width' => $box->width(), 'height' => $box->height()];
+        foreach ($part->workings as $figure) {
+            $sum = Workings::evaluate($figure['steps']);
+            if (abs($sum - $figure['mm']) > Tolerance::MEET) {
+                $this->add('workings.sum', $part->id, sprintf('The sum for the %s of %s gives %.3f mm, not %.3f mm', $figure['of'], $part->id, $sum, $figure['mm']), abs($sum - $figure['mm']));
+            }
+            $size = $sizes[$figure['of']] ?? null;
+            if ($size !== null && abs($size - $sum) > Tolerance::MEET) {
+                $this->add('workings.size', $part->id, sprintf('%s has a %s of %.3f mm; its sum gives %.3f mm', $part->id, $figure['of'], $size, $sum), abs($size - $sum));
+            }
+        }
+    }
+
+    private function underside(FitPart $part): void
+    {
+        if ($part->underside === []) {
+            return;
+        }
+        $frame = $part->placements[0];
+        $found = array_map(static fn (Vec2 $p): Vec3 => $frame->at($p, -$part->thickness), $part->region->outline->points);
+        $off = count($found) === count($part->underside)
+            ? max(array_map(static fn (Vec3 $a, Vec3 $b): float => $a->distanceTo($b), $found, $part->underside))
+            : INF;
+        if ($off > Tolerance::MEET) {
+            $this->add('roof.underside', $part->id, sprintf('%s lies %.3f mm off its slope', $part->id, $off), $off);
+        }
+    }
+}

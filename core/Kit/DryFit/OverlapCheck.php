@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Convex;
+use Chartula\Core\Geometry\Tolerance;
+
+/** No two pieces of card may stand in the same place. */
+final readonly class OverlapCheck
+{
+    /** @return list<Finding> */
+    public static function all(Assembly $assembly): array
+    {
+        $findings = [];
+        $solids = $assembly->solids();
+        foreach ($solids as $i => $a) {
+            foreach (array_slice($solids, $i + 1) as $b) {
+                if ($a->isNear($b, -Tolerance::OVERLAP)) {
+                    $depth = self::depth($a, $b);
+                    if ($depth > Tolerance::OVERLAP) {
+                        $findings[] = new Finding('overlap', $a->part->id, sprintf('%s goes %.2f mm into %s', $a->part->id, $depth, $b->part->id), $depth);
+                    }
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    private static function depth(Piece $a, Piece $b): float
+    {
+        $greatest = Tolerance::OVERLAP;
+        if (count($a->facets) === 1 && count($b->facets) === 1 && $a->facets[0]->liesBeside($b->facets[0])) {
+            return 0.0;
+        }
+        $others = self::near($b, $a);
+        foreach ($others === [] ? [] : self::near($a, $b) as $p) {
+            foreach ($others as $q) {
+                $greatest = max($greatest, $p->depthIn($q, $greatest));
+            }
+        }
+
+        return $greatest;
+    }
+
+    /** @return list<Convex> the slabs of a piece that may reach into the box of another */
+    private static function near(Piece $piece, Piece $other): array
+    {
+        return array_merge(...array_map(static fn (Facet $f): array => $f->slabsIn($other->box, Tolerance::OVERLAP), $piece->facets));
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Vec3;
+
+/** One placed copy of a part. */
+final readonly class Piece
+{
+    /** @var array{float, float, float, float, float, float} least and greatest x, y, z of the card */
+    public array $box;
+
+    /** @var list<array{Vec3, Vec3, Vec3, Vec3}> the strip of every edge */
+    private array $strips;
+
+    /** @param  non-empty-list<Facet>  $facets */
+    private function __construct(
+        public FitPart $part,
+        public int $copy,
+        public Frame $frame,
+        public array $facets,
+    ) {
+        $low = [INF, INF, INF];
+        $high = [-INF, -INF, -INF];
+        foreach ($facets as $facet) {
+            foreach ($facet->region->outline->points as $point) {
+                foreach ([0.0, -$facet->thickness] as $out) {
+                    $p = $facet->frame->at($point, $out);
+                    $low = [min($low[0], $p->x), min($low[1], $p->y), min($low[2], $p->z)];
+                    $high = [max($high[0], $p->x), max($high[1], $p->y), max($high[2], $p->z)];
+                }
+            }
+        }
+        $this->strips = self::strips($part, $frame);
+        $this->box = [$low[0], $high[0], $low[1], $high[1], $low[2], $high[2]];
+    }
+
+    public static function of(FitPart $part, int $copy): self
+    {
+        $frame = $part->placements[$copy];
+
+        return new self($part, $copy, $frame, $part->isPaper() || $part->folds === [] ? [new Facet($frame, $part->region, $part->thickness)] : Folding::facets($part, $frame));
+    }
+
+    public function key(): string
+    {
+        return $this->part->id.'#'.$this->copy;
+    }
+
+    public function isNear(self $that, float $within): bool
+    {
+        $a = $this->box;
+        $b = $that->box;
+
+        return $a[0] <= $b[1] + $within && $b[0] <= $a[1] + $within && $a[2] <= $b[3] + $within && $b[2] <= $a[3] + $within
+            && $a[4] <= $b[5] + $within && $b[4] <= $a[5] + $within;
+    }
+
+    /**
+     * The corners of an edge's strip: the edge on the outside face, then on the inside face.
+     *
+     * @return array{Vec3, Vec3, Vec3, Vec3}
+     */
+    public function strip(int $edge): array
+    {
+        return $this->strips[$edge];
+    }
+
+    /** Whether a point lies on the outline of the card, or of paper on where it folds, to within $within. */
+    public function isAt(Vec3 $point, float $within): bool
+    {
+        foreach ($this->facets as $facet) {
+            $height = $facet->frame->height($point);
+            if (min(abs($height), abs($height + $facet->thickness)) > $within) {
+                continue;
+            }
+            $place = $facet->frame->project($point);
+            if ($facet->region->index()->nearest($place, $within) <= $within) {
+                return true;
+            }
+            foreach ($this->part->isPaper() ? $this->part->folds : [] as $fold) {
+                if ($place->distanceToSegment($fold['from'], $fold['to']) <= $within) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** How far a point lies from the outline of the card, on either face; on paper also from where it folds. */
+    public function distanceTo(Vec3 $point): float
+    {
+        $least = INF;
+        foreach ($this->facets as $facet) {
+            $height = $facet->frame->height($point);
+            $off = min(abs($height), abs($height + $facet->thickness));
+            if ($off < $least) {
+                $place = $facet->frame->project($point);
+                $least = min($least, hypot($off, $facet->region->outline->distanceTo($place)));
+                foreach ($this->part->isPaper() ? $this->part->folds : [] as $fold) {
+                    $least = min($least, hypot($off, $place->distanceToSegment($fold['from'], $fold['to'])));
+                }
+            }
+        }
+
+        return $least;
+    }
+
+    /** Whether some of the card may lie within $within of the plane. */
+    public function mayReach(Frame $plane, float $within): bool
+    {
+        $n = $plane->normal;
+        $least = $greatest = -$n->dot($plane->origin);
+        foreach ([[$n->x, 0], [$n->y, 2], [$n->z, 4]] as [$slope, $i]) {
+            $a = $slope * $this->box[$i];
+            $b = $slope * $this->box[$i + 1];
+            $least += min($a, $b);
+            $greatest += max($a, $b);
+        }
+
+        return $least <= $within && $greatest >= -$within;
+    }
+
+    /** @return list<array{Vec3, Vec3, Vec3, Vec3}> */
+    private static function strips(FitPart $part, Frame $frame): array
+    {
+        $outer = [];
+        $inner = [];
+        foreach ($part->region->outline->points as $point) {
+            $outer[] = $frame->at($point);
+            $inner[] = $frame->at($point, -$part->thickness);
+        }
+        $strips = [];
+        $n = count($outer);
+        foreach ($outer as $i => $point) {
+            $next = ($i + 1) % $n;
+            $strips[] = [$point, $outer[$next], $inner[$i], $inner[$next]];
+        }
+
+        return $strips;
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\BlockFormer;
+use Chartula\Core\Form\FormFaults;
+use Chartula\Core\Part\Fingerprint;
+use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartSet;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problems;
+use Chartula\Core\Roof\RoofParts;
+use Chartula\Core\Shell\BaseParts;
+use Chartula\Core\Shell\BraceParts;
+use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Skin\PaperParts;
+use Chartula\Core\Trim\PanelParts;
+use LogicException;
+
+/** Everything that is cut for one building, derived room by room. */
+final readonly class Kit
+{
+    /**
+     * @param  list<LabelledPart>  $parts
+     * @param  list<Joint>  $joints
+     */
+    private function __construct(
+        public BlockForm $form,
+        public array $parts,
+        public array $joints,
+    ) {
+    }
+
+    /** @throws InvalidInput with every reason why the building cannot be made */
+    public static function derive(Building $building): self
+    {
+        $problems = new Problems;
+        Limits::collect($building, $problems);
+        $problems->throwIfAny();
+        $form = BlockFormer::form($building);
+        FormFaults::collect($building, $form, $problems);
+        PanelParts::collectFaults($building, $form, $problems);
+        $problems->throwIfAny();
+
+        $set = WallParts::make($building, $form)
+            ->with(BaseParts::make($building, $form))
+            ->with(BraceParts::make($building, $form))
+            ->with(RoofParts::make($building, $form))
+            ->with(PaperParts::make($building, $form))
+            ->with(PanelParts::make($building, $form));
+
+        return new self($form, self::labelled($set), $set->joints);
+    }
+
+    public function part(string $id): LabelledPart
+    {
+        foreach ($this->parts as $part) {
+            if ($part->part->id === $id) {
+                return $part;
+            }
+        }
+        throw new LogicException("No part $id");
+    }
+
+    /** Pieces of card and paper to cut. */
+    public function count(): int
+    {
+        return array_sum(array_map(static fn (LabelledPart $p): int => $p->part->qty(), $this->parts));
+    }
+
+    /** @return list<LabelledPart> */
+    private static function labelled(PartSet $set): array
+    {
+        $cuts = array_map(Fingerprint::cut(...), $set->parts);
+        $letters = self::letters($cuts, $set->parts);
+        $numbers = [];
+        $labelled = [];
+        foreach ($set->parts as $i => $part) {
+            $numbers[$part->letter] = ($numbers[$part->letter] ?? 0) + 1;
+            $labelled[] = new LabelledPart($part, $part->letter.$numbers[$part->letter], $letters[$cuts[$i]] ?? null, self::mirrorOf($i, $cuts, $set->parts), $cuts[$i], Fingerprint::print($part));
+        }
+
+        return $labelled;
+    }
+
+    /**
+     * @param  list<string>  $cuts
+     * @param  list<Part>  $parts
+     * @return array<string, string> a letter for each shape that is cut more than once
+     */
+    private static function letters(array $cuts, array $parts): array
+    {
+        $pieces = [];
+        foreach ($cuts as $i => $cut) {
+            $pieces[$cut] = ($pieces[$cut] ?? 0) + $parts[$i]->qty();
+        }
+        $repeated = array_keys(array_filter($pieces, static fn (int $count): bool => $count > 1));
+
+        return array_combine($repeated, array_map(self::letter(...), array_keys($repeated)));
+    }
+
+    /** A to Z, then AA, AB … */
+    private static function letter(int $index): string
+    {
+        $letter = '';
+        for ($n = $index + 1; $n > 0; $n = intdiv($n - 1, 26)) {
+            $letter = chr(65 + ($n - 1) % 26).$letter;
+        }
+
+        return $letter;
+    }
+
+    /**
+     * @param  list<string>  $cuts
+     * @param  list<Part>  $parts
+     */
+    private static function mirrorOf(int $i, array $cuts, array $parts): ?string
+    {
+        $mirrored = Fingerprint::mirroredCut($parts[$i]);
+        if ($mirrored === $cuts[$i]) {
+            return null;
+        }
+        $first = array_search($mirrored, array_slice($cuts, 0, $i), true);
+
+        return $first === false ? null : $parts[$first]->id;
+    }
+}

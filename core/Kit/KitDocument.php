@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Figure;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Score;
+
+/**
+ * The kit as its public format's arrays (docs/formats.md, section 3), without checks and sheets, which later rooms add.
+ */
+final readonly class KitDocument
+{
+    public const FORMAT = 'chartula.kit';
+
+    /** @return array<string, mixed> */
+    public static function of(Building $building, string $fingerprint, Kit $kit): array
+    {
+        return [
+            'format' => self::FORMAT,
+            'version' => 1,
+            'building' => ['name' => $building->name, 'fingerprint' => $fingerprint],
+            'scale' => $building->scale->ratio,
+            'parts' => array_map(self::part(...), $kit->parts),
+            'joints' => array_map(static fn ($joint, int $i): array => $joint->toArray('j'.($i + 1)), $kit->joints, array_keys($kit->joints)),
+            'outside' => array_map(static fn (Surface $s): array => $s->toArray(), Surface::of($building, $kit->form)),
+            'checks' => [],
+            'sheets' => [],
+            'totals' => self::totals($kit, 0),
+            'assembly' => [],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function part(LabelledPart $labelled): array
+    {
+        $part = $labelled->part;
+
+        return [
+            'id' => $part->id, 'label' => $labelled->label, 'name' => $part->name, 'group' => $part->group,
+            'stock' => $part->stock->id, 'thickness' => round($part->thickness, 4), 'qty' => $part->qty(), 'like' => $labelled->like, 'mirror_of' => $labelled->mirrorOf,
+            'outline' => $part->outline->ring->toArray(),
+            'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $part->holes),
+            'bevels' => [],
+            'scores' => array_map(static fn (Score $s): array => $s->toArray(), $part->scores),
+            'slits' => array_map(static fn (array $s): array => [$s[0]->toArray(), $s[1]->toArray()], $part->slits),
+            'edges' => array_map(static fn (Edge $e, int $i): array => ['edge' => $i, 'name' => $e->name] + ($e->free === null ? [] : ['free' => $e->free]), $part->outline->edges, array_keys($part->outline->edges)),
+            'marks' => array_map(static fn (Mark $m): array => $m->toArray(), $part->marks),
+            'placements' => array_map(static fn (Frame $f): array => self::placement($labelled->label, $f), $part->placements),
+            'loose' => false,
+            'cut' => $labelled->cut, 'print' => $labelled->print,
+            'workings' => array_map(static fn (Figure $f, string $of): array => $f->workings($of), $part->workings, array_keys($part->workings)),
+        ] + self::extras($part);
+    }
+
+    /** @return array<string, mixed> */
+    private static function extras(Part $part): array
+    {
+        $extras = [];
+        if ($part->foldedAbout !== null) {
+            $extras['form'] = ['kind' => 'folded', 'base' => $part->foldedAbout->toArray()];
+        }
+        if ($part->roof !== null) {
+            $extras['roof'] = ['block' => $part->roof->block, 'edge' => $part->roof->edge, 'layer' => $part->roof->layer,
+                'underside' => array_map(static fn (Vec3 $p): array => $p->toArray(), $part->roof->underside)];
+        }
+        if ($part->art !== null) {
+            $extras['art'] = $part->art->toArray();
+        }
+
+        return $extras;
+    }
+
+    /** @return array<string, mixed> */
+    private static function placement(string $label, Frame $frame): array
+    {
+        return ['label' => $label, 'origin' => $frame->origin->toArray(), 'x' => $frame->x->toDirection(), 'y' => $frame->y->toDirection()];
+    }
+
+    /** @return array<string, mixed> */
+    public static function totals(Kit $kit, int $sheets): array
+    {
+        $cut = 0.0;
+        $areas = [];
+        foreach ($kit->parts as $labelled) {
+            $part = $labelled->part;
+            $length = $part->outline->ring->perimeter();
+            foreach ($part->holes as $hole) {
+                $length += $hole->perimeter();
+            }
+            foreach ($part->slits as [$a, $b]) {
+                $length += $a->distanceTo($b);
+            }
+            $cut += $length * $part->qty();
+            $areas[$part->stock->id] = ($areas[$part->stock->id] ?? 0.0) + $part->region()->area() * $part->qty();
+        }
+
+        return ['parts' => $kit->count(), 'sheets' => $sheets, 'cut_length_mm' => round($cut, 1), 'area_mm2' => (object) array_map(static fn (float $a): float => round($a, 1), $areas)];
+    }
+}

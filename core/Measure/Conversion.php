@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Measure;
+
+use Chartula\Core\Problem\InvalidInput;
+
+/**
+ * A length as a person asks for it: at their scale and at the usual ones, and both ways round where the unit does not say
+ * whether the prototype or the model is meant.
+ */
+final readonly class Conversion
+{
+    /** Ratios that are much modelled in. */
+    public const USUAL = [22.5, 43.5, 76.2, 87.1, 148.0, 160.0];
+
+    /** Shorter, in a unit that says neither, and it is more likely a size on the model. */
+    private const LIKELY_MODEL_MM = 500.0;
+
+    private function __construct(
+        private ParsedLength $length,
+        private string $written,
+        private Scale $here,
+        private bool $imperial,
+    ) {
+    }
+
+    /**
+     * @param  bool  $imperial  whether real sizes are liked in feet and inches
+     * @return non-empty-list<array{text: string, copy: string}> the likeliest first
+     *
+     * @throws InvalidInput at "text" or "scale"
+     */
+    public static function of(string $text, Scale $scale, Gauge $gauge, bool $imperial): array
+    {
+        if (preg_match('/^(.*?)\s*(?:\bat|@)\s*(1\s*:\s*[\d.]+)$/u', $text, $m) === 1) {
+            [$text, $scale] = [$m[1], Scale::parse((string) preg_replace('/\s+/', '', $m[2]), 'scale')];
+        }
+        $self = new self((new LengthText($gauge))->parse($text, 'text'), trim($text), $scale, $imperial);
+        $isPlain = $self->length->world === null && preg_match('/(mm|thou)$/D', trim($text)) === 1;
+        $model = $self->length->world === World::Model || ($isPlain && abs($self->length->mm) <= self::LIKELY_MODEL_MM);
+
+        return match (true) {
+            ! $isPlain => $model ? $self->asModel() : $self->asReal(),
+            $model => [...$self->asModel(), $self->asReal()[0]],
+            default => [...$self->asReal(), $self->asModel()[0]],
+        };
+    }
+
+    /** @return non-empty-list<array{text: string, copy: string}> */
+    private function asReal(): array
+    {
+        $entry = function (Scale $scale): array {
+            $model = LengthFormat::millimetres($this->length->mm / $scale->ratio);
+
+            return ['text' => $this->plainly()." of the real thing is $model ".self::at($scale), 'copy' => $model];
+        };
+
+        return [$entry($this->here), ...array_map($entry, $this->others())];
+    }
+
+    /** @return non-empty-list<array{text: string, copy: string}> */
+    private function asModel(): array
+    {
+        $entry = function (Scale $scale): array {
+            $real = $this->length->mm * $scale->ratio;
+            $both = [LengthFormat::imperial($real), LengthFormat::metric($real)];
+            [$liked, $other] = $this->imperial ? $both : array_reverse($both);
+
+            return ['text' => $this->plainly()." on the model is $liked ($other) ".self::at($scale), 'copy' => $liked];
+        };
+
+        return [$entry($this->here), ...array_map($entry, $this->others())];
+    }
+
+    private function plainly(): string
+    {
+        return trim((string) preg_replace('/ +(model|real)$/D', '', $this->written));
+    }
+
+    /** @return list<Scale> */
+    private function others(): array
+    {
+        return array_values(array_map(static fn (float $ratio): Scale => Scale::of($ratio), array_filter(self::USUAL, fn (float $ratio): bool => abs($ratio - $this->here->ratio) > 1e-9)));
+    }
+
+    private static function at(Scale $scale): string
+    {
+        return 'at 1:'.LengthFormat::trimmed($scale->ratio, 4);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Output;
+
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Derivation;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Problem\Check;
+
+/** The building's state in sentences: the docket over every screen, and the words on the stages' labels. */
+final readonly class Docket
+{
+    /** @return list<array{key: string, over: string, text: string, state: string}> state: fits, look, stop or plain */
+    public static function of(Derivation $d): array
+    {
+        $open = count($d->dryFit->findings);
+        $stops = self::count($d->checks, Check::STOP);
+        $warnings = self::count($d->checks, Check::WARN);
+        $notes = self::count($d->checks, Check::NOTE);
+        $pieces = $d->kit->count();
+        $sheets = count($d->plan->sheets);
+
+        return [
+            ['key' => 'dry-fit', 'over' => 'dry fit', 'text' => $open === 0 ? $d->dryFit->joints.' joints close' : self::many($open, 'place does', 'places do').' not close', 'state' => $open === 0 ? 'fits' : 'stop'],
+            ['key' => 'checks', 'over' => 'to think about', 'text' => match (true) {
+                $stops > 0 => self::many($stops, 'thing stops', 'things stop').' it',
+                $warnings > 0 => self::many($warnings, 'thing', 'things').' to look at',
+                $notes > 0 => self::many($notes, 'note', 'notes'),
+                default => 'nothing',
+            }, 'state' => $stops > 0 ? 'stop' : ($warnings > 0 ? 'look' : 'plain')],
+            ['key' => 'parts', 'over' => 'parts', 'text' => "$pieces pieces, ".count($d->kit->parts).' shapes', 'state' => 'plain'],
+            ['key' => 'sheets', 'over' => 'sheets', 'text' => "$sheets of ".($d->building->sheets->paper === 'a4' ? 'A4' : 'Letter'), 'state' => 'plain'],
+        ];
+    }
+
+    /** @return array<string, string> a few words for each stage */
+    public static function stages(Derivation $d): array
+    {
+        $openings = array_sum(array_map(static fn (WallForm $w): int => count($w->openings), $d->kit->form->walls));
+        $papers = count(array_filter($d->kit->form->walls, static fn (WallForm $w): bool => $w->isPapered));
+        $bare = count(array_filter($d->kit->form->walls, static fn (WallForm $w): bool => $w->wall->finish === Finish::BARE));
+
+        return [
+            'prototype' => 'described',
+            'shell' => self::many($openings, 'opening', 'openings'),
+            'roof' => $d->kit->form->pitch->text().' gable',
+            'skin' => $papers === 0 ? ($bare === 4 ? 'all bare' : 'no papers yet') : self::many($papers, 'paper', 'papers'),
+            'sheets' => self::many(count($d->plan->sheets), 'page', 'pages'),
+        ];
+    }
+
+    private static function many(int $count, string $one, string $more): string
+    {
+        return $count.' '.($count === 1 ? $one : $more);
+    }
+
+    /** @param  list<Check>  $checks */
+    private static function count(array $checks, string $level): int
+    {
+        return count(array_filter($checks, static fn (Check $c): bool => $c->level === $level));
+    }
+}

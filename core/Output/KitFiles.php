@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Output;
+
+use Chartula\Core\Derivation;
+use Chartula\Core\Output\Plotter\PlotterWriter;
+
+/** Every file that is made of a kit, by its name. docs/formats.md, section 4 */
+final readonly class KitFiles
+{
+    public const FORMATS = ['json', 'svg', 'pdf', 'dxf', 'csv', 'obj', 'plt'];
+
+    /**
+     * @param  list<string>  $formats  some of FORMATS
+     * @return array<string, string> contents by file name
+     */
+    public static function of(Derivation $derived, array $formats): array
+    {
+        $files = [];
+        foreach (array_intersect(self::FORMATS, $formats) as $format) {
+            $files += match ($format) {
+                'json' => ['kit.json' => json_encode($derived->document, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n"],
+                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $derived->drawings())),
+                'pdf' => self::pdf($derived),
+                'dxf' => ['sheets.dxf' => DxfWriter::write($derived->drawings())],
+                'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->plan)],
+                'obj' => ['model.obj' => ObjWriter::write($derived->serialised())],
+                'plt' => self::numbered('plt', array_map(static fn ($sheet): string => PlotterWriter::write($sheet, $derived->building->name), $derived->plan->sheets)),
+            };
+        }
+
+        return $files;
+    }
+
+    /**
+     * @param  list<string>  $contents
+     * @return array<string, string>
+     */
+    private static function numbered(string $ending, array $contents): array
+    {
+        $files = [];
+        foreach ($contents as $i => $content) {
+            $files[sprintf('sheet-%02d.%s', $i + 1, $ending)] = $content;
+        }
+
+        return $files;
+    }
+
+    /** @return array<string, string> none where no part fits a page */
+    private static function pdf(Derivation $derived): array
+    {
+        $drawings = $derived->drawings();
+
+        return $drawings === [] ? [] : ['sheets.pdf' => PdfWriter::write($drawings, $derived->building->name)];
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Output;
+
+use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\Layer;
+use Chartula\Core\Drawing\Path;
+use Chartula\Core\Drawing\Symbol;
+use Chartula\Core\Drawing\Text;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+
+/** Writes a drawing as SVG in millimetres: one group a layer, y flipped once, at the root. */
+final readonly class SvgWriter
+{
+    public static function write(Drawing $drawing): string
+    {
+        $w = self::number($drawing->width);
+        $h = self::number($drawing->height);
+        $svg = '<?xml version="1.0" encoding="UTF-8"?>'."\n"
+            ."<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$w}mm\" height=\"{$h}mm\" viewBox=\"0 0 $w $h\" role=\"img\">\n"
+            .'<title>'.self::escape($drawing->title)."</title>\n";
+        if ($drawing->symbols() !== []) {
+            $svg .= "<defs>\n".implode('', array_map(self::symbol(...), array_values($drawing->symbols())))."</defs>\n";
+        }
+        $svg .= "<g transform=\"matrix(1 0 0 -1 0 $h)\">\n";
+        foreach (Layer::cases() as $layer) {
+            $svg .= "<g id=\"$layer->value\" fill=\"none\" stroke-linejoin=\"round\">\n";
+            if ($layer === Layer::Art) {
+                foreach ($drawing->placements() as $p) {
+                    $matrix = implode(' ', array_map(self::number(...), [$p->a, $p->b, $p->c, $p->d, $p->e, $p->f]));
+                    $svg .= "<use href=\"#$p->symbol\" transform=\"matrix($matrix)\"/>\n";
+                }
+            }
+            foreach ($drawing->paths($layer) as $path) {
+                $svg .= self::path($path);
+            }
+            $svg .= $layer === Layer::Text ? implode('', array_map(self::text(...), $drawing->texts())) : '';
+            $svg .= "</g>\n";
+        }
+
+        return $svg."</g>\n</svg>\n";
+    }
+
+    private static function symbol(Symbol $symbol): string
+    {
+        $clip = implode('', array_map(static fn (Ring $r): string => self::line($r->points, true), $symbol->clip));
+
+        return "<clipPath id=\"$symbol->id-clip\"><path clip-rule=\"evenodd\" d=\"$clip\"/></clipPath>\n"
+            ."<g id=\"$symbol->id\" clip-path=\"url(#$symbol->id-clip)\">".implode('', array_map(self::path(...), $symbol->paths))."</g>\n";
+    }
+
+    private static function path(Path $path): string
+    {
+        $d = implode('', array_map(static fn (array $line): string => self::line($line, $path->closed), $path->lines));
+        $look = $path->fill === null ? '' : " fill=\"$path->fill\" fill-rule=\"evenodd\"";
+        if ($path->stroke !== null) {
+            $look .= " stroke=\"{$path->stroke->colour}\" stroke-width=\"".self::number($path->stroke->width).'"';
+            $look .= $path->stroke->dash === [] ? '' : ' stroke-dasharray="'.implode(' ', array_map(self::number(...), $path->stroke->dash)).'"';
+        }
+
+        return "<path d=\"$d\"$look/>\n";
+    }
+
+    /** @param  non-empty-list<Vec2>  $points */
+    private static function line(array $points, bool $closed): string
+    {
+        return 'M'.implode('L', array_map(static fn (Vec2 $p): string => self::number($p->x).' '.self::number($p->y), $points)).($closed ? 'Z' : '');
+    }
+
+    private static function text(Text $text): string
+    {
+        $x = self::number($text->at->x);
+        $y = self::number($text->at->y);
+        // The root is flipped, so each text is flipped back where it stands.
+        $turn = $text->turnDeg === 0.0 ? '' : ' rotate('.self::number(-$text->turnDeg).')';
+
+        return "<text transform=\"translate($x $y) scale(1 -1)$turn\" font-family=\"Public Sans, Liberation Sans, sans-serif\" font-size=\"".self::number($text->size)
+            ."\" text-anchor=\"$text->anchor\"".($text->bold ? ' font-weight="bold"' : '')." fill=\"$text->colour\">".self::escape($text->text)."</text>\n";
+    }
+
+    private static function escape(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE | ENT_DISALLOWED, 'UTF-8');
+    }
+
+    /** Four decimals at most, never an exponent. */
+    private static function number(float $value): string
+    {
+        $text = rtrim(rtrim(number_format($value, 4, '.', ''), '0'), '.');
+
+        return $text === '-0' ? '0' : $text;
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part;
+
+use Chartula\Core\Geometry\Box2;
+
+/**
+ * What is drawn on a brick paper, as its rule rather than brick by brick. The part's own frame, model millimetres.
+ */
+final readonly class BrickArt
+{
+    /**
+     * @param  'stretcher'|'english'|'flemish'  $bond
+     * @param  float  $datum  height of the bed of course 0
+     * @param  bool  $swapped  whether even courses carry the bond's second course, as on walls that meet this one
+     * @param  array{float, float}  $quoins  where the wall's outside ends
+     * @param  list<Box2>  $jambs  openings up to their springing
+     */
+    public function __construct(
+        public string $bond,
+        public float $brick,
+        public float $course,
+        public float $joint,
+        public float $datum,
+        public bool $swapped,
+        public array $quoins,
+        public array $jambs,
+        public string $brickColour,
+        public string $mortarColour,
+    ) {
+    }
+
+    public function moved(float $dx, float $dy): self
+    {
+        return new self(
+            $this->bond, $this->brick, $this->course, $this->joint, $this->datum + $dy, $this->swapped,
+            [$this->quoins[0] + $dx, $this->quoins[1] + $dx],
+            array_map(static fn (Box2 $jamb): Box2 => new Box2($jamb->x0 + $dx, $jamb->y0 + $dy, $jamb->x1 + $dx, $jamb->y1 + $dy), $this->jambs),
+            $this->brickColour, $this->mortarColour,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'kind' => 'brick', 'bond' => $this->bond, 'brick' => round($this->brick, 4), 'course' => round($this->course, 4), 'joint' => round($this->joint, 4),
+            'datum' => round($this->datum, 4), 'swapped' => $this->swapped, 'quoins' => array_map(static fn (float $x): float => round($x, 4), $this->quoins),
+            'jambs' => array_map(static fn (Box2 $jamb): array => [round($jamb->x0, 4), round($jamb->y0, 4), round($jamb->x1, 4), round($jamb->y1, 4)], $this->jambs),
+            'colours' => [$this->brickColour, $this->mortarColour],
+        ];
+    }
+}

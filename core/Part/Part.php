@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Figure;
+use Chartula\Core\Stock\Stock;
+
+/**
+ * One piece to cut. Frame: the outside face (for floors, braces and strips the printed one), (0,0) the lower left of
+ * its bounding box, x right, y up, model millimetres. Each placement is that frame standing in space; the card lies
+ * behind it.
+ */
+final readonly class Part
+{
+    public const GROUPS = ['shell', 'brace', 'roof', 'skin', 'trim', 'mock-up'];
+
+    /**
+     * @param  value-of<self::GROUPS>  $group
+     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'  $letter  of its label
+     * @param  list<Ring>  $holes
+     * @param  non-empty-list<Frame>  $placements
+     * @param  list<Score>  $scores
+     * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
+     * @param  list<Mark>  $marks
+     * @param  array<string, Figure>  $workings  by what they are the workings of
+     * @param  ?Vec2  $foldedAbout  a point of the facet that the placement holds for, where scores are folded
+     */
+    private function __construct(
+        public string $id,
+        public string $letter,
+        public string $name,
+        public string $group,
+        public Stock $stock,
+        public float $thickness,
+        public Outline $outline,
+        public array $holes,
+        public array $placements,
+        public array $scores,
+        public array $slits,
+        public array $marks,
+        public array $workings,
+        public bool $mayTurn,
+        public ?RoofSeat $roof,
+        public ?Vec2 $foldedAbout,
+        public ?BrickArt $art,
+    ) {
+    }
+
+    /**
+     * A part from its shape in any coordinates of its plane, and the frames of that plane it stands in.
+     *
+     * @param  value-of<self::GROUPS>  $group
+     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'  $letter
+     * @param  non-empty-list<Frame>  $frames
+     * @param  array<string, Figure>  $workings
+     * @param  list<Ring>  $holes
+     * @param  list<Score>  $scores
+     * @param  list<array{Vec2, Vec2}>  $slits
+     * @param  list<Mark>  $marks
+     */
+    public static function of(
+        string $id, string $letter, string $name, string $group, Stock $stock, float $thickness, Outline $outline, array $frames, array $workings,
+        array $holes = [], array $scores = [], array $slits = [], array $marks = [], bool $mayTurn = true, ?RoofSeat $roof = null,
+        ?Vec2 $foldedAbout = null, ?BrickArt $art = null,
+    ): self {
+        $box = $outline->ring->bounds();
+        $dx = -$box->x0;
+        $dy = -$box->y0;
+
+        return new self(
+            $id, $letter, $name, $group, $stock, $thickness,
+            $outline->moved($dx, $dy),
+            array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $holes),
+            array_map(static fn (Frame $f): Frame => $f->moved($box->x0, $box->y0), $frames),
+            array_map(static fn (Score $s): Score => $s->moved($dx, $dy), $scores),
+            array_map(static fn (array $s): array => [new Vec2($s[0]->x + $dx, $s[0]->y + $dy), new Vec2($s[1]->x + $dx, $s[1]->y + $dy)], $slits),
+            array_map(static fn (Mark $m): Mark => $m->moved($dx, $dy), $marks),
+            $workings, $mayTurn, $roof,
+            $foldedAbout?->plus(new Vec2($dx, $dy)),
+            $art?->moved($dx, $dy),
+        );
+    }
+
+    public function region(): Region
+    {
+        return new Region($this->outline->ring, $this->holes);
+    }
+
+    /**
+     * Where the corners of the outside face stand.
+     *
+     * @return list<Vec3>
+     */
+    public function corners(int $copy = 0): array
+    {
+        $frame = $this->placements[$copy];
+
+        return array_map(static fn (Vec2 $p): Vec3 => $frame->at($p), $this->outline->ring->points);
+    }
+
+    public function qty(): int
+    {
+        return count($this->placements);
+    }
+
+    public function width(): float
+    {
+        return $this->outline->ring->bounds()->width();
+    }
+
+    public function height(): float
+    {
+        return $this->outline->ring->bounds()->height();
+    }
+}

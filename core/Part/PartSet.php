@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part;
+
+use LogicException;
+
+/** Parts and the joints between them, as one room hands them to the next. */
+final readonly class PartSet
+{
+    /** @var array<string, Part> by id */
+    private array $byId;
+
+    /**
+     * @param  list<Part>  $parts
+     * @param  list<Joint>  $joints
+     */
+    public function __construct(
+        public array $parts = [],
+        public array $joints = [],
+    ) {
+        $byId = [];
+        foreach ($parts as $part) {
+            if (isset($byId[$part->id])) {
+                throw new LogicException("Two parts are called $part->id");
+            }
+            $byId[$part->id] = $part;
+        }
+        $this->byId = $byId;
+    }
+
+    public function with(self $that): self
+    {
+        return new self([...$this->parts, ...$that->parts], [...$this->joints, ...$that->joints]);
+    }
+
+    public function part(string $id): Part
+    {
+        return $this->byId[$id] ?? throw new LogicException("No part $id");
+    }
+}

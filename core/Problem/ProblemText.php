@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Problem;
+
+use LogicException;
+
+/** The sentence of every problem: what is wrong and what would be right. The only place where faults are worded. */
+final readonly class ProblemText
+{
+    private const TEXTS = [
+        // the text itself
+        'json.syntax' => 'this is not JSON: {message}',
+        'json.duplicate' => 'the key “{key}” stands twice; keep one',
+        'json.too-deep' => 'lists and objects are nested deeper than {limit}; a building needs fewer than ten levels',
+        'json.too-long' => 'the text has {given} bytes; the limit is {limit}',
+        'json.encoding' => 'the text is not UTF-8; save it as UTF-8',
+        // shapes
+        'missing' => 'this is required',
+        'unknown-key' => '“{key}” is not a key here; known are {known}',
+        'wrong-type' => 'this is {given}; it must be {wanted}',
+        'wrong-choice' => '“{given}” is not one of {known}',
+        'wrong-value' => 'this is “{given}”; it must be “{wanted}”',
+        'text-too-long' => 'the text has {given} characters; the limit is {limit}',
+        'text-empty' => 'the text is empty; give it a name',
+        'number-out-of-range' => '{given} is out of range; it must be {wanted}',
+        'too-many' => 'there are {given}; the limit is {limit}',
+        'too-few' => 'there are {given}; at least {limit} are needed',
+        'id-shape' => '“{given}” is no id; use 1 to 32 of a–z, 0–9 and hyphens',
+        'id-twice' => 'the id “{given}” is used twice in this list; change one',
+        // lengths
+        'length.no-unit' => '“{given}” has no unit; write for example {example}',
+        'length.not-understood' => '“{given}” is not a length; write for example {example}',
+        'length.inches' => '“{given}” has {inches} inches after feet; inches after feet are under 12',
+        'length.zero-denominator' => '“{given}” divides by zero',
+        'length.negative' => '“{given}” is negative; it must be above 0',
+        'length.not-above-zero' => '“{given}” is not above 0; it must be',
+        'length.too-long' => '“{given}” is {metres} m in reality; the limit is 1000 m',
+        'length.too-short' => '“{given}” is under the least that can be used here, {least}',
+        'scale.not-understood' => '“{given}” is not a scale; write for example “1:76.2”',
+        'scale.out-of-range' => '“{given}” is out of range; a scale lies between 1:1 and 1:1000',
+        // references
+        'unknown-stock' => 'there is no stock “{given}”; known are {known}',
+        'unknown-style' => 'there is no style “{given}”; known are {known}',
+        'unknown-stack' => 'there is no stack “{given}”; known are {known}',
+        'unknown-edge' => 'there is no edge “{given}”; known are {known}',
+        'edge-twice' => 'the edge “{given}” is described twice; keep one',
+        'not-made-yet' => '“{given}” cannot be made yet; {instead}',
+        'head.rise-too-great' => 'a rise of {rise} over a width of {width} is more than a half circle; it must be under {limit}',
+        'head.above-height' => 'the rise of {rise} leaves no upright jamb in a height of {height}; it must be less',
+        'both-pitch-and-rise' => 'pitch and rise are both given; keep one',
+        'frame.no-room' => 'stiles of {stile} and bars of {bar} leave no glass in a frame {width} wide and {height} high (model mm); use fewer panes or thinner members',
+        'colour' => '“{given}” is not a colour; write it as #rrggbb',
+        // wholes
+        'opening.past-end' => 'the opening ends {over} mm past the wall’s end; the wall is {length} mm long',
+        'opening.in-corner' => 'the opening comes within {left} mm of the wall’s end, where the neighbouring wall’s card of {thickness} mm stands (model); keep {thickness} mm clear',
+        'opening.above-wall' => 'the opening’s head stands {over} mm above the wall there; the wall is {height} mm high',
+        'opening.overlap' => 'the opening overlaps “{other}” by {over} mm; they must stand apart',
+        'opening.below-wall' => 'the sill is {given} mm below the wall’s foot; it must be 0 or more',
+        'wall.too-short' => 'the wall is {length} mm long on the model, its corners take {corners} mm; it must be longer',
+        'roof.too-flat' => 'a pitch of {given}° is out of range; a gable roof needs more than 0° and less than 80°',
+        'limit.parts' => 'this would make {given} parts; the limit is {limit}',
+        'limit.bricks' => 'this would draw {given} bricks; the limit is {limit}',
+        'limit.sheets' => 'this would need {given} sheets; the limit is {limit}',
+        'proof.out-of-range' => '“{given}” for 100 mm is off by more than 5 %; was the page fitted to the paper? Print at 100 % and measure again',
+        'sheet.no-room' => 'a margin of {margin} mm leaves no room for parts on {paper}; it must be less',
+        // edits and history
+        'history.nothing' => 'there is nothing to {what}',
+        'history.no-such' => 'there is no revision {given}',
+        'edit.unknown' => '“{given}” is not a change that can be made; known are {known}',
+        'edit.no-such' => 'there is nothing at “{given}” any more; it may have been removed meanwhile',
+        // plotter files
+        'plotter.unknown' => '“{given}” is not a command a knife can follow; known are IN, CO, SP, PA, PU and PD',
+        'plotter.odd' => 'there are {given} coordinates; they come in pairs',
+        // archives of projects
+        'archive.no-zip' => 'this is no archive of a project; choose a file that was downloaded as one',
+        'archive.no-project' => 'the archive holds no project; it must say {wanted}',
+        'archive.missing' => 'this file is missing in the archive',
+        'archive.field' => '{what}',
+        'archive.numbers' => 'the revisions are not in order; this should be number {wanted}',
+        // prints and pieces
+        'print.never-sound' => 'this building was never free of faults, so nothing of it can have been printed',
+        'print.no-sheet' => 'there is no sheet {given}; known are {known}',
+        'print.nothing' => 'there is nothing to print',
+        'piece.no-such' => 'there is no such piece of “{given}” in this kit',
+    ];
+
+    public static function of(Problem $problem): string
+    {
+        $text = self::TEXTS[$problem->code] ?? throw new LogicException("No sentence for the problem {$problem->code}");
+        $replace = [];
+        foreach ($problem->facts as $name => $value) {
+            $replace['{'.$name.'}'] = is_float($value) ? self::number($value) : (string) $value;
+        }
+
+        return strtr($text, $replace);
+    }
+
+    private static function number(float $value): string
+    {
+        return rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Problem;
+
+/** Collects problems while a document is read, so that all are reported at once. */
+final class Problems
+{
+    /** @var list<Problem> */
+    private array $all = [];
+
+    /** @param  array<string, string|int|float>  $facts */
+    public function add(string $path, string $code, array $facts = []): void
+    {
+        $this->all[] = new Problem($path, $code, $facts);
+    }
+
+    public function areNone(): bool
+    {
+        return $this->all === [];
+    }
+
+    public function count(): int
+    {
+        return count($this->all);
+    }
+
+    /** @throws InvalidInput if any was added */
+    public function throwIfAny(): void
+    {
+        if ($this->all !== []) {
+            throw new InvalidInput($this->all);
+        }
+    }
+}

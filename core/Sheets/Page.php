@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Sheets;
+
+use Chartula\Core\Building\PrintSettings;
+
+/** A page and the room on it: a heading above, the proving rules at the left and the foot. Origin lower left, mm. */
+final readonly class Page
+{
+    public const HEADING_MM = 24.0;
+
+    public const RULE_MM = 9.0;
+
+    public float $width;
+
+    public float $height;
+
+    public float $margin;
+
+    public function __construct(public PrintSettings $settings)
+    {
+        [$this->width, $this->height] = $settings->size_mm();
+        $this->margin = $settings->margin_mm;
+    }
+
+    public function roomX(): float
+    {
+        return $this->margin + self::RULE_MM;
+    }
+
+    public function roomY(): float
+    {
+        return $this->margin + self::RULE_MM;
+    }
+
+    public function roomWidth(): float
+    {
+        return $this->width - $this->margin - $this->roomX();
+    }
+
+    public function roomHeight(): float
+    {
+        return $this->height - $this->margin - self::HEADING_MM - $this->roomY();
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Sheets;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Kit\Limits;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\InvalidInput;
+
+/** All parts of a kit on pages, stock by stock. */
+final readonly class SheetPlan
+{
+    /**
+     * @param  list<Sheet>  $sheets
+     * @param  list<Check>  $checks  parts that no sheet takes
+     */
+    private function __construct(
+        public array $sheets,
+        public array $checks,
+    ) {
+    }
+
+    /**
+     * @param  ?list<string>  $only  pieces by id and copy, where not all are wanted
+     *
+     * @throws InvalidInput limit.sheets, sheet.no-room
+     */
+    public static function of(Building $building, Kit $kit, ?array $only = null): self
+    {
+        $wanted = $only === null ? null : array_fill_keys($only, true);
+        $page = new Page($building->sheets);
+        if ($page->roomWidth() < 20.0 || $page->roomHeight() < 20.0) {
+            throw InvalidInput::at('sheets.margin', 'sheet.no-room', ['margin' => $page->margin, 'paper' => $building->sheets->paper]);
+        }
+        $byStock = [];
+        foreach ($kit->parts as $part) {
+            $byStock[$part->part->stock->id][] = $part;
+        }
+        $sheets = [];
+        $checks = [];
+        foreach ($byStock as $parts) {
+            array_push($sheets, ...self::forStock($building, $page, $parts, $wanted, count($sheets), $checks));
+        }
+        if (count($sheets) > Limits::SHEETS) {
+            throw InvalidInput::at('sheets', 'limit.sheets', ['given' => count($sheets), 'limit' => Limits::SHEETS]);
+        }
+
+        return new self($sheets, $checks);
+    }
+
+    /**
+     * @param  non-empty-list<LabelledPart>  $parts  of one stock
+     * @param  ?array<string, true>  $wanted  pieces by id and copy
+     * @param  list<Check>  $checks
+     * @return list<Sheet>
+     */
+    private static function forStock(Building $building, Page $page, array $parts, ?array $wanted, int $before, array &$checks): array
+    {
+        $stock = $parts[0]->part->stock;
+        $isTemplate = $stock->takesTemplate();
+        $isMirrored = $isTemplate && $building->methods->template->side === 'back';
+        $packer = new Packer($page->roomWidth(), $page->roomHeight(), $building->sheets->gap_mm);
+        $boxes = [];
+        $copies = [];
+        foreach ($parts as $part) {
+            $box = new Box($part->part->id, $part->part->width(), $part->part->height(), $part->part->mayTurn);
+            if (! $packer->takes($box)) {
+                $checks[] = new Check('part.too-large', Check::STOP, $part->part->id, sprintf('%s (%s × %s) is larger than the %s × %s that a page takes. Make the building in a smaller scale, or in two lengths.',
+                    $part->part->name, LengthFormat::millimetres($box->width, 1), LengthFormat::millimetres($box->height, 1), LengthFormat::millimetres($page->roomWidth(), 1), LengthFormat::millimetres($page->roomHeight(), 1)), max($box->width, $box->height));
+
+                continue;
+            }
+            for ($copy = 0; $copy < $part->part->qty(); $copy++) {
+                if ($wanted !== null && ! isset($wanted[$part->part->id.'#'.$copy])) {
+                    continue;
+                }
+                $boxes[] = new Box($part->part->id.'#'.$copy, $box->width, $box->height, $box->mayTurn);
+                $copies[] = [$part, $copy];
+            }
+        }
+        $onBin = [];
+        foreach ($packer->pack($boxes) as $i => $packed) {
+            [$part, $copy] = $copies[$i];
+            $onBin[$packed->bin][] = new PlacedPart($part, $copy, $page->roomX() + $packed->x, $page->roomY() + $page->roomHeight() - $packed->y - $packed->height(), $packed->turned, $isMirrored);
+        }
+        ksort($onBin);
+        $sheets = [];
+        foreach ($onBin as $placed) {
+            $sheets[] = new Sheet($before + count($sheets) + 1, $stock, $page, $isTemplate, $isMirrored, $placed);
+        }
+
+        return $sheets;
+    }
+}

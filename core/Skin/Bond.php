@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Skin;
+
+use LogicException;
+
+/**
+ * Brick bonds as their two courses, read from a quoin or jamb inwards. Units in parts of a stretcher's length:
+ * stretcher 1, header ½, queen closer ¼. docs/formulas.md#bonds
+ */
+final readonly class Bond
+{
+    private const STRETCHER = 1.0;
+
+    private const HEADER = 0.5;
+
+    private const CLOSER = 0.25;
+
+    /**
+     * @param  list<float>  $start  units laid once, from the quoin
+     * @param  non-empty-list<float>  $then  units repeated after them
+     */
+    private function __construct(
+        private array $start,
+        private array $then,
+    ) {
+    }
+
+    /**
+     * @param  'stretcher'|'english'|'flemish'  $bond
+     * @param  bool  $second  the bond's second course
+     */
+    public static function course(string $bond, bool $second): self
+    {
+        return match ($bond) {
+            'stretcher' => $second ? new self([self::HEADER], [self::STRETCHER]) : new self([], [self::STRETCHER]),
+            'english' => $second ? new self([self::HEADER, self::CLOSER], [self::HEADER]) : new self([], [self::STRETCHER]),
+            'flemish' => $second ? new self([self::HEADER, self::CLOSER], [self::STRETCHER, self::HEADER]) : new self([], [self::STRETCHER, self::HEADER]),
+        };
+    }
+
+    /** Unit $i from the quoin, in stretchers. */
+    public function unit(int $i): float
+    {
+        $n = count($this->start);
+
+        return $i < $n ? $this->start[$i] : $this->then[($i - $n) % count($this->then)];
+    }
+
+    /**
+     * Fills a run from both ends towards the middle, where the odd piece goes.
+     *
+     * @param  float  $length  in stretchers
+     * @return list<float> widths from left to right, in stretchers, adding up to the length
+     */
+    public function fill(float $length): array
+    {
+        if ($length < 0.0) {
+            throw new LogicException('A run has a length');
+        }
+        $left = [];
+        $right = [];
+        $rest = $length;
+        for ($i = 0; ; $i++) {
+            $unit = $this->unit(intdiv($i, 2));
+            if ($unit > $rest + 1e-6) {
+                break;
+            }
+            if ($i % 2 === 0) {
+                $left[] = $unit;
+            } else {
+                $right[] = $unit;
+            }
+            $rest -= $unit;
+        }
+
+        return [...$left, ...($rest > 1e-6 ? [$rest] : []), ...array_reverse($right)];
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Skin;
+
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Part\BrickArt;
+
+/** Lays the bricks of a paper, course by course on one datum, each run from its quoins or jambs. docs/formulas.md#bonds */
+final readonly class BrickLayout
+{
+    public function __construct(private BrickArt $art)
+    {
+    }
+
+    /**
+     * The bricks, without their joints, from $bottom to $top.
+     *
+     * @return list<Box2>
+     */
+    public function bricks(float $bottom, float $top): array
+    {
+        $bricks = [];
+        $first = (int) floor(($bottom - $this->art->datum) / $this->art->course + 1e-9);
+        $last = (int) ceil(($top - $this->art->datum) / $this->art->course - 1e-9);
+        for ($course = $first; $course < $last; $course++) {
+            array_push($bricks, ...$this->course($course));
+        }
+
+        return $bricks;
+    }
+
+    /** @return list<Box2> the bricks of one course; course 0 lies on the datum */
+    public function course(int $course): array
+    {
+        $bond = Bond::course($this->art->bond, ($course % 2 !== 0) !== $this->art->swapped);
+        $low = $this->art->datum + $course * $this->art->course;
+        $high = $low + $this->art->course - $this->art->joint;
+        $bricks = [];
+        foreach ($this->runs($low, $high) as [$x0, $x1]) {
+            $x = $x0;
+            foreach ($bond->fill(($x1 - $x0) / $this->art->brick) as $unit) {
+                $end = $x + $unit * $this->art->brick;
+                // A brick's own ends stand half a joint inside its place, but for those at the end of the run.
+                $from = $x <= $x0 + 1e-6 ? $x0 : $x + $this->art->joint / 2.0;
+                $to = $end >= $x1 - 1e-6 ? $x1 : $end - $this->art->joint / 2.0;
+                if ($to - $from > $this->art->joint / 4.0) {
+                    $bricks[] = new Box2($from, $low, $to, $high);
+                }
+                $x = $end;
+            }
+            array_push($bricks, ...$this->returns($x0, $x1, $low, $high));
+        }
+
+        return $bricks;
+    }
+
+    /**
+     * The half brick that shows in the reveal beside each jamb.
+     *
+     * @return list<Box2>
+     */
+    private function returns(float $x0, float $x1, float $low, float $high): array
+    {
+        $half = $this->art->brick / 2.0;
+        $bricks = [];
+        if ($x0 > $this->art->quoins[0] + 1e-6) {
+            $bricks[] = new Box2($x0 - $half, $low, $x0, $high);
+        }
+        if ($x1 < $this->art->quoins[1] - 1e-6) {
+            $bricks[] = new Box2($x1, $low, $x1 + $half, $high);
+        }
+
+        return $bricks;
+    }
+
+    /**
+     * The course's runs between quoins and jambs, from left to right.
+     *
+     * @return list<array{float, float}>
+     */
+    private function runs(float $low, float $high): array
+    {
+        $middle = ($low + $high) / 2.0;
+        $jambs = array_filter($this->art->jambs, static fn (Box2 $jamb): bool => $jamb->y0 < $middle && $jamb->y1 > $middle);
+        usort($jambs, static fn (Box2 $a, Box2 $b): int => $a->x0 <=> $b->x0);
+        $runs = [];
+        $x = $this->art->quoins[0];
+        foreach ($jambs as $jamb) {
+            if ($jamb->x0 > $x) {
+                $runs[] = [$x, $jamb->x0];
+            }
+            $x = max($x, $jamb->x1);
+        }
+        if ($this->art->quoins[1] > $x) {
+            $runs[] = [$x, $this->art->quoins[1]];
+        }
+
+        return $runs;
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Skin;
+
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Score;
+
+/**
+ * How paper turns into one opening: flaps that stay hinged at the finished edge, cut apart at the corners, and on a
+ * curved head cut into tabs. The wall's frame, model millimetres. docs/formulas.md#turning-in
+ */
+final readonly class PaperOpening
+{
+    /** How far a straight tab may leave its arc. */
+    private const TAB_SAG_MM = 0.1;
+
+    /** What is left between two flaps that meet, so that there is something to cut. */
+    private const LEAST_GAP_MM = 0.2;
+
+    public float $flap;
+
+    public function __construct(
+        private OpeningForm $opening,
+        private bool $folded,
+        float $wanted,
+    ) {
+        $shape = $opening->shape;
+        $up = $opening->reachesFoot() ? $shape->height - self::LEAST_GAP_MM : ($shape->height - self::LEAST_GAP_MM) / 2.0;
+        $this->flap = $folded ? max(0.0, min($wanted, ($shape->width - self::LEAST_GAP_MM) / 2.0, $up)) : 0.0;
+    }
+
+    /** What is cut right out: the opening less its flaps. */
+    public function cutOut(): Ring
+    {
+        return $this->opening->ring(-$this->flap);
+    }
+
+    /**
+     * The same for a door, as a walk along the paper's foot.
+     *
+     * @return list<array{Vec2, Edge}>
+     */
+    public function notch(): array
+    {
+        $shape = $this->opening->shape;
+        $by = new Vec2($this->opening->left, $this->opening->sill);
+        $f = $this->flap;
+        $walk = [[(new Vec2($f, 0.0))->plus($by), new Edge('flap', 'opening')]];
+        foreach (array_reverse($shape->head($shape->width - $f, $f, -$f)) as $point) {
+            $walk[] = [$point->plus($by), new Edge('flap', 'opening')];
+        }
+        $walk[] = [(new Vec2($shape->width - $f, 0.0))->plus($by), new Edge('foot', 'foot')];
+
+        return $walk;
+    }
+
+    /** @return list<array{Vec2, Vec2}> */
+    public function slits(): array
+    {
+        if (! $this->folded || $this->flap <= 0.0) {
+            return [];
+        }
+        $shape = $this->opening->shape;
+        $f = $this->flap;
+        $w = $shape->width;
+        $slits = [
+            [new Vec2($w - $f, $shape->springing(-$f)), new Vec2($w, $shape->springing())],
+            [new Vec2($f, $shape->springing(-$f)), new Vec2(0.0, $shape->springing())],
+        ];
+        if (! $this->opening->reachesFoot()) {
+            $slits[] = [new Vec2($f, $f), new Vec2(0.0, 0.0)];
+            $slits[] = [new Vec2($w - $f, $f), new Vec2($w, 0.0)];
+        }
+        $tabs = $this->tabPoints();
+        $centre = $shape->centre();
+        $radius = $shape->radius();
+        if ($centre !== null && $radius !== null) {
+            foreach (array_slice($tabs, 1, -1) as $point) {
+                $inner = $centre->plus($point->minus($centre)->times(($radius - $f) / $radius));
+                // Beyond the hole's corners the flaps of the jambs begin; the diagonal cuts them apart.
+                if ($inner->x > $f && $inner->x < $w - $f) {
+                    $slits[] = [$inner, $point];
+                }
+            }
+        }
+        $by = new Vec2($this->opening->left, $this->opening->sill);
+
+        return array_map(static fn (array $slit): array => [$slit[0]->plus($by), $slit[1]->plus($by)], $slits);
+    }
+
+    /** @return list<Score> */
+    public function scores(): array
+    {
+        if (! $this->folded || $this->flap <= 0.0) {
+            return [];
+        }
+        $shape = $this->opening->shape;
+        $points = [new Vec2($shape->width, 0.0), ...$this->tabPoints(), new Vec2(0.0, 0.0)];
+        if (! $this->opening->reachesFoot()) {
+            $points[] = new Vec2($shape->width, 0.0);
+        }
+        $by = new Vec2($this->opening->left, $this->opening->sill);
+        $scores = [];
+        for ($i = 1, $n = count($points); $i < $n; $i++) {
+            $scores[] = new Score($points[$i - 1]->plus($by), $points[$i]->plus($by), 'away', 90.0, 'back');
+        }
+
+        return $scores;
+    }
+
+    /**
+     * Where the head's flap is cut into tabs, from right to left, both springings included.
+     *
+     * @return non-empty-list<Vec2>
+     */
+    private function tabPoints(): array
+    {
+        $shape = $this->opening->shape;
+        $radius = $shape->radius();
+        $centre = $shape->centre();
+        if ($radius === null || $centre === null) {
+            return $shape->head($shape->width, 0.0);
+        }
+        $from = atan2($shape->springing() - $centre->y, $shape->width - $centre->x);
+        $to = M_PI - $from;
+        $n = max(1, (int) ceil($radius * ($to - $from) / sqrt(8.0 * $radius * self::TAB_SAG_MM)));
+        $at = static fn (int $i): Vec2 => $centre->plus((new Vec2(cos($from + ($to - $from) * $i / $n), sin($from + ($to - $from) * $i / $n)))->times($radius));
+
+        return array_map($at, range(0, $n));
+    }
+}

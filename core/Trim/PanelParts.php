@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Trim;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Opening;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Figure;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\Outline;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartSet;
+use Chartula\Core\Part\Ref;
+use Chartula\Core\Problem\Problems;
+use Chartula\Core\Shell\PanelDepth;
+use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Shell\WallShape;
+use Chartula\Core\Shell\WallSpan;
+use LogicException;
+
+/** Frames, glazing and door leaves, one part for each row of equal openings. docs/formulas.md#frame */
+final readonly class PanelParts
+{
+    /** Between the finished opening and what stands in it, each side. */
+    public const CLEARANCE_MM = 0.1;
+
+    /** Glass is smaller than its frame by this on each side, so that glue can creep. */
+    public const GLASS_INSET_MM = 0.5;
+
+    /** A door plank, 6 in. */
+    private const PLANK_MM = 152.4;
+
+    private function __construct(
+        private Building $building,
+        private BlockForm $form,
+        private WallSpan $span,
+    ) {
+    }
+
+    public static function make(Building $building, BlockForm $form): PartSet
+    {
+        $set = new PartSet;
+        foreach (WallParts::spans($building, $form) as $span) {
+            $maker = new self($building, $form, $span);
+            foreach ($span->form->wall->openings as $opening) {
+                $set = $set->with($maker->panel($opening));
+            }
+        }
+
+        return $set;
+    }
+
+    public static function collectFaults(Building $building, BlockForm $form, Problems $problems): void
+    {
+        $done = [];
+        foreach ($form->walls as $wall) {
+            foreach ($wall->openings as $opening) {
+                $style = $opening->opening->style;
+                if ($style->frame === null || isset($done[$style->id])) {
+                    continue;
+                }
+                $done[$style->id] = true;
+                $layout = new PaneLayout($opening->shape, $style->frame, $building->scale, self::CLEARANCE_MM);
+                if (! $layout->isPossible()) {
+                    $problems->add("styles.$style->id.frame", 'frame.no-room', [
+                        'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
+                        'width' => round($opening->shape->width, 2), 'height' => round($opening->shape->height, 2)]);
+                }
+            }
+        }
+    }
+
+    private function panel(Opening $opening): PartSet
+    {
+        $forms = array_values(array_filter($this->span->form->openings, static fn (OpeningForm $o): bool => $o->opening === $opening));
+        if ($forms === []) {
+            throw new LogicException("The opening $opening->id has no form");
+        }
+        $first = $forms[0];
+        $isLeaf = $opening->style->frame === null;
+        $id = $this->form->block->id.'.'.$this->span->form->wall->name.($isLeaf ? '.leaf.' : '.frame.').$opening->id;
+        $depth = PanelDepth::of($this->building, $this->span, $opening);
+        $holes = $opening->style->frame === null ? []
+            : (new PaneLayout($first->shape, $opening->style->frame, $this->building->scale, self::CLEARANCE_MM))->holes();
+        $part = Part::of(
+            $id, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->id).' frame', 'trim',
+            $this->building->methods->frame, PanelDepth::frameThickness($this->building),
+            $this->outline($first, self::CLEARANCE_MM), $this->frames($forms, $depth),
+            $this->workings($first, self::CLEARANCE_MM, 'clearance'),
+            $holes, marks: $isLeaf ? $this->planks($first) : [],
+        );
+        $set = new PartSet([$part], $this->clearances($part, $forms));
+
+        return $isLeaf ? $set : $set->with($this->glazing($opening, $forms, $part, $depth));
+    }
+
+    private function outline(OpeningForm $opening, float $inset): Outline
+    {
+        $ring = $opening->shape->ring(-$inset, $opening->reachesFoot() ? 0.0 : -$inset);
+        $edges = [new Edge('foot', 'clearance'), new Edge('jamb-right', 'clearance')];
+        while (count($edges) < $ring->count() - 1) {
+            $edges[] = new Edge('head', 'clearance');
+        }
+        $edges[] = new Edge('jamb-left', 'clearance');
+
+        return new Outline($ring, $edges);
+    }
+
+    /**
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @return non-empty-list<Frame>
+     */
+    private function frames(array $forms, float $depth): array
+    {
+        return array_map(fn (OpeningForm $o): Frame => $this->span->form->frame->moved($o->left, $o->sill, -$depth), $forms);
+    }
+
+    /** @return array<string, Figure> */
+    private function workings(OpeningForm $opening, float $inset, string $what): array
+    {
+        $style = $opening->opening->style;
+        $sides = $opening->reachesFoot() ? 1.0 : 2.0;
+
+        return [
+            'width' => Figure::measured($style->w, $this->building->scale, 'opening')->less(2.0 * $inset, "less $what, 2 × $inset"),
+            'height' => Figure::measured($style->h, $this->building->scale, 'opening')->less($sides * $inset, "less $what, ".($sides > 1.0 ? "2 × $inset" : $inset)),
+        ];
+    }
+
+    /** @return list<Mark> */
+    private function planks(OpeningForm $opening): array
+    {
+        $width = $opening->shape->width - 2.0 * self::CLEARANCE_MM;
+        $n = max(1, (int) round($width / (self::PLANK_MM / $this->building->scale->ratio)));
+        $marks = [];
+        for ($i = 1; $i < $n; $i++) {
+            $x = self::CLEARANCE_MM + $width * $i / $n;
+            $marks[] = new Mark([new Vec2($x, 0.0), new Vec2($x, $opening->shape->headAt($x, -self::CLEARANCE_MM))], 'plank');
+        }
+
+        return $marks;
+    }
+
+    /**
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @return list<Joint>
+     */
+    private function clearances(Part $panel, array $forms): array
+    {
+        $id = $panel->id;
+        $gap = self::CLEARANCE_MM + $this->span->form->turnIn;
+        $end = new Edge('');
+        $shape = WallShape::of($this->span->form, $this->span->start, $this->span->end, $this->span->form->turnIn, $end, $end);
+        $joints = [];
+        foreach ($forms as $copy => $opening) {
+            foreach (array_keys($this->span->stack->layers) as $k) {
+                $wall = $this->span->partId($this->form->block->id, $k);
+                $why = 'stands in the opening';
+                if (! $opening->reachesFoot()) {
+                    $joints[] = new Joint('clearance', Ref::outline($id, $copy), Ref::hole($wall, $shape->holeOf[$opening->id]), $panel->corners($copy), gap_mm: $gap, why: $why);
+
+                    continue;
+                }
+                foreach (['-jamb-left', '-head', '-jamb-right'] as $name) {
+                    foreach ($shape->outline->edgesNamed($opening->id.$name) as $edge) {
+                        $joints[] = new Joint('clearance', Ref::edge($wall, $edge), Ref::outline($id, $copy), $panel->corners($copy), gap_mm: $gap, why: $why);
+                    }
+                }
+            }
+        }
+
+        return $joints;
+    }
+
+    /** @param  non-empty-list<OpeningForm>  $forms */
+    private function glazing(Opening $opening, array $forms, Part $frame, float $depth): PartSet
+    {
+        $stock = $this->building->methods->glazing;
+        $inset = self::CLEARANCE_MM + self::GLASS_INSET_MM;
+        $first = $forms[0];
+        $ring = $first->shape->ring(-$inset);
+        $edges = array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points);
+        $id = $this->form->block->id.'.'.$this->span->form->wall->name.'.glazing.'.$opening->id;
+        $workings = $this->workings($first, self::CLEARANCE_MM, 'clearance');
+        $part = Part::of(
+            $id, 'G', ucfirst($opening->style->id).' glazing', 'trim', $stock, $stock->thickness_mm, new Outline($ring, $edges),
+            $this->frames($forms, $depth + $frame->thickness),
+            [
+                'width' => $workings['width']->less(2.0 * self::GLASS_INSET_MM, 'less 2 × '.self::GLASS_INSET_MM.', room for glue'),
+                'height' => $workings['height']->less($first->reachesFoot() ? self::CLEARANCE_MM + 2.0 * self::GLASS_INSET_MM : 2.0 * self::GLASS_INSET_MM, 'less room for glue'),
+            ],
+        );
+        // Both shapes in the opening's own frame: the area on which the glass touches the frame.
+        $holes = $opening->style->frame === null ? [] : (new PaneLayout($first->shape, $opening->style->frame, $this->building->scale, self::CLEARANCE_MM))->holes();
+        $shared = $this->touching($ring, $holes);
+        $joints = [];
+        foreach (array_keys($forms) as $copy) {
+            $joints[] = new Joint('lap', Ref::inside($frame->id, $copy), Ref::outside($id, $copy), $part->corners($copy), why: 'glass stuck behind the frame', contact_mm2: $shared);
+        }
+
+        return new PartSet([$part], $joints);
+    }
+
+    /** @param  list<Ring>  $panes */
+    private function touching(Ring $glass, array $panes): float
+    {
+        $open = array_sum(array_map(static fn (Ring $pane): float => Clip::sharedArea(new Region($glass), new Region($pane)), $panes));
+
+        return $glass->area() - $open;
+    }
+}
