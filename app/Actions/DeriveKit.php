@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\StoredKit;
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\BuildingView;
+use Chartula\Core\Output\Docket;
+use Chartula\Core\Problem\InvalidInput;
+use LogicException;
+
+/** What a sound building gives, derived once for each text and core version and then kept. */
+final class DeriveKit
+{
+    /** @var array<string, string> what this request has answered already, by the text's fingerprint: it is large to fetch again */
+    private array $answered = [];
+
+    /**
+     * @return string the answer as JSON: kit, dry_fit, view, docket, stages
+     *
+     * @throws InvalidInput with every fault
+     */
+    public function execute(Building $building, string $text): string
+    {
+        $fingerprint = StoredKit::fingerprint($text);
+        $version = config()->string('chartula.core_version');
+        $stored = $this->answered[$fingerprint] ?? StoredKit::of($text)->value('answer');
+        if (is_string($stored)) {
+            return $this->answered[$fingerprint] = $stored;
+        }
+        $derived = Derivation::of($building, $text);
+        // The kit is text already, and most of the answer.
+        $rest = json_encode([
+            'dry_fit' => $derived->dryFit->toArray(),
+            'view' => BuildingView::of($derived->building, $derived->kit),
+            'docket' => Docket::of($derived),
+            'stages' => Docket::stages($derived),
+        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $answer = '{"kit":'.$derived->json.','.substr($rest, 1);
+        $parts = [];
+        foreach ($derived->kit->parts as $part) {
+            $parts[$part->part->id] = [$part->cut, $part->print, $part->part->qty()];
+        }
+        StoredKit::query()->insertOrIgnore(['fingerprint' => $fingerprint, 'core_version' => $version, 'answer' => $answer, 'parts' => json_encode($parts), 'created_at' => now()]);
+
+        return $this->answered[$fingerprint] = $answer;
+    }
+
+    /** @throws InvalidInput */
+    public function fromText(string $text): string
+    {
+        return $this->execute(BuildingReader::fromText($text), $text);
+    }
+
+    /**
+     * What its parts are recognised by, derived anew where it is not kept any more.
+     *
+     * @return array<string, array{string, string, int}> cut, print and number by part
+     *
+     * @throws InvalidInput
+     */
+    public function parts(string $text): array
+    {
+        $parts = StoredKit::partsOf($text);
+        if ($parts === null) {
+            unset($this->answered[StoredKit::fingerprint($text)]);
+            $this->fromText($text);
+        }
+
+        return $parts ?? StoredKit::partsOf($text) ?? throw new LogicException('A kit that was just derived is not kept');
+    }
+
+    /** @throws InvalidInput */
+    public function derivation(string $text): Derivation
+    {
+        return Derivation::of(BuildingReader::fromText($text), $text);
+    }
+}

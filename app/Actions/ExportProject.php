@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Building;
+use App\Models\Piece;
+use App\Models\PrintRun;
+use App\Models\Project;
+use App\Models\Revision;
+use Illuminate\Support\Str;
+use RuntimeException;
+use ZipArchive;
+
+/** A whole project as one file: what every building is and was, and what has been made of it. docs/formats.md, section 6 */
+final readonly class ExportProject
+{
+    public const FORMAT = 'chartula.project';
+
+    /** @return string the path of a temporary file, for the caller to remove */
+    public function execute(Project $project): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'project');
+        $zip = new ZipArchive;
+        if ($zip->open($file, ZipArchive::OVERWRITE) !== true) {
+            throw new RuntimeException('The archive could not be begun');
+        }
+        $buildings = [];
+        foreach ($project->buildings()->orderBy('id')->get() as $i => $building) {
+            $folder = sprintf('buildings/%02d-%s', $i + 1, Str::slug($building->name));
+            $buildings[] = $this->building($building, $folder, $zip);
+        }
+        $zip->addFromString('project.json', json_encode(['format' => self::FORMAT, 'version' => 1, 'name' => $project->name, 'buildings' => $buildings], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        if (! $zip->close()) {
+            throw new RuntimeException('The archive could not be written');
+        }
+
+        return $file;
+    }
+
+    /** @return array<string, mixed> */
+    private function building(Building $building, string $folder, ZipArchive $zip): array
+    {
+        $revisions = [];
+        foreach ($building->revisions()->orderBy('number')->lazy(50) as $revision) {
+            assert($revision instanceof Revision);
+            $zip->addFromString(sprintf('%s/%05d.json', $folder, $revision->number), $revision->text);
+            $revisions[] = $revision->shown() + ['client_id' => $revision->client_id, 'stands_for' => $revision->stands_for, 'before' => $revision->before, 'redo' => $revision->redo, 'faults' => $revision->faults];
+        }
+        $prints = $building->prints()->orderBy('created_at')->get();
+
+        return [
+            'folder' => $folder, 'name' => $building->name, 'revisions' => $revisions,
+            'prints' => $prints->map(static fn (PrintRun $p): array => ['id' => $p->id, 'client_id' => $p->client_id] + $p->shown())->values()->all(),
+            'pieces' => $building->pieces->map(static fn (Piece $p): array => ['part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'print' => $p->print_id, 'record' => $p->record])->values()->all(),
+        ];
+    }
+}

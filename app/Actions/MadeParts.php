@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Building;
+use App\Models\Piece;
+use App\Models\PrintRun;
+use App\Models\Revision;
+use Chartula\Core\Bench\MadePiece;
+use Chartula\Core\Bench\MadePieces;
+use Chartula\Core\Derivation;
+use Chartula\Core\Kit\Compare\PartRecord;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Sheets\PlacedPart;
+use Chartula\Core\Sheets\Sheet;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What has been made of a building, and the marking of it. */
+final readonly class MadeParts
+{
+    public function __construct(private DeriveKit $derive)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function shown(Building $building): array
+    {
+        $revision = $this->sound($building);
+        $records = $this->records($revision);
+        $made = self::of($records, $building->pieces);
+
+        return [
+            'revision' => $revision->number,
+            'counts' => $made->counts(),
+            'pieces' => array_map(static function (MadePiece $piece) use ($records): array {
+                $record = $records[$piece->part] ?? $piece->change?->before;
+
+                return [
+                    'part' => $piece->part, 'copy' => $piece->copy, 'label' => $record->label ?? '', 'name' => $record->name ?? '', 'group' => $record->group ?? '', 'stock' => $record->stock ?? '',
+                    'qty' => $record->qty ?? 1, 'state' => $piece->state, 'change' => $piece->isStale() ? $piece->change?->toArray() : null,
+                ];
+            }, $made->pieces),
+            'prints' => $building->prints()->orderByDesc('created_at')->orderByDesc('id')->limit(50)->get()->map(static fn (PrintRun $p): array => $p->shown())->values(),
+        ];
+    }
+
+    /**
+     * Marks sheets, or the stale pieces, as printed now. Pieces that were made before and are still good stay as they are.
+     *
+     * @param  'all'|'stale'|list<string>  $which  all, what is stale, or the ids of sheets
+     *
+     * @throws InvalidInput where a sheet is not there, or nothing is to be printed
+     */
+    public function printed(Building $building, string $clientId, string|array $which): void
+    {
+        DB::transaction(function () use ($building, $clientId, $which): void {
+            Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
+            if ($building->prints()->where('client_id', $clientId)->exists()) {
+                return;
+            }
+            $revision = $this->sound($building);
+            $derived = $this->derive->derivation($revision->text);
+            $records = PartRecord::ofKit($derived->serialised());
+            // What the kit no longer has is done with once what is stale has been printed.
+            $gone = $which === 'stale' ? self::gone($building, $records) : [];
+            $keys = $which === 'stale' ? $this->staleKeys($building, $records) : self::onSheets($derived, $which);
+            if ($keys === [] && $gone === []) {
+                throw InvalidInput::at('sheets', 'print.nothing');
+            }
+            Piece::query()->whereKey($gone)->delete();
+            if ($keys === []) {
+                return;
+            }
+            $run = PrintRun::query()->create(['building_id' => $building->id, 'client_id' => $clientId, 'revision' => $revision->number, 'what' => self::what($which), 'pieces' => count($keys)]);
+            $good = [];
+            foreach (self::of($records, $building->pieces)->pieces as $piece) {
+                $good[$piece->key()] = $piece->state !== null && ! $piece->isStale();
+            }
+            foreach ($keys as [$part, $copy]) {
+                if (! ($good["$part#$copy"] ?? false)) {
+                    Piece::query()->updateOrCreate(['building_id' => $building->id, 'part' => $part, 'copy' => $copy], ['state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept()]);
+                }
+            }
+        });
+        $building->unsetRelation('pieces');
+    }
+
+    /**
+     * Marks pieces as so far made; null takes the mark away. A piece that was never marked as printed is taken as the kit
+     * has it now.
+     *
+     * @param  list<array{part: string, copy: int}>  $pieces
+     * @param  ?value-of<MadePiece::STATES>  $state
+     *
+     * @throws InvalidInput at pieces.N where there is no such piece
+     */
+    public function mark(Building $building, array $pieces, ?string $state): void
+    {
+        DB::transaction(function () use ($building, $pieces, $state): void {
+            $records = $this->records($this->sound($building));
+            foreach ($pieces as $i => ['part' => $part, 'copy' => $copy]) {
+                $known = $building->pieces()->where('part', $part)->where('copy', $copy)->first();
+                $record = $records[$part] ?? null;
+                if ($known === null && ($record === null || $copy >= $record->qty)) {
+                    throw InvalidInput::at("pieces.$i", 'piece.no-such', ['given' => $part]);
+                }
+                if ($state === null) {
+                    $known?->delete();
+                } elseif ($known !== null) {
+                    $known->update(['state' => $state]);
+                } else {
+                    Piece::query()->create(['building_id' => $building->id, 'part' => $part, 'copy' => $copy, 'state' => $state, 'print_id' => null, 'record' => $record?->kept()]);
+                }
+            }
+        });
+        $building->unsetRelation('pieces');
+    }
+
+    /** @return list<string> keys of pieces, for a reprint of just those */
+    public function toMakeAgain(Building $building): array
+    {
+        return array_map(static fn (MadePiece $p): string => $p->key(), self::of($this->records($this->sound($building)), $building->pieces)->toMakeAgain());
+    }
+
+    /**
+     * A few words for the docket, from fingerprints alone; null where nothing has been made.
+     *
+     * @return ?array{key: string, over: string, text: string, state: string}
+     */
+    public function docket(Building $building, string $text): ?array
+    {
+        $pieces = $building->pieces;
+        if ($pieces->isEmpty()) {
+            return null;
+        }
+        $parts = $this->derive->parts($text);
+        $stale = $pieces->reject(static fn (Piece $p): bool => self::isGood($p, $parts))->count();
+
+        return ['key' => 'made', 'over' => 'since the last print', 'text' => $stale === 0 ? "all {$pieces->count()} still good" : $stale.($stale === 1 ? ' piece' : ' pieces').' stale', 'state' => $stale === 0 ? 'fits' : 'look'];
+    }
+
+    /**
+     * The parts of pieces that are fixed and good by one text, and would not be by another.
+     *
+     * @return list<string> ids of parts
+     */
+    public function fixedThatWouldBeStale(Building $building, string $before, string $after): array
+    {
+        $fixed = $building->pieces->where('state', 'fixed');
+        [$old, $new] = $fixed->isEmpty() ? [[], []] : [$this->derive->parts($before), $this->derive->parts($after)];
+
+        return $fixed->filter(static fn (Piece $p): bool => self::isGood($p, $old) && ! self::isGood($p, $new))->pluck('part')->unique()->values()->all();
+    }
+
+    /** @param  array<string, array{string, string, int}>  $parts  cut, print and number by part */
+    private static function isGood(Piece $piece, array $parts): bool
+    {
+        [$cut, $print, $qty] = $parts[$piece->part] ?? ['', '', 0];
+
+        return $piece->record['cut'] === $cut && $piece->record['print'] === $print && $piece->copy < $qty;
+    }
+
+    /** @throws InvalidInput where no revision was ever sound */
+    private function sound(Building $building): Revision
+    {
+        return $building->revisions()->where('is_sound', true)->orderByDesc('number')->first() ?? throw InvalidInput::at('', 'print.never-sound');
+    }
+
+    /** @return array<string, PartRecord> */
+    private function records(Revision $revision): array
+    {
+        $answer = json_decode($this->derive->fromText($revision->text), true, 512, JSON_THROW_ON_ERROR);
+
+        /** @var array{kit: array<string, mixed>} $answer */
+        return PartRecord::ofKit($answer['kit']);
+    }
+
+    /**
+     * @param  array<string, PartRecord>  $records
+     * @param  Collection<int, Piece>  $pieces
+     */
+    private static function of(array $records, Collection $pieces): MadePieces
+    {
+        return MadePieces::of($records, array_values($pieces->map(static fn (Piece $p): array => ['part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'record' => PartRecord::read($p->record)])->all()));
+    }
+
+    /**
+     * @param  array<string, PartRecord>  $records
+     * @return list<int> ids of pieces that the kit has no place for any more
+     */
+    private static function gone(Building $building, array $records): array
+    {
+        return array_values($building->pieces->filter(static fn (Piece $p): bool => $p->copy >= ($records[$p->part]->qty ?? 0))->map(static fn (Piece $p): int => $p->id)->all());
+    }
+
+    /**
+     * @param  array<string, PartRecord>  $records
+     * @return list<array{string, int}>
+     */
+    private function staleKeys(Building $building, array $records): array
+    {
+        return array_map(static fn (MadePiece $p): array => [$p->part, $p->copy], self::of($records, $building->pieces)->toMakeAgain());
+    }
+
+    /**
+     * @param  'all'|list<string>  $which
+     * @return list<array{string, int}>
+     */
+    private static function onSheets(Derivation $derived, string|array $which): array
+    {
+        $known = array_map(static fn (Sheet $s): string => (string) $s->number, $derived->plan->sheets);
+        foreach (is_array($which) ? array_diff($which, $known) : [] as $i => $missing) {
+            throw InvalidInput::at("sheets.$i", 'print.no-sheet', ['given' => $missing, 'known' => implode(', ', $known)]);
+        }
+        $keys = [];
+        foreach ($derived->plan->sheets as $sheet) {
+            if ($which === 'all' || in_array((string) $sheet->number, $which, true)) {
+                array_push($keys, ...array_map(static fn (PlacedPart $p): array => [$p->part->part->id, $p->copy], $sheet->parts));
+            }
+        }
+
+        return $keys;
+    }
+
+    /** @param  'all'|'stale'|list<string>  $which */
+    private static function what(string|array $which): string
+    {
+        return match (true) {
+            $which === 'all' => 'all sheets',
+            $which === 'stale' => 'stale pieces only',
+            default => (count($which) === 1 ? 'sheet ' : 'sheets ').implode(', ', $which),
+        };
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Building;
+use App\Models\Revision;
+use App\Models\User;
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Kit\Compare\PartChange;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problem;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/**
+ * Appends a revision to a building. A client's id makes a resend whose answer was lost harmless; a save on another base
+ * than the current one is refused with both versions. A revision may hold faults; they are stored with it.
+ *
+ * @phpstan-type Asked array{edits?: array<array-key, mixed>, document?: string, restore?: int, undo?: bool, redo?: bool, even_fixed?: bool}
+ */
+final readonly class SaveRevision
+{
+    public function __construct(
+        private DeriveKit $derive,
+        private CompareRevisions $compare,
+        private MadeParts $made,
+    ) {
+    }
+
+    /**
+     * @param  Asked  $asked
+     *
+     * @throws InvalidInput where the text is no document, or the change cannot be made
+     * @throws RevisionConflict where the base is not the current revision
+     * @throws FixedPartsWouldChange where it would and the person was not asked (even_fixed)
+     */
+    public function execute(Building $building, User $author, string $clientId, int $base, array $asked): Revision
+    {
+        return DB::transaction(function () use ($building, $author, $clientId, $base, $asked): Revision {
+            $building = Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
+            $known = $building->revisions()->where('client_id', $clientId)->first();
+            if ($known !== null) {
+                return $known;
+            }
+
+            $change = self::change($building, $base, $asked);
+            if (($asked['even_fixed'] ?? false) !== true) {
+                $this->spareFixed($building, $change);
+            }
+
+            return $this->append($building, $author, $clientId, $change);
+        });
+    }
+
+    /**
+     * What a change would give, without saving it.
+     *
+     * @param  Asked  $asked
+     *
+     * @throws InvalidInput where the change cannot be made
+     * @throws RevisionConflict where the base is not the current revision
+     */
+    public function preview(Building $building, int $base, array $asked): Revision
+    {
+        $change = self::change($building, $base, $asked);
+        $faults = $this->faults($change->document, $change->text);
+
+        return $building->latest()->replicate()->forceFill([
+            'number' => $base, 'summary' => $change->summary, 'text' => $change->text, 'faults' => $faults, 'is_sound' => $faults === [], 'created_at' => now(),
+        ]);
+    }
+
+    public function first(Building $building, User $author, string $clientId, stdClass $document, string $text, string $summary): Revision
+    {
+        return $this->write($building, $author, $clientId, $document, $text, $summary, []);
+    }
+
+    /** @param  Asked  $asked */
+    private static function change(Building $building, int $base, array $asked): RevisionChange
+    {
+        if ($base !== $building->current) {
+            $was = $building->revisions()->where('number', $base)->first() ?? throw InvalidInput::at('base', 'history.no-such', ['given' => $base]);
+            throw new RevisionConflict($was, $building->latest(), RevisionChange::of($building, $was, $asked), $asked);
+        }
+
+        return RevisionChange::of($building, $building->latest(), $asked);
+    }
+
+    /** @throws FixedPartsWouldChange */
+    private function spareFixed(Building $building, RevisionChange $change): void
+    {
+        $before = $building->revisions()->where('is_sound', true)->orderByDesc('number')->first();
+        if ($before === null || $building->pieces->where('state', 'fixed')->isEmpty() || $this->faults($change->document, $change->text) !== []) {
+            return;
+        }
+        $parts = $this->made->fixedThatWouldBeStale($building, $before->text, $change->text);
+        $changes = array_values(array_filter($this->compare->parts($before->text, $change->text), static fn (PartChange $c): bool => in_array($c->id, $parts, true)));
+        if ($changes !== []) {
+            throw new FixedPartsWouldChange(array_map(static fn (PartChange $c): array => $c->toArray(), $changes));
+        }
+    }
+
+    private function append(Building $building, User $author, string $clientId, RevisionChange $change): Revision
+    {
+        $base = $building->latest();
+        $number = $base->number + 1;
+        $revision = $this->write($building, $author, $clientId, $change->document, $change->text, $change->summary, [
+            'kind' => $change->kind, 'stands_for' => $change->standsFor ?? $number, 'before' => $base->stands_for, 'redo' => $change->redo,
+        ]);
+        if ($revision->is_sound && $base->is_sound) {
+            [$old, $new] = [$this->derive->parts($base->text), $this->derive->parts($revision->text)];
+            $revision->update(['parts_changed' => count(array_filter(array_keys($old + $new), static fn (string $id): bool => ($old[$id] ?? null) !== ($new[$id] ?? null)))]);
+        }
+
+        return $revision;
+    }
+
+    /** @param  array<string, mixed>  $history */
+    private function write(Building $building, User $author, string $clientId, stdClass $document, string $text, string $summary, array $history): Revision
+    {
+        $faults = $this->faults($document, $text);
+        $revision = Revision::query()->create($history + [
+            'building_id' => $building->id, 'number' => $building->current + 1, 'client_id' => $clientId, 'author_id' => $author->id,
+            'summary' => mb_substr($summary === '' ? 'no change' : $summary, 0, 2000),
+            // PostgreSQL's jsonb takes no NUL characters; the accepted text keeps them.
+            'text' => $text, 'document' => str_replace('\u0000', '', JsonText::encode($document)),
+            'faults' => $faults, 'is_sound' => $faults === [],
+            'kind' => 'edit', 'stands_for' => $building->current + 1, 'before' => null, 'redo' => [], 'name' => null, 'parts_changed' => null,
+        ]);
+        $name = is_string($document->name ?? null) && $document->name !== '' ? $document->name : $building->name;
+        $building->update(['current' => $revision->number, 'name' => mb_substr($name, 0, 200)]);
+        $building->project()->touch();
+
+        return $revision;
+    }
+
+    /** @return list<array{path: string, code: string, text: string}> */
+    private function faults(stdClass $document, string $text): array
+    {
+        try {
+            $this->derive->execute(BuildingReader::fromDocument($document), $text);
+        } catch (InvalidInput $e) {
+            return array_map(static fn (Problem $p): array => $p->toArray(), $e->problems);
+        }
+
+        return [];
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cli;
+
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Derivation;
+use Chartula\Core\Output\KitFiles;
+use Chartula\Core\Problem\Check;
+use RuntimeException;
+
+/** `chartula kit FILE --out DIR`: derives a kit and writes its files, all of them or none. docs/formats.md, section 4 */
+final readonly class KitVerb extends Verb
+{
+    public const USAGE = <<<'TEXT'
+        Usage: chartula kit FILE --out DIR [--only json,svg,…] [--strict]
+
+          FILE      a building document; - reads it from standard input
+          --out     a folder that does not exist yet or is replaced whole; with --only json, - writes to standard output
+          --only    some of json (kit.json), svg (sheet-01.svg …), pdf (sheets.pdf), dxf (sheets.dxf),
+                    csv (cutlist.csv), obj (model.obj), plt (sheet-01.plt …)
+          --strict  exit 1 where a check says that the kit should not be cut as it is
+
+        Exit 0: written. Exit 2: refused, every fault on standard error, one a line, and nothing written.
+
+        TEXT;
+
+    protected function work(array $words): int
+    {
+        $options = Options::read($words, ['--out', '--only'], ['--strict']);
+        $folder = $options->value('--out') ?? throw new RuntimeException('a FILE and --out DIR are needed; see chartula --help');
+        $formats = explode(',', $options->value('--only') ?? implode(',', KitFiles::FORMATS));
+        $unknown = array_diff($formats, KitFiles::FORMATS);
+        if ($unknown !== []) {
+            throw new RuntimeException('“'.implode(',', $unknown).'” is not a format; known are '.implode(', ', KitFiles::FORMATS));
+        }
+        if ($folder === '-' && $formats !== ['json']) {
+            throw new RuntimeException('only kit.json can go to standard output: add --only json');
+        }
+        $text = $options->contents($this->in);
+        $derived = Derivation::of(BuildingReader::fromText($text), $text);
+        $files = KitFiles::of($derived, $formats);
+        if ($folder === '-') {
+            $this->say($files['kit.json']);
+        } else {
+            self::writeFolder($folder, $files);
+        }
+        foreach ($derived->dryFit->findings as $finding) {
+            $this->complain('dry fit: '.$finding->text);
+        }
+
+        return $options->has('--strict') && (! $derived->dryFit->goesTogether() || self::hasStop($derived->checks)) ? 1 : 0;
+    }
+
+    /** @param  array<string, string>  $files */
+    private static function writeFolder(string $folder, array $files): void
+    {
+        $folder = rtrim($folder, '/');
+        if (file_exists($folder) && ! is_dir($folder)) {
+            throw new RuntimeException("$folder is a file; --out needs a folder");
+        }
+        $parent = dirname($folder);
+        if (! is_dir($parent) || ! is_writable($parent)) {
+            throw new RuntimeException("$parent is not a folder that can be written to");
+        }
+        $temporary = $folder.'.new-'.bin2hex(random_bytes(4));
+        if (! mkdir($temporary)) {
+            throw new RuntimeException("$temporary could not be made");
+        }
+        foreach ($files as $name => $contents) {
+            if (file_put_contents("$temporary/$name", $contents) !== strlen($contents)) {
+                self::remove($temporary);
+                throw new RuntimeException("$name could not be written; is the disk full?");
+            }
+        }
+        // What a person may have put beside the files is not ours to remove.
+        $foreign = is_dir($folder) ? array_diff(scandir($folder) ?: [], ['.', '..'], self::ours($folder)) : [];
+        if ($foreign !== []) {
+            self::remove($temporary);
+            throw new RuntimeException("$folder holds other files (".implode(', ', array_slice($foreign, 0, 3)).'); choose a folder of its own');
+        }
+        self::remove($folder);
+        if (! rename($temporary, $folder)) {
+            throw new RuntimeException("$temporary could not be renamed to $folder");
+        }
+    }
+
+    /** @return list<string> names of files in the folder that this verb writes */
+    private static function ours(string $folder): array
+    {
+        return array_map(basename(...), glob("$folder/{kit.json,sheets.pdf,sheets.dxf,cutlist.csv,model.obj,sheet-[0-9]*.svg,sheet-[0-9]*.plt}", GLOB_BRACE) ?: []);
+    }
+
+    private static function remove(string $folder): void
+    {
+        if (is_dir($folder)) {
+            array_map(unlink(...), glob("$folder/*") ?: []);
+            rmdir($folder);
+        }
+    }
+
+    /** @param  list<Check>  $checks */
+    private static function hasStop(array $checks): bool
+    {
+        return array_filter($checks, static fn (Check $c): bool => $c->level === Check::STOP) !== [];
+    }
+}

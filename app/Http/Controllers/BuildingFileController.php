@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\DeriveKit;
+use App\Actions\MadeParts;
+use App\Devices\SimulatedPrinter;
+use App\Models\Building;
+use App\Models\Revision;
+use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\PartDrawing;
+use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Output\KitFiles;
+use Chartula\Core\Output\PdfWriter;
+use Chartula\Core\Output\Plotter\PlotterWriter;
+use Chartula\Core\Output\Plotter\SimulatedCutter;
+use Chartula\Core\Output\SvgWriter;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+
+/** The files of a building: its document, its kit, its sheets, and drawings of parts for the screen. */
+final readonly class BuildingFileController
+{
+    private const OTHER = ['sheets.dxf' => ['dxf', 'image/vnd.dxf'], 'cutlist.csv' => ['csv', 'text/csv; charset=utf-8'], 'model.obj' => ['obj', 'model/obj']];
+
+    public function __construct(
+        private DeriveKit $derive,
+        private MadeParts $made,
+    ) {
+    }
+
+    public function document(Building $building): Response
+    {
+        return self::download($building->latest()->text, 'application/json', Str::slug($building->name).'.building.json');
+    }
+
+    public function kit(Building $building): Response
+    {
+        $derived = $this->derived($building->latest());
+
+        return self::download($derived->json, 'application/json', Str::slug($building->name).'.kit.json');
+    }
+
+    /** All sheets, or with `only=stale` the pieces that were made and are no longer right. */
+    public function pdf(Request $request, Building $building): Response
+    {
+        $revision = $building->latest();
+        $only = $this->only($request, $building);
+        $drawings = $this->derived($revision)->drawings(self::footer($revision), $only);
+        abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
+
+        return self::download(PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp), 'application/pdf', Str::slug($building->name).'-r'.$revision->number.($only === null ? '' : '-stale').'.pdf');
+    }
+
+    /** @return ?list<string> the pieces asked for, or null for all */
+    private function only(Request $request, Building $building): ?array
+    {
+        return $request->query('only') === 'stale' ? $this->made->toMakeAgain($building) : null;
+    }
+
+    public function sheet(Request $request, Building $building, int $sheet): Response
+    {
+        $revision = $building->revision($request->integer('r', $building->current));
+        $drawing = $this->derived($revision)->drawings(self::footer($revision), $this->only($request, $building))[$sheet - 1] ?? abort(404);
+        // A page shown small loses hairlines, so for a screen they are drawn thicker.
+        $svg = SvgWriter::write($request->boolean('screen') ? $drawing->withStrokesTimes(4.0) : $drawing);
+
+        return $request->boolean('download')
+            ? self::download($svg, 'image/svg+xml', Str::slug($building->name)."-sheet-$sheet.svg")
+            : self::picture($svg);
+    }
+
+    /** The same for other programs: a drawing, a cut list, a model. */
+    public function other(Building $building, string $file): Response
+    {
+        [$format, $type] = self::OTHER[$file];
+
+        return self::download(KitFiles::of($this->derived($building->latest()), [$format])[$file], $type, Str::slug($building->name).'-'.$file);
+    }
+
+    /** A sheet for a cutting plotter. */
+    public function plotter(Building $building, int $sheet): Response
+    {
+        $found = $this->derived($building->latest())->plan->sheets[$sheet - 1] ?? abort(404);
+
+        return self::download(PlotterWriter::write($found, $building->name), 'application/vnd.hp-hpgl', Str::slug($building->name)."-sheet-$sheet.plt");
+    }
+
+    /** What the simulated cutter makes of that file. */
+    public function cut(Building $building, int $sheet): JsonResponse
+    {
+        $found = $this->derived($building->latest())->plan->sheets[$sheet - 1] ?? abort(404);
+        $size = [$found->page->width, $found->page->height];
+
+        return response()->json(SimulatedCutter::run(PlotterWriter::write($found, $building->name), $size, $found->stock->cutPasses())->toArray() + ['size' => $size, 'passes' => $found->stock->cutPasses()]);
+    }
+
+    /** A sheet as the simulated printer prints it, with its error. */
+    public function printed(Request $request, Building $building, int $sheet): Response
+    {
+        $input = $request->validate(['across' => ['sometimes', 'numeric', 'between:95,105'], 'along' => ['sometimes', 'numeric', 'between:95,105'], 'margin' => ['sometimes', 'numeric', 'between:0,50']]);
+        $drawing = $this->derived($building->latest())->drawings()[$sheet - 1] ?? abort(404);
+        $printer = new SimulatedPrinter((float) ($input['across'] ?? 100.0), (float) ($input['along'] ?? 100.0), (float) ($input['margin'] ?? 4.0), 150);
+
+        return response($printer->page(PdfWriter::write([$drawing], $building->name), 1), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
+    }
+
+    /** One part by itself, of revision `r` or the latest; with `art` only what shows on the finished wall, with `face` its whole printed face. */
+    public function part(Request $request, Building $building, string $part): Response
+    {
+        $found = array_filter($this->derived($building->revision($request->integer('r', $building->current)))->kit->parts, static fn (LabelledPart $p): bool => $p->part->id === $part);
+        abort_if($found === [], 404);
+
+        $labelled = array_values($found)[0];
+
+        return self::picture(SvgWriter::write(match (true) {
+            $request->boolean('face') => PartDrawing::face($labelled),
+            $request->boolean('art') => PartDrawing::onWall($labelled),
+            default => PartDrawing::of($labelled),
+        }));
+    }
+
+    private function derived(Revision $revision): Derivation
+    {
+        return $this->derive->derivation($revision->text);
+    }
+
+    private static function footer(Revision $revision): string
+    {
+        return "revision $revision->number, ".$revision->created_at->format('j M Y');
+    }
+
+    private static function download(string $bytes, string $type, string $name): Response
+    {
+        return response($bytes, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store']);
+    }
+
+    private static function picture(string $svg): Response
+    {
+        return response($svg, 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=300']);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\DeriveKit;
+use App\Models\Building;
+use Chartula\Core\Drawing\FitView;
+use Illuminate\Http\JsonResponse;
+
+/** The dry fit joint by joint. */
+final readonly class FitController
+{
+    public function __invoke(Building $building, DeriveKit $derive): JsonResponse
+    {
+        $derived = $derive->derivation($building->latest()->text);
+
+        return response()->json(FitView::of($derived->serialised(), $derived->dryFit));
+    }
+}

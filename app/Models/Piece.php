@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A piece of card or paper that has been made, and the part as it was when it was.
+ *
+ * @property int $id
+ * @property string $building_id
+ * @property string $part
+ * @property int $copy
+ * @property 'printed'|'cut'|'papered'|'fixed' $state
+ * @property ?string $print_id
+ * @property array<string, mixed> $record
+ */
+final class Piece extends Model
+{
+    protected $fillable = ['building_id', 'part', 'copy', 'state', 'print_id', 'record'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['record' => 'array', 'copy' => 'integer'];
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One state of a building, never changed: its accepted text, and its faults if it has any.
+ *
+ * @property int $id
+ * @property string $building_id
+ * @property int $number
+ * @property string $client_id
+ * @property ?int $author_id
+ * @property string $summary
+ * @property string $text
+ * @property list<array{path: string, code: string, text: string}> $faults
+ * @property bool $is_sound
+ * @property ?string $name
+ * @property 'edit'|'undo'|'redo'|'restore' $kind
+ * @property int $stands_for  the revision whose content this one shows, itself where it is new
+ * @property ?int $before  the one that was shown before
+ * @property list<int> $redo  what redo would bring back, the next first
+ * @property ?int $parts_changed
+ * @property Carbon $created_at
+ */
+final class Revision extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $fillable = ['building_id', 'number', 'client_id', 'author_id', 'summary', 'text', 'document', 'faults', 'is_sound', 'name', 'kind', 'stands_for', 'before', 'redo', 'parts_changed'];
+
+    /** @return BelongsTo<Building, $this> */
+    public function building(): BelongsTo
+    {
+        return $this->belongsTo(Building::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function author(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'author_id');
+    }
+
+    /** The columns that shown() needs. */
+    public const SHOWN = ['number', 'summary', 'name', 'kind', 'parts_changed', 'is_sound', 'created_at'];
+
+    /** @return array<string, mixed> */
+    public function shown(): array
+    {
+        return [
+            'number' => $this->number, 'summary' => $this->summary, 'name' => $this->name, 'kind' => $this->kind, 'parts_changed' => $this->parts_changed,
+            'is_sound' => $this->is_sound, 'at' => $this->created_at->toIso8601String(),
+        ];
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['faults' => 'array', 'redo' => 'array', 'is_sound' => 'boolean', 'number' => 'integer', 'stands_for' => 'integer', 'before' => 'integer', 'parts_changed' => 'integer'];
+    }
+}

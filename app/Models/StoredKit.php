@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A derived kit with its view, kept by the fingerprint of the text and the core's version; never edited.
+ *
+ * @property string $fingerprint
+ * @property string $core_version
+ * @property string $answer
+ * @property string $parts  fingerprints of cut and print, and how often it is cut, by part, as JSON
+ */
+final class StoredKit extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $table = 'kits';
+
+    protected $fillable = ['fingerprint', 'core_version', 'answer', 'parts'];
+
+    public static function fingerprint(string $text): string
+    {
+        return 'sha256:'.hash('sha256', $text);
+    }
+
+    /** @return Builder<self> that of a document's text by the core as it is now */
+    public static function of(string $text): Builder
+    {
+        return self::query()->where('fingerprint', self::fingerprint($text))->where('core_version', config()->string('chartula.core_version'));
+    }
+
+    /** @return ?array<string, array{string, string, int}> cut, print and number of each part of a text's kit; null where it is not kept */
+    public static function partsOf(string $text): ?array
+    {
+        $parts = json_decode((string) self::of($text)->value('parts'), true);
+
+        /** @var ?array<string, array{string, string, int}> $parts */
+        return is_array($parts) ? $parts : null;
+    }
+}

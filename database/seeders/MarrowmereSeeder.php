@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\CreateBuilding;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use RuntimeException;
+
+/** The Marrowmere branch, an imaginary light railway to a salt-marsh harbour. */
+final readonly class MarrowmereSeeder
+{
+    private const BUILDINGS = ['weigh-office'];
+
+    public function __construct(private CreateBuilding $create)
+    {
+    }
+
+    public function run(): void
+    {
+        DB::transaction(function (): void {
+            $user = User::query()->firstOrCreate(
+                ['email' => config()->string('chartula.demo.email')],
+                ['name' => 'Demo visitor', 'password' => config()->string('chartula.demo.password')],
+            );
+            $project = $user->projects()->create(['name' => 'Marrowmere branch']);
+            foreach (self::BUILDINGS as $name) {
+                $text = file_get_contents(base_path("docs/examples/$name.json"));
+                $this->create->execute($project, $user, (string) Str::uuid(), $text === false ? throw new RuntimeException("The example $name is missing") : $text, null);
+            }
+        });
+    }
+}
