@@ -1,0 +1,57 @@
+import { type QueryClient, queryOptions } from '@tanstack/react-query';
+import { api } from './client';
+import type { Account, BuildingState, Comparison, Cut, Fit, Found, Made, ProjectSummary, Stand } from './types';
+
+export const accountOptions = () => queryOptions({ queryKey: ['account'], queryFn: () => api.get<Account>('me') });
+
+export const projectsOptions = () =>
+  queryOptions({
+    queryKey: ['projects'],
+    queryFn: async () => (await api.get<{ projects: ProjectSummary[] }>('projects')).projects,
+  });
+
+export const buildingOptions = (id: string) =>
+  queryOptions({ queryKey: ['building', id], queryFn: () => api.get<BuildingState>(`buildings/${id}`) });
+
+export const comparisonOptions = (id: string, from: number, to: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'compare', from, to],
+    queryFn: () => api.get<Comparison>(`buildings/${id}/revisions/${from}/compare/${to}`),
+  });
+
+export const madeOptions = (id: string) =>
+  queryOptions({ queryKey: ['building', id, 'made'], queryFn: () => api.get<Made>(`buildings/${id}/made`) });
+
+export const fitOptions = (id: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'fit', revision],
+    queryFn: () => api.get<Fit>(`buildings/${id}/fit`),
+  });
+
+export const standOptions = (id: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'stand', revision],
+    queryFn: () => api.get<Stand>(`buildings/${id}/stand`),
+  });
+
+export const cutOptions = (id: string, sheet: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'cut', sheet, revision],
+    queryFn: () => api.get<Cut>(`buildings/${id}/sheets/${sheet}/cut`),
+  });
+
+/** With a building at its scale, without one at the scale that is said. */
+export const foundOptions = (id: string | null, text: string, scale: string) =>
+  queryOptions({
+    queryKey: ['found', id, text, scale],
+    queryFn: () => {
+      const query = new URLSearchParams(id === null ? { text, scale } : { text });
+      return api.get<Found>(`${id === null ? '' : `buildings/${id}/`}find?${query.toString()}`);
+    },
+  });
+
+/** Another person, or nobody, sits here now: nothing of what the one before saw stays. */
+export function enterAs(queries: QueryClient, account: Account): void {
+  queries.removeQueries({ predicate: (query) => query.queryKey[0] !== 'account' });
+  queries.setQueryData(accountOptions().queryKey, account);
+}

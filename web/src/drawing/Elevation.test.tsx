@@ -1,0 +1,124 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
+import type { Opening, Size, Wall } from '../api/types';
+import { Elevation } from './Elevation';
+
+const size = (mm: number): Size => ({
+  real_mm: mm * 76.2,
+  model_mm: mm,
+  imperial: `${mm / 4}ft`,
+  metric: '',
+  model: `${mm.toFixed(2)} mm`,
+});
+
+const opening = (key: string, left: number): Opening => ({
+  key,
+  id: key,
+  copy: 0,
+  count: 1,
+  style: 'sash',
+  kind: 'window',
+  path: 'blocks.0.walls.0.openings.0',
+  style_path: 'styles.sash',
+  left: size(left),
+  sill: size(11),
+  width: size(12),
+  height: size(20),
+  rise: null,
+  pitch: null,
+  ring: [
+    [left, 11],
+    [left + 12, 11],
+    [left + 12, 31],
+    [left, 31],
+  ],
+  panes: [],
+});
+
+const wall: Wall = {
+  edge: 'front',
+  title: 'Front, from outside',
+  path: 'blocks.0.walls.0',
+  finish: 'bare',
+  shows_courses: false,
+  step: { along_mm: 1, up_mm: 1 },
+  length: size(72),
+  height: size(38),
+  apex: null,
+  outline: [
+    [0, 0],
+    [72, 0],
+    [72, 38],
+    [0, 38],
+  ],
+  parts: [],
+  openings: [opening('w1', 10), opening('w2', 40)],
+  chains: [[{ from: 0, to: 10, opening: null, size: size(10), bricks: '3.33 bricks' }]],
+};
+
+beforeAll(() => {
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {}
+      disconnect() {}
+    },
+  );
+});
+
+function draw(chosen: string | null) {
+  const calls = { choose: vi.fn(), move: vi.fn(), remove: vi.fn() };
+  render(
+    <Elevation
+      wall={wall}
+      rule={{ foot_mm: 4, metre_mm: 13.1 }}
+      units="imperial"
+      building="b"
+      revision={1}
+      chosen={chosen}
+      onChoose={calls.choose}
+      onMove={calls.move}
+      onRemove={calls.remove}
+    />,
+  );
+  return { ...calls, drawing: screen.getByRole('application') };
+}
+
+describe('an elevation by keyboard', () => {
+  it('chooses the openings one after the other, then lets the key go on', () => {
+    const first = draw(null);
+    expect(fireEvent.keyDown(first.drawing, { key: 'Tab' })).toBe(false);
+    expect(first.choose).toHaveBeenCalledWith('w1');
+  });
+
+  it('leaves the drawing after the last', () => {
+    const last = draw('w2');
+    expect(fireEvent.keyDown(last.drawing, { key: 'Tab' })).toBe(true);
+    expect(last.choose).not.toHaveBeenCalled();
+  });
+
+  it.each([
+    ['ArrowRight', false, 1, 0],
+    ['ArrowLeft', true, -0.25, 0],
+    ['ArrowUp', false, 0, 1],
+    ['ArrowDown', true, 0, -0.25],
+  ])('%s (shift %s) moves by %s along and %s up', (key, shiftKey, along, up) => {
+    const { drawing, move } = draw('w1');
+    fireEvent.keyDown(drawing, { key, shiftKey });
+    expect(move).toHaveBeenCalledWith(wall.openings[0], along, up);
+  });
+
+  it('removes the chosen one, and moves nothing where none is chosen', () => {
+    const { drawing, remove } = draw('w2');
+    fireEvent.keyDown(drawing, { key: 'Delete' });
+    expect(remove).toHaveBeenCalledWith(wall.openings[1]);
+  });
+
+  it('does nothing where nothing is chosen', () => {
+    const { drawing, move, remove } = draw(null);
+    fireEvent.keyDown(drawing, { key: 'ArrowRight' });
+    fireEvent.keyDown(drawing, { key: 'Delete' });
+    expect(move).not.toHaveBeenCalled();
+    expect(remove).not.toHaveBeenCalled();
+  });
+});

@@ -1,0 +1,211 @@
+import { type KeyboardEvent, type PointerEvent, useId, useState } from 'react';
+import type { Opening, Units, Wall } from '../api/types';
+import { Canvas } from './Canvas';
+import { Dimension, Words } from './Dimension';
+import { boundsOf, pathOf } from './geometry';
+
+interface Props {
+  wall: Wall;
+  rule: { foot_mm: number; metre_mm: number };
+  units: Units;
+  building: string;
+  /** Whose brickwork is drawn; a new one is asked for when it changes. */
+  revision: number;
+  chosen?: string | null;
+  onChoose?: (key: string | null) => void;
+  /** Moved by so many bricks along and courses up. */
+  onMove?: (opening: Opening, bricks: number, courses: number) => void;
+  onRemove?: (opening: Opening) => void;
+  /** Moves that the drawing does not hold yet, by the opening's id: bricks along, courses up. */
+  moved?: Record<string, readonly [number, number]>;
+  /** Less wide than the drawing of a stage. */
+  isSmall?: boolean;
+}
+
+/** A pull at an opening: how far, in pixels, at so many millimetres a pixel. */
+interface Drag {
+  key: string;
+  x: number;
+  y: number;
+  along: number;
+  up: number;
+  perPx: number;
+}
+
+const quarters = (value: number) => Math.round(value * 4) / 4;
+
+/** A pull in bricks along and courses up, to a quarter. */
+function stepsOf(drag: Drag, step: Wall['step']): readonly [number, number] {
+  return [quarters((drag.along * drag.perPx) / step.along_mm), quarters((drag.up * drag.perPx) / step.up_mm)];
+}
+
+/** A wall from outside, with its dimension chains. Openings can be chosen, dragged, and moved by the arrow keys. */
+export function Elevation({
+  wall,
+  rule,
+  units,
+  building,
+  revision,
+  chosen = null,
+  onChoose,
+  onMove,
+  onRemove,
+  moved = {},
+  isSmall = false,
+}: Props) {
+  const clip = useId();
+  const [drag, setDrag] = useState<Drag | null>(null);
+  const bounds = boundsOf([wall.outline]);
+  const size = bounds.x1 - bounds.x0;
+  const current = wall.openings.find((opening) => opening.key === chosen) ?? null;
+  const live = onChoose !== undefined;
+
+  function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
+    const step = event.shiftKey ? 0.25 : 1;
+    const moves: Record<string, readonly [number, number]> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+    };
+    const move = moves[event.key];
+    if (event.key === 'Tab' && wall.openings.length > 0 && onChoose !== undefined) {
+      const at = wall.openings.findIndex((opening) => opening.key === chosen);
+      const next = wall.openings[at + (event.shiftKey ? -1 : 1)];
+      // Past either end the key leaves the drawing, as it does everywhere.
+      if (next === undefined) return;
+      onChoose(next.key);
+    } else if (move !== undefined && current !== null && onMove !== undefined) {
+      onMove(current, move[0], move[1]);
+    } else if ((event.key === 'Delete' || event.key === 'Backspace') && current !== null && onRemove !== undefined) {
+      onRemove(current);
+    } else if (event.key === 'Escape') {
+      onChoose?.(null);
+    } else {
+      return;
+    }
+    event.preventDefault();
+  }
+
+  function drop() {
+    if (drag === null) return;
+    const opening = wall.openings.find((one) => one.key === drag.key);
+    const [bricks, courses] = stepsOf(drag, wall.step);
+    if (opening !== undefined && (bricks !== 0 || courses !== 0)) onMove?.(opening, bricks, courses);
+    setDrag(null);
+  }
+
+  return (
+    <Canvas
+      bounds={bounds}
+      room={[size * 0.12, size * 0.05, size * 0.06]}
+      above={30 + 32 * (isSmall ? 1 : wall.chains.length)}
+      rule={rule}
+      units={units}
+      title={`${wall.title}. ${wall.openings.length} openings. ${live ? 'Arrow keys move the chosen one.' : ''}`}
+      focusable={live}
+      onKeyDown={onKeyDown}
+      onPointerMove={(_mm, event) =>
+        drag !== null && setDrag({ ...drag, along: event.clientX - drag.x, up: drag.y - event.clientY })
+      }
+      onPointerUp={drop}
+    >
+      {({ perPx }) => (
+        <>
+          <clipPath id={clip}>
+            <path d={pathOf(wall.outline)} />
+          </clipPath>
+          <path d={pathOf(wall.outline)} fill="#efe6da" stroke="none" />
+          {wall.shows_courses && (
+            <g clipPath={`url(#${clip})`}>
+              <image
+                href={`/api/buildings/${building}/parts/${wall.parts.find((part) => part.endsWith('.paper')) ?? ''}.svg?art=1&r=${revision}`}
+                x={bounds.x0}
+                y={bounds.y0}
+                width={size}
+                height={bounds.y1 - bounds.y0}
+                preserveAspectRatio="none"
+                transform={`scale(1 -1) translate(0 ${-2 * bounds.y0 - (bounds.y1 - bounds.y0)})`}
+                opacity={0.5}
+              />
+            </g>
+          )}
+          <path d={pathOf(wall.outline)} fill="none" stroke="#1f2a2e" strokeWidth={1.5 * perPx} />
+          <line
+            x1={bounds.x0 - size * 0.08}
+            x2={bounds.x1 + size * 0.05}
+            y1={0}
+            y2={0}
+            stroke="#1f2a2e"
+            strokeWidth={2 * perPx}
+          />
+          {wall.openings.map((opening) => {
+            const isChosen = opening.key === chosen;
+            const pulled =
+              drag !== null && wall.openings.some((one) => one.key === drag.key && one.id === opening.id)
+                ? stepsOf(drag, wall.step)
+                : (moved[opening.id] ?? [0, 0]);
+            return (
+              <g
+                key={opening.key}
+                className={live ? 'opening' : undefined}
+                data-opening={opening.key}
+                transform={`translate(${pulled[0] * wall.step.along_mm} ${pulled[1] * wall.step.up_mm})`}
+                onPointerDown={(event: PointerEvent<SVGGElement>) => {
+                  if (!live) return;
+                  onChoose(opening.key);
+                  setDrag({ key: opening.key, x: event.clientX, y: event.clientY, along: 0, up: 0, perPx });
+                }}
+              >
+                <path
+                  d={pathOf(opening.ring)}
+                  fill={opening.kind === 'door' ? '#c9d0d0' : '#fbfaf6'}
+                  stroke={isChosen ? '#9c4a32' : '#1f2a2e'}
+                  strokeWidth={(isChosen ? 3 : 1.2) * perPx}
+                />
+                {opening.panes.map((pane, i) => (
+                  <path key={i} d={pathOf(pane)} fill="#dfe7ea" stroke="#4c5b66" strokeWidth={perPx} />
+                ))}
+                {isChosen && (
+                  <Words
+                    x={(opening.ring[0]?.[0] ?? 0) + opening.width.model_mm / 2}
+                    y={opening.sill.model_mm - 15 * perPx}
+                    perPx={perPx}
+                    strong
+                  >
+                    {opening.key}
+                  </Words>
+                )}
+              </g>
+            );
+          })}
+          {(isSmall ? wall.chains.slice(0, 1) : wall.chains).map((links, level) =>
+            links.map((link) => (
+              <Dimension
+                key={`${level}-${link.from}`}
+                from={link.from}
+                to={link.to}
+                y={bounds.y1 + (24 + level * 30) * perPx}
+                perPx={perPx}
+                strong={link.opening !== null && link.opening === chosen}
+                text={
+                  level === 1 || wall.chains.length === 1
+                    ? `${link.size[units]} · ${link.size.model_mm.toFixed(1)}`
+                    : link.size.model_mm.toFixed(1)
+                }
+              />
+            )),
+          )}
+          <Dimension
+            upright
+            from={0}
+            to={wall.height.model_mm}
+            y={bounds.x0 - 18 * perPx}
+            perPx={perPx}
+            text={`${wall.height[units]} · ${wall.height.model_mm.toFixed(1)}`}
+          />
+        </>
+      )}
+    </Canvas>
+  );
+}

@@ -1,0 +1,133 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { buildingOptions } from '../../api/options';
+import type { BuildingState, DocketEntry, Size, User } from '../../api/types';
+import { FindButton } from '../../ui/FindButton';
+import { Failed, Loading } from '../../ui/States';
+import { onVerb } from '../../ui/verbs';
+import { BuildingContext } from './context';
+import { DocketDetail } from './DocketDetail';
+import { Faults, SaveWords } from './Notices';
+import { withTyped } from './pending';
+import { SavePanels } from './SavePanels';
+import { useSaving } from './useSaving';
+
+const STAGES = [
+  ['prototype', 'Prototype'],
+  ['shell', 'Shell'],
+  ['roof', 'Roof'],
+  ['skin', 'Skin'],
+  ['sheets', 'Sheets'],
+  ['bench', 'Bench'],
+] as const;
+
+/** What stands round every stage: the docket of sentences, the labels of the stages, and the saving. */
+export function BuildingFrame({ user }: { user: User }) {
+  const id = useParams().id ?? '';
+  const building = useQuery(buildingOptions(id));
+  if (building.isPending) return <Loading what="the building" />;
+  if (building.isError && building.data === undefined)
+    return <Failed error={building.error} again={() => void building.refetch()} />;
+  return <Opened key={id} state={building.data} user={user} />;
+}
+
+function Opened({ state: answered, user }: { state: BuildingState; user: User }) {
+  const saving = useSaving(answered.id, user.id);
+  const { status, save, gather, undo, redo, restore, unseen } = saving;
+  const [open, setOpen] = useState<string | null>(null);
+  const value = useMemo(() => {
+    const state = { ...answered, document: withTyped(answered.document, unseen) };
+    const show = (size: Size) => (user.units === 'imperial' ? size.imperial : size.metric);
+    return { state, derived: state.derived, units: user.units, save, gather, undo, redo, restore, unseen, show };
+  }, [answered, unseen, user.units, save, gather, undo, redo, restore]);
+  const { state, derived } = value;
+  const docket: DocketEntry[] = [...(derived?.docket ?? []), ...(state.made === null ? [] : [state.made])];
+
+  useEffect(() => {
+    document.title = `${state.name}, Chartula`;
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
+      const key = event.key.toLowerCase();
+      if (key === 'z' && !event.shiftKey) undo();
+      else if (key === 'y' || (key === 'z' && event.shiftKey)) redo();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    const stop = onVerb((verb) => (verb === 'undo' ? undo() : verb === 'redo' && redo()));
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      stop();
+    };
+  }, [state.name, undo, redo]);
+
+  const isWaiting = status.kind !== 'saved' && status.kind !== 'saving' && status.kind !== 'gathering';
+  return (
+    <BuildingContext.Provider value={value}>
+      <div className="desk">
+        <header className="docket">
+          <div className="docket-head">
+            <h1>{state.name}</h1>
+            <span className="quiet">
+              <Link to="/">Projects</Link> · {derived?.view.scale ?? 'no scale yet'} ·{' '}
+              <SaveWords status={status} revision={state.revision.number} /> ·{' '}
+              <Link to={`/buildings/${state.id}/history`}>History</Link>
+            </span>
+          </div>
+          {docket.map((entry) => (
+            <button
+              key={entry.key}
+              type="button"
+              className={`docket-entry state-${entry.state}`}
+              aria-expanded={open === entry.key}
+              onClick={() => setOpen(open === entry.key ? null : entry.key)}
+            >
+              <span className="over">{entry.over}</span>
+              <strong>{entry.text}</strong>
+            </button>
+          ))}
+          <div className="tools ms-auto p-2">
+            <FindButton />
+            <Button
+              variant="outline-secondary"
+              onClick={undo}
+              disabled={state.history.undo === null && unseen.length === 0}
+              title={state.history.undo === null ? undefined : `Undo: ${state.history.undo}`}
+            >
+              Undo
+            </Button>
+            <Button
+              variant="outline-secondary"
+              onClick={redo}
+              disabled={state.history.redo === null}
+              title={state.history.redo === null ? undefined : `Redo: ${state.history.redo}`}
+            >
+              Redo
+            </Button>
+          </div>
+        </header>
+        {open !== null && derived !== null && <DocketDetail entry={open} derived={derived} building={state.id} />}
+        {isWaiting && <SavePanels saving={saving} user={user} />}
+        {state.faults.length > 0 && <Faults state={state} />}
+        <nav className="stages" aria-label="Stages">
+          {STAGES.map(([key, words]) => (
+            <NavLink key={key} to={`/buildings/${state.id}/${key}`}>
+              <span className="name">{words}</span>
+              <span className="state">
+                {key === 'bench' ? (state.made?.text ?? 'nothing made yet') : (derived?.stages[key] ?? 'not yet')}
+              </span>
+            </NavLink>
+          ))}
+          <NavLink className="aside-view" to={`/buildings/${state.id}/stand`}>
+            Stand it up
+          </NavLink>
+        </nav>
+        <main className="stage-body">
+          <Outlet />
+        </main>
+      </div>
+    </BuildingContext.Provider>
+  );
+}

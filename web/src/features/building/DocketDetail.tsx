@@ -1,0 +1,69 @@
+import { Link } from 'react-router';
+import type { Derived } from '../../api/types';
+
+const LEVELS = { ok: 'fits', note: 'note', warn: 'look again', stop: 'stop' } as const;
+
+/** What stands behind a sentence of the docket. */
+export function DocketDetail({ entry, derived, building }: { entry: string; derived: Derived; building: string }) {
+  return (
+    <section className="sheet docket-detail" aria-label="Behind the sentence">
+      {entry === 'dry-fit' && (
+        <>
+          <p className="mb-1">
+            {derived.dry_fit.pieces} pieces stood up in the computer, {derived.dry_fit.joints} joints measured, every
+            edge accounted for.
+          </p>
+          {derived.dry_fit.findings.length === 0 ? (
+            <p className="mb-0">
+              Every joint closes to 0.01 mm, no two pieces of card are in the same place, and the outside is filled.
+            </p>
+          ) : (
+            <ul>
+              {derived.dry_fit.findings.map((finding, i) => (
+                <li key={i}>{finding.text}</li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+      {(entry === 'dry-fit' || entry === 'checks') && (
+        <p className="mb-1">
+          <Link to={`/buildings/${building}/fit`}>Every joint, free edge and check</Link>
+        </p>
+      )}
+      {entry === 'made' && (
+        <p className="mb-0">
+          <Link to={`/buildings/${building}/bench`}>What is printed, cut, papered and fixed, and what is stale</Link>
+        </p>
+      )}
+      {entry === 'checks' &&
+        (derived.kit.checks.length === 0 ? (
+          <p className="mb-0">Nothing to think about.</p>
+        ) : (
+          <ul>
+            {derived.kit.checks.map((check, i) => (
+              <li key={i}>
+                <span className={`level level-${check.level}`}>{LEVELS[check.level]}</span>, {check.at}: {check.text}
+              </li>
+            ))}
+          </ul>
+        ))}
+      {entry === 'parts' && (
+        <ul>
+          {derived.kit.parts.map((part) => (
+            <li key={part.id}>
+              <strong>{part.label}</strong> {part.name}
+              {part.qty > 1 ? `, cut ${part.qty}` : ''}, {part.stock}
+            </li>
+          ))}
+        </ul>
+      )}
+      {entry === 'sheets' && (
+        <p className="mb-0">
+          {derived.kit.totals.sheets} pages, sorted by stock.{' '}
+          <Link to={`/buildings/${building}/sheets`}>See and print them</Link>.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,37 @@
+import { createContext, useContext } from 'react';
+import type { BuildingState, Derived, Edit, Size, Units } from '../../api/types';
+
+export interface BuildingContextValue {
+  /** With what has been typed and is on its way. */
+  state: BuildingState;
+  /** What the last sound revision gives; null for a building that never was sound. */
+  derived: Derived | null;
+  units: Units;
+  save: (edits: Edit[]) => void;
+  /** Presses that follow each other within a second are one revision. */
+  gather: (edits: Edit[]) => void;
+  undo: () => void;
+  redo: () => void;
+  restore: (number: number) => void;
+  /** Edits that what is drawn does not show yet. */
+  unseen: readonly Edit[];
+  show: (size: Size) => string;
+}
+
+export const BuildingContext = createContext<BuildingContextValue | null>(null);
+
+export function useBuilding(): BuildingContextValue {
+  const value = useContext(BuildingContext);
+  if (value === null) throw new Error('Outside a building');
+  return value;
+}
+
+/** The value at a dotted path of the document, as text; '' where there is none. */
+export function textAt(document: unknown, path: string): string {
+  let value: unknown = document;
+  for (const key of path.split('.')) {
+    if (value === null || typeof value !== 'object') return '';
+    value = (value as Record<string, unknown>)[key];
+  }
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : '';
+}

@@ -1,0 +1,88 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { comparisonOptions } from '../../api/options';
+import type { ComparedSide } from '../../api/types';
+import { Elevation } from '../../drawing/Elevation';
+import { GhostList } from '../../drawing/Ghost';
+import { useBuilding } from '../building/context';
+
+/** Two revisions side by side on the drawing, and below it how they differ. */
+export function Compared({ from, to }: { from: number; to: number }) {
+  const { state } = useBuilding();
+  const [wall, setWall] = useState('front');
+  const compared = useQuery(comparisonOptions(state.id, from, to));
+  if (compared.isPending) return <p role="status">Laying both beside each other …</p>;
+  if (compared.isError) return <p className="text-danger">{compared.error.message}</p>;
+  const { changes, parts } = compared.data;
+  const walls = (compared.data.to.view ?? compared.data.from.view)?.walls ?? [];
+  return (
+    <>
+      <div className="d-flex flex-wrap justify-content-between gap-2">
+        <h2>
+          Revision {from} and revision {to}
+        </h2>
+        <div className="walls-nav" role="group" aria-label="Wall">
+          {walls.map((one) => (
+            <button key={one.edge} type="button" aria-pressed={wall === one.edge} onClick={() => setWall(one.edge)}>
+              {one.edge}
+            </button>
+          ))}
+        </div>
+      </div>
+      <div className="side-by-side">
+        <Side side={compared.data.from} wall={wall} />
+        <Side side={compared.data.to} wall={wall} />
+      </div>
+      <h3 className="mt-3">What differs</h3>
+      {changes.length === 0 ? (
+        <p>Nothing: the two describe the same building.</p>
+      ) : (
+        <ul>
+          {changes.map((change) => (
+            <li key={change.path}>{change.text}</li>
+          ))}
+        </ul>
+      )}
+      <h3>Parts</h3>
+      {parts === null ? (
+        <p>One of them has faults, so it has no parts to compare.</p>
+      ) : parts.length === 0 ? (
+        <p>Every part is the same.</p>
+      ) : (
+        <GhostList changes={parts} />
+      )}
+    </>
+  );
+}
+
+function Side({ side, wall }: { side: ComparedSide; wall: string }) {
+  const { state, units } = useBuilding();
+  const shown = side.view?.walls.find((one) => one.edge === wall);
+  return (
+    <figure>
+      <figcaption>
+        <strong>{side.revision.name ?? `Revision ${side.revision.number}`}</strong>
+        <br />
+        <span className="quiet">{side.revision.summary}</span>
+      </figcaption>
+      {side.view === null || shown === undefined ? (
+        <ul className="text-danger">
+          {side.faults.map((fault) => (
+            <li key={fault.path + fault.code}>
+              {fault.path}: {fault.text}
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <Elevation
+          wall={shown}
+          rule={side.view.rule}
+          units={units}
+          building={state.id}
+          revision={side.revision.number}
+          isSmall
+        />
+      )}
+    </figure>
+  );
+}

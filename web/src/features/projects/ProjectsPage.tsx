@@ -1,0 +1,280 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Link, useNavigate } from 'react-router';
+import { v4 as newId } from 'uuid';
+import { ApiError, api } from '../../api/client';
+import { accountOptions, enterAs, projectsOptions } from '../../api/options';
+import type { Account, BuildingState, ProjectSummary, User } from '../../api/types';
+import { FileButton } from '../../ui/FileButton';
+import { FindButton } from '../../ui/FindButton';
+import { FormField } from '../../ui/FormField';
+import { Empty, Failed, Loading } from '../../ui/States';
+
+export function ProjectsPage({ user }: { user: User }) {
+  const projects = useQuery(projectsOptions());
+  const queries = useQueryClient();
+  const [name, setName] = useState('');
+  const create = useMutation({
+    mutationFn: () => api.post('projects', { name }),
+    onSuccess: async () => {
+      setName('');
+      await queries.invalidateQueries({ queryKey: projectsOptions().queryKey });
+    },
+  });
+  const leave = useMutation({
+    mutationFn: () => api.post<Account>('sign-out'),
+    onSuccess: (account) => {
+      enterAs(queries, account);
+    },
+  });
+  const units = useMutation({
+    mutationFn: (next: string) => api.patch<Account>('me', { units: next }),
+    onSuccess: (account) => queries.setQueryData(accountOptions().queryKey, account),
+  });
+  if (projects.isPending) return <Loading what="your projects" />;
+  if (projects.isError) return <Failed error={projects.error} again={() => void projects.refetch()} />;
+  return (
+    <div className="desk">
+      <header className="docket mb-3">
+        <div className="docket-head flex-grow-1">
+          <h1>Chartula</h1>
+          <span className="quiet">{user.name}</span>
+        </div>
+        <div className="tools p-2">
+          <FindButton />
+          <label htmlFor="units">Sizes in</label>
+          <select
+            id="units"
+            className="form-select form-select-sm w-auto"
+            value={user.units}
+            onChange={(event) => units.mutate(event.target.value)}
+          >
+            <option value="imperial">feet and inches</option>
+            <option value="metric">metres</option>
+          </select>
+          <Button variant="outline-secondary" onClick={() => leave.mutate()}>
+            Sign out
+          </Button>
+        </div>
+      </header>
+      <main>
+        {projects.data.length === 0 && (
+          <Empty title="No project yet">
+            <p>A project holds the buildings of one layout, or of one corner of it. Name your first below.</p>
+          </Empty>
+        )}
+        {projects.data.map((project) => (
+          <ProjectCard key={project.id} project={project} />
+        ))}
+        <form
+          className="sheet mt-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (name.trim() !== '') create.mutate();
+          }}
+        >
+          <FormField
+            label="New project"
+            value={name}
+            onChange={setName}
+            problem={create.error instanceof ApiError ? create.error.message : undefined}
+          />
+          <Button type="submit" disabled={name.trim() === '' || create.isPending}>
+            Begin the project
+          </Button>{' '}
+          <ImportProject />
+        </form>
+      </main>
+    </div>
+  );
+}
+
+function ProjectCard({ project }: { project: ProjectSummary }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const [asking, setAsking] = useState<string | null>(null);
+  const refresh = () => queries.invalidateQueries({ queryKey: projectsOptions().queryKey });
+  const begin = useMutation({
+    mutationFn: (input: { name: string } | { document: string }) =>
+      api.post<BuildingState>(`projects/${project.id}/buildings`, { client_id: newId(), ...input }),
+    onSuccess: async (state) => {
+      await refresh();
+      await navigate(`/buildings/${state.id}/prototype`);
+    },
+  });
+  const remove = useMutation({ mutationFn: (url: string) => api.delete(url), onSuccess: refresh });
+  const error = begin.error instanceof ApiError ? begin.error : null;
+  return (
+    <section className="sheet mb-3" aria-label={project.name}>
+      <ProjectHead project={project} refresh={refresh} />
+      {project.buildings.length === 0 && <p className="quiet">No building in it yet.</p>}
+      <ul className="list-unstyled">
+        {project.buildings.map((building) => (
+          <li key={building.id} className="d-flex gap-3 align-items-baseline border-bottom py-2">
+            <Link to={`/buildings/${building.id}/shell`} className="fs-5">
+              {building.name}
+            </Link>
+            <span className="quiet flex-grow-1">
+              revision {building.revision}, {new Date(building.updated_at).toLocaleString()}
+            </span>
+            {asking === building.id ? (
+              <span className="tools">
+                Remove it and its history?
+                <Button size="sm" variant="danger" onClick={() => remove.mutate(`buildings/${building.id}`)}>
+                  Remove {building.name}
+                </Button>
+                <Button size="sm" variant="outline-secondary" onClick={() => setAsking(null)}>
+                  Keep it
+                </Button>
+              </span>
+            ) : (
+              <Button
+                size="sm"
+                variant="link"
+                onClick={() => setAsking(building.id)}
+                aria-label={`Remove ${building.name} …`}
+              >
+                Remove …
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="tools">
+        <Button onClick={() => begin.mutate({ name: 'New building' })} disabled={begin.isPending}>
+          New building
+        </Button>
+        <FileButton
+          label="Building document to import"
+          accept=".json,application/json"
+          onFile={(file) => void file.text().then((document) => begin.mutate({ document }))}
+        >
+          Import a building …
+        </FileButton>
+      </div>
+      {error !== null && (
+        <div role="alert" className="remark remark-stop">
+          {error.message}
+          <ul className="mb-0">
+            {error.problems.map((problem) => (
+              <li key={problem.path + problem.code}>
+                {problem.path}: {problem.text}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** A whole project from a file that was downloaded as one. */
+function ImportProject() {
+  const queries = useQueryClient();
+  const read = useMutation({
+    mutationFn: (archive: File) => {
+      const form = new FormData();
+      form.append('archive', archive);
+      return api.post('projects/import', form);
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: projectsOptions().queryKey }),
+  });
+  const error = read.error instanceof ApiError ? read.error : null;
+  return (
+    <>
+      <FileButton
+        label="Project archive to import"
+        accept=".zip,application/zip"
+        disabled={read.isPending}
+        onFile={(file) => read.mutate(file)}
+      >
+        {read.isPending ? 'Reading it …' : 'Import a project …'}
+      </FileButton>
+      {error !== null && (
+        <div role="alert" className="remark remark-stop">
+          {error.message} {error.problems.map((problem) => `${problem.path}: ${problem.text}`).join('; ')}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** A project's name, to be changed in place, and its removal, asked for twice. */
+function ProjectHead({ project, refresh }: { project: ProjectSummary; refresh: () => Promise<void> }) {
+  const [name, setName] = useState<string | null>(null);
+  const [isAsking, setIsAsking] = useState(false);
+  const rename = useMutation({
+    mutationFn: (next: string) => api.patch(`projects/${project.id}`, { name: next }),
+    onSuccess: async () => {
+      await refresh();
+      setName(null);
+    },
+  });
+  const remove = useMutation({ mutationFn: () => api.delete(`projects/${project.id}`), onSuccess: refresh });
+  if (name !== null) {
+    return (
+      <form
+        className="tools mb-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim() !== '') rename.mutate(name);
+        }}
+      >
+        <label htmlFor={`name-${project.id}`}>Name of the project</label>
+        <input
+          id={`name-${project.id}`}
+          className="form-control w-auto"
+          value={name}
+          maxLength={200}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit" disabled={name.trim() === '' || rename.isPending}>
+          Keep this name
+        </Button>
+        <Button variant="outline-secondary" onClick={() => setName(null)}>
+          Leave it
+        </Button>
+      </form>
+    );
+  }
+  const buildings = project.buildings.length === 1 ? 'one building' : `${project.buildings.length} buildings`;
+  return (
+    <div className="d-flex flex-wrap gap-2 align-items-baseline">
+      <h2 className="flex-grow-1">{project.name}</h2>
+      {isAsking ? (
+        <span className="tools">
+          Remove {project.name} with {buildings}?
+          <Button size="sm" variant="danger" onClick={() => remove.mutate()}>
+            Remove the project
+          </Button>
+          <Button size="sm" variant="outline-secondary" onClick={() => setIsAsking(false)}>
+            Keep the project
+          </Button>
+        </span>
+      ) : (
+        <span className="tools">
+          <Button
+            size="sm"
+            variant="link"
+            onClick={() => setName(project.name)}
+            aria-label={`Rename ${project.name} …`}
+          >
+            Rename …
+          </Button>
+          <a className="btn btn-sm btn-link" href={`/api/projects/${project.id}/archive`} download>
+            Download it all
+          </a>
+          <Button
+            size="sm"
+            variant="link"
+            onClick={() => setIsAsking(true)}
+            aria-label={`Remove the project ${project.name} …`}
+          >
+            Remove …
+          </Button>
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,78 @@
+import type { Opening, Wall } from '../../api/types';
+import { LengthField } from '../../ui/LengthField';
+import { WorkingsTable } from '../../ui/WorkingsTable';
+import { textAt, useBuilding } from '../building/context';
+import { ChecksAt } from './ChecksAt';
+
+/** Figures of the chosen opening, with the sums of its frame and of the piers beside it. */
+export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening }) {
+  const { state, derived, show } = useBuilding();
+  const text = (path: string) => textAt(state.document, path);
+  const frame = derived?.kit.parts.find(
+    (part) =>
+      part.id.includes(`.${wall.edge}.`) &&
+      (part.id.endsWith(`.frame.${opening.id}`) || part.id.endsWith(`.leaf.${opening.id}`)),
+  );
+  const width = frame?.workings.find((workings) => workings.of === 'width');
+  const links = wall.chains[0] ?? [];
+  const at = links.findIndex((link) => link.opening === opening.key);
+  const piers = [links[at - 1], links[at + 1]].filter((link) => link !== undefined && link.opening === null);
+  return (
+    <>
+      <h2>
+        <span className="text-capitalize">{opening.style}</span>, {opening.id}
+        {opening.count > 1 ? `, row of ${opening.count}` : ''}
+      </h2>
+      <p className="quiet">{wall.edge} wall</p>
+      <LengthField label="from the left end" path={`${opening.path}.from`} value={text(`${opening.path}.from`)} />
+      <LengthField label="sill above base" path={`${opening.path}.sill`} value={text(`${opening.path}.sill`)} />
+      {opening.count > 1 && (
+        <LengthField
+          label="repeat, every"
+          path={`${opening.path}.repeat.pitch`}
+          value={text(`${opening.path}.repeat.pitch`)}
+        />
+      )}
+      <LengthField label="width" path={`${opening.style_path}.w`} value={text(`${opening.style_path}.w`)} />
+      <LengthField label="height" path={`${opening.style_path}.h`} value={text(`${opening.style_path}.h`)} />
+      {opening.rise !== null && (
+        <LengthField
+          label="head, rise"
+          path={`${opening.style_path}.head.rise`}
+          value={text(`${opening.style_path}.head.rise`)}
+        />
+      )}
+      <p className="quiet">Width, height and head are the kind’s: every {opening.style} follows.</p>
+      {width !== undefined && frame !== undefined && (
+        <WorkingsTable workings={width} title={`${frame.name}, cut ${frame.qty}`} />
+      )}
+      {piers.map(
+        (link) =>
+          link !== undefined && (
+            <section key={link.from} className="workings">
+              <h3>Pier beside it</h3>
+              <table>
+                <tbody>
+                  <tr>
+                    <td className="text">{show(link.size)}</td>
+                    <td className="mm">{link.bricks}</td>
+                  </tr>
+                  <tr className="sum">
+                    <td>on the model</td>
+                    <td className="mm">{link.size.model}</td>
+                  </tr>
+                </tbody>
+              </table>
+            </section>
+          ),
+      )}
+      <ChecksAt at={[`.${wall.edge}.${opening.id}`, `.${wall.edge}.${opening.key}`]} />
+      <p className="mt-3 mb-0">
+        <span className="key">←</span> <span className="key">→</span> {wall.shows_courses ? 'a brick' : '3in'}{' '}
+        <span className="key">↑</span> <span className="key">↓</span> {wall.shows_courses ? 'a course' : '3in'}{' '}
+        <span className="key">Shift</span> {wall.shows_courses ? 'a quarter' : '1in'} <span className="key">Del</span>{' '}
+        remove
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,118 @@
+import { Canvas } from '../../drawing/Canvas';
+import { Words } from '../../drawing/Dimension';
+import { boundsOf, pathOf } from '../../drawing/geometry';
+import { SelectField } from '../../ui/SelectField';
+import { textAt, useBuilding } from '../building/context';
+
+/** How the walls are put together, for the whole building. */
+export function Methods() {
+  const { state, save } = useBuilding();
+  const text = (path: string) => textAt(state.document, path);
+  return (
+    <>
+      <h2>How it is made</h2>
+      <SelectField
+        label="walls that run through"
+        value={text('methods.through') || 'front-and-back'}
+        choices={[
+          ['front-and-back', 'front and back'],
+          ['sides', 'the sides'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.through', value }])}
+      />
+      <SelectField
+        label="floor"
+        value={text('methods.base') || 'floor'}
+        choices={[
+          ['floor', 'a floor that squares it'],
+          ['none', 'none'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.base', value }])}
+      />
+      <SelectField
+        label="corner braces"
+        value={text('methods.braces') || 'auto'}
+        choices={[
+          ['auto', 'where there is room'],
+          ['none', 'none'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.braces', value }])}
+      />
+      <SelectField
+        label="template goes on"
+        value={text('methods.template.side') || 'back'}
+        choices={[
+          ['back', 'the back, mirrored'],
+          ['front', 'the front'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.template.side', value }])}
+      />
+      <p className="quiet">
+        Corners are butt jointed: the stopped walls are shorter by the thickness of the others. Choose a wall to see its
+        sum.
+      </p>
+    </>
+  );
+}
+
+/** The building cut through its walls, with the roof over it. */
+export function Plan({ onChoose }: { onChoose: (edge: string) => void }) {
+  const { derived, units } = useBuilding();
+  if (derived === null) return null;
+  const { plan, rule } = derived.view;
+  const bounds = boundsOf([plan.roof]);
+  const room = (bounds.x1 - bounds.x0) * 0.08;
+  return (
+    <Canvas
+      bounds={bounds}
+      room={[room, room, room]}
+      above={30}
+      rule={rule}
+      units={units}
+      title="Plan: walls, braces, and the roof over them"
+    >
+      {({ perPx }) => (
+        <>
+          <path
+            d={pathOf(plan.roof)}
+            fill="none"
+            stroke="#4c5b66"
+            strokeWidth={perPx}
+            strokeDasharray={`${6 * perPx} ${4 * perPx}`}
+          />
+          <path
+            d={pathOf(plan.ridge, false)}
+            stroke="#4c5b66"
+            strokeWidth={perPx}
+            strokeDasharray={`${12 * perPx} ${4 * perPx}`}
+          />
+          {plan.walls.map((wall) => (
+            <g key={wall.edge} className="opening" onClick={() => onChoose(wall.edge)}>
+              <path d={pathOf(wall.ring)} fill="#c9b9a5" stroke="#1f2a2e" strokeWidth={1.2 * perPx} />
+              {wall.openings.map((ring, i) => (
+                <path key={i} d={pathOf(ring)} fill="#fbfaf6" stroke="#1f2a2e" strokeWidth={perPx} />
+              ))}
+            </g>
+          ))}
+          {plan.braces.map((ring, i) => (
+            <path key={i} d={pathOf(ring)} fill="#e6e0d0" stroke="#1f2a2e" strokeWidth={perPx} />
+          ))}
+          {plan.walls.map((wall) => {
+            const box = boundsOf([wall.ring]);
+            const inward = { front: [0, 14], back: [0, -20], left: [22, 10], right: [-24, 10] }[wall.edge] ?? [0, 0];
+            return (
+              <Words
+                key={wall.edge}
+                x={(box.x0 + box.x1) / 2 + (inward[0] ?? 0) * perPx}
+                y={(box.y0 + box.y1) / 2 + (inward[1] ?? 0) * perPx}
+                perPx={perPx}
+              >
+                {wall.edge}
+              </Words>
+            );
+          })}
+        </>
+      )}
+    </Canvas>
+  );
+}

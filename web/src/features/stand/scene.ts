@@ -1,0 +1,287 @@
+import * as THREE from 'three';
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import type { Point, Stand, StandPiece } from '../../api/types';
+import { boundsOf } from '../../drawing/geometry';
+
+/** Colours of stocks as they look on the bench. */
+const STOCKS: [RegExp, string][] = [
+  [/^acetate/, '#a9c4cc'],
+  [/^styrene/, '#f4f4f0'],
+  [/^(grey|corrugated)/, '#b9ad98'],
+  [/^(paper|label)/, '#c98f78'],
+  [/^card/, '#e6dfd0'],
+];
+const INK = '#1f2a2e';
+const CHOSEN = '#9c4a32';
+const BOARD = '#d9d4c7';
+const TEXTURE_PX_PER_MM = 12;
+const TEXTURE_MOST_PX = 2048;
+
+interface Standing {
+  piece: StandPiece;
+  group: THREE.Group;
+  faces: THREE.MeshLambertMaterial;
+  sides: THREE.MeshLambertMaterial;
+  edges: THREE.LineBasicMaterial;
+  /** All that it is made of, to tell whether it is still the same after an edit. */
+  told: string;
+}
+
+export interface SceneOptions {
+  building: string;
+  onPick: (key: string | null) => void;
+}
+
+/** The kit in space. Draws only when something changes, and frees all that it made. */
+export class StandScene {
+  readonly #renderer: THREE.WebGLRenderer;
+  readonly #scene = new THREE.Scene();
+  readonly #camera = new THREE.PerspectiveCamera(35, 1, 1, 10000);
+  readonly #controls: OrbitControls;
+  #standing: Standing[] = [];
+  readonly #section = new THREE.Plane(new THREE.Vector3(0, 1, 0), 0);
+  readonly #observer: ResizeObserver;
+  readonly #centre = new THREE.Vector3();
+  #size = 1;
+  #phases: string[] = [];
+  #stand: Stand;
+  #down: readonly [number, number] | null = null;
+
+  constructor(
+    private readonly canvas: HTMLCanvasElement,
+    stand: Stand,
+    private readonly options: SceneOptions,
+  ) {
+    this.#stand = stand;
+    this.#renderer = new THREE.WebGLRenderer({ canvas, antialias: true });
+    this.#renderer.setClearColor(BOARD);
+    this.#scene.add(new THREE.HemisphereLight('#ffffff', '#a39b8b', 2.6));
+    const sun = new THREE.DirectionalLight('#ffffff', 1.6);
+    sun.position.set(-1, -1.6, 2);
+    this.#scene.add(sun);
+    this.#camera.up.set(0, 0, 1);
+    this.#controls = new OrbitControls(this.#camera, canvas);
+    this.#controls.addEventListener('change', this.draw);
+    canvas.addEventListener('pointerdown', this.#onDown);
+    canvas.addEventListener('pointerup', this.#onUp);
+    this.#observer = new ResizeObserver(() => this.#resize());
+    this.#observer.observe(canvas);
+    this.update(stand);
+    this.look();
+    this.#resize();
+  }
+
+  /** Another state of the kit: pieces that are the same stay, and so does the view. */
+  update(stand: Stand): void {
+    this.#stand = stand;
+    const [x0, x1, y0, y1, z0, z1] = stand.box;
+    this.#centre.set((x0 + x1) / 2, (y0 + y1) / 2, (z0 + z1) / 2);
+    this.#size = Math.max(x1 - x0, y1 - y0, z1 - z0);
+    this.#phases = stand.phases
+      .map((phase) => phase.key)
+      .filter((key) => stand.pieces.some((piece) => piece.phase === key));
+    const before = new Map(this.#standing.map((one) => [one.piece.key, one]));
+    this.#standing = stand.pieces.map((piece) => {
+      const told = JSON.stringify(piece);
+      const known = before.get(piece.key);
+      if (known?.told !== told) return this.#build(piece, told);
+      before.delete(piece.key);
+      return known;
+    });
+    for (const gone of before.values()) this.#remove(gone);
+    this.draw();
+  }
+
+  /** From the front left and above, all of it in view. */
+  look(): void {
+    const far = this.#size * 2.1;
+    this.#camera.position.copy(this.#centre).add(new THREE.Vector3(-0.55, -1, 0.5).normalize().multiplyScalar(far));
+    this.#aim(this.#centre);
+  }
+
+  /** As the operator sees it: from the plot's eye, so far along its travel (−1 to 1). */
+  lookFromEye(along: number): void {
+    const eye = this.#stand.eye;
+    if (eye === null) return;
+    const at = new THREE.Vector3(...eye.at).addScaledVector(new THREE.Vector3(...eye.along), eye.travel * along);
+    this.#camera.position.copy(at);
+    this.#aim(new THREE.Vector3(...eye.looks));
+  }
+
+  /** From 0, all together, to 1, all apart; what is fixed last comes off first. */
+  pullApart(apart: number): void {
+    for (const one of this.#standing) {
+      const by = Math.max(
+        0,
+        Math.min(1, apart * this.#phases.length - (this.#phases.length - 1 - this.#phases.indexOf(one.piece.phase))),
+      );
+      one.group.position.set(...one.piece.away).multiplyScalar(by);
+    }
+    // What comes apart takes more room; the view draws back with it.
+    this.#camera.zoom = 1 / (1 + 0.9 * apart);
+    this.#camera.updateProjectionMatrix();
+    this.draw();
+  }
+
+  show(isShown: (piece: StandPiece) => boolean): void {
+    for (const one of this.#standing) one.group.visible = isShown(one.piece);
+    this.draw();
+  }
+
+  /** Cuts away what lies in front of a plane, from 0 (nothing) to 1 (all), seen from the front. */
+  cut(depth: number): void {
+    const [, , y0, y1] = this.#stand.box;
+    this.#section.constant = -(y0 + (y1 - y0) * depth);
+    this.#renderer.clippingPlanes = depth > 0 ? [this.#section] : [];
+    this.draw();
+  }
+
+  choose(key: string | null): void {
+    for (const one of this.#standing) {
+      const isChosen = one.piece.key === key;
+      one.edges.color.set(isChosen ? CHOSEN : INK);
+      one.faces.emissive.set(isChosen ? '#7a2f1c' : '#000000');
+    }
+    this.draw();
+  }
+
+  /** Turns about the building by degrees, and nearer or further by a factor. */
+  orbit(across: number, up: number, nearer = 1): void {
+    const target = this.#controls.target;
+    const arm = this.#camera.position.clone().sub(target);
+    arm.applyAxisAngle(new THREE.Vector3(0, 0, 1), THREE.MathUtils.degToRad(across));
+    const side = new THREE.Vector3().crossVectors(arm, this.#camera.up).normalize();
+    const raised = arm.clone().applyAxisAngle(side, THREE.MathUtils.degToRad(up));
+    if (Math.abs(raised.clone().normalize().z) < 0.99) arm.copy(raised);
+    this.#camera.position.copy(target).addScaledVector(arm, nearer);
+    this.#controls.update();
+    this.draw();
+  }
+
+  picture(done: (blob: Blob | null) => void): void {
+    this.draw();
+    this.canvas.toBlob(done, 'image/png');
+  }
+
+  readonly draw = (): void => {
+    this.#renderer.render(this.#scene, this.#camera);
+  };
+
+  dispose(): void {
+    this.#observer.disconnect();
+    this.#controls.dispose();
+    this.canvas.removeEventListener('pointerdown', this.#onDown);
+    this.canvas.removeEventListener('pointerup', this.#onUp);
+    for (const one of this.#standing) this.#remove(one);
+    this.#renderer.dispose();
+  }
+
+  #remove(one: Standing): void {
+    this.#scene.remove(one.group);
+    for (const drawn of one.group.children) {
+      if (drawn instanceof THREE.Mesh || drawn instanceof THREE.LineSegments) (drawn as THREE.Mesh).geometry.dispose();
+    }
+    one.faces.map?.dispose();
+    for (const material of [one.faces, one.sides, one.edges]) material.dispose();
+  }
+
+  #aim(at: THREE.Vector3): void {
+    this.#controls.target.copy(at);
+    this.#controls.update();
+    this.draw();
+  }
+
+  #resize(): void {
+    const { clientWidth: w, clientHeight: h } = this.canvas;
+    if (w === 0 || h === 0) return;
+    this.#renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    this.#renderer.setSize(w, h, false);
+    this.#camera.aspect = w / h;
+    this.#camera.updateProjectionMatrix();
+    this.draw();
+  }
+
+  #build(piece: StandPiece, told: string): Standing {
+    const isClear = piece.stock.startsWith('acetate');
+    const colour = STOCKS.find(([pattern]) => pattern.test(piece.stock))?.[1] ?? '#d8cfbd';
+    const faces = new THREE.MeshLambertMaterial({
+      color: colour,
+      side: THREE.DoubleSide,
+      ...(isClear ? { transparent: true, opacity: 0.45 } : {}),
+      // Papers lie on card; what lies in one plane would flicker.
+      ...(piece.group === 'skin' ? { polygonOffset: true, polygonOffsetFactor: -1, polygonOffsetUnits: -1 } : {}),
+    });
+    const sides = new THREE.MeshLambertMaterial({ color: colour, side: THREE.DoubleSide });
+    const edges = new THREE.LineBasicMaterial({ color: INK });
+    const group = new THREE.Group();
+    for (const facet of piece.facets) {
+      const shape = new THREE.Shape(facet.outline.map(vector));
+      shape.holes = facet.holes.map((hole) => new THREE.Path(hole.map(vector)));
+      const geometry = new THREE.ExtrudeGeometry(shape, { depth: piece.thickness, bevelEnabled: false });
+      geometry.translate(0, 0, -piece.thickness);
+      const x = new THREE.Vector3(...facet.x);
+      const y = new THREE.Vector3(...facet.y);
+      const matrix = new THREE.Matrix4().makeBasis(x, y, new THREE.Vector3().crossVectors(x, y));
+      geometry.applyMatrix4(matrix.setPosition(...facet.origin));
+      const mesh = new THREE.Mesh(geometry, [faces, sides]);
+      mesh.userData = { key: piece.key };
+      group.add(mesh, new THREE.LineSegments(new THREE.EdgesGeometry(geometry, 20), edges));
+    }
+    this.#scene.add(group);
+    if (piece.art) this.#paper(piece, faces);
+    return { piece, group, faces, sides, edges, told };
+  }
+
+  /** Lays a paper's own print on it; its facets carry the coordinates of the whole sheet. */
+  #paper(piece: StandPiece, faces: THREE.MeshLambertMaterial): void {
+    const bounds = boundsOf(piece.facets.map((facet) => facet.outline));
+    const [w, h] = [bounds.x1 - bounds.x0, bounds.y1 - bounds.y0];
+    const image = new Image();
+    image.onload = () => {
+      const scale = Math.min(TEXTURE_PX_PER_MM, TEXTURE_MOST_PX / Math.max(w, h));
+      const canvas = document.createElement('canvas');
+      canvas.width = Math.ceil(w * scale);
+      canvas.height = Math.ceil(h * scale);
+      canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
+      const texture = new THREE.CanvasTexture(canvas);
+      texture.colorSpace = THREE.SRGBColorSpace;
+      texture.repeat.set(1 / w, 1 / h);
+      faces.map = texture;
+      faces.color.set('#ffffff');
+      faces.needsUpdate = true;
+      this.draw();
+    };
+    image.src = `/api/buildings/${this.options.building}/parts/${piece.part}.svg?face=1&r=${this.#stand.revision}`;
+  }
+
+  readonly #onDown = (event: PointerEvent): void => {
+    this.#down = [event.clientX, event.clientY];
+  };
+
+  /** A press that did not turn the view picks what it met. */
+  readonly #onUp = (event: PointerEvent): void => {
+    const [x, y] = this.#down ?? [Infinity, Infinity];
+    this.#down = null;
+    if (Math.hypot(event.clientX - x, event.clientY - y) > 4) return;
+    const box = this.canvas.getBoundingClientRect();
+    const at = new THREE.Vector2(
+      ((event.clientX - box.left) / box.width) * 2 - 1,
+      1 - ((event.clientY - box.top) / box.height) * 2,
+    );
+    const ray = new THREE.Raycaster();
+    ray.setFromCamera(at, this.#camera);
+    const shown = this.#standing.filter((one) => one.group.visible).map((one) => one.group);
+    const planes = this.#renderer.clippingPlanes;
+    const hit = ray
+      .intersectObjects(shown, true)
+      .find(
+        (one) => one.object instanceof THREE.Mesh && planes.every((plane) => plane.distanceToPoint(one.point) >= 0),
+      );
+    const key: unknown = hit?.object.userData.key;
+    this.options.onPick(typeof key === 'string' ? key : null);
+  };
+}
+
+function vector([x, y]: Point): THREE.Vector2 {
+  return new THREE.Vector2(x, y);
+}

@@ -1,0 +1,104 @@
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { BuildingState, Edit } from '../api/types';
+import { BuildingContext } from '../features/building/context';
+import { LengthField } from './LengthField';
+
+const PATH = 'blocks.0.eaves';
+
+const state: BuildingState = {
+  id: 'b',
+  project_id: 'p',
+  name: 'Hut',
+  revision: { number: 1, summary: '', name: null, kind: 'edit', parts_changed: null, is_sound: true, at: '' },
+  faults: [],
+  derived_from: 1,
+  history: { undo: null, redo: null },
+  made: null,
+  document: { scale: '1:76.2' },
+  derived: null,
+};
+
+function show(save: (edits: Edit[]) => void, faults: BuildingState['faults'] = []) {
+  render(
+    <BuildingContext.Provider
+      value={{
+        state: { ...state, faults },
+        derived: null,
+        units: 'imperial',
+        save,
+        gather: save,
+        undo: vi.fn(),
+        redo: vi.fn(),
+        restore: vi.fn(),
+        unseen: [],
+        show: (size) => size.imperial,
+      }}
+    >
+      <LengthField label="eaves" path={PATH} value="9ft 6in" />
+    </BuildingContext.Provider>,
+  );
+  return screen.getByLabelText('eaves');
+}
+
+beforeEach(() => {
+  vi.stubGlobal('fetch', (_url: string, init: RequestInit) => {
+    const { text } = JSON.parse(typeof init.body === 'string' ? init.body : '{}') as { text: string };
+    const fault = /^\d+$/.test(text);
+    const body = fault
+      ? { message: 'no', problems: [{ path: PATH, code: 'length.no-unit', text: `“${text}” has no unit` }] }
+      : { real_mm: 1, model_mm: 38, imperial: text, metric: '', model: '38.00 mm' };
+    return Promise.resolve(new Response(JSON.stringify(body), { status: fault ? 422 : 200 }));
+  });
+});
+
+describe('a length field', () => {
+  it('shows the model’s size beside the real one', async () => {
+    show(vi.fn());
+    expect(await screen.findByText('38.00 mm')).toBeInTheDocument();
+  });
+
+  it('saves what was typed, as it was typed, when it is left', async () => {
+    const save = vi.fn();
+    const field = show(save);
+    fireEvent.change(field, { target: { value: '10ft' } });
+    fireEvent.blur(field);
+    await waitFor(() => expect(save).toHaveBeenCalledWith([{ op: 'set', path: PATH, value: '10ft' }]));
+    expect(sessionStorage.length).toBe(0);
+  });
+
+  it('keeps what cannot be read, with its fault, and saves nothing', async () => {
+    const save = vi.fn();
+    const field = show(save);
+    fireEvent.change(field, { target: { value: '10' } });
+    fireEvent.blur(field);
+    expect(await screen.findByRole('alert')).toHaveTextContent('“10” has no unit');
+    expect(field).toHaveValue('10');
+    expect(field).toHaveAttribute('aria-invalid', 'true');
+    expect(sessionStorage.getItem(`draft:b:${PATH}`)).toBe('10');
+    expect(save).not.toHaveBeenCalled();
+  });
+
+  it('brings a kept draft back, and Escape lets go of it', async () => {
+    sessionStorage.setItem(`draft:b:${PATH}`, '11');
+    const field = show(vi.fn());
+    expect(field).toHaveValue('11');
+    fireEvent.keyDown(field, { key: 'Escape' });
+    await waitFor(() => expect(field).toHaveValue('9ft 6in'));
+    expect(sessionStorage.length).toBe(0);
+  });
+
+  it('shows the fault that is stored with the revision', async () => {
+    show(vi.fn(), [{ path: PATH, code: 'x', text: 'stands below the base' }]);
+    expect(await screen.findByRole('alert')).toHaveTextContent('stands below the base');
+  });
+
+  it('keeps and passes on what no server can read now', async () => {
+    const save = vi.fn();
+    const field = show(save);
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('gone')));
+    fireEvent.change(field, { target: { value: '11ft' } });
+    fireEvent.blur(field);
+    await waitFor(() => expect(save).toHaveBeenCalledWith([{ op: 'set', path: PATH, value: '11ft' }]));
+  });
+});
