@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use GdImage;
+use Symfony\Component\Process\Process;
+
+/** Standing it up, marking what is made, the finder, and the simulated devices. */
+final class AtTheBenchTest extends BrowserTestCase
+{
+    public function testPrintedPiecesGoStaleAndFixedOnesAreAskedFor(): void
+    {
+        $building = $this->beginBuilding('Njal', 'Bench');
+        $this->link('Shell')->click();
+        $this->press('Add sash');
+        $this->saved(2);
+        $this->open("$building/bench");
+        $this->press('Mark all sheets as printed');
+        $this->sees('all sheets,');
+        $this->find("//div[@role='group'][starts-with(@aria-label, 'W2 Front wall, core')]/button[normalize-space()='fixed']")->click();
+        $this->sees('1 fixed');
+        $this->open("$building/shell");
+        $this->find("//*[@data-opening='w1']")->click();
+        $this->keys(WebDriverKeys::ARROW_RIGHT);
+        $this->sees('This changes a part that is already fixed.');
+        $this->sees('an opening moved 3.00 mm');
+        $this->press('Leave it as it is');
+        $this->saved(2);
+        $this->find("//*[@data-opening='w1']")->click();
+        $this->keys(WebDriverKeys::ARROW_RIGHT);
+        $this->press('Change it all the same');
+        $this->saved(3);
+        $this->sees('pieces stale');
+        $this->open("$building/bench");
+        $this->press('stale');
+        $this->sees('stale in cut');
+        self::assertNotSame([], $this->browser->findElements(WebDriverBy::cssSelector('.ghost path[stroke-dasharray]')));
+        $this->assertAccessible('stale pieces');
+        $this->link('Download just the stale pieces')->click();
+        $text = (new Process(['pdftotext', $this->downloaded('*-stale.pdf'), '-']))->mustRun()->getOutput();
+        self::assertStringContainsString('Front wall', $text);
+        self::assertStringNotContainsString('Back wall', $text);
+        $this->press('Mark the stale pieces as printed');
+        $this->sees('None is stale.');
+    }
+
+    public function testTheKitReallyStandsInSpace(): void
+    {
+        $this->enterDemo();
+        $this->link('Weigh office')->click();
+        $building = $this->building();
+        $this->open("$building/stand");
+        $this->find('//canvas[@data-drawn="true"]');
+        usleep(800_000);
+        $whole = $this->picture();
+        self::assertGreaterThan(0.02, self::unlike($whole, null), 'more than the board behind it');
+        $this->find("//label[normalize-space()='papers']/input")->click();
+        usleep(400_000);
+        $bare = $this->picture();
+        self::assertGreaterThan(0.005, self::unlike($whole, $bare), 'hiding the papers shows');
+        // By keyboard: turned, and pulled apart.
+        $this->browser->executeScript('document.querySelector("canvas.standing").focus()');
+        $this->keys(WebDriverKeys::ARROW_LEFT, WebDriverKeys::ARROW_LEFT);
+        usleep(300_000);
+        self::assertGreaterThan(0.02, self::unlike($bare, $this->picture()), 'arrow keys turn it');
+        $before = $this->picture();
+        $this->find("//label[starts-with(normalize-space(), 'pull apart')]//input")->sendKeys(WebDriverKeys::END);
+        usleep(300_000);
+        self::assertGreaterThan(0.02, self::unlike($before, $this->picture()), 'it comes apart');
+        $this->press('From the operator’s eye');
+        usleep(300_000);
+        self::assertGreaterThan(0.02, self::unlike($before, $this->picture()), 'the eye sees it from elsewhere');
+        $this->press('Picture');
+        self::assertStringStartsWith("\x89PNG", (string) file_get_contents($this->downloaded('Weigh office.png')));
+        // A piece in the list leads to the drawing and to its sheet.
+        $this->press('W2 Front wall, core');
+        $this->sees('greyboard-1, 1.17 mm thick. It stands from 0.0 to 72.0 across');
+        $this->link('On sheet 2')->click();
+        $this->find("//figure[@class='chosen']//img[contains(@alt, 'Sheet 2')]");
+        // And the other way round.
+        $this->link('R3')->click();
+        $this->heading('R3 Ridge strip');
+        $this->open("$building/stand?part=main.front.core");
+        $this->link('In the drawing')->click();
+        $this->heading('W2, Front wall, core');
+        $this->link('See W2 standing')->click();
+        $this->heading('W2 Front wall, core');
+        $this->assertQuiet('standing');
+    }
+
+    public function testAnEditShowsInSpaceAndTheViewStays(): void
+    {
+        $building = $this->beginBuilding('Olaf', 'Space');
+        $this->type('eaves above datum', '14ft');
+        $this->saved(2);
+        $this->open("$building/stand");
+        $this->find('//canvas[@data-drawn="true"][@data-revision="2"]');
+        usleep(800_000);
+        $tall = $this->picture();
+        $this->press('Undo');
+        $this->find('//canvas[@data-drawn="true"][@data-revision="3"]');
+        usleep(600_000);
+        self::assertGreaterThan(0.01, self::unlike($tall, $this->picture()), 'lower by four and a half feet');
+    }
+
+    public function testAPieceIsPickedInSpace(): void
+    {
+        $this->enterDemo();
+        $this->link('Weigh office')->click();
+        $this->open($this->building().'/stand');
+        $canvas = $this->find('//canvas[@data-drawn="true"]');
+        usleep(500_000);
+        $canvas->click();
+        $this->find("//aside//a[normalize-space()='In the drawing'] | //aside//a[starts-with(normalize-space(), 'On sheet')]");
+    }
+
+    public function testTheFinderByKeyboardOnly(): void
+    {
+        $this->enterDemo();
+        $this->keys('/');
+        $this->find("//input[@role='combobox']")->sendKeys('6ft at 1:87.1');
+        $this->sees('6ft of the real thing is 21.00 mm at 1:87.1');
+        $this->keys(WebDriverKeys::ESCAPE);
+        $this->link('Weigh office')->sendKeys(WebDriverKeys::ENTER);
+        $this->find("//*[@data-opening='w1']");
+        $building = $this->building();
+        $this->browser->executeScript('window.pointers = 0; for (const t of ["pointerdown", "mousedown"]) addEventListener(t, () => window.pointers++, true);');
+        $this->keys('/');
+        $this->find("//input[@role='combobox']")->sendKeys('22.5mm');
+        $this->sees('22.5mm on the model is 5ft 7 1/2in');
+        $this->assertSound('finder');
+        $this->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_UP, WebDriverKeys::ENTER);
+        $this->find("//p[@role='status'][contains(., 'Copied') or contains(., 'Enter copies')]");
+        $this->keys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL, 'what is this');
+        $this->sees('Nothing is called “what is this” here. Write a length with its unit');
+        $this->keys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL, 'P3');
+        $this->find("//li[@role='option'][contains(., 'P3, Back wall, brick paper')]");
+        $this->keys(WebDriverKeys::ENTER);
+        $this->heading('Back, from outside');
+        $this->heading('P3, Back wall, brick paper');
+        self::assertSame(0, $this->browser->executeScript('return window.pointers'));
+        self::assertStringStartsWith($building, (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH));
+    }
+
+    public function testEitherSideOfTheDoubleRuleTakesAFigure(): void
+    {
+        $this->enterDemo();
+        $this->link('Weigh office')->click();
+        $this->find("//*[@data-opening='w1']");
+        $this->find("//div[@class='rule-figures']/label[1]/input")->sendKeys('7ft 6in');
+        $this->find("//div[@class='rule-figures']/label[2]/input[@value='30.00 mm']");
+        $this->find("//*[name()='text'][.='7ft 6in = 30.0 mm']");
+        $this->find("//div[@class='rule-figures']/label[2]/input")->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys([WebDriverKeys::NULL, '12mm']);
+        $this->find("//div[@class='rule-figures']/label[1]/input[@value='3ft']");
+    }
+
+    public function testWatchesTheKnifeAndTriesThePrinter(): void
+    {
+        $this->enterDemo();
+        $this->link('Weigh office')->click();
+        $this->open($this->building().'/sheets');
+        $this->find("(//button[normalize-space()='Watch it cut'])[2]")->click();
+        $this->sees('5 passes to a cut. Nothing leaves the sheet');
+        $this->press('Run it');
+        // A line has to be followed before the next begins.
+        $this->sees(', line 3');
+        $this->press('Hold');
+        $drawn = fn (): int => count($this->browser->findElements(WebDriverBy::cssSelector('.cutting path[stroke-dasharray]')));
+        self::assertGreaterThan(0, $drawn());
+        self::assertLessThan(14, $drawn());
+        $this->find("//summary[normalize-space()='Try it on a simulated printer']")->click();
+        $this->press('Print sheet 1');
+        $this->browser->wait(10, 100)->until(fn (): bool => $this->browser->executeScript('return document.querySelector("img.printed")?.naturalWidth ?? 0') === 1241);
+        $this->press('Other files');
+        $this->link('Sheets as DXF')->click();
+        self::assertStringContainsString('AC1009', (string) file_get_contents($this->downloaded('weigh-office-sheets.dxf')));
+        $this->assertQuiet('devices');
+    }
+
+    private function picture(): GdImage
+    {
+        $png = $this->browser->findElement(WebDriverBy::cssSelector('canvas.standing'))->takeElementScreenshot();
+        $picture = imagecreatefromstring((string) $png);
+        self::assertNotFalse($picture);
+
+        return $picture;
+    }
+
+    /** What part of the pixels differs from another picture, or from the board behind. */
+    private static function unlike(GdImage $one, ?GdImage $other): float
+    {
+        [$w, $h] = [imagesx($one), imagesy($one)];
+        $board = imagecolorat($one, 5, 5);
+        $unlike = 0;
+        $seen = 0;
+        for ($y = 3; $y < $h - 3; $y += 2) {
+            for ($x = 3; $x < $w - 3; $x += 2) {
+                $a = (int) imagecolorat($one, $x, $y);
+                $b = (int) ($other === null ? $board : imagecolorat($other, $x, $y));
+                $unlike += abs(($a >> 16) - ($b >> 16)) + abs((($a >> 8) & 255) - (($b >> 8) & 255)) + abs(($a & 255) - ($b & 255)) > 24 ? 1 : 0;
+                $seen++;
+            }
+        }
+
+        return $unlike / $seen;
+    }
+}

@@ -1,0 +1,248 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+use RuntimeException;
+use Throwable;
+
+/** Drives the real interface in a headless browser against the served application. */
+abstract class BrowserTestCase extends TestCase
+{
+    private const WAIT_S = 20;
+
+    /** @var resource|null */
+    private static $driverProcess = null;
+
+    private static int $driverPort = 0;
+
+    protected RemoteWebDriver $browser;
+
+    protected string $downloads;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$driverPort = self::freePort();
+        $null = ['file', '/dev/null', 'w'];
+        $process = proc_open(['chromedriver', '--port='.self::$driverPort, '--log-level=OFF'], [1 => $null, 2 => $null], $pipes);
+        self::$driverProcess = is_resource($process) ? $process : throw new RuntimeException('ChromeDriver did not start');
+        for ($i = 0; $i < 100 && @fsockopen('127.0.0.1', self::$driverPort) === false; $i++) {
+            usleep(50_000);
+        }
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        if (self::$driverProcess !== null) {
+            proc_terminate(self::$driverProcess);
+            proc_close(self::$driverProcess);
+            self::$driverProcess = null;
+        }
+    }
+
+    protected function setUp(): void
+    {
+        $this->downloads = sys_get_temp_dir().'/chartula-downloads-'.bin2hex(random_bytes(4));
+        mkdir($this->downloads);
+        $options = new ChromeOptions;
+        $options->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--window-size=1280,943', '--hide-scrollbars', '--force-device-scale-factor=1', '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--force-prefers-reduced-motion',
+            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--no-default-browser-check', '--disable-default-apps',
+            '--disable-extensions', '--metrics-recording-only', '--disable-domain-reliability', '--disable-features=OptimizationHints,MediaRouter,Translate', '--no-proxy-server',
+            '--host-resolver-rules=MAP * ^NOTFOUND,EXCLUDE 127.0.0.1',
+        ]);
+        $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads, 'download.prompt_for_download' => false]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $this->browser = RemoteWebDriver::create('http://127.0.0.1:'.self::$driverPort, $capabilities);
+    }
+
+    protected function tearDown(): void
+    {
+        if ($this->status()->isFailure() || $this->status()->isError()) {
+            try {
+                fwrite(STDERR, "\n{$this->name()} stopped at {$this->browser->getCurrentURL()} with:\n".mb_substr($this->browser->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500)."\n");
+                $this->browser->takeScreenshot(sys_get_temp_dir().'/chartula-'.$this->name().'.png');
+            } catch (Throwable) {
+                // The browser may be gone already; the failure itself is what counts.
+            }
+        }
+        $this->browser->quit();
+        array_map(unlink(...), glob("$this->downloads/*") ?: []);
+        rmdir($this->downloads);
+    }
+
+    protected function open(string $path): void
+    {
+        $base = getenv('CHARTULA_WEB');
+        self::assertIsString($base, 'bin/test browser serves the application');
+        $this->browser->get($base.$path);
+    }
+
+    protected function enterDemo(): void
+    {
+        $this->open('/');
+        $this->press('Look round the demo');
+        $this->link('Weigh office');
+    }
+
+    protected function register(string $name): void
+    {
+        $this->open('/');
+        $this->press('I am new here');
+        $this->type('Your name', $name);
+        $this->type('E-mail address', strtolower($name).'-'.bin2hex(random_bytes(4)).'@marrowmere.example');
+        $this->type('Password', 'a long password');
+        $this->press('Make the account');
+        $this->heading('No project yet');
+    }
+
+    /**
+     * Ends the session on the server while the page stays as it is. An answer still on its way can bring the old
+     * session back, so it is ended until it stays ended.
+     */
+    protected function endSession(): void
+    {
+        $ended = 0;
+        $this->browser->wait(self::WAIT_S, 300)->until(function () use (&$ended): bool {
+            $out = $this->browser->executeScript(<<<'JS'
+                const token = () => decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
+                const me = await (await fetch('/api/me')).json();
+                if (me.user === null) return true;
+                await fetch('/api/sign-out', {method: 'POST', headers: {'Accept': 'application/json', 'X-XSRF-TOKEN': token()}});
+                return false;
+                JS);
+            $ended = $out === true ? $ended + 1 : 0;
+
+            return $ended === 2;
+        }, 'The session did not end');
+    }
+
+    protected function find(string $xpath): RemoteWebElement
+    {
+        // What was seen once is given: it may be gone a moment later, as a running figure is.
+        $seen = [];
+        $this->browser->wait(self::WAIT_S, 50)->until(function () use ($xpath, &$seen): bool {
+            $seen = $this->browser->findElements(WebDriverBy::xpath($xpath));
+
+            return $seen !== [];
+        }, "No $xpath");
+
+        return $seen[0] ?? throw new RuntimeException("No $xpath");
+    }
+
+    protected function press(string $button): void
+    {
+        $this->find("//button[normalize-space()='$button'][not(@disabled)]")->click();
+    }
+
+    protected function link(string $text): RemoteWebElement
+    {
+        return $this->find("//a[normalize-space()='$text' or .//*[normalize-space()='$text']]");
+    }
+
+    protected function heading(string $text): void
+    {
+        $this->find("//*[self::h1 or self::h2 or self::h3][normalize-space()='$text']");
+    }
+
+    protected function field(string $label): RemoteWebElement
+    {
+        $id = $this->find("//label[normalize-space()='$label']")->getAttribute('for');
+
+        return $this->find("//*[@id='$id']");
+    }
+
+    /** Replaces what stands in a field and leaves it. */
+    protected function type(string $label, string $text, bool $leave = true): void
+    {
+        $this->field($label)->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys([WebDriverKeys::NULL, $text.($leave ? WebDriverKeys::TAB : '')]);
+    }
+
+    protected function saved(int $revision): void
+    {
+        $this->find("//*[@data-save='saved'][contains(., 'revision $revision')]");
+    }
+
+    protected function sees(string $text): void
+    {
+        $this->find("//body[contains(., \"$text\")]");
+    }
+
+    /** The building's own part of the address, for opening one of its pages. */
+    protected function building(): string
+    {
+        $this->find("//nav[@aria-label='Stages']");
+
+        return implode('/', array_slice(explode('/', (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH)), 0, 3));
+    }
+
+    /** A building of one's own, opened at its first stage. */
+    protected function beginBuilding(string $person, string $project): string
+    {
+        $this->register($person);
+        $this->type('New project', $project, leave: false);
+        $this->press('Begin the project');
+        $this->press('New building');
+        $this->heading('The real building');
+
+        return $this->building();
+    }
+
+    protected function keys(string ...$keys): void
+    {
+        foreach ($keys as $key) {
+            $this->browser->getKeyboard()->sendKeys($key);
+        }
+    }
+
+    protected function downloaded(string $pattern): string
+    {
+        $this->browser->wait(self::WAIT_S, 100)->until(fn (): bool => (glob("$this->downloads/$pattern") ?: []) !== [], "No file $pattern came");
+
+        return (glob("$this->downloads/$pattern") ?: [''])[0];
+    }
+
+    /** Nothing serious by the accessibility rules, and nothing in the console. */
+    protected function assertSound(string $where): void
+    {
+        $this->assertAccessible($where);
+        $this->assertQuiet($where);
+    }
+
+    protected function assertAccessible(string $where): void
+    {
+        $axe = file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
+        // The page's own content policy forbids scripts from text, but the driver may bring one along.
+        $this->browser->executeScript($axe === false ? throw new RuntimeException('axe is missing') : $axe);
+        $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ")).slice(0, 3).join(", "))));');
+        self::assertSame([], $found, $where);
+    }
+
+    protected function assertQuiet(string $where): void
+    {
+        $log = array_filter($this->browser->manage()->getLog('browser'), static fn (mixed $entry): bool => is_array($entry) && in_array($entry['level'], ['SEVERE', 'WARNING'], true));
+        self::assertSame([], array_column($log, 'message'), "console at $where");
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        if ($socket === false) {
+            throw new RuntimeException('No port is free');
+        }
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+}

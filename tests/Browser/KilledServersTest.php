@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use GuzzleHttp\Client;
+use GuzzleHttp\Cookie\CookieJar;
+use GuzzleHttp\Exception\TransferException;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use Tests\Support\Kits;
+
+/** What was acknowledged is there, however often the web server or the database is killed in the middle of a save. */
+final class KilledServersTest extends TestCase
+{
+    private const KILLS = 20;
+
+    private Client $client;
+
+    private CookieJar $cookies;
+
+    protected function setUp(): void
+    {
+        $this->cookies = new CookieJar;
+        $base = getenv('CHARTULA_WEB');
+        self::assertIsString($base);
+        $this->client = new Client(['base_uri' => $base, 'cookies' => $this->cookies, 'timeout' => 10, 'http_errors' => false]);
+    }
+
+    public function testNothingAcknowledgedIsLost(): void
+    {
+        $building = $this->begin();
+        $acknowledged = [];
+        $revision = 1;
+        $refused = 0;
+        for ($kill = 0; $kill < self::KILLS; $kill++) {
+            $target = $kill % 2 === 0 ? 'web' : 'database';
+            // The kill falls somewhere in a run of saves.
+            $process = new Process(['bash', '-c', sprintf('sleep 0.%02d; exec bin/instance %s-kill', random_int(5, 25), $target)], dirname(__DIR__, 2));
+            $process->start();
+            for ($i = 0; $i < 4; $i++) {
+                $id = self::uuid();
+                $name = "Loft $kill.$i";
+                [$status] = $this->call('POST', "buildings/$building/revisions", ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]]);
+                if ($status === 201) {
+                    $acknowledged[++$revision] = $name;
+
+                    continue;
+                }
+                $refused++;
+                $process->wait();
+                (new Process(['bin/instance', "$target-up"], dirname(__DIR__, 2)))->mustRun();
+                // Whether it was saved or not is not known: the same id again finds out.
+                [$status, $answer] = $this->retry($building, $id, $revision, $name);
+                self::assertContains($status, [200, 201], (string) json_encode($answer));
+                $acknowledged[++$revision] = $name;
+            }
+            $process->wait();
+            (new Process(['bin/instance', "$target-up"], dirname(__DIR__, 2)))->mustRun();
+        }
+        self::assertGreaterThan(0, $refused, 'some save was hit');
+        $revisions = $this->call('GET', "buildings/$building/revisions")[1]['revisions'];
+        self::assertIsArray($revisions);
+        $found = [];
+        foreach ($revisions as $one) {
+            self::assertIsArray($one);
+            $found[$one['number']] = $one['summary'];
+        }
+        foreach ($acknowledged as $number => $name) {
+            self::assertStringEndsWith("to $name", is_string($found[$number] ?? null) ? $found[$number] : 'nothing');
+        }
+        self::assertCount(count($acknowledged) + 1, $found);
+    }
+
+    /** Undo and redo, prints, and marks on pieces, each sent again under its id after a kill: done once, and not lost. */
+    public function testHistoryPrintsAndMarksSurviveKillsToo(): void
+    {
+        $building = $this->begin();
+        $this->acknowledged('POST', "buildings/$building/revisions", ['client_id' => self::uuid(), 'base' => 1, 'edits' => [['op' => 'set', 'path' => 'note', 'value' => 'nothing that is cut']]]);
+        $revision = 2;
+        $parts = ['main.base.floor', 'main.front.core', 'main.back.core', 'main.left.core', 'main.right.core', 'main.front.face', 'main.back.face', 'main.ridge.strip'];
+        foreach ($parts as $kill => $part) {
+            $target = $kill % 2 === 0 ? 'database' : 'web';
+            $process = new Process(['bash', '-c', sprintf('sleep 0.%02d; exec bin/instance %s-kill', random_int(2, 20), $target)], dirname(__DIR__, 2));
+            $process->start();
+            $this->acknowledged('POST', "buildings/$building/revisions", ['client_id' => self::uuid(), 'base' => $revision++, $kill % 2 === 0 ? 'undo' : 'redo' => true]);
+            $this->acknowledged('POST', "buildings/$building/prints", ['client_id' => self::uuid(), 'which' => 'all']);
+            $this->acknowledged('PATCH', "buildings/$building/pieces", ['pieces' => [['part' => $part, 'copy' => 0]], 'state' => 'cut']);
+            $process->wait();
+            (new Process(['bin/instance', "$target-up"], dirname(__DIR__, 2)))->mustRun();
+        }
+        $made = $this->acknowledged('GET', "buildings/$building/made");
+        self::assertIsArray($made['prints']);
+        self::assertCount(count($parts), $made['prints'], 'each print once');
+        self::assertIsArray($made['pieces']);
+        $cut = array_column(array_filter($made['pieces'], static fn (mixed $p): bool => is_array($p) && $p['state'] === 'cut'), 'part');
+        sort($cut);
+        sort($parts);
+        self::assertSame($parts, $cut);
+        self::assertSame($revision, $this->acknowledged('GET', "buildings/$building/revisions")['total'], 'each undo and redo once');
+    }
+
+    private function begin(): string
+    {
+        $this->acknowledged('GET', 'me');
+        $this->acknowledged('POST', 'register', ['name' => 'Etheldreda', 'email' => bin2hex(random_bytes(6)).'@marrowmere.example', 'password' => 'a long password']);
+        $project = $this->acknowledged('POST', 'projects', ['name' => 'Kill'])['project'];
+        self::assertIsArray($project);
+        self::assertIsString($project['id']);
+        $building = $this->acknowledged('POST', "projects/{$project['id']}/buildings", ['client_id' => self::uuid(), 'document' => Kits::exampleText('weigh-office')])['id'];
+        self::assertIsString($building);
+
+        return $building;
+    }
+
+    /**
+     * Sent until it is answered; servers that were killed are brought back in between.
+     *
+     * @param  array<string, mixed>  $data
+     * @return array<array-key, mixed>
+     */
+    private function acknowledged(string $method, string $path, array $data = []): array
+    {
+        for ($try = 0; $try < 60; $try++) {
+            [$status, $answer] = $this->call($method, $path, $data);
+            if ($status >= 200 && $status < 300) {
+                return $answer;
+            }
+            self::assertTrue($status === 0 || $status >= 500, "$method $path: $status ".json_encode($answer));
+            foreach (['database', 'web'] as $target) {
+                (new Process(['bin/instance', "$target-up"], dirname(__DIR__, 2)))->mustRun();
+            }
+            usleep(50_000);
+        }
+        self::fail("$method $path was never answered");
+    }
+
+    /** @return array{int, array<array-key, mixed>} */
+    private function retry(string $building, string $id, int $revision, string $name): array
+    {
+        $last = [0, []];
+        for ($try = 0; $try < 40; $try++) {
+            $last = $this->call('POST', "buildings/$building/revisions", ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]]);
+            if ($last[0] === 200 || $last[0] === 201) {
+                break;
+            }
+            usleep(100_000);
+        }
+
+        return $last;
+    }
+
+    /**
+     * @param  array<string, mixed>  $data
+     * @return array{int, array<array-key, mixed>} status, 0 for none, and answer
+     */
+    private function call(string $method, string $path, array $data = []): array
+    {
+        $token = $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
+        try {
+            $answer = $this->client->request($method, "/api/$path", ['json' => $data, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => urldecode($token)]]);
+        } catch (TransferException) {
+            return [0, []];
+        }
+        $body = json_decode((string) $answer->getBody(), true);
+
+        return [$answer->getStatusCode(), is_array($body) ? $body : []];
+    }
+
+    private static function uuid(): string
+    {
+        $hex = bin2hex(random_bytes(16));
+
+        return substr($hex, 0, 8).'-'.substr($hex, 8, 4).'-4'.substr($hex, 13, 3).'-a'.substr($hex, 17, 3).'-'.substr($hex, 20, 12);
+    }
+}

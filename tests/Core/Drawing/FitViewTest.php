@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Drawing;
+
+use Chartula\Core\Drawing\FitView;
+use Chartula\Core\Kit\DryFit\DryFit;
+use Chartula\Core\Kit\DryFit\FreeEdge;
+use Chartula\Core\Kit\DryFit\JointMeasure;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Kits;
+
+final class FitViewTest extends TestCase
+{
+    public function testEveryJointHasItsFigureAndItsDrawing(): void
+    {
+        $derived = Kits::example('weigh-office');
+        $view = FitView::of($derived->serialised(), $derived->dryFit);
+        self::assertIsArray($view['measures']);
+        self::assertCount($derived->dryFit->joints, $view['measures']);
+        foreach ($view['measures'] as $measure) {
+            self::assertIsArray($measure);
+            self::assertIsArray($measure['drawing']);
+        }
+        $found = [];
+        foreach ($derived->dryFit->measures as $measure) {
+            self::assertTrue($measure->closes);
+            self::assertNotSame('', $measure->found, $measure->id);
+            $found["$measure->a $measure->kind $measure->b"] = $measure->found;
+        }
+        // Walls of 9 ft 6 in / 76.2 = 38; the wall behind rises T·tan 40 = 1.81 · 0.8391 = 1.52 above it.
+        self::assertSame('closes over 38.00 mm, leaves free 1.52 mm', $found['main.right.core butt main.front.core']);
+        // 2 · 1.17 · sin 40 = 1.50 over 18 ft and two verges of 6 in: 76.
+        self::assertSame('parts on the inside by 0.00 mm, is open outside by 1.50 mm, closes over 76.00 mm', $found['main.front-slope.carrier mitre main.back-slope.carrier']);
+    }
+
+    public function testTheWorstComesFirstAndSaysByHowMuch(): void
+    {
+        $kit = Kits::serialised(Kits::example('weigh-office'));
+        self::assertIsArray($kit['parts']);
+        foreach ($kit['parts'] as $i => $part) {
+            if (is_array($part) && $part['id'] === 'main.right.core') {
+                $kit['parts'][$i]['placements'][0]['origin'][1] += 0.3; // @phpstan-ignore offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, assignOp.invalid
+            }
+        }
+        $report = DryFit::check($kit);
+        self::assertSame([], array_filter($report->measures, static fn (JointMeasure $m): bool => $m->closes && ($report->measures[0]->closes)));
+        self::assertGreaterThan(0.29, $report->measures[0]->off);
+    }
+
+    public function testFreeEdgesSayWhy(): void
+    {
+        $why = array_map(static fn (FreeEdge $e): ?string => $e->why, Kits::example('weigh-office')->dryFit->free);
+        self::assertContains('eaves', $why);
+        self::assertContains('foot', $why);
+        self::assertNotContains(null, $why);
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Output;
+
+use Chartula\Core\Measure\Gauge;
+use Chartula\Core\Measure\Scale;
+use Chartula\Core\Output\Finder;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Kits;
+
+final class FinderTest extends TestCase
+{
+    /** Worked by hand: 90 in / 76.2 · 25.4 = 30; 22.5 · 76.2 = 1714.5; 34 · 228.6 / 76.2 = 102; 12 · 76.2 / 76.2 = 12. */
+    #[TestWith(['7ft 6in', '7ft 6in of the real thing is 30.00 mm at 1:76.2', '30.00 mm'])]
+    #[TestWith(['22.5mm', '22.5mm on the model is 5ft 7 1/2in (1.7145m) at 1:76.2', '5ft 7 1/2in'])]
+    #[TestWith(['34br', '34br of the real thing is 102.00 mm at 1:76.2', '102.00 mm'])]
+    #[TestWith(['12co', '12co of the real thing is 12.00 mm at 1:76.2', '12.00 mm'])]
+    #[TestWith(['1.5m model', '1.5m on the model is 375ft (114.3m) at 1:76.2', '375ft'])]
+    #[TestWith(['22.5mm real', '22.5mm of the real thing is 0.30 mm at 1:76.2', '0.30 mm'])]
+    #[TestWith(['2ft at 1:148', '2ft of the real thing is 4.12 mm at 1:148', '4.12 mm'])]
+    #[TestWith(['2ft @ 1 : 148', '2ft of the real thing is 4.12 mm at 1:148', '4.12 mm'])]
+    #[TestWith(['3000mm', '3000mm of the real thing is 39.37 mm at 1:76.2', '39.37 mm'])]
+    public function testReadsLengthsBothWays(string $text, string $says, string $copy): void
+    {
+        $result = self::find($text)['results'][0];
+        self::assertSame([$says, $copy], [$result['text'], $result['copy'] ?? '']);
+    }
+
+    public function testGivesOtherScalesAndTheOtherReading(): void
+    {
+        $texts = array_column(self::find('22.5mm')['results'], 'text');
+        // 22.5 · 87.1 = 1959.75 mm = 77.156 in.
+        self::assertContains('22.5mm on the model is 6ft 5 1/8in (1.9598m) at 1:87.1', $texts);
+        self::assertSame('22.5mm of the real thing is 0.30 mm at 1:76.2', $texts[6]);
+    }
+
+    public function testMetresForWhoLikesThem(): void
+    {
+        $found = Finder::find('10mm', Scale::of(76.2), Gauge::imperial(), false, null);
+        self::assertSame('10mm on the model is 762mm (2ft 6in) at 1:76.2', $found['results'][0]['text']);
+    }
+
+    #[TestWith(['W2', 'part', 'main.front.core'])]
+    #[TestWith(['w2', 'part', 'main.front.core'])]
+    #[TestWith(['front', 'wall', 'front'])]
+    #[TestWith(['ridge strip', 'part', 'main.ridge.strip'])]
+    #[TestWith(['sheet 2', 'sheet', '2'])]
+    #[TestWith(['print stale', 'verb', 'print-stale'])]
+    #[TestWith(['undo', 'verb', 'undo'])]
+    #[TestWith(['3d', 'verb', 'stand'])]
+    #[TestWith(['brick paper left', 'part', 'main.left.paper'])]
+    public function testFindsThingsAndWhatToDo(string $text, string $what, string $id): void
+    {
+        self::assertSame(['what' => $what, 'id' => $id], self::find($text)['results'][0]['to'] ?? null);
+    }
+
+    /** @param  non-empty-string  $says */
+    #[TestWith(['18', '“18” has no unit; write for example 3ft 6in, 1070mm or 12br. Write a length'])]
+    #[TestWith(['chimney', 'Nothing is called “chimney” here. Write a length'])]
+    #[TestWith(['7ft at 1:9999', '“1:9999” is out of range'])]
+    #[TestWith(['', 'Write a length with its unit'])]
+    public function testSaysHowOneWritesIt(string $text, string $says): void
+    {
+        $found = self::find($text);
+        self::assertSame([], $found['results']);
+        self::assertStringStartsWith($says, (string) $found['help']);
+    }
+
+    public function testKnowsOnlyLengthsAndProjectsWithoutABuilding(): void
+    {
+        self::assertSame([], Finder::find('W2', Scale::of(76.2), Gauge::imperial(), true, null)['results']);
+        self::assertSame('projects', Finder::find('projects', Scale::of(76.2), Gauge::imperial(), true, null)['results'][0]['to']['id'] ?? '');
+    }
+
+    /** @return array{results: list<array{kind: string, text: string, copy?: string, to?: array{what: string, id: string}}>, help: ?string} */
+    private static function find(string $text): array
+    {
+        return Finder::find($text, Scale::of(76.2), Gauge::imperial(), true, Kits::example('weigh-office')->serialised());
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Sheets;
+
+use Chartula\Core\Sheets\Box;
+use Chartula\Core\Sheets\Packed;
+use Chartula\Core\Sheets\Packer;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+final class PackerTest extends TestCase
+{
+    public function testReachesTheKnownYield(): void
+    {
+        // 64 pieces of 25 × 60 on 198 × 285 with a gap of 2: the bound by area is 1.87, so two sheets.
+        $boxes = array_map(static fn (int $i): Box => new Box("p$i", 25.0, 60.0, true), range(1, 64));
+        self::assertLessThanOrEqual(3, self::bins((new Packer(198.0, 285.0, 2.0))->pack($boxes)));
+        $grain = array_map(static fn (int $i): Box => new Box("p$i", 25.0, 60.0, false), range(1, 28));
+        self::assertSame(1, self::bins((new Packer(198.0, 285.0, 2.0))->pack($grain)), '28 upright on one sheet');
+    }
+
+    /** @param  list<Packed>  $packed */
+    private static function bins(array $packed): int
+    {
+        return count(array_unique(array_map(static fn (Packed $p): int => $p->bin, $packed)));
+    }
+
+    public function testNothingIsLostOrOverlapsOrLeavesTheSheet(): void
+    {
+        foreach (range(1, 12) as $seed) {
+            $random = new Randomizer(new Mt19937($seed));
+            $boxes = [];
+            for ($i = 0; $i < 60; $i++) {
+                $boxes[] = new Box("b$i", $random->getInt(30, 900) / 10.0, $random->getInt(30, 1500) / 10.0, $random->getInt(0, 1) === 1);
+            }
+            $packed = (new Packer(185.0, 250.0, 2.0))->pack($boxes);
+            self::assertCount(60, $packed);
+            foreach ($packed as $i => $a) {
+                self::assertSame($boxes[$i], $a->box);
+                self::assertTrue($a->x >= 0.0 && $a->y >= 0.0 && $a->x + $a->width() <= 185.0 + 1e-6 && $a->y + $a->height() <= 250.0 + 1e-6, "seed $seed, {$a->box->key} leaves its sheet");
+                self::assertTrue($a->box->mayTurn || ! $a->turned);
+                foreach (array_slice($packed, $i + 1) as $b) {
+                    $apart = $a->bin !== $b->bin || $a->x + $a->width() + 2.0 <= $b->x + 1e-6 || $b->x + $b->width() + 2.0 <= $a->x + 1e-6
+                        || $a->y + $a->height() + 2.0 <= $b->y + 1e-6 || $b->y + $b->height() + 2.0 <= $a->y + 1e-6;
+                    self::assertTrue($apart, "seed $seed, {$a->box->key} and {$b->box->key}");
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Skin;
+
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Skin\Bond;
+use Chartula\Core\Skin\BrickLayout;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class BondTest extends TestCase
+{
+    /**
+     * @param  'stretcher'|'english'|'flemish'  $bond
+     * @param  list<float>  $inches
+     */
+    #[DataProvider('provideRuns')]
+    public function testFillsARunFromBothEnds(string $bond, bool $second, float $runInches, array $inches): void
+    {
+        $found = array_map(static fn (float $unit): float => round($unit * 9.0, 4), Bond::course($bond, $second)->fill($runInches / 9.0));
+        self::assertSame($inches, $found);
+    }
+
+    /** @return iterable<string, array{string, bool, float, list<float>}> laid by hand, in inches: stretcher 9, header 4½, closer 2¼ */
+    public static function provideRuns(): iterable
+    {
+        yield 'stretcher, first' => ['stretcher', false, 27.0, [9.0, 9.0, 9.0]];
+        yield 'stretcher, second' => ['stretcher', true, 27.0, [4.5, 9.0, 9.0, 4.5]];
+        yield 'English, first' => ['english', false, 36.0, [9.0, 9.0, 9.0, 9.0]];
+        yield 'English, second: closer beside the quoin header' => ['english', true, 36.0, [4.5, 2.25, 4.5, 4.5, 4.5, 4.5, 4.5, 2.25, 4.5]];
+        yield 'Flemish, first' => ['flemish', false, 36.0, [9.0, 4.5, 9.0, 4.5, 9.0]];
+        yield 'Flemish, second' => ['flemish', true, 36.0, [4.5, 2.25, 9.0, 4.5, 9.0, 2.25, 4.5]];
+        yield 'the odd piece goes to the middle' => ['stretcher', false, 20.0, [9.0, 2.0, 9.0]];
+    }
+
+    public function testCoursesLieOnOneDatumAndStopAtJambs(): void
+    {
+        // 27 in long at a tenth of an inch a millimetre; a window from 9 to 18 and from course 1 to course 3.
+        $art = new BrickArt('stretcher', 9.0, 3.0, 0.5, 0.0, false, [0.0, 27.0], [new Box2(9.0, 3.0, 18.0, 9.0)], '#a65f4a', '#d5cbb9');
+        $first = (new BrickLayout($art))->course(0);
+        self::assertSame([[0.0, 8.75], [9.25, 17.75], [18.25, 27.0]], array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $first));
+        self::assertSame([0.0, 2.5], [$first[0]->y0, $first[0]->y1]);
+        $beside = (new BrickLayout($art))->course(1);
+        // Header, half brick, then the half brick of the return in the reveal; the same from the other jamb.
+        self::assertSame([[0.0, 4.25], [4.75, 9.0], [9.0, 13.5], [18.0, 22.25], [22.75, 27.0], [13.5, 18.0]], array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $beside));
+        self::assertCount(3 + 6 + 4 + 4, (new BrickLayout($art))->bricks(0.0, 12.0), 'courses 0 to 3, with courses 1 and 2 beside the window');
+    }
+
+    public function testWallsThatMeetCarryOppositeCourses(): void
+    {
+        $of = static fn (bool $swapped): array => (new BrickLayout(new BrickArt('english', 9.0, 3.0, 0.5, 0.0, $swapped, [0.0, 36.0], [], '#a65f4a', '#d5cbb9')))->course(0);
+        self::assertCount(4, $of(false));
+        self::assertCount(9, $of(true));
+    }
+}

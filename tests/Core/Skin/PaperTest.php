@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Skin;
+
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Score;
+use Chartula\Core\Skin\PaperOpening;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\Kits;
+
+final class PaperTest extends TestCase
+{
+    public function testExactlyOnePaperLapsRoundEachCorner(): void
+    {
+        $kit = Kits::example('weigh-office')->kit;
+        foreach (['front' => 72.0, 'back' => 72.0, 'right' => 48.0 + 3.6, 'left' => 48.0 + 3.6] as $edge => $width) {
+            self::assertEqualsWithDelta($width, $kit->part("main.$edge.paper")->part->width(), 1e-9, $edge);
+        }
+        // The lap's fold stands where the wall's outside ends, as high as the eaves.
+        $laps = array_values(array_filter($kit->part('main.left.paper')->part->scores, static fn (Score $s): bool => abs($s->from->y) < 1e-9));
+        self::assertSame([[1.8, 38.0], [49.8, 38.0]], array_map(static fn (Score $s): array => [round($s->to->x, 6), round($s->to->y, 6)], $laps));
+    }
+
+    public function testPaperIsWhereTheWallIsSeen(): void
+    {
+        $kit = Kits::example('weigh-office')->kit;
+        $front = $kit->part('main.front.paper')->part;
+        // 72 × 38 less what is cut right out of each window and of the door.
+        $window = 6.0; // 12 − 2 × 3 wide
+        self::assertEqualsWithDelta($window, $front->holes[0]->bounds()->width(), 1e-9);
+        self::assertEqualsWithDelta(-0.1, $front->placements[0]->origin->y, 1e-9, 'the printed face lies a paper in front of the card');
+        $areas = $front->region()->area() + $front->holes[0]->area() + $front->holes[1]->area() + (13.0 - 6.0) * (28.0 - 3.0);
+        self::assertEqualsWithDelta(72.0 * 38.0, $areas, 1e-6);
+    }
+
+    public function testFlapsNeverReachPastTheMiddle(): void
+    {
+        $form = self::firstOpening(Kits::example('weigh-office')->kit);
+        foreach ([1.0, 3.0, 5.9, 6.0, 40.0] as $wanted) {
+            $paper = new PaperOpening($form, true, $wanted);
+            self::assertLessThanOrEqual(min($wanted, 6.0), $paper->flap);
+            self::assertGreaterThan(0.0, $paper->cutOut()->signedArea());
+            foreach ($paper->slits() as [$inner, $outer]) {
+                self::assertEqualsWithDelta(0.0, $form->ring()->distanceTo($outer), 0.011, 'a slit ends at the opening');
+                self::assertEqualsWithDelta(0.0, $paper->cutOut()->distanceTo($inner), 0.011, 'and begins at the hole');
+            }
+        }
+    }
+
+    public function testTabsOfACurvedHeadStayWithinATenthOfTheirArc(): void
+    {
+        $form = self::firstOpening(Kits::example('weigh-office')->kit);
+        $paper = new PaperOpening($form, true, 3.0);
+        $radius = (6.0 ** 2 + (4.0 / 3.0) ** 2) / (2.0 * 4.0 / 3.0);
+        $head = array_values(array_filter($paper->scores(), static fn (Score $s): bool => min($s->from->y, $s->to->y) > $form->sill + 18.0));
+        self::assertNotSame([], $head);
+        foreach ($head as $score) {
+            $width = $score->from->distanceTo($score->to);
+            self::assertLessThanOrEqual(sqrt(8.0 * $radius * 0.1) + 1e-9, $width);
+        }
+    }
+
+    public function testCutOpeningsHaveNoFlapsAndTheCardIsNotLarger(): void
+    {
+        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'methods.skin.opening', 'cut');
+        $kit = Kits::of($document)->kit;
+        self::assertSame([], $kit->part('main.front.paper')->part->slits);
+        self::assertEqualsWithDelta(12.0, $kit->part('main.front.paper')->part->holes[0]->bounds()->width(), 1e-9);
+        self::assertEqualsWithDelta(12.0, $kit->part('main.front.core')->part->holes[0]->bounds()->width(), 1e-9);
+    }
+
+    public function testChangingThePaperNeverChangesTheOutlineOfAWall(): void
+    {
+        $document = JsonText::decode(Kits::exampleText('weigh-office'));
+        $thick = BuildingGenerator::with($document, 'methods.skin.stock', 'label-0.12');
+        [$a, $b] = [Kits::of($document)->kit, Kits::of($thick)->kit];
+        foreach (['main.back.face', 'main.left.core'] as $id) {
+            self::assertSame($a->part($id)->cut, $b->part($id)->cut);
+        }
+        $frame = static fn (Kit $kit): Part => $kit->part('main.front.frame.w1')->part;
+        self::assertSame($frame($a)->width(), $frame($b)->width(), 'what is seen stays');
+    }
+
+    private static function firstOpening(Kit $kit): OpeningForm
+    {
+        $form = $kit->form->wall(0)->openings[0];
+        self::assertEqualsWithDelta(0.0, (new Vec2($form->left, $form->sill))->distanceTo(new Vec2(10.0, 11.0)), 1e-9);
+
+        return $form;
+    }
+}

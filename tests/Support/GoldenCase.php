@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Output\PdfWriter;
+use Chartula\Core\Output\SvgWriter;
+
+/** A folder of tests/Golden: a building, and the files it must give, byte for byte. */
+final readonly class GoldenCase
+{
+    private function __construct(public string $folder)
+    {
+    }
+
+    /** @return list<self> */
+    public static function all(): array
+    {
+        return array_map(static fn (string $file): self => new self(dirname($file)), self::glob(dirname(__DIR__).'/Golden/*/building.json'));
+    }
+
+    /** @return list<string> names of the golden files */
+    public function names(): array
+    {
+        return array_map(basename(...), self::glob("$this->folder/sheet*"));
+    }
+
+    /** @return list<string> */
+    private static function glob(string $pattern): array
+    {
+        $found = glob($pattern);
+
+        return $found === false ? [] : $found;
+    }
+
+    /** @return array<string, string> contents by name */
+    public function files(): array
+    {
+        $text = (string) file_get_contents("$this->folder/building.json");
+        $derived = Derivation::of(BuildingReader::fromText($text), $text);
+        $drawings = $derived->drawings();
+        $files = [];
+        foreach (array_map(static fn (Drawing $d): string => SvgWriter::write($d), $drawings) as $i => $svg) {
+            $files[sprintf('sheet-%02d.svg', $i + 1)] = $svg;
+        }
+        if ($drawings !== []) {
+            $files['sheets.pdf'] = PdfWriter::write($drawings, $derived->building->name);
+        }
+
+        return $files;
+    }
+}
