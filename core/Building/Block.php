@@ -4,27 +4,45 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\RealLength;
 
-/** One rectangular block: walls on a footprint, and a roof. Real sizes; its front edge runs along +x from `at`. */
+/** One block: walls on a footprint, and a roof. Real sizes; its own axes are turned about (0,0), which `at` then moves. */
 final readonly class Block
 {
-    public const EDGES = ['front', 'right', 'back', 'left'];
-
-    /** @param  list<Wall>  $walls one for each edge, in the order of EDGES */
+    /**
+     * @param  list<Wall>  $walls  one for each edge of the footprint
+     * @param  array<int, Corner>  $corners  those that are made in a way of their own, by corner
+     * @param  list<Storey>  $storeys
+     */
     public function __construct(
         public string $id,
         public string $name,
-        public RealLength $width,
-        public RealLength $depth,
-        public RealLength $atX,
-        public RealLength $atY,
+        public Footprint $footprint,
+        public Vec2 $at,
         public float $turnDeg,
         public RealLength $base,
         public RealLength $eaves,
         public array $walls,
         public Roof $roof,
+        public array $corners,
+        public array $storeys,
         public string $path,
     ) {
+    }
+
+    public function movedTo(Vec2 $at): self
+    {
+        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->path);
+    }
+
+    /** The footprint where it stands, real millimetres. */
+    public function standing(): Ring
+    {
+        $turn = deg2rad($this->turnDeg);
+        [$cos, $sin] = [cos($turn), sin($turn)];
+
+        return new Ring(array_map(fn (Vec2 $p): Vec2 => new Vec2($p->x * $cos - $p->y * $sin + $this->at->x, $p->x * $sin + $p->y * $cos + $this->at->y), $this->footprint->ring()->points));
     }
 }

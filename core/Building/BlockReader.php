@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
-use Chartula\Core\Measure\Angle;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\RealLength;
 
-/** Reads `blocks`; for now one block on a rectangle. */
+/** Reads `blocks`. */
 final readonly class BlockReader
 {
     public const MOST_BLOCKS = 64;
 
     public const MOST_OPENINGS = 200;
-
-    public const STEEPEST_DEG = 80.0;
 
     private const MOST_REPEATS = 200;
 
@@ -29,127 +27,129 @@ final readonly class BlockReader
     ) {
     }
 
-    public function readOnly(?Node $node): ?Block
+    /** @return ?list<Block> null where one is not sound */
+    public function readAll(?Node $node): ?array
     {
-        $blocks = $node?->items(self::MOST_BLOCKS, 1) ?? [];
-        if (count($blocks) > 1) {
-            $blocks[1]->fault('not-made-yet', ['given' => 'a second block', 'instead' => 'describe one block for now']);
+        $blocks = [];
+        $places = [];
+        $ids = [];
+        $nodes = $node?->items(self::MOST_BLOCKS, 1) ?? [];
+        foreach ($nodes as $i => $item) {
+            $block = $this->read($item, $i);
+            if ($block === null) {
+                continue;
+            }
+            if (isset($ids[$block->id])) {
+                ($item->get('id') ?? $item)->fault('id-twice', ['given' => $block->id]);
+            }
+            $ids[$block->id] = true;
+            $blocks[] = $block;
+            if ($item->get('place') !== null && ! $item->get('place')->isEmpty()) {
+                $places[$block->id] = $item->get('place');
+            }
         }
+        $blocks = Placing::resolve($blocks, $places, $this->values);
 
-        return isset($blocks[0]) ? $this->read($blocks[0]) : null;
+        return $blocks === [] || count($blocks) < count($nodes) ? null : $blocks;
     }
 
-    private function read(Node $node): ?Block
+    private function read(Node $node, int $index): ?Block
     {
         if (! $node->isObject(['footprint', 'eaves', 'roof'], ['id', 'name', 'at', 'turn', 'place', 'base', 'storeys', 'corners', 'walls'])) {
             return null;
         }
-        $id = $node->get('id') === null ? 'block-1' : $this->values->id($node->get('id'));
+        $id = $node->get('id') === null ? 'block-'.($index + 1) : $this->values->id($node->get('id'));
         $name = $node->get('name')?->text(200) ?? ucfirst($id ?? 'block');
-        [$width, $depth] = $this->footprint($node->get('footprint'));
+        $footprint = (new FootprintReader($this->values))->read($node->get('footprint'));
         $at = array_map(fn (Node $n): ?RealLength => $this->values->real($n, Sign::Any), $node->get('at')?->items(2, 2) ?? []);
+        if ($node->get('at') !== null && $node->get('place') !== null && ! $node->get('place')->isEmpty()) {
+            $node->get('place')->fault('place.and-at');
+        }
         $turn = $node->get('turn') === null ? 0.0 : $node->get('turn')->number();
         $base = $node->get('base') === null ? RealLength::ofMillimetres(0.0) : $this->values->real($node->get('base'), Sign::Any);
         $eaves = $this->values->real($node->get('eaves'));
         if ($base !== null && $eaves !== null && $eaves->mm <= $base->mm) {
             $node->get('eaves')?->fault('length.too-short', ['given' => $eaves->text ?? '', 'least' => 'above the base']);
         }
-        foreach (['place', 'corners'] as $later) {
-            if ($node->get($later) !== null && ! $node->get($later)->isEmpty()) {
-                $node->get($later)->fault('not-made-yet', ['given' => $later, 'instead' => 'leave it out for now']);
-            }
-        }
-        $this->storeys($node->get('storeys'));
-        $walls = $this->walls($node->get('walls'), $node->path);
-        $roof = $this->roof($node->get('roof'), $width, $depth);
-        if ($id === null || $width === null || $depth === null || $turn === null || $base === null || $eaves === null || $roof === null) {
+        $storeys = $this->storeys($node->get('storeys'));
+        $corners = $this->corners($node->get('corners'), $footprint);
+        $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? Footprint::RECT);
+        $roof = (new RoofReader($this->values))->read($node->get('roof'), $footprint);
+        if ($id === null || $footprint === null || $turn === null || $base === null || $eaves === null || $roof === null) {
             return null;
         }
-        $zero = RealLength::ofMillimetres(0.0);
 
-        return new Block($id, $name, $width, $depth, $at[0] ?? $zero, $at[1] ?? $zero, $turn, $base, $eaves, $walls, $roof, $node->path);
+        return new Block($id, $name, $footprint, new Vec2($at[0]->mm ?? 0.0, $at[1]->mm ?? 0.0), $turn, $base, $eaves, $walls, $roof, $corners, $storeys, $node->path);
     }
 
-    /** @return array{?RealLength, ?RealLength} */
-    private function footprint(?Node $node): array
+    /** @return list<Storey> */
+    private function storeys(?Node $node): array
     {
-        if ($node === null || ! $node->isObject([], ['rect', 'polygon', 'edges'])) {
-            return [null, null];
-        }
-        if ($node->get('polygon') !== null) {
-            $node->get('polygon')->fault('not-made-yet', ['given' => 'polygon', 'instead' => 'give “rect” for now']);
-
-            return [null, null];
-        }
-        if ($node->get('rect') === null) {
-            $node->missing('rect');
-        }
-        $sides = array_map(fn (Node $n): ?RealLength => $this->values->real($n), $node->get('rect')?->items(2, 2) ?? []);
-
-        return [$sides[0] ?? null, $sides[1] ?? null];
-    }
-
-    private function storeys(?Node $node): void
-    {
+        $storeys = [];
         foreach ($node?->items(50) ?? [] as $storey) {
             if ($storey->isObject(['id', 'floor', 'height'])) {
-                $this->values->id($storey->get('id'));
-                $this->values->real($storey->get('floor'), Sign::Any);
-                $this->values->real($storey->get('height'));
+                $id = $this->values->id($storey->get('id'));
+                $floor = $this->values->real($storey->get('floor'), Sign::Any);
+                $height = $this->values->real($storey->get('height'));
+                if ($id !== null && $floor !== null && $height !== null) {
+                    $storeys[] = new Storey($id, $floor, $height);
+                }
             }
         }
+
+        return $storeys;
     }
 
-    /** @return list<Wall> */
-    private function walls(?Node $node, string $blockPath): array
+    /** @return array<int, Corner> */
+    private function corners(?Node $node, ?Footprint $footprint): array
+    {
+        $corners = [];
+        foreach ($node?->items(FootprintReader::MOST_CORNERS) ?? [] as $item) {
+            $item->isObject(['vertex'], ['method', 'through']);
+            $vertex = $item->get('vertex')?->whole(0, ($footprint?->count() ?? 4) - 1);
+            $method = $item->get('method') === null ? 'butt' : $item->get('method')->choice(['butt', 'mitre']);
+            $through = $item->get('through')?->choice(['before', 'after']);
+            if ($vertex !== null && $method !== null) {
+                $corners[$vertex] = new Corner($method, $through);
+            }
+        }
+
+        return $corners;
+    }
+
+    /**
+     * @param  list<string>  $edges  names of the footprint's edges
+     * @return list<Wall>
+     */
+    private function walls(?Node $node, string $blockPath, array $edges): array
     {
         /** @var array<int, Wall> $found */
         $found = [];
-        foreach ($node?->items(count(Block::EDGES)) ?? [] as $item) {
+        foreach ($node?->items(count($edges)) ?? [] as $item) {
             if (! $item->isObject(['edge'], ['finish', 'treat', 'stack', 'openings'])) {
                 continue;
             }
-            $edge = $this->edge($item->get('edge'));
+            $edge = EdgeName::read($item->get('edge'), $edges);
             if ($edge === null) {
                 continue;
             }
             if (isset($found[$edge])) {
-                $item->get('edge')?->fault('edge-twice', ['given' => Block::EDGES[$edge]]);
+                $item->get('edge')?->fault('edge-twice', ['given' => $edges[$edge]]);
             }
-            $found[$edge] = $this->wall($item, $edge);
+            $found[$edge] = $this->wall($item, $edge, $edges[$edge]);
         }
         $walls = [];
-        foreach (Block::EDGES as $edge => $name) {
+        foreach ($edges as $edge => $name) {
             $walls[] = $found[$edge] ?? new Wall($edge, $name, Finish::BARE, 'full', 'wall', [], $blockPath.'.walls');
         }
 
         return $walls;
     }
 
-    private function edge(?Node $node): ?int
-    {
-        if ($node === null) {
-            return null;
-        }
-        if (is_int($node->value)) {
-            return $node->whole(0, count(Block::EDGES) - 1);
-        }
-        $name = $node->text(100);
-        $edge = array_search($name, Block::EDGES, true);
-        if ($name !== null && $edge === false) {
-            $node->fault('unknown-edge', ['given' => $name, 'known' => implode(', ', Block::EDGES)]);
-        }
-
-        return $edge === false ? null : $edge;
-    }
-
-    private function wall(Node $node, int $edge): Wall
+    private function wall(Node $node, int $edge, string $name): Wall
     {
         $finish = $node->get('finish') === null ? Finish::BARE : $node->get('finish')->choice(Finish::ALL);
         $treat = $node->get('treat') === null ? 'full' : $node->get('treat')->choice(['full', 'plain', 'omit']);
-        if ($treat === 'omit') {
-            $node->get('treat')?->fault('not-made-yet', ['given' => 'omit', 'instead' => 'use “plain” for now']);
-        }
         $stack = $node->get('stack') === null ? 'wall' : $node->get('stack')->text(100);
         if ($stack !== null && ! in_array($stack, $this->stacks, true)) {
             $node->get('stack')?->fault('unknown-stack', ['given' => $stack, 'known' => implode(', ', $this->stacks)]);
@@ -168,7 +168,7 @@ final readonly class BlockReader
             $openings[] = $opening;
         }
 
-        return new Wall($edge, Block::EDGES[$edge], $finish ?? Finish::BARE, $treat ?? 'full', $stack ?? 'wall', $openings, $node->path);
+        return new Wall($edge, $name, $finish ?? Finish::BARE, $treat ?? 'full', $stack ?? 'wall', $openings, $node->path);
     }
 
     private function opening(Node $node, int $index): ?Opening
@@ -194,56 +194,5 @@ final readonly class BlockReader
 
         return $id === null || $style === null || $from === null || $sill === null ? null
             : new Opening($id, $style, $from, $sill, $count, $pitch, $node->path);
-    }
-
-    private function roof(?Node $node, ?RealLength $width, ?RealLength $depth): ?Roof
-    {
-        if ($node === null || ! $node->isObject(['kind'], ['ridge', 'pitch', 'rise', 'edges', 'overhang', 'finish'])) {
-            return null;
-        }
-        $kind = $node->get('kind')?->choice(['gable', 'hip', 'half-hip', 'lean-to', 'flat', 'mansard', 'none']);
-        if ($kind !== null && $kind !== 'gable') {
-            $node->get('kind')?->fault('not-made-yet', ['given' => $kind, 'instead' => 'use “gable” for now']);
-        }
-        if ($node->get('edges') !== null && ! $node->get('edges')->isEmpty()) {
-            $node->get('edges')->fault('not-made-yet', ['given' => 'edges', 'instead' => 'leave them out for now']);
-        }
-        $ridge = $node->get('ridge') === null ? 'x' : $node->get('ridge')->choice(['x', 'y']);
-        [$pitch, $rise] = $this->pitch($node, $ridge === 'y' ? $width : $depth);
-        $overhang = $node->get('overhang');
-        $overhang?->isObject([], ['eaves', 'verge']);
-        $zero = RealLength::ofMillimetres(0.0);
-        $eaves = $this->values->real($overhang?->get('eaves'), Sign::ZeroOrMore) ?? $zero;
-        $verge = $this->values->real($overhang?->get('verge'), Sign::ZeroOrMore) ?? $zero;
-        $finish = $node->get('finish') === null ? Finish::BARE : $node->get('finish')->choice(Finish::ALL);
-
-        return $ridge === null || $pitch === null || $finish === null ? null : new Roof($ridge, $pitch, $rise, $eaves, $verge, $finish, $node->path);
-    }
-
-    /** @return array{?Angle, ?RealLength} */
-    private function pitch(Node $roof, ?RealLength $span): array
-    {
-        $pitchNode = $roof->get('pitch');
-        $riseNode = $roof->get('rise');
-        if ($pitchNode !== null && $riseNode !== null) {
-            $riseNode->fault('both-pitch-and-rise');
-        }
-        if ($pitchNode === null && $riseNode === null) {
-            $roof->missing('pitch');
-
-            return [null, null];
-        }
-        $rise = $this->values->real($riseNode);
-        $degrees = $pitchNode !== null ? $pitchNode->number() : ($rise === null || $span === null ? null : rad2deg(atan($rise->mm / ($span->mm / 2.0))));
-        if ($degrees === null) {
-            return [null, null];
-        }
-        if (! ($degrees > 0.0 && $degrees < self::STEEPEST_DEG)) {
-            ($pitchNode ?? $riseNode ?? $roof)->fault('roof.too-flat', ['given' => round($degrees, 3)]);
-
-            return [null, null];
-        }
-
-        return [Angle::ofDegrees($degrees), $rise];
     }
 }

@@ -10,7 +10,10 @@ use Chartula\Core\Measure\Scale;
 /** What a person describes: one real building, how it is to be made, and on what it is printed. Immutable. */
 final readonly class Building
 {
-    /** @param  array<string, Style>  $styles by id */
+    /**
+     * @param  array<string, Style>  $styles by id
+     * @param  non-empty-list<Block>  $blocks
+     */
     public function __construct(
         public string $name,
         public ?string $note,
@@ -18,7 +21,7 @@ final readonly class Building
         public Gauge $gauge,
         public Methods $methods,
         public array $styles,
-        public Block $block,
+        public array $blocks,
         public PrintSettings $sheets,
         public ?Plot $plot,
     ) {

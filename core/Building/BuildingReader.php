@@ -61,13 +61,13 @@ final readonly class BuildingReader
         $plot = PlotReader::read($root->get('plot'), $values);
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
         $styles = (new StyleReader($values))->readAll($root->get('styles'));
-        $block = (new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1])))->readOnly($root->get('blocks'));
+        $blocks = (new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1])))->readAll($root->get('blocks'));
         $sheets = self::sheets($root->get('sheets'), $values);
-        if ($name === null || $methods === null || $block === null || $sheets === null) {
+        if ($name === null || $methods === null || $blocks === null || $blocks === [] || $sheets === null) {
             return null;
         }
 
-        return new Building($name, $note, $scale, $gauge, $methods, $styles, $block, $sheets, $plot);
+        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot);
     }
 
     /**

@@ -30,7 +30,7 @@ final readonly class Starter
             ],
             'blocks' => [[
                 'id' => 'main', 'name' => 'Main', 'footprint' => ['rect' => ['18ft', '12ft']], 'eaves' => '9ft 6in',
-                'walls' => array_map($wall, Block::EDGES),
+                'walls' => array_map($wall, Footprint::RECT),
                 'roof' => ['kind' => 'gable', 'ridge' => 'x', 'pitch' => 40, 'overhang' => ['eaves' => '9in', 'verge' => '6in'], 'finish' => 'slate'],
             ]],
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));

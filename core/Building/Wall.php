@@ -8,7 +8,7 @@ namespace Chartula\Core\Building;
 final readonly class Wall
 {
     /**
-     * @param  int  $edge  0 to 3: front, right, back, left
+     * @param  int  $edge  of the footprint, from corner edge to corner edge + 1
      * @param  list<Opening>  $openings
      */
     public function __construct(

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Shell\WallSpan;
 
 /** What screens draw of a building, worked out: the screen only places and scales it. */
 final readonly class BuildingView
@@ -21,9 +21,10 @@ final readonly class BuildingView
             'scale' => '1:'.LengthFormat::trimmed($ratio, 4),
             // What a foot and a metre of the prototype measure on the model: the pitches of the double rule.
             'rule' => ['foot_mm' => 304.8 / $ratio, 'metre_mm' => 1000.0 / $ratio],
-            'walls' => array_map(static fn (WallForm $wall): array => WallView::of($building, $kit, $wall), $kit->form->walls),
-            'plan' => PlanView::plan($building, $kit),
-            'section' => PlanView::section($building, $kit),
+            'walls' => array_map(static fn (WallSpan $span): array => WallView::of($building, $kit, $span), $kit->walls->spans()),
+            'plan' => PlanView::of($building, $kit),
+            'roof' => RoofView::of($building, $kit),
+            'section' => SectionView::across($building, $kit),
             'skin' => ['brick' => $building->methods->skin->brick, 'mortar' => $building->methods->skin->mortar],
             'stocks' => self::stocks($building, $kit),
         ];

@@ -7,11 +7,14 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Shell\WallSpan;
 use Chartula\Core\Trim\PaneLayout;
 use Chartula\Core\Trim\PanelParts;
 
@@ -24,26 +27,29 @@ final readonly class WallView
     private function __construct(
         private Building $building,
         private Kit $kit,
+        private WallSpan $span,
         private WallForm $wall,
     ) {
     }
 
     /** @return array<string, mixed> */
-    public static function of(Building $building, Kit $kit, WallForm $wall): array
+    public static function of(Building $building, Kit $kit, WallSpan $span): array
     {
-        return (new self($building, $kit, $wall))->all();
+        return (new self($building, $kit, $span, $span->form))->all();
     }
 
     /** @return array<string, mixed> */
     private function all(): array
     {
         $name = $this->wall->wall->name;
-        $prefix = $this->kit->form->block->id.'.'.$name.'.';
+        $block = $this->span->block;
         $scale = $this->building->scale;
 
         return [
+            'key' => $block->id.'.'.$name,
+            'block' => $block->id,
             'edge' => $name,
-            'title' => ucfirst($name).', from outside',
+            'title' => (count($this->building->blocks) > 1 ? $block->name.', ' : '').(count($this->building->blocks) > 1 ? $name : ucfirst($name)).', from outside',
             'path' => $this->wall->wall->path,
             'finish' => $this->wall->wall->finish,
             'shows_courses' => $this->wall->isPapered,
@@ -54,12 +60,20 @@ final readonly class WallView
             'length' => Size::ofModel($this->wall->length->mm, $scale),
             'height' => Size::ofModel($this->wall->height->mm, $scale),
             'apex' => $this->wall->apex === null ? null : Size::ofModel($this->wall->apex->mm, $scale),
-            'outline' => $this->wall->outline()->toArray(),
+            // What of it is built, and what would stand there were no other block in the way.
+            'outlines' => array_map(static fn (Patch $p): array => $p->outline->toArray(), $this->wall->patches),
+            'whole' => $this->whole(),
             'parts' => array_values(array_map(static fn (LabelledPart $p): string => $p->part->id,
-                array_filter($this->kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, $prefix)))),
+                array_filter($this->kit->parts, static fn (LabelledPart $p): bool => preg_match('/^'.preg_quote($block->id.'.'.$name, '/').'(-\d+)?\./', $p->part->id) === 1))),
             'openings' => array_map($this->opening(...), $this->wall->openings),
             'chains' => $this->chains(),
         ];
+    }
+
+    /** @return list<array{float, float}> */
+    private function whole(): array
+    {
+        return [[0.0, 0.0], [round($this->wall->length->mm, 4), 0.0], ...array_map(static fn (Vec2 $p): array => $p->toArray(), array_reverse($this->wall->top))];
     }
 
     /** @return array<string, mixed> */

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit;
 
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
-use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\BraceParts;
-use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Shell\Walls;
 use Chartula\Core\Stock\Layer;
 
 /** What a practitioner would remark on a kit before cutting it. docs/formulas.md#checks */
@@ -24,11 +24,11 @@ final readonly class Checks
     public static function of(Building $building, Kit $kit): array
     {
         $checks = [
-            ...OpeningChecks::of($building, $kit->form),
-            ...self::webs($building, $kit->form),
+            ...OpeningChecks::of($building, $kit->walls),
+            ...self::webs($kit->walls),
             ...self::stocks($building),
-            ...self::braces($building, $kit->form),
-            ...self::later($building, $kit->form),
+            ...self::braces($building, $kit->walls),
+            ...self::later($kit->walls),
         ];
         usort($checks, static fn (Check $a, Check $b): int => [self::ORDER[$a->level], $a->at] <=> [self::ORDER[$b->level], $b->at]);
 
@@ -40,14 +40,15 @@ final readonly class Checks
      *
      * @return list<Check>
      */
-    private static function webs(Building $building, BlockForm $form): array
+    private static function webs(Walls $walls): array
     {
         $checks = [];
-        foreach (WallParts::spans($building, $form) as $span) {
+        foreach ($walls->spans() as $span) {
+            [$start, $end] = $span->extent();
             $least = max(array_map(static fn (Layer $l): float => $l->stock->leastWebMm(), $span->stack->layers));
-            foreach (self::gaps($span->form, $span->start, $span->end) as [$at, $width]) {
+            foreach (self::gaps($span->form, $start, $end) as [$at, $width]) {
                 if ($width < $least - 1e-6) {
-                    $checks[] = new Check('web.too-narrow', Check::WARN, $form->block->id.'.'.$span->form->wall->name.$at,
+                    $checks[] = new Check('web.too-narrow', Check::WARN, $span->block->id.'.'.$span->name().$at,
                         sprintf('Only %s of card is left here; under %s it breaks when it is cut by hand. Move the opening, or use thinner card.', LengthFormat::millimetres($width), LengthFormat::millimetres($least)), $width);
                 }
             }
@@ -106,12 +107,18 @@ final readonly class Checks
     }
 
     /** @return list<Check> */
-    private static function braces(Building $building, BlockForm $form): array
+    private static function braces(Building $building, Walls $walls): array
     {
-        $corners = ['front left', 'front right', 'back right', 'back left'];
+        return array_map(static fn (array $place): Check => new Check('brace.no-room', Check::WARN, $walls->form->blocks[$place[0]]->block->id.'.brace.corner',
+            'The '.self::corner($walls->form->blocks[$place[0]]->block, $place[1]).' corner has no room for a brace; square it with a block while the glue sets.'), BraceParts::withoutRoom($building, $walls));
+    }
 
-        return array_map(static fn (int $vertex): Check => new Check('brace.no-room', Check::WARN, $form->block->id.'.brace.corner',
-            "The $corners[$vertex] corner has no room for a brace; square it with a block while the glue sets."), BraceParts::withoutRoom($building, $form));
+    private static function corner(Block $block, int $vertex): string
+    {
+        $edges = $block->footprint->edges;
+
+        return $block->footprint->rect !== null ? ['front left', 'front right', 'back right', 'back left'][$vertex]
+            : $edges[($vertex + count($edges) - 1) % count($edges)].' / '.$edges[$vertex];
     }
 
     /**
@@ -119,17 +126,18 @@ final readonly class Checks
      *
      * @return list<Check>
      */
-    private static function later(Building $building, BlockForm $form): array
+    private static function later(Walls $walls): array
     {
         $checks = [];
-        foreach ($form->walls as $wall) {
+        foreach ($walls->spans() as $span) {
+            $wall = $span->form;
             $finish = $wall->wall->finish;
             if ($wall->wall->treat === 'full' && $finish !== Finish::BARE && ! in_array($finish, Finish::DRAWN, true)) {
-                $checks[] = new Check('finish.not-drawn', Check::NOTE, $form->block->id.'.'.$wall->wall->name, "No paper is drawn for “{$finish}” yet; the wall stays bare card.");
+                $checks[] = new Check('finish.not-drawn', Check::NOTE, $span->block->id.'.'.$span->name(), "No paper is drawn for “{$finish}” yet; the wall stays bare card.");
             }
             $sills = array_filter($wall->openings, static fn ($o): bool => $o->opening->style->sill !== null && ! $o->reachesFoot());
             if ($sills !== [] && $wall->isPapered) {
-                $checks[] = new Check('sill.printed', Check::NOTE, $form->block->id.'.'.$wall->wall->name, 'Sills are printed on the paper; raised sills are not made yet.');
+                $checks[] = new Check('sill.printed', Check::NOTE, $span->block->id.'.'.$span->name(), 'Sills are printed on the paper; raised sills are not made yet.');
             }
         }
 

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\PanelDepth;
-use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 use Chartula\Core\Trim\PaneLayout;
 use Chartula\Core\Trim\PanelParts;
@@ -30,20 +29,19 @@ final readonly class OpeningChecks
 
     private function __construct(
         private Building $building,
-        private BlockForm $form,
         private WallSpan $span,
         private OpeningForm $opening,
     ) {
     }
 
     /** @return list<Check> */
-    public static function of(Building $building, BlockForm $form): array
+    public static function of(Building $building, Walls $walls): array
     {
         $checks = [];
-        foreach (WallParts::spans($building, $form) as $span) {
+        foreach ($walls->spans() as $span) {
             foreach ($span->form->openings as $opening) {
                 if ($opening->copy === 0) {
-                    array_push($checks, ...(new self($building, $form, $span, $opening))->all());
+                    array_push($checks, ...(new self($building, $span, $opening))->all());
                 }
             }
         }
@@ -62,7 +60,7 @@ final readonly class OpeningChecks
     /** @param  value-of<Check::LEVELS>  $level */
     private function check(string $code, string $level, string $text, ?float $mm = null): Check
     {
-        return new Check($code, $level, $this->form->block->id.'.'.$this->span->form->wall->name.'.'.$this->opening->id, $text, $mm);
+        return new Check($code, $level, $this->span->block->id.'.'.$this->span->name().'.'.$this->opening->id, $text, $mm);
     }
 
     private function layout(): ?PaneLayout
@@ -119,7 +117,7 @@ final readonly class OpeningChecks
             return null;
         }
         $course = $this->building->gauge->course_mm / $this->building->scale->ratio;
-        $springing = $this->opening->sill + $this->opening->shape->springing() + $this->building->scale->modelMm($this->form->block->base);
+        $springing = $this->opening->sill + $this->opening->shape->springing() + $this->building->scale->modelMm($this->span->block->base);
         $off = $springing - round($springing / $course) * $course;
 
         return abs($off) < 0.1 * $course ? null

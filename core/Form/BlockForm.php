@@ -6,34 +6,35 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Measure\Angle;
-use Chartula\Core\Measure\Figure;
+use Chartula\Core\Geometry\Ring;
 
-/** A block as surfaces that meet: four walls and two slopes. */
+/** A block as surfaces that meet: its walls and its roof. Model millimetres, the building's axes. */
 final readonly class BlockForm
 {
     /**
+     * @param  int  $index  its place in the form
      * @param  Frame  $ground  the block's own axes at its base: x along the front, y to the back, normal up
-     * @param  array{WallForm, WallForm, WallForm, WallForm}  $walls  front, right, back, left
-     * @param  array{RoofPlane, RoofPlane}  $planes
-     * @param  Figure  $ridge  height of the underside's ridge above the base
+     * @param  Ring  $ring  the footprint where it stands
+     * @param  float  $eaves  above the datum
+     * @param  list<WallForm>  $walls  one for each edge
      */
     public function __construct(
+        public int $index,
         public Block $block,
         public Frame $ground,
+        public Ring $ring,
+        public float $base,
+        public float $eaves,
         public array $walls,
-        public array $planes,
-        public Figure $ridge,
-        public Angle $pitch,
-        public float $eavesOverhang_mm,
-        public float $vergeOverhang_mm,
+        public RoofForm $roof,
     ) {
     }
 
+    /** Wall $edge, counted round and round. */
     public function wall(int $edge): WallForm
     {
-        $walls = $this->walls;
+        $n = count($this->walls);
 
-        return $walls[(($edge % 4) + 4) % 4];
+        return $this->walls[(($edge % $n) + $n) % $n];
     }
 }

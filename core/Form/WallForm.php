@@ -6,30 +6,41 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
 
 /**
  * A wall as a surface without thickness: the outside of its outermost card.
- * Frame: origin at the left end of the foot as seen from outside, x right, y up, model millimetres.
+ * Frame: origin at the left end of the foot as seen from outside, x right, y up, normal outwards; model millimetres.
  */
 final readonly class WallForm
 {
     /**
-     * @param  ?Figure  $apex  height of a gable's peak above the foot; null on a wall under the eaves
-     * @param  list<OpeningForm>  $openings  from left to right
+     * @param  int  $block  by its place in the form
+     * @param  Figure  $height  of the eaves above the foot
+     * @param  ?Figure  $apex  of the highest point of its top, where that is not level
+     * @param  non-empty-list<Vec2>  $top  from left to right, under its own roof
+     * @param  list<Patch>  $patches  what of it is built, openings left out; sides as WallSection labels them
+     * @param  list<OpeningForm>  $openings from left to right
      * @param  float  $turnIn  thickness of the paper that turns into the openings; 0 where none does
+     * @param  array{float, float}  $angles  interior, of the footprint at its left and its right end, degrees
+     * @param  WallSection  $section  what of it is built behind its outside
      */
     public function __construct(
+        public int $block,
         public Wall $wall,
         public Frame $frame,
         public Figure $length,
         public Figure $height,
         public ?Figure $apex,
+        public array $top,
+        public array $patches,
         public array $openings,
         public bool $isPapered,
         public float $turnIn,
+        public array $angles,
+        public WallSection $section,
     ) {
     }
 
@@ -38,30 +49,38 @@ final readonly class WallForm
         return $this->apex !== null;
     }
 
-    /** The wall's top over $x. */
+    /** The wall's top over $x, under its own roof. */
     public function heightAt(float $x): float
     {
-        if ($this->apex === null) {
-            return $this->height->mm;
-        }
-        $half = $this->length->mm / 2.0;
-
-        return $this->height->mm + ($this->apex->mm - $this->height->mm) * (1.0 - abs($x - $half) / $half);
-    }
-
-    public function outline(): Ring
-    {
-        return $this->between(0.0, $this->length->mm);
-    }
-
-    /** The part of the outline from $x0 to $x1, without openings: foot, right end, top from right to left, left end. */
-    public function between(float $x0, float $x1): Ring
-    {
-        $top = [new Vec2($x1, $this->heightAt($x1)), new Vec2($x0, $this->heightAt($x0))];
-        if ($this->apex !== null) {
-            array_splice($top, 1, 0, [new Vec2($this->length->mm / 2.0, $this->apex->mm)]);
+        $last = $this->top[0];
+        foreach ($this->top as $point) {
+            if ($x <= $point->x) {
+                return $point->x - $last->x < 1e-9 ? max($last->y, $point->y) : $last->y + ($point->y - $last->y) * ($x - $last->x) / ($point->x - $last->x);
+            }
+            $last = $point;
         }
 
-        return new Ring([new Vec2($x0, 0.0), new Vec2($x1, 0.0), ...$top]);
+        return $last->y;
+    }
+
+    /**
+     * Whether it is built up to one of its ends.
+     *
+     * @param  'left'|'right'  $end
+     */
+    public function reaches(string $end): bool
+    {
+        foreach ($this->patches as $patch) {
+            if (in_array($end, $patch->labels, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function isBuilt(): bool
+    {
+        return $this->patches !== [];
     }
 }

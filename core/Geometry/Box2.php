@@ -44,4 +44,9 @@ final readonly class Box2
     {
         return new Vec2(($this->x0 + $this->x1) / 2.0, ($this->y0 + $this->y1) / 2.0);
     }
+
+    public function meets(self $that): bool
+    {
+        return $this->x0 < $that->x1 && $that->x0 < $this->x1 && $this->y0 < $that->y1 && $that->y0 < $this->y1;
+    }
 }

@@ -114,6 +114,20 @@ final readonly class Ring
         return $inside;
     }
 
+    /** Whether two stretches cross or touch. */
+    public static function segmentsMeet(Vec2 $a, Vec2 $b, Vec2 $c, Vec2 $d): bool
+    {
+        $ab = $b->minus($a);
+        $cd = $d->minus($c);
+        [$s, $t] = [$ab->cross($c->minus($a)), $ab->cross($d->minus($a))];
+        [$u, $v] = [$cd->cross($a->minus($c)), $cd->cross($b->minus($c))];
+        if ((($s > 0.0) !== ($t > 0.0)) && (($u > 0.0) !== ($v > 0.0)) && $s !== 0.0 && $t !== 0.0 && $u !== 0.0 && $v !== 0.0) {
+            return true;
+        }
+
+        return min($a->distanceToSegment($c, $d), $b->distanceToSegment($c, $d), $c->distanceToSegment($a, $b), $d->distanceToSegment($a, $b)) < Tolerance::SAME;
+    }
+
     public function distanceTo(Vec2 $point): float
     {
         // Written out, since the dry fit asks it for every point of contact; see Vec2::distanceToSegment().

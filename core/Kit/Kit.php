@@ -5,19 +5,21 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\BlockForm;
-use Chartula\Core\Form\BlockFormer;
-use Chartula\Core\Form\FormFaults;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Former;
 use Chartula\Core\Part\Fingerprint;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofParts;
 use Chartula\Core\Shell\BaseParts;
 use Chartula\Core\Shell\BraceParts;
+use Chartula\Core\Shell\FormFaults;
 use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Shell\Walls;
 use Chartula\Core\Skin\PaperParts;
 use Chartula\Core\Trim\PanelParts;
 use LogicException;
@@ -30,7 +32,9 @@ final readonly class Kit
      * @param  list<Joint>  $joints
      */
     private function __construct(
-        public BlockForm $form,
+        public Form $form,
+        public Walls $walls,
+        public Panels $panels,
         public array $parts,
         public array $joints,
     ) {
@@ -42,19 +46,22 @@ final readonly class Kit
         $problems = new Problems;
         Limits::collect($building, $problems);
         $problems->throwIfAny();
-        $form = BlockFormer::form($building);
-        FormFaults::collect($building, $form, $problems);
+        $form = Former::form($building, $problems);
+        $problems->throwIfAny();
+        $walls = new Walls($building, $form);
+        FormFaults::collect($building, $walls, $problems);
         PanelParts::collectFaults($building, $form, $problems);
         $problems->throwIfAny();
+        $panels = new Panels($building, $form);
 
-        $set = WallParts::make($building, $form)
-            ->with(BaseParts::make($building, $form))
-            ->with(BraceParts::make($building, $form))
-            ->with(RoofParts::make($building, $form))
-            ->with(PaperParts::make($building, $form))
-            ->with(PanelParts::make($building, $form));
+        $set = WallParts::make($walls)
+            ->with(BaseParts::make($building, $walls))
+            ->with(BraceParts::make($building, $walls))
+            ->with(RoofParts::make($building, $panels, $walls))
+            ->with(PaperParts::make($building, $walls))
+            ->with(PanelParts::make($building, $walls));
 
-        return new self($form, self::labelled($set), $set->joints);
+        return new self($form, $walls, $panels, self::labelled($set), $set->joints);
     }
 
     public function part(string $id): LabelledPart

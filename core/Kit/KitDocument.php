@@ -31,7 +31,7 @@ final readonly class KitDocument
             'scale' => $building->scale->ratio,
             'parts' => array_map(self::part(...), $kit->parts),
             'joints' => array_map(static fn ($joint, int $i): array => $joint->toArray('j'.($i + 1)), $kit->joints, array_keys($kit->joints)),
-            'outside' => array_map(static fn (Surface $s): array => $s->toArray(), Surface::of($building, $kit->form)),
+            'outside' => array_map(static fn (Surface $s): array => $s->toArray(), Surface::of($kit->walls, $kit->panels)),
             'checks' => [],
             'sheets' => [],
             'totals' => self::totals($kit, 0),

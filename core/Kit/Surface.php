@@ -4,22 +4,31 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit;
 
-use Chartula\Core\Building\Building;
-use Chartula\Core\Form\BlockForm;
-use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Overlay;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Roof\Panels;
+use Chartula\Core\Roof\RoofPanel;
+use Chartula\Core\Shell\WallEnd;
+use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallShape;
 use Chartula\Core\Shell\WallSpan;
+use LogicException;
 
 /** A surface of the finished building that card must fill exactly: the outside of a wall, the underside of a slope. */
 final readonly class Surface
 {
+    private const HIGH_MM = 10_000.0;
+
     /**
      * @param  'wall'|'slope'  $kind
      * @param  list<Ring>  $gaps  places that card does not fill and something else covers
+     * @param  list<Ring>  $hidden  where it stands against another block, and card is not looked for
      * @param  array{float, float}|null  $real_mm  what the prototype measures, width and height, where it was entered
      */
     private function __construct(
@@ -29,44 +38,165 @@ final readonly class Surface
         public Region $region,
         public array $gaps,
         public ?array $real_mm,
+        public array $hidden = [],
     ) {
     }
 
     /** @return list<self> */
-    public static function of(Building $building, BlockForm $form): array
+    public static function of(Walls $walls, Panels $panels): array
     {
         $surfaces = [];
-        $block = $form->block;
-        foreach (WallParts::spans($building, $form) as $edge => $span) {
-            $wall = $span->form;
-            $outline = $wall->outline();
-            $holes = array_map(static fn (OpeningForm $o): Ring => $o->ring($wall->turnIn), $wall->openings);
-            $real = $wall->isGable() ? null : [$edge % 2 === 0 ? $block->width->mm : $block->depth->mm, $block->eaves->mm - $block->base->mm];
-            $surfaces[] = new self($block->id.'.'.$wall->wall->name, 'wall', $wall->frame, new Region($outline, $holes), self::behindEaves($span), $real);
+        foreach ($walls->spans() as $span) {
+            array_push($surfaces, ...self::wall($walls, $span));
         }
-        foreach ($form->planes as $plane) {
-            $surfaces[] = new self($block->id.'.'.$plane->name.'-slope', 'slope', $plane->frame, new Region($plane->underside()), [], null);
+        foreach ($panels->layer($panels->carrier()) as $panel) {
+            $surfaces[] = self::slope($panels, $panel);
         }
 
         return $surfaces;
     }
 
+    /** @return list<self> */
+    private static function wall(Walls $walls, WallSpan $span): array
+    {
+        $surfaces = [];
+        $wall = $span->form;
+        $footprint = $span->block->footprint;
+        $isWhole = ! $wall->isGable() && count($wall->patches) === 1 && abs($wall->patches[0]->area() - $wall->length->mm * $wall->height->mm) < 0.001;
+        $real = $isWhole ? [$footprint->length($wall->wall->edge)->mm, $span->block->eaves->mm - $span->block->base->mm] : null;
+        foreach ($wall->patches as $i => $patch) {
+            $holes = [];
+            foreach (WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings as $opening) {
+                $holes[] = $opening->ring($wall->turnIn);
+            }
+            $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), [...self::openAtCorners($walls, $span, $patch), ...self::openBySquareCuts($span, $patch)], $real,
+                array_map(static fn (array $p): Ring => Ring::rectangle($p[0], 0.0, $p[1], self::HIGH_MM), $wall->section->party()));
+        }
+
+        return $surfaces;
+    }
+
+    /** Begun at the left end of the foot. */
+    private static function fromFoot(Patch $patch): Ring
+    {
+        $first = 0;
+        foreach ($patch->outline->points as $i => $p) {
+            $first = [$p->y, $p->x] < [$patch->outline->points[$first]->y, $patch->outline->points[$first]->x] ? $i : $first;
+        }
+
+        return $patch->turned($first)->outline;
+    }
+
     /**
-     * A gable between walls that run through rises behind their square tops: a small triangle at each eaves, which the
-     * paper and the roof cover. docs/formulas.md#gable
+     * What card leaves open at the corners: a gable between walls that run through rises behind their square tops, and cards
+     * that meet at other than right angles are cut square. Paper and roof cover it. docs/formulas.md#corner
      *
      * @return list<Ring>
      */
-    public static function behindEaves(WallSpan $span): array
+    public static function openAtCorners(Walls $walls, WallSpan $span, Patch $patch): array
     {
+        $gaps = [];
         $wall = $span->form;
-        if (! $wall->isGable() || $span->isThrough) {
+        $length = $wall->length->mm;
+        foreach ([[$span->left, 'left', 0.0, $span->start(0)], [$span->right, 'right', $length, $span->end(0)]] as [$end, $label, $corner, $cut]) {
+            if ($end->kind === WallEnd::STRAIGHT || abs($corner - $cut) < 1e-6 || ! in_array($label, $patch->labels, true) || ($cut < 0.0 || $cut > $length)) {
+                continue;
+            }
+            // The boards round the corner fill it with their ends, as far up and down as those go.
+            $isSquare = abs($end->angle - 90.0) < 0.001 && $end->kind === WallEnd::STOPPED;
+            $ends = $isSquare ? self::endsOf($walls, $walls->span($wall->block, $end->edge), $label === 'left' ? 'right' : 'left', $corner, $label === 'left' ? 1.0 : -1.0) : [];
+            $isLeft = $corner < $cut;
+            $lines = [new Line(new Vec2($cut, -1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];
+            foreach ($ends as $ring) {
+                foreach (array_keys($ring->points) as $i) {
+                    $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
+                }
+            }
+            $isOpen = static function (Vec2 $p) use ($ends, $isLeft, $cut, $patch): bool {
+                foreach ($ends as $ring) {
+                    if ($ring->contains($p)) {
+                        return false;
+                    }
+                }
+
+                return ($isLeft ? $p->x < $cut : $p->x > $cut) && $patch->outline->contains($p);
+            };
+            foreach (Overlay::patches($lines, $isOpen) as $gap) {
+                $gaps[] = $gap->outline;
+            }
+        }
+
+        return $gaps;
+    }
+
+    /**
+     * Where the outermost card, cut square, stays short of what its outside would reach.
+     *
+     * @return list<Ring>
+     */
+    private static function openBySquareCuts(WallSpan $span, Patch $patch): array
+    {
+        $card = $span->form->section->patches(0.0, $span->stack->layers[0]->thickness_mm, 0.0, $span->form->length->mm);
+        $area = array_sum(array_map(static fn (Patch $p): float => $p->area(), $card));
+        if (abs($area - array_sum(array_map(static fn (Patch $p): float => $p->area(), $span->form->patches))) < 0.001) {
             return [];
         }
-        $height = $wall->height->mm;
-        $triangle = static fn (float $corner, float $inner): Ring => new Ring([new Vec2($corner, $height), new Vec2($inner, $height), new Vec2($inner, $wall->heightAt($inner))]);
+        $lines = array_merge($patch->lines(), ...array_map(static fn (Patch $p): array => $p->lines(), $card));
 
-        return [$triangle(0.0, $span->start), $triangle($wall->length->mm, $span->end)];
+        return array_map(static fn (Patch $p): Ring => $p->outline, Overlay::patches($lines, static function (Vec2 $at) use ($patch, $card): bool {
+            foreach ($card as $part) {
+                if ($part->outline->contains($at)) {
+                    return false;
+                }
+            }
+
+            return $patch->outline->contains($at);
+        }));
+    }
+
+    /**
+     * The ends of a wall's boards as they show on the wall round the corner.
+     *
+     * @param  'left'|'right'  $end
+     * @return list<Ring>
+     */
+    private static function endsOf(Walls $walls, WallSpan $mate, string $end, float $corner, float $way): array
+    {
+        $rings = [];
+        foreach ($mate->stack->layers as $k => $layer) {
+            $x0 = $corner + $way * $mate->stack->depthOf($k);
+            $x1 = $x0 + $way * $layer->thickness_mm;
+            foreach ($walls->pieces($mate, $k) as $piece) {
+                foreach ($piece->shape->labels as $i => $label) {
+                    if ($label === $end) {
+                        [$a, $b] = [$piece->shape->outline->ring->point($i)->y, $piece->shape->outline->ring->point($i + 1)->y];
+                        $rings[] = Ring::rectangle(min($x0, $x1), min($a, $b), max($x0, $x1), max($a, $b));
+                    }
+                }
+            }
+        }
+
+        return $rings;
+    }
+
+    private static function slope(Panels $panels, RoofPanel $panel): self
+    {
+        $form = $panels->form;
+        $true = $panels->shape($panel)->at(0.0) ?? throw new LogicException('A panel without a plane');
+        $box = $panel->part->placements[0];
+        $flat = static fn (Ring $r): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $panel->facet->frame->project($box->at($p)), $r->points));
+        $card = new Region($flat($panel->part->outline->ring), array_map($flat, $panel->part->holes));
+        $whole = $true->region();
+        $lines = $true->lines();
+        foreach ($card->rings() as $ring) {
+            foreach (array_keys($ring->points) as $i) {
+                $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
+            }
+        }
+        $gaps = array_map(static fn (Patch $gap): Ring => $gap->outline, Overlay::patches($lines, static fn (Vec2 $p): bool => $whole->contains($p) && ! $card->contains($p)));
+        $name = $form->blocks[$panel->facet->block]->block->id.'.'.$panel->facet->name.($panel->facet->name === 'deck' ? '' : '-slope').($panel->piece > 0 ? '-'.($panel->piece + 1) : '');
+
+        return new self($name, 'slope', $panel->facet->frame, $true->region(), $gaps, null);
     }
 
     /** @return array<string, mixed> */
@@ -75,8 +205,8 @@ final readonly class Surface
         return [
             'name' => $this->name, 'kind' => $this->kind, 'origin' => $this->frame->origin->toArray(), 'x' => $this->frame->x->toDirection(), 'y' => $this->frame->y->toDirection(),
             'outline' => $this->region->outline->toArray(), 'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $this->region->holes),
-            'gaps' => array_map(static fn (Ring $r): array => ['outline' => $r->toArray(), 'why' => 'behind the eaves; paper and roof cover it'], $this->gaps),
+            'gaps' => array_map(fn (Ring $r): array => ['outline' => $r->toArray(), 'why' => $this->kind === 'wall' ? 'behind the eaves; paper and roof cover it' : 'cut square, so that the card clears its neighbour'], $this->gaps),
             'real_mm' => $this->real_mm,
-        ];
+        ] + ($this->hidden === [] ? [] : ['hidden' => array_map(static fn (Ring $r): array => $r->toArray(), $this->hidden)]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Output;
 
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Derivation;
 use Chartula\Core\Form\WallForm;
@@ -38,17 +39,25 @@ final readonly class Docket
     /** @return array<string, string> a few words for each stage */
     public static function stages(Derivation $d): array
     {
-        $openings = array_sum(array_map(static fn (WallForm $w): int => count($w->openings), $d->kit->form->walls));
-        $papers = count(array_filter($d->kit->form->walls, static fn (WallForm $w): bool => $w->isPapered));
-        $bare = count(array_filter($d->kit->form->walls, static fn (WallForm $w): bool => $w->wall->finish === Finish::BARE));
+        $openings = array_sum(array_map(static fn (WallForm $w): int => count($w->openings), $d->kit->form->walls()));
+        $papers = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->isPapered));
+        $bare = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->wall->finish === Finish::BARE));
 
         return [
             'prototype' => 'described',
             'shell' => self::many($openings, 'opening', 'openings'),
-            'roof' => $d->kit->form->pitch->text().' gable',
-            'skin' => $papers === 0 ? ($bare === 4 ? 'all bare' : 'no papers yet') : self::many($papers, 'paper', 'papers'),
+            'roof' => self::roof($d->building->blocks),
+            'skin' => $papers === 0 ? ($bare === count($d->kit->form->walls()) ? 'all bare' : 'no papers yet') : self::many($papers, 'paper', 'papers'),
             'sheets' => self::many(count($d->plan->sheets), 'page', 'pages'),
         ];
+    }
+
+    /** @param  non-empty-list<Block>  $blocks */
+    private static function roof(array $blocks): string
+    {
+        $words = array_map(static fn (Block $b): string => $b->roof->pitch->degrees > 0.0 ? $b->roof->pitch->text().' '.$b->roof->kind : $b->roof->kind, $blocks);
+
+        return count($blocks) === 1 ? $words[0] : count($blocks).' roofs';
     }
 
     private static function many(int $count, string $one, string $more): string

@@ -18,7 +18,7 @@ final readonly class Joint
     /**
      * @param  'butt'|'mitre'|'lap'|'seat'|'clearance'  $kind
      * @param  list<Vec3>  $contact  ends of the line of contact
-     * @param  'strip'|'line'|null  $touch
+     * @param  'strip'|'line'|'outside'|null  $touch  outside: of a mitre, where the outer arrises meet and the inner ones part
      */
     public function __construct(
         public string $kind,

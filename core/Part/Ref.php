@@ -42,6 +42,12 @@ final readonly class Ref
         return new self($part, null, null, $hole, $copy);
     }
 
+    /** One side of a hole, whose ring runs clockwise. */
+    public static function holeEdge(string $part, int $hole, int $edge): self
+    {
+        return new self($part, $edge, null, $hole, 0);
+    }
+
     /** @return array<string, string|int> */
     public function toArray(): array
     {

@@ -5,162 +5,133 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\BlockForm;
-use Chartula\Core\Form\RoofPlane;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Measure\Figure;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\LengthFormat;
-use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
-use Chartula\Core\Part\Outline;
-use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
-use Chartula\Core\Part\RoofSeat;
-use Chartula\Core\Part\Score;
-use Chartula\Core\Shell\WallParts;
-use Chartula\Core\Shell\WallShape;
-use Chartula\Core\Shell\WallSpan;
-use Chartula\Core\Stock\Stack;
+use Chartula\Core\Shell\WallPiece;
+use Chartula\Core\Shell\Walls;
 
-/** Panels of a gable roof in layers, how they sit on the walls and meet at the ridge, and the strip that covers the gap. */
+/** Panels in layers, how they meet each other, sit on the walls and end against others, and the strips over their gaps. */
 final readonly class RoofParts
 {
-    /** What the ridge strip lies on at least, each side. docs/formulas.md#ridge-strip */
-    private const LEAST_COVER_MM = 1.0;
+    /** A panel's edge shorter than this needs no strip, mm. */
+    private const WORTH_A_STRIP_MM = 0.5;
 
-    /** The wing of a ridge tile on the prototype, 6 in. */
-    private const WING_MM = 152.4;
-
-    /** @param  array{WallSpan, WallSpan, WallSpan, WallSpan}  $spans */
     private function __construct(
         private Building $building,
-        private BlockForm $form,
-        private array $spans,
-        private Stack $stack,
+        private Panels $panels,
+        private Walls $walls,
     ) {
     }
 
-    public static function make(Building $building, BlockForm $form): PartSet
+    public static function make(Building $building, Panels $panels, Walls $walls): PartSet
     {
-        return (new self($building, $form, WallParts::spans($building, $form), $building->methods->roof()))->all();
-    }
+        $self = new self($building, $panels, $walls);
+        $parts = array_map(static fn (RoofPanel $p) => $p->part, $panels->all());
 
-    private function all(): PartSet
-    {
-        $parts = [];
-        $joints = [];
-        foreach ($this->form->planes as $plane) {
-            foreach ($this->stack->layers as $k => $layer) {
-                $parts[] = $this->panel($plane, $k);
-                if ($k > 0) {
-                    // The outer layer reaches further up; what it lies on is the inner layer's whole top.
-                    $joints[] = new Joint('lap', Ref::inside($this->panelId($plane, $k - 1)), Ref::outside($this->panelId($plane, $k)), end($parts)->corners(),
-                        why: 'layers stuck together', contact_mm2: $plane->along->mm * $this->slope($plane, $k)->mm);
-                }
-            }
-        }
-        $strip = $this->strip();
-
-        return new PartSet([...$parts, $strip], [...$joints, ...$this->ridgeJoints($strip), ...$this->seats()]);
-    }
-
-    private function panelId(RoofPlane $plane, int $layer): string
-    {
-        return $this->form->block->id.'.'.$plane->name.'-slope.'.$this->stack->layers[$layer]->id;
-    }
-
-    private function carrierId(RoofPlane $plane): string
-    {
-        return $this->panelId($plane, count($this->stack->layers) - 1);
-    }
-
-    private function stripId(): string
-    {
-        return $this->form->block->id.'.ridge.strip';
-    }
-
-    /** How far the underside of a layer lies above the roof's underside, square to it. */
-    private function above(int $layer): float
-    {
-        return $this->stack->thickness_mm - $this->stack->depthOf($layer) - $this->stack->layers[$layer]->thickness_mm;
-    }
-
-    /** A layer that lies higher reaches further up: by its height times tan of half the fold, which is the pitch. */
-    private function slope(RoofPlane $plane, int $layer): Figure
-    {
-        $above = $this->above($layer);
-
-        return $above === 0.0 ? $plane->slope
-            : $plane->slope->plus($above * $this->form->pitch->tan(), 'plus '.LengthFormat::trimmed($above, 3).' × tan '.$this->form->pitch->text().', lying higher');
-    }
-
-    private function panel(RoofPlane $plane, int $k): Part
-    {
-        $layer = $this->stack->layers[$k];
-        $slope = $this->slope($plane, $k);
-        $underside = array_map(fn (Vec2 $p) => $plane->frame->point($p->x, $p->y, $this->above($k)),
-            Outline::rectangle($plane->along->mm, $slope->mm, new Edge(''), new Edge(''), new Edge(''), new Edge(''))->ring->points);
-
-        return Part::of(
-            $this->panelId($plane, $k), 'R', ucfirst($plane->name).' slope, '.$layer->id, 'roof', $layer->stock, $layer->thickness_mm,
-            Outline::rectangle($plane->along->mm, $slope->mm, new Edge('eaves', 'eaves'), new Edge('verge-right', 'verge'), new Edge('ridge'), new Edge('verge-left', 'verge')),
-            [$plane->frame->moved(0.0, 0.0, $this->above($k) + $layer->thickness_mm)],
-            ['width' => $plane->along, 'height' => $slope],
-            roof: new RoofSeat($this->form->block->id, $plane->name, $layer->id, $underside),
-        );
-    }
-
-    private function cover(): float
-    {
-        return max(self::LEAST_COVER_MM, self::WING_MM / $this->building->scale->ratio);
-    }
-
-    /** Half the V that square edges leave at the top: the outermost layer's thickness times tan pitch, along the slope. */
-    private function openHalf(): float
-    {
-        return $this->stack->layers[0]->thickness_mm * $this->form->pitch->tan();
-    }
-
-    private function strip(): Part
-    {
-        $plane = $this->form->planes[0];
-        $stock = $this->building->methods->strip;
-        $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
-        $open = $this->openHalf();
-        $leg = $open + $this->cover();
-        $width = Figure::given($open, 'half the gap at the ridge, '.LengthFormat::trimmed($this->stack->layers[0]->thickness_mm, 3).' × tan '.$this->form->pitch->text())
-            ->plus($this->cover(), 'plus what lies on the panel, '.LengthFormat::trimmed($this->cover(), 3))
-            ->times(2.0, '× 2, both sides');
-        $topLine = $plane->slope->mm + $this->stack->thickness_mm * $this->form->pitch->tan();
-
-        return Part::of(
-            $this->stripId(), 'R', 'Ridge strip', 'roof', $stock, $thickness,
-            Outline::rectangle($plane->along->mm, 2.0 * $leg, new Edge('front edge', 'top'), new Edge('end', 'verge'), new Edge('back edge', 'top'), new Edge('other end', 'verge')),
-            [$plane->frame->moved(0.0, $topLine - $leg, $this->stack->thickness_mm + $thickness)],
-            ['width' => $plane->along, 'height' => $width],
-            scores: [new Score(new Vec2(0.0, $leg), new Vec2($plane->along->mm, $leg), 'away', 2.0 * $this->form->pitch->degrees, 'face')],
-            foldedAbout: new Vec2($plane->along->mm / 2.0, $leg / 2.0),
-        );
+        return (new PartSet($parts, $self->laps()))->with($self->lines())->with(new PartSet([], [...$self->ends(), ...$self->seats()]));
     }
 
     /** @return list<Joint> */
-    private function ridgeJoints(Part $strip): array
+    private function laps(): array
     {
-        [$one, $other] = $this->form->planes;
         $joints = [];
-        foreach (array_keys($this->stack->layers) as $k) {
-            $y = $this->slope($one, $k)->mm;
-            $gap = 2.0 * $this->stack->layers[$k]->thickness_mm * $this->form->pitch->sin();
-            $joints[] = new Joint(
-                'mitre', Ref::edge($this->panelId($one, $k), 2), Ref::edge($this->panelId($other, $k), 2),
-                [$one->frame->point(0.0, $y, $this->above($k)), $one->frame->point($one->along->mm, $y, $this->above($k))],
-                $one->along->mm, $gap, why: 'cut square, the tops part by '.LengthFormat::millimetres($gap), coveredBy: $strip->id,
-            );
+        foreach ($this->panels->all() as $panel) {
+            foreach ($panel->layer === 0 ? [] : $this->panels->all() as $outer) {
+                if ($outer->layer === $panel->layer - 1 && $outer->facet === $panel->facet && $outer->piece === $panel->piece) {
+                    $joints[] = new Joint('lap', Ref::inside($outer->part->id), Ref::outside($panel->part->id), $panel->part->corners(), why: 'layers stuck together',
+                        contact_mm2: self::shared($panel, $outer));
+                }
+            }
         }
-        foreach ($this->form->planes as $i => $plane) {
-            $ends = $i === 0 ? array_slice($strip->corners(), 0, 2) : [];
-            $joints[] = new Joint('lap', Ref::inside($strip->id), Ref::outside($this->panelId($plane, 0)), $ends, why: 'the strip covers the ridge', contact_mm2: $plane->along->mm * $this->cover());
+
+        return $joints;
+    }
+
+    private static function shared(RoofPanel $panel, RoofPanel $outer): float
+    {
+        $from = $panel->part->placements[0];
+        $to = $outer->part->placements[0];
+        $carried = static fn (Ring $r): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $to->project($from->at($p)), $r->points));
+
+        return Clip::sharedArea($outer->part->region(), new Region($carried($panel->part->outline->ring), array_map($carried, $panel->part->holes)));
+    }
+
+    /** Ridges, hips, valleys and breaks, layer by layer, each with the strip that covers it. */
+    private function lines(): PartSet
+    {
+        $set = new PartSet;
+        $strips = new Strips($this->building, $this->panels);
+        foreach (array_keys($this->panels->stack->layers) as $k) {
+            $layer = $this->panels->layer($k);
+            foreach ($layer as $i => $one) {
+                foreach (array_slice($layer, $i + 1) as $other) {
+                    $set = $set->with($this->line($one, $other, $strips));
+                }
+            }
+        }
+
+        return new PartSet($strips->parts(), [...$set->joints, ...$strips->joints()]);
+    }
+
+    private function line(RoofPanel $one, RoofPanel $other, Strips $strips): PartSet
+    {
+        $joints = [];
+        $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
+        $gap = 2.0 * $one->part->thickness * sin($half);
+        foreach ($one->meetings() as [$hole, $i]) {
+            foreach ($other->meetings() as [$itsHole, $j]) {
+                $met = Meeting::along($one->part, $i, $other->part, $j, $hole, $itsHole);
+                if ($met === null) {
+                    continue;
+                }
+                [$side, $length, $ends] = $met;
+                $strip = $side === 'inside' && $hole === null && $itsHole === null && $length > self::WORTH_A_STRIP_MM ? $strips->over($one, $i, $other) : null;
+                $joints[] = new Joint('mitre', $one->ref($hole, $i), $other->ref($itsHole, $j), $ends, $length, $gap, max(0.0, $one->lengthOf($hole, $i) - $length),
+                    'cut square, the '.($side === 'inside' ? 'tops' : 'undersides').' part by '.LengthFormat::millimetres($gap), $strip, $side === 'inside' ? null : 'outside');
+            }
+        }
+
+        return new PartSet([], $joints);
+    }
+
+    /**
+     * Panels that stop at a wall.
+     *
+     * @return list<Joint>
+     */
+    private function ends(): array
+    {
+        $joints = [];
+        foreach ($this->panels->all() as $panel) {
+            foreach ($panel->labels as $edge => $label) {
+                if (str_starts_with($label, 'over:')) {
+                    foreach ($this->panels->of(substr($label, 5), 0) as $below) {
+                        $met = Meeting::onFace($panel->part, $edge, $below->part, 'outside');
+                        if ($met !== null) {
+                            $joints[] = new Joint('seat', Ref::edge($panel->part->id, $edge), Ref::outside($below->part->id), $met->ends, $met->length,
+                                free_mm: max(0.0, $panel->part->outline->ring->edgeLength($edge) - $met->length), why: 'the overhang ends on the roof below', touch: $met->touch);
+                        }
+                    }
+                } elseif (str_starts_with($label, 'wall:')) {
+                    [, $block, $wall] = explode(':', $label);
+                    foreach ($this->walls->facing($this->walls->span((int) $block, (int) $wall), true) as $piece) {
+                        $met = Meeting::onFace($panel->part, $edge, $piece->part, 'outside');
+                        if ($met !== null) {
+                            $free = max(0.0, $panel->part->outline->ring->edgeLength($edge) - $met->length);
+                            $joints[] = new Joint('butt', Ref::edge($panel->part->id, $edge), Ref::outside($piece->part->id), $met->ends, $met->length, 0.0, $free,
+                                $met->touch === 'line' ? 'cut square against the wall' : '', null, $met->touch === 'strip' ? null : $met->touch);
+                        }
+                    }
+                }
+            }
         }
 
         return $joints;
@@ -170,38 +141,48 @@ final readonly class RoofParts
     private function seats(): array
     {
         $joints = [];
-        foreach ($this->spans as $edge => $span) {
-            if ($span->form->isGable()) {
-                array_push($joints, ...$this->gableSeats($edge, $span));
-            } else {
-                array_push($joints, ...$this->eavesSeats($edge, $span));
+        foreach ($this->walls->spans() as $span) {
+            foreach (array_keys($span->stack->layers) as $k) {
+                foreach ($this->walls->pieces($span, $k) as $piece) {
+                    array_push($joints, ...$this->seat($piece));
+                }
             }
         }
 
         return $joints;
     }
 
-    private function planeOver(int $edge): RoofPlane
-    {
-        [$one, $other] = $this->form->planes;
-
-        return $one->edge === (($edge % 4) + 4) % 4 ? $one : $other;
-    }
-
     /** @return list<Joint> */
-    private function gableSeats(int $edge, WallSpan $span): array
+    private function seat(WallPiece $piece): array
     {
         $joints = [];
-        $wall = $span->form;
-        $apex = [$wall->length->mm / 2.0, $wall->apex->mm ?? 0.0];
-        foreach (array_keys($span->stack->layers) as $k) {
-            $id = $span->partId($this->form->block->id, $k);
-            $depth = $span->stack->depthOf($k);
-            foreach ([['rake-left', $edge - 1, $span->start], ['rake-right', $edge + 1, $span->end]] as [$name, $plane, $x]) {
-                $foot = $wall->frame->point($x, $wall->heightAt($x), -$depth);
-                $peak = $wall->frame->point($apex[0], $apex[1], -$depth);
-                $joints[] = new Joint('seat', Ref::edge($id, $this->edgeOf($span, $name)), Ref::inside($this->carrierId($this->planeOver($plane))),
-                    [$foot, $peak], $foot->distanceTo($peak), why: 'the slope rests on the gable', touch: 'strip');
+        $carrier = $this->panels->carrier();
+        foreach ($piece->shape->labels as $edge => $label) {
+            [$kind, $key] = [...explode(':', $label, 2), ''];
+            if ($kind === 'plane') {
+                array_push($joints, ...$this->resting($piece, $edge, $this->panels->of($key, $carrier), false));
+            } elseif ($kind === 'on') {
+                array_push($joints, ...$this->resting($piece, $edge, $this->panels->of($key, 0), true));
+            } elseif ($label === 'top') {
+                array_push($joints, ...$this->underEaves($piece, $edge));
+            }
+        }
+
+        return $joints;
+    }
+
+    /**
+     * @param  list<RoofPanel>  $panels
+     * @return list<Joint>
+     */
+    private function resting(WallPiece $piece, int $edge, array $panels, bool $stands): array
+    {
+        $joints = [];
+        foreach ($panels as $panel) {
+            $met = Meeting::onFace($piece->part, $edge, $panel->part, $stands ? 'outside' : 'inside');
+            if ($met !== null) {
+                $joints[] = new Joint('seat', Ref::edge($piece->part->id, $edge), $stands ? Ref::outside($panel->part->id) : Ref::inside($panel->part->id), self::outer($piece, $edge), $met->length,
+                    free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $met->length), why: $stands ? 'the wall stands on the slope' : 'the slope rests on the gable', touch: $met->touch);
             }
         }
 
@@ -213,28 +194,37 @@ final readonly class RoofParts
      *
      * @return list<Joint>
      */
-    private function eavesSeats(int $edge, WallSpan $span): array
+    private function underEaves(WallPiece $piece, int $edge): array
     {
         $joints = [];
-        $wall = $span->form;
-        $panel = Ref::inside($this->carrierId($this->planeOver($edge)));
-        foreach (array_keys($span->stack->layers) as $k) {
-            $top = Ref::edge($span->partId($this->form->block->id, $k), $this->edgeOf($span, 'top'));
-            $depth = $span->stack->depthOf($k);
-            $joints[] = $k === 0
-                ? new Joint('seat', $top, $panel, [$wall->frame->point($span->start, $wall->height->mm), $wall->frame->point($span->end, $wall->height->mm)],
-                    $span->length(), why: 'the slope rests on the outer arris', touch: 'line')
-                : new Joint('clearance', $top, $panel,
-                    [$wall->frame->point($span->start, $wall->height->mm, -$depth), $wall->frame->point($span->end, $wall->height->mm, -$depth)], gap_mm: $depth * $this->form->pitch->sin(), why: 'cut square below the slope');
+        $span = $piece->span;
+        $key = "{$span->form->block}:{$span->form->wall->edge}:0";
+        $depth = $span->stack->depthOf($piece->layer);
+        foreach ($this->panels->of($key, $this->panels->carrier()) as $panel) {
+            $met = Meeting::onFace($piece->part, $edge, $panel->part, 'inside');
+            if ($met !== null) {
+                $joints[] = new Joint('seat', Ref::edge($piece->part->id, $edge), Ref::inside($panel->part->id), self::outer($piece, $edge), $met->length,
+                    free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $met->length), why: 'the slope rests on the outer arris', touch: $met->touch);
+            } elseif ($depth > 0.0 && $joints === []) {
+                $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::inside($panel->part->id), self::outer($piece, $edge),
+                    gap_mm: $depth * $panel->facet->pitch->sin(), why: 'cut square below the slope');
+            }
         }
 
         return $joints;
     }
 
-    private function edgeOf(WallSpan $span, string $name): int
+    /**
+     * The ends of a wall's edge on its outside, from left to right.
+     *
+     * @return list<Vec3>
+     */
+    private static function outer(WallPiece $piece, int $edge): array
     {
-        $edge = new Edge('');
+        $ring = $piece->part->outline->ring;
+        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
+        [$p, $q] = $a->y < $b->y || ($a->y === $b->y && $a->x < $b->x) ? [$a, $b] : [$b, $a];
 
-        return WallShape::of($span->form, $span->start, $span->end, $span->form->turnIn, $edge, $edge)->outline->edge($name);
+        return [$piece->part->placements[0]->at($p), $piece->part->placements[0]->at($q)];
     }
 }

@@ -6,6 +6,14 @@ namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Solid;
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Overlay;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
@@ -15,44 +23,191 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 
-/** The floor between the walls, which also squares them. docs/formulas.md#floor */
+/** The floors between the walls, which also square them. docs/formulas.md#floor */
 final readonly class BaseParts
 {
     /** What is left free on each side, so that the floor drops in: 0.2 mm in all each way. */
     public const CLEARANCE_MM = 0.1;
 
-    public static function make(Building $building, BlockForm $form): PartSet
+    /** A floor smaller than this, mm², squares nothing. */
+    private const LEAST_MM2 = 25.0;
+
+    private function __construct(
+        private Building $building,
+        private Walls $walls,
+        private BlockForm $block,
+    ) {
+    }
+
+    public static function make(Building $building, Walls $walls): PartSet
     {
-        if ($building->methods->base === 'none') {
-            return new PartSet;
+        $set = new PartSet;
+        foreach ($building->methods->base === 'none' ? [] : $walls->form->blocks as $block) {
+            $set = $set->with((new self($building, $walls, $block))->floors());
         }
-        $spans = WallParts::spans($building, $form);
-        $t = array_map(static fn (WallSpan $span): float => $span->stack->thickness_mm, $spans);
-        $layer = $building->methods->wall()->layers[count($building->methods->wall()->layers) - 1];
-        $c = array_map(static fn (WallSpan $span): float => self::CLEARANCE_MM + PanelDepth::intoRoom($building, $span), $spans);
-        $width = self::inside($form->wall(0)->length, $t[3], $t[1], $c[3] + $c[1], 'left', 'right');
-        $depth = self::inside($form->wall(1)->length, $t[0], $t[2], $c[0] + $c[2], 'front', 'back');
-        $id = $form->block->id.'.base.floor';
-        $edges = array_map(static fn (string $side): Edge => new Edge($side), ['front', 'right', 'back', 'left']);
+
+        return $set;
+    }
+
+    private function floors(): PartSet
+    {
+        $ring = $this->local($this->block->ring);
+        $insets = array_map($this->inset(...), $this->walls->spans($this->block->index));
+        $inside = Offset::lines($ring, array_map(static fn (float $in): float => -$in, $insets));
+        for ($i = 0, $n = $ring->count(); $i < $n; $i++) {
+            if (! Offset::keeps($ring, $inside, $i)) {
+                return new PartSet;
+            }
+        }
+        $set = new PartSet;
+        foreach ($this->clear($inside) as $i => $patch) {
+            if ($patch->area() > self::LEAST_MM2) {
+                $set = $set->with($this->floor($patch->turned(self::first($patch)), $i, $insets));
+            }
+        }
+
+        return $set;
+    }
+
+    /** From the wall's outside to the floor's edge. */
+    private function inset(WallSpan $span): float
+    {
+        return $span->form->isBuilt() ? $span->stack->thickness_mm + self::CLEARANCE_MM + PanelDepth::intoRoom($this->building, $span) : self::CLEARANCE_MM;
+    }
+
+    private function local(Ring $ring): Ring
+    {
+        $ground = $this->block->ground;
+
+        return new Ring(array_map(static fn (Vec2 $p): Vec2 => $ground->project(new Vec3($p->x, $p->y, $ground->origin->z)), $ring->points));
+    }
+
+    /**
+     * What of the inside no other block takes up: of two floors that would overlap the earlier block's stays.
+     *
+     * @return list<Patch>
+     */
+    private function clear(Ring $inside): array
+    {
+        $others = [];
+        foreach ($this->walls->form->solids as $solid) {
+            if ($solid->index !== $this->block->index && $this->takesUp($solid)) {
+                $others[] = Offset::lines($this->local($solid->ring), array_fill(0, $solid->ring->count(), self::CLEARANCE_MM));
+            }
+        }
+        $lines = [];
+        foreach ([$inside, ...$others] as $k => $ring) {
+            foreach (array_keys($ring->points) as $i) {
+                $lines[] = new Line($ring->point($i), $ring->point($i + 1), $k === 0 ? (string) $i : '');
+            }
+        }
+
+        return Overlay::patches($lines, static function (Vec2 $at) use ($inside, $others): bool {
+            foreach ($others as $other) {
+                if ($other->contains($at)) {
+                    return false;
+                }
+            }
+
+            return $inside->contains($at);
+        });
+    }
+
+    /** Whether a block stands on the ground of this one: it does where its walls go down to it. */
+    private function takesUp(Solid $solid): bool
+    {
+        $thickness = $this->building->methods->wall()->thickness_mm;
+        if ($solid->base > $this->block->base + $thickness || $solid->eaves < $this->block->base) {
+            return false;
+        }
+        $walls = $this->walls->form->blocks[$solid->index]->walls;
+        foreach ($walls as $wall) {
+            foreach ($wall->patches as $patch) {
+                if (in_array('foot', $patch->labels, true)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** The lowest corner, then the one furthest left: the front edge comes first. */
+    private static function first(Patch $patch): int
+    {
+        $best = 0;
+        foreach ($patch->outline->points as $i => $p) {
+            $least = $patch->outline->points[$best];
+            if ([round($p->y, 6), $p->x] < [round($least->y, 6), $least->x]) {
+                $best = $i;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param  list<float>  $insets */
+    private function floor(Patch $patch, int $index, array $insets): PartSet
+    {
+        $layer = $this->building->methods->wall()->layers[count($this->building->methods->wall()->layers) - 1];
+        $names = $this->block->block->footprint->edges;
+        $id = $this->block->block->id.'.base'.($index > 0 ? '-'.($index + 1) : '').'.floor';
+        $mates = array_map(fn (string $label): ?WallPiece => $label === '' ? null : $this->mate((int) $label), $patch->labels);
+        $edges = array_map(static fn (string $label, ?WallPiece $mate): Edge => new Edge($label === '' ? 'side' : $names[(int) $label], $mate === null ? 'clearance' : null), $patch->labels, $mates);
         $part = Part::of(
-            $id, 'B', 'Floor', 'shell', $layer->stock, $layer->thickness_mm,
-            Outline::rectangle($width->mm, $depth->mm, ...$edges),
-            [$form->ground->moved($t[3] + $c[3], $t[0] + $c[0], $layer->thickness_mm)],
-            ['width' => $width, 'height' => $depth],
+            $id, 'B', 'Floor', 'shell', $layer->stock, $layer->thickness_mm, new Outline($patch->outline, $edges),
+            [$this->block->ground->moved(0.0, 0.0, $layer->thickness_mm)], $this->workings($patch, $insets), $patch->holes,
         );
         $joints = [];
-        foreach ($spans as $edge => $span) {
-            $joints[] = new Joint('clearance', Ref::edge($id, $edge), Ref::inside($span->innermostId($form->block->id)), $part->corners(), gap_mm: $c[$edge], why: 'so that the floor drops in');
+        foreach ($patch->labels as $edge => $label) {
+            if ($mates[$edge] !== null) {
+                $gap = $insets[(int) $label] - $mates[$edge]->span->stack->thickness_mm;
+                $joints[] = new Joint('clearance', Ref::edge($id, $edge), Ref::inside($mates[$edge]->part->id), $part->corners(), gap_mm: $gap, why: 'so that the floor drops in');
+            }
         }
 
         return new PartSet([$part], $joints);
     }
 
-    private static function inside(Figure $outside, float $one, float $other, float $clearance, string $oneName, string $otherName): Figure
+    /** The wall's card beside the floor. */
+    private function mate(int $edge): ?WallPiece
     {
-        return $outside
-            ->less($one, "less the $oneName wall, ".LengthFormat::trimmed($one, 3))
-            ->less($other, "less the $otherName wall, ".LengthFormat::trimmed($other, 3))
-            ->less($clearance, 'less clearance, '.LengthFormat::trimmed($clearance, 3).' in all');
+        foreach ($this->walls->facing($this->walls->span($this->block->index, $edge), false) as $piece) {
+            if (in_array('foot', $piece->shape->labels, true)) {
+                return $piece;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<float>  $insets
+     * @return array<string, Figure>
+     */
+    private function workings(Patch $patch, array $insets): array
+    {
+        $box = $patch->outline->bounds();
+        if ($this->block->block->footprint->rect === null || $patch->outline->count() !== 4) {
+            return ['width' => Figure::given($box->width(), 'inside the walls, less clearance'), 'height' => Figure::given($box->height(), 'inside the walls, less clearance')];
+        }
+        $inside = function (int $one, int $other) use ($insets): Figure {
+            $figure = $this->block->wall(($one + 1) % 4)->length;
+            $clearance = 0.0;
+            foreach ([$one, $other] as $edge) {
+                $span = $this->walls->span($this->block->index, $edge);
+                $thickness = $span->form->isBuilt() ? $span->stack->thickness_mm : 0.0;
+                $figure = $thickness > 0.0 ? $figure->less($thickness, 'less the '.$span->name().' wall, '.LengthFormat::trimmed($thickness, 3)) : $figure;
+                $clearance += $insets[$edge] - $thickness;
+            }
+
+            return $figure->less($clearance, 'less clearance, '.LengthFormat::trimmed($clearance, 3).' in all');
+        };
+        $figures = ['width' => $inside(3, 1), 'height' => $inside(0, 2)];
+        foreach (['width' => $box->width(), 'height' => $box->height()] as $of => $mm) {
+            $figures[$of] = abs($figures[$of]->mm - $mm) < 1e-6 ? $figures[$of] : $figures[$of]->less($figures[$of]->mm - $mm, 'less what another block takes up');
+        }
+
+        return $figures;
     }
 }

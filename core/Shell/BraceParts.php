@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\Solid;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
@@ -18,8 +18,9 @@ use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
+use Chartula\Core\Stock\Layer;
 
-/** Level triangles in the corners that hold the walls square, clear of every opening. */
+/** Level triangles in the outer corners that hold the walls at their angle, clear of every opening. */
 final readonly class BraceParts
 {
     private const LONGEST_LEG_MM = 12.0;
@@ -32,98 +33,209 @@ final readonly class BraceParts
     /** Kept free round openings. */
     private const CLEAR_MM = 0.5;
 
-    public static function make(Building $building, BlockForm $form): PartSet
-    {
-        if ($building->methods->braces === 'none') {
-            return new PartSet;
-        }
-        $spans = WallParts::spans($building, $form);
-        $leg = self::leg($spans);
-        $layer = $building->methods->wall()->layers[count($building->methods->wall()->layers) - 1];
-        $id = $form->block->id.'.brace.corner';
-        $frames = [];
-        $joints = [];
-        foreach (self::corners($spans, $leg, $layer->thickness_mm, $form) as $vertex => $frame) {
-            $copy = count($frames);
-            $frames[] = $frame;
-            $previous = $spans[($vertex + 3) % 4];
-            $ends = [$frame->point(0.0, 0.0), $frame->point($leg, 0.0), $frame->point(0.0, $leg)];
-            $joints[] = new Joint('butt', Ref::edge($id, 0, $copy), Ref::inside($spans[$vertex]->innermostId($form->block->id)), [$ends[0], $ends[1]], $leg);
-            $joints[] = new Joint('butt', Ref::edge($id, 2, $copy), Ref::inside($previous->innermostId($form->block->id)), [$ends[0], $ends[2]], $leg);
-        }
-        if ($frames === []) {
-            return new PartSet;
-        }
-        $size = Figure::given($leg, 'leg: a third of the inside, at most '.self::LONGEST_LEG_MM.' mm');
-        $outline = new Outline(
-            new Ring([new Vec2(0.0, 0.0), new Vec2($leg, 0.0), new Vec2(0.0, $leg)]),
-            [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')],
-        );
+    /** Corners sharper or blunter than these, degrees, are held by other means. */
+    private const ANGLES_DEG = [60.0, 150.0];
 
-        return new PartSet([Part::of($id, 'B', 'Corner brace', 'brace', $layer->stock, $layer->thickness_mm, $outline, $frames, ['width' => $size, 'height' => $size])], $joints);
+    private function __construct(
+        private Building $building,
+        private Walls $walls,
+        private int $block,
+    ) {
+    }
+
+    public static function make(Building $building, Walls $walls): PartSet
+    {
+        $set = new PartSet;
+        foreach ($building->methods->braces === 'none' ? [] : array_keys($walls->form->blocks) as $block) {
+            $set = $set->with((new self($building, $walls, $block))->braces());
+        }
+
+        return $set;
     }
 
     /**
-     * Corners that have no room for a brace.
+     * Corners that want a brace and have no room for one.
      *
-     * @return list<int> their vertices, 0 the front left
+     * @return list<array{int, int}> block and corner
      */
-    public static function withoutRoom(Building $building, BlockForm $form): array
+    public static function withoutRoom(Building $building, Walls $walls): array
     {
-        if ($building->methods->braces === 'none') {
-            return [];
-        }
-        $spans = WallParts::spans($building, $form);
-        $layer = $building->methods->wall()->layers[count($building->methods->wall()->layers) - 1];
-
-        return array_values(array_diff([0, 1, 2, 3], array_keys(self::corners($spans, self::leg($spans), $layer->thickness_mm, $form))));
-    }
-
-    /** @param  array{WallSpan, WallSpan, WallSpan, WallSpan}  $spans */
-    private static function leg(array $spans): float
-    {
-        $inside = min(
-            $spans[0]->form->length->mm - $spans[3]->stack->thickness_mm - $spans[1]->stack->thickness_mm,
-            $spans[1]->form->length->mm - $spans[0]->stack->thickness_mm - $spans[2]->stack->thickness_mm,
-        );
-
-        return min(self::LONGEST_LEG_MM, $inside / 3.0);
-    }
-
-    /**
-     * @param  array{WallSpan, WallSpan, WallSpan, WallSpan}  $spans
-     * @return array<int, Frame> the brace's frame by vertex
-     */
-    private static function corners(array $spans, float $leg, float $thickness, BlockForm $form): array
-    {
-        $height = $form->wall(0)->height->mm;
-        $frames = [];
-        if ($leg < self::SHORTEST_LEG_MM) {
-            return $frames;
-        }
-        foreach ($spans as $vertex => $span) {
-            $previous = $spans[($vertex + 3) % 4];
-            foreach ([$height - self::BELOW_EAVES_MM, $height * 0.75, $height * 0.5, $height * 0.3] as $top) {
-                if ($top - $thickness > $thickness + 1.0
-                    && self::isClear($span->form, 0.0, $previous->stack->thickness_mm + $leg, $top - $thickness, $top)
-                    && self::isClear($previous->form, $previous->form->length->mm - $span->stack->thickness_mm - $leg, $previous->form->length->mm, $top - $thickness, $top)) {
-                    $wall = $span->form->frame;
-                    $frames[$vertex] = new Frame(
-                        $wall->point($previous->stack->thickness_mm, $top, -$span->stack->thickness_mm), $wall->x, $wall->normal->times(-1.0),
-                    );
-                    break;
+        $missing = [];
+        foreach ($building->methods->braces === 'none' ? [] : array_keys($walls->form->blocks) as $block) {
+            $self = new self($building, $walls, $block);
+            foreach ($self->corners() as $vertex) {
+                if ($self->place($vertex) === null) {
+                    $missing[] = [$block, $vertex];
                 }
             }
         }
 
-        return $frames;
+        return $missing;
+    }
+
+    private function braces(): PartSet
+    {
+        /** @var array<string, list<array{int, Frame, float, float}>> $alike */
+        $alike = [];
+        foreach ($this->corners() as $vertex) {
+            $frame = $this->place($vertex);
+            if ($frame !== null) {
+                [$leg, $angle] = [$this->leg($vertex), $this->walls->span($this->block, $vertex)->left->angle];
+                $alike[round($leg, 3).' '.round($angle, 3)][] = [$vertex, $frame, $leg, $angle];
+            }
+        }
+        $set = new PartSet;
+        foreach (array_values($alike) as $i => $braces) {
+            $set = $set->with($this->part($braces, $i));
+        }
+
+        return $set;
+    }
+
+    /** @param  list<array{int, Frame, float, float}>  $braces  of one shape */
+    private function part(array $braces, int $index): PartSet
+    {
+        [, , $leg, $angle] = $braces[0];
+        $layer = $this->layer();
+        $id = $this->walls->form->blocks[$this->block]->block->id.'.brace.corner'.($index > 0 ? '-'.($index + 1) : '');
+        $frames = [];
+        $joints = [];
+        $far = new Vec2($leg * cos(deg2rad($angle)), $leg * sin(deg2rad($angle)));
+        $far = new Vec2(abs($far->x) < 1e-9 ? 0.0 : $far->x, $far->y);
+        foreach ($braces as $copy => [$vertex, $frame]) {
+            $frames[] = $frame;
+            $ends = [$frame->point(0.0, 0.0), $frame->point($leg, 0.0), $frame->at($far)];
+            $joints[] = new Joint('butt', Ref::edge($id, 0, $copy), Ref::inside($this->mate($vertex)), [$ends[0], $ends[1]], $leg);
+            $joints[] = new Joint('butt', Ref::edge($id, 2, $copy), Ref::inside($this->mate($vertex - 1)), [$ends[0], $ends[2]], $leg);
+        }
+        assert($frames !== []);
+        $ring = new Ring([new Vec2(0.0, 0.0), new Vec2($leg, 0.0), $far]);
+        $size = Figure::given($leg, 'leg: a third of the inside, at most '.self::LONGEST_LEG_MM.' mm');
+        $box = $ring->bounds();
+        $of = static fn (float $mm): Figure => abs($mm - $leg) < 1e-9 ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
+
+        return new PartSet([Part::of($id, 'B', 'Corner brace', 'brace', $layer->stock, $layer->thickness_mm, new Outline($ring, [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')]),
+            $frames, ['width' => $of($box->width()), 'height' => $of($box->height())])], $joints);
+    }
+
+    private function layer(): Layer
+    {
+        return $this->building->methods->wall()->layers[count($this->building->methods->wall()->layers) - 1];
+    }
+
+    private function mate(int $edge): string
+    {
+        foreach ($this->walls->facing($this->walls->span($this->block, $edge), false) as $piece) {
+            if (in_array('foot', $piece->shape->labels, true)) {
+                return $piece->part->id;
+            }
+        }
+
+        return $this->walls->span($this->block, $edge)->partId($this->walls->span($this->block, $edge)->innermost());
+    }
+
+    /** @return list<int> outer corners of about a right angle, built on both sides from the ground up */
+    private function corners(): array
+    {
+        $corners = [];
+        foreach ($this->walls->spans($this->block) as $vertex => $span) {
+            $previous = $this->walls->span($this->block, $vertex - 1);
+            if ($span->left->angle > self::ANGLES_DEG[0] && $span->left->angle < self::ANGLES_DEG[1]
+                && in_array($span->left->kind, [WallEnd::THROUGH, WallEnd::STOPPED], true)
+                && self::standsAt($span->form, 'left') && self::standsAt($previous->form, 'right')) {
+                $corners[] = $vertex;
+            }
+        }
+
+        return $corners;
+    }
+
+    /** @param  'left'|'right'  $end */
+    private static function standsAt(WallForm $wall, string $end): bool
+    {
+        foreach ($wall->patches as $patch) {
+            if (in_array($end, $patch->labels, true) && in_array('foot', $patch->labels, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function leg(int $vertex): float
+    {
+        $least = INF;
+        foreach ($this->walls->form->blocks[$this->block]->block->footprint->rect !== null ? [0, 1, 2, 3] : [$vertex - 1, $vertex] as $edge) {
+            $span = $this->walls->span($this->block, $edge);
+            foreach ($span->form->patches as $patch) {
+                $taken = ($span->left->kind !== WallEnd::OPEN && in_array('left', $patch->labels, true) ? $span->left->thickness() : 0.0) + ($span->right->kind !== WallEnd::OPEN && in_array('right', $patch->labels, true) ? $span->right->thickness() : 0.0);
+                $least = min($least, $patch->outline->bounds()->width() - $taken);
+            }
+        }
+
+        return min(self::LONGEST_LEG_MM, $least / 3.0);
+    }
+
+    /** Where the brace of a corner has room, its inner corner in the frame's origin. */
+    private function place(int $vertex): ?Frame
+    {
+        $leg = $this->leg($vertex);
+        $span = $this->walls->span($this->block, $vertex);
+        $previous = $this->walls->span($this->block, $vertex - 1);
+        $thickness = $this->layer()->thickness_mm;
+        $height = $span->form->height->mm;
+        if ($leg < self::SHORTEST_LEG_MM) {
+            return null;
+        }
+        $angle = $span->left->angle;
+        // The inner corner of both walls, measured along each.
+        $along = CornerCut::start($span->stack->thickness_mm, $previous->stack->thickness_mm, $angle);
+        $back = CornerCut::start($previous->stack->thickness_mm, $span->stack->thickness_mm, $angle);
+        foreach ([$height - self::BELOW_EAVES_MM, $height * 0.75, $height * 0.5, $height * 0.3] as $top) {
+            $wall = $span->form->frame;
+            $frame = new Frame($wall->point($along, $top, -$span->stack->thickness_mm), $wall->x, $wall->normal->times(-1.0));
+            if ($top - $thickness > $thickness + 1.0
+                && self::isClear($span->form, 0.0, $along + $leg, $top - $thickness, $top)
+                && self::isClear($previous->form, $previous->form->length->mm - $back - $leg, $previous->form->length->mm, $top - $thickness, $top)
+                && $this->isApart($frame, $leg, $angle)) {
+                return $frame;
+            }
+        }
+
+        return null;
     }
 
     private static function isClear(WallForm $wall, float $x0, float $x1, float $low, float $high): bool
     {
-        $crossing = array_filter($wall->openings, static fn (OpeningForm $o): bool => $o->left < $x1 + self::CLEAR_MM && $o->right() > $x0 - self::CLEAR_MM
-            && $o->sill < $high + self::CLEAR_MM && $o->top() > $low - self::CLEAR_MM);
+        foreach ($wall->openings as $o) {
+            if ($o->left < $x1 + self::CLEAR_MM && $o->right() > $x0 - self::CLEAR_MM && $o->sill < $high + self::CLEAR_MM && $o->top() > $low - self::CLEAR_MM) {
+                return false;
+            }
+        }
 
-        return $crossing === [];
+        return true;
+    }
+
+    /** No other block stands in its place. */
+    private function isApart(Frame $frame, float $leg, float $angle): bool
+    {
+        foreach ($this->walls->form->solids as $solid) {
+            if ($solid->index === $this->block) {
+                continue;
+            }
+            foreach ([[0.0, 0.0], [$leg, 0.0], [$leg * cos(deg2rad($angle)), $leg * sin(deg2rad($angle))]] as [$x, $y]) {
+                $at = $frame->point($x, $y);
+                if (self::isIn($solid, new Vec2($at->x, $at->y))) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private static function isIn(Solid $solid, Vec2 $at): bool
+    {
+        return $solid->contains($at) || $solid->ring->distanceTo($at) < self::CLEAR_MM;
     }
 }

@@ -4,110 +4,192 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Shell;
 
-use Chartula\Core\Building\Building;
-use Chartula\Core\Form\BlockForm;
-use Chartula\Core\Measure\Figure;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\LengthFormat;
-use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
-use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 
-/** The card of the four walls, layer by layer, and how it meets at the corners. docs/formulas.md#corner */
+/** The card of the walls, layer by layer, and how it meets at the corners and against other blocks. docs/formulas.md#corner */
 final readonly class WallParts
 {
-    /** @param  array{WallSpan, WallSpan, WallSpan, WallSpan}  $spans */
-    private function __construct(
-        private BlockForm $form,
-        private array $spans,
-    ) {
+    private function __construct(private Walls $walls)
+    {
     }
 
-    public static function make(Building $building, BlockForm $form): PartSet
+    public static function make(Walls $walls): PartSet
     {
-        return (new self($form, self::spans($building, $form)))->all();
-    }
-
-    /** @return array{WallSpan, WallSpan, WallSpan, WallSpan} front, right, back, left */
-    public static function spans(Building $building, BlockForm $form): array
-    {
-        return [WallSpan::of($building, $form, 0), WallSpan::of($building, $form, 1), WallSpan::of($building, $form, 2), WallSpan::of($building, $form, 3)];
-    }
-
-    private function all(): PartSet
-    {
+        $self = new self($walls);
         $set = new PartSet;
-        foreach ($this->spans as $edge => $span) {
-            $set = $set->with($this->wall($edge, $span));
+        foreach ($walls->spans() as $span) {
+            foreach (array_keys($span->stack->layers) as $k) {
+                foreach ($walls->pieces($span, $k) as $piece) {
+                    $set = $set->with(new PartSet([$piece->part], [...$self->laps($piece), ...$self->ends($piece)]));
+                }
+            }
         }
 
         return $set;
     }
 
-    private function wall(int $edge, WallSpan $span): PartSet
+    /** @return list<Joint> */
+    private function laps(WallPiece $piece): array
     {
-        $wall = $span->form;
-        $end = $span->isThrough ? new Edge('left', 'clearance') : new Edge('left');
-        $otherEnd = $span->isThrough ? new Edge('right', 'clearance') : new Edge('right');
-        $shape = WallShape::of($wall, $span->start, $span->end, $wall->turnIn, $end, $otherEnd);
-        $block = $this->form->block->id;
-        $parts = [];
         $joints = [];
-        foreach ($span->stack->layers as $k => $layer) {
-            $part = Part::of(
-                $span->partId($block, $k), 'W', ucfirst($wall->wall->name).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
-                $shape->outline, [$wall->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))],
-                ['width' => $this->width($edge, $span), 'height' => $wall->apex ?? $wall->height],
-                $shape->holes,
-            );
-            $parts[] = $part;
-            if ($k > 0) {
-                $joints[] = new Joint('lap', Ref::inside($span->partId($block, $k - 1)), Ref::outside($part->id), $part->corners(), why: 'layers stuck together', contact_mm2: $part->region()->area());
-            }
-            if (! $span->isThrough) {
-                $joints[] = $this->butt($span, $k, $part, 'left', $edge - 1);
-                $joints[] = $this->butt($span, $k, $part, 'right', $edge + 1);
+        $area = $piece->part->region()->area();
+        foreach ($piece->layer === 0 ? [] : $this->walls->pieces($piece->span, $piece->layer - 1) as $outer) {
+            $shared = self::isAlike($piece, $outer) ? $area : Clip::sharedArea(self::inWall($piece), self::inWall($outer));
+            if ($shared > 0.01) {
+                $joints[] = new Joint('lap', Ref::inside($outer->part->id), Ref::outside($piece->part->id), $piece->part->corners(), why: 'layers stuck together', contact_mm2: $shared);
             }
         }
 
-        return new PartSet($parts, $joints);
+        return $joints;
     }
 
-    private function width(int $edge, WallSpan $span): Figure
+    private static function isAlike(WallPiece $a, WallPiece $b): bool
     {
-        if ($span->isThrough) {
-            return $span->form->length;
+        return $a->shape->outline->ring->toArray() === $b->shape->outline->ring->toArray();
+    }
+
+    private static function inWall(WallPiece $piece): Region
+    {
+        return new Region($piece->shape->outline->ring, $piece->shape->holes);
+    }
+
+    /** @return list<Joint> */
+    private function ends(WallPiece $piece): array
+    {
+        $joints = [];
+        foreach ($piece->shape->labels as $edge => $label) {
+            if ($label === 'left' || $label === 'right') {
+                array_push($joints, ...$this->corner($piece, $edge, $label));
+            } elseif (str_starts_with($label, 'wall:')) {
+                [, $block, $wall] = explode(':', $label);
+                array_push($joints, ...$this->against($piece, $edge, (int) $block, (int) $wall));
+            }
         }
-        $figure = $span->form->length;
-        foreach ([$edge - 1, $edge + 1] as $other) {
-            $neighbour = $this->span($other);
-            $words = implode(' + ', array_map(static fn ($layer): string => $layer->words(), $neighbour->stack->layers));
-            $figure = $figure->less($neighbour->stack->thickness_mm, 'less the '.$neighbour->form->wall->name.' wall, '.$words);
+
+        return $joints;
+    }
+
+    /**
+     * The stopped wall's end against the wall that runs through: inside it at an outer corner, outside it at an inner one.
+     *
+     * @return list<Joint>
+     */
+    private function corner(WallPiece $piece, int $edge, string $side): array
+    {
+        $span = $piece->span;
+        $end = $side === 'left' ? $span->left : $span->right;
+        if ($end->kind === WallEnd::OPEN) {
+            return $this->againstAny($piece, $edge);
+        }
+        if ($end->kind !== WallEnd::STOPPED) {
+            return [];
+        }
+        $mate = $this->walls->span($span->form->block, $end->edge);
+        $depth = $span->stack->depthOf($piece->layer);
+        $gap = $end->gap($depth, $depth + $piece->part->thickness);
+
+        return $this->butts($piece, $edge, $this->walls->facing($mate, ! $end->isConvex()), ! $end->isConvex(), $gap);
+    }
+
+    /**
+     * @param  list<WallPiece>  $mates
+     * @return list<Joint>
+     */
+    private function butts(WallPiece $piece, int $edge, array $mates, bool $outside, float $gap): array
+    {
+        $joints = [];
+        $length = $piece->part->outline->ring->edgeLength($edge);
+        foreach ($mates as $mate) {
+            $meeting = Meeting::onFace($piece->part, $edge, $mate->part, $outside ? 'outside' : 'inside');
+            if ($meeting !== null) {
+                $free = $length - $meeting->length;
+                $why = $free > 0.005 ? ($piece->span->form->isGable() ? 'the gable rises behind the eaves, ' : 'stands free, ').LengthFormat::millimetres($free) : ($gap > 0.0 ? 'cut square, open by '.LengthFormat::millimetres($gap) : '');
+                $joints[] = new Joint('butt', Ref::edge($piece->part->id, $edge), $outside ? Ref::outside($mate->part->id) : Ref::inside($mate->part->id),
+                    $this->ordered($piece, $edge, $meeting->length), $meeting->length, gap_mm: $gap, free_mm: $free, why: $why, touch: $meeting->touch === 'strip' ? null : $meeting->touch);
+            }
         }
 
-        return $figure;
+        return $joints;
     }
 
-    /** The stopped wall's end against the inside of the wall that runs through. */
-    private function butt(WallSpan $span, int $layer, Part $part, string $side, int $neighbourEdge): Joint
+    /**
+     * From the foot up, on the outside face.
+     *
+     * @return list<Vec3>
+     */
+    private function ordered(WallPiece $piece, int $edge, float $length): array
     {
-        $neighbour = $this->span($neighbourEdge);
-        $x = $side === 'left' ? $span->start : $span->end;
-        $own = $span->form->heightAt($x);
-        $depth = $span->stack->depthOf($layer);
-        $met = min($own, $neighbour->form->heightAt($side === 'left' ? $neighbour->form->length->mm - $depth : $depth));
-        $frame = $span->form->frame;
+        $ring = $piece->part->outline->ring;
+        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
+        [$low, $high] = $a->y <= $b->y ? [$a, $b] : [$b, $a];
+        $top = $low->plus($high->minus($low)->times(min(1.0, $length / $low->distanceTo($high))));
 
-        return new Joint(
-            'butt', Ref::edge($part->id, $part->outline->edge($side)), Ref::inside($neighbour->innermostId($this->form->block->id)),
-            [$frame->point($x, 0.0, -$depth), $frame->point($x, $met, -$depth)],
-            $met, free_mm: $own - $met, why: $own > $met ? 'the gable rises behind the eaves, '.LengthFormat::millimetres($own - $met) : '',
-        );
+        return [$piece->part->placements[0]->at($low), $piece->part->placements[0]->at($top)];
     }
 
-    private function span(int $edge): WallSpan
+    /**
+     * Where nothing of its own block is built round the corner, what stands there of others.
+     *
+     * @return list<Joint>
+     */
+    private function againstAny(WallPiece $piece, int $edge): array
     {
-        return $this->spans[(($edge % 4) + 4) % 4];
+        $joints = [];
+        foreach ($this->walls->spans() as $span) {
+            if ($span->form->block !== $piece->span->form->block) {
+                array_push($joints, ...$this->butts($piece, $edge, $this->walls->facing($span, true), true, 0.0));
+                foreach (array_keys($span->stack->layers) as $k) {
+                    array_push($joints, ...$this->onEnds($piece, $edge, $this->walls->pieces($span, $k)));
+                }
+            }
+        }
+
+        return $joints;
+    }
+
+    /**
+     * Against another block's wall: on its face, and on the ends of boards that run through beside it.
+     *
+     * @return list<Joint>
+     */
+    private function against(WallPiece $piece, int $edge, int $block, int $wall): array
+    {
+        $mate = $this->walls->span($block, $wall);
+        $joints = $this->butts($piece, $edge, $this->walls->facing($mate, true), true, 0.0);
+        foreach ([$mate->left->edge, $mate->right->edge] as $other) {
+            $beside = $this->walls->span($block, $other);
+            foreach (array_keys($beside->stack->layers) as $k) {
+                array_push($joints, ...$this->onEnds($piece, $edge, $this->walls->pieces($beside, $k)));
+            }
+        }
+
+        return $joints;
+    }
+
+    /**
+     * @param  list<WallPiece>  $boards
+     * @return list<Joint>
+     */
+    private function onEnds(WallPiece $piece, int $edge, array $boards): array
+    {
+        $joints = [];
+        foreach ($boards as $board) {
+            foreach ($board->shape->labels as $end => $label) {
+                $meeting = $label === 'left' || $label === 'right' ? Meeting::onEnd($piece->part, $edge, $board->part, $end) : null;
+                if ($meeting !== null) {
+                    $joints[] = new Joint('butt', Ref::edge($piece->part->id, $edge), Ref::edge($board->part->id, $end), $this->ordered($piece, $edge, $meeting->length), $meeting->length,
+                        free_mm: $piece->part->outline->ring->edgeLength($edge) - $meeting->length, why: 'against the end of the board that runs through', touch: $meeting->touch === 'strip' ? null : $meeting->touch);
+                }
+            }
+        }
+
+        return $joints;
     }
 }

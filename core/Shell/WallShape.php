@@ -5,74 +5,134 @@ declare(strict_types=1);
 namespace Chartula\Core\Shell;
 
 use Chartula\Core\Form\OpeningForm;
-use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 
-/** The outline of a layer of wall with its doors let into the foot, and its other openings as holes. */
+/** The outline of a piece of wall with its doors let into the foot, and its other openings as holes. */
 final readonly class WallShape
 {
     /**
+     * @param  list<string>  $labels  of each edge of the outline, as WallSection has them; `opening` at doors
      * @param  list<Ring>  $holes
      * @param  array<string, int>  $holeOf  the index of an opening's hole, by the opening's id
+     * @param  list<OpeningForm>  $openings  that stand in this piece
      */
     private function __construct(
         public Outline $outline,
+        public array $labels,
         public array $holes,
         public array $holeOf,
+        public array $openings,
     ) {
     }
 
     /**
+     * @param  list<OpeningForm>  $openings  of the wall
      * @param  float  $grow  by how much openings are larger than finished, for the paper that turns in
-     * @param  Edge  $left  what the ends are
+     * @param  Edge  $left  what the ends at the corners are
      */
-    public static function of(WallForm $wall, float $x0, float $x1, float $grow, Edge $left, Edge $right): self
+    public static function of(Patch $patch, array $openings, float $grow, Edge $left, Edge $right): self
     {
+        $openings = array_values(array_filter($openings, static fn (OpeningForm $o): bool => self::isIn($patch, $o)));
+        $doors = array_values(array_filter($openings, static fn (OpeningForm $o): bool => $o->reachesFoot()));
         $walk = [];
-        $at = new Vec2($x0, 0.0);
-        foreach ($wall->openings as $opening) {
-            if ($opening->reachesFoot()) {
-                $walk[] = [$at, new Edge('foot', 'foot')];
-                $notch = self::notch($opening, $grow);
-                array_push($walk, ...$notch);
-                $at = new Vec2($opening->right() + $grow, 0.0);
+        $n = $patch->outline->count();
+        $first = self::first($patch);
+        for ($k = 0; $k < $n; $k++) {
+            $i = ($first + $k) % $n;
+            [$from, $to] = [$patch->outline->point($i), $patch->outline->point($i + 1)];
+            $label = $patch->labels[$i];
+            $at = $from;
+            if ($label === 'foot') {
+                foreach ($doors as $door) {
+                    if ($door->left >= $from->x && $door->right() <= $to->x) {
+                        $walk[] = [$at, new Edge('foot', 'foot'), 'foot'];
+                        array_push($walk, ...self::notch($door, $grow));
+                        $at = new Vec2($door->right() + $grow, 0.0);
+                    }
+                }
             }
+            $walk[] = [$at, self::edge($label, $from, $to, $left, $right), $label];
         }
-        $walk[] = [$at, new Edge('foot', 'foot')];
-        $ends = $wall->between($x0, $x1)->points;
-        $walk[] = [$ends[1], $right];
-        if (count($ends) === 5) {
-            $walk[] = [$ends[2], new Edge('rake-right')];
-            $walk[] = [$ends[3], new Edge('rake-left')];
-        } else {
-            $walk[] = [$ends[2], new Edge('top')];
-        }
-        $walk[] = [$ends[count($ends) - 1], $left];
-
+        $walk = self::distinct($walk);
         $holes = [];
         $holeOf = [];
-        foreach ($wall->openings as $opening) {
+        foreach ($openings as $opening) {
             if (! $opening->reachesFoot()) {
                 $holeOf[$opening->id] = count($holes);
                 $holes[] = $opening->ring($grow);
             }
         }
 
-        return new self(Outline::walk($walk), $holes, $holeOf);
+        return new self(new Outline(new Ring(array_column($walk, 0)), array_column($walk, 1)), array_column($walk, 2), $holes, $holeOf, $openings);
     }
 
-    /** @return list<array{Vec2, Edge}> up the left jamb, over the head, down the right jamb */
+    private static function isIn(Patch $patch, OpeningForm $opening): bool
+    {
+        return $patch->outline->contains(new Vec2(($opening->left + $opening->right()) / 2.0, ($opening->sill + $opening->top()) / 2.0));
+    }
+
+    /** The side to begin at: the foot, furthest left; without a foot the lowest corner. */
+    private static function first(Patch $patch): int
+    {
+        $best = 0;
+        $least = [2, INF, INF];
+        foreach ($patch->outline->points as $i => $p) {
+            $rank = [$patch->labels[$i] === 'foot' ? 0 : 1, $patch->labels[$i] === 'foot' ? 0.0 : $p->y, $p->x];
+            if ($rank < $least) {
+                [$best, $least] = [$i, $rank];
+            }
+        }
+
+        return $best;
+    }
+
+    private static function edge(string $label, Vec2 $from, Vec2 $to, Edge $left, Edge $right): Edge
+    {
+        $kind = explode(':', $label)[0];
+        $rises = $to->y - $from->y;
+
+        return match ($kind) {
+            'foot' => new Edge('foot', 'foot'),
+            'left' => $left,
+            'right' => $right,
+            'plane' => new Edge(abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left')),
+            'on' => new Edge('stands'),
+            'wall' => new Edge('against'),
+            'under' => new Edge('under', 'clearance'),
+            default => new Edge($kind),
+        };
+    }
+
+    /**
+     * @param  list<array{Vec2, Edge, string}>  $walk
+     * @return non-empty-list<array{Vec2, Edge, string}>
+     */
+    private static function distinct(array $walk): array
+    {
+        $kept = [];
+        foreach ($walk as $i => $entry) {
+            if ($entry[0]->distanceTo($walk[($i + 1) % count($walk)][0]) > 0.00001) {
+                $kept[] = $entry;
+            }
+        }
+        assert($kept !== []);
+
+        return $kept;
+    }
+
+    /** @return list<array{Vec2, Edge, string}> up the left jamb, over the head, down the right jamb */
     private static function notch(OpeningForm $opening, float $grow): array
     {
         $shape = $opening->shape;
         $by = new Vec2($opening->left, $opening->sill);
         $head = array_reverse($shape->head($shape->width + $grow, -$grow, $grow));
-        $walk = [[new Vec2($opening->left - $grow, 0.0), new Edge($opening->id.'-jamb-left', 'opening')]];
+        $walk = [[new Vec2($opening->left - $grow, 0.0), new Edge($opening->id.'-jamb-left', 'opening'), 'opening']];
         foreach ($head as $i => $point) {
-            $walk[] = [$point->plus($by), new Edge($i === count($head) - 1 ? $opening->id.'-jamb-right' : $opening->id.'-head', 'opening')];
+            $walk[] = [$point->plus($by), new Edge($i === count($head) - 1 ? $opening->id.'-jamb-right' : $opening->id.'-head', 'opening'), 'opening'];
         }
 
         return $walk;

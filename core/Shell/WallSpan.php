@@ -4,51 +4,121 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Shell;
 
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Stock\Stack;
 
-/** Where a wall's card begins and ends: full length, or between the inner faces of its neighbours. Model millimetres. */
-final readonly class WallSpan
+/** Where a wall's card begins and ends, layer by layer, and what of it is cut. Model millimetres. */
+final class WallSpan
 {
+    /** Corners nearer to a straight line than this, degrees, are bends of one wall. */
+    private const STRAIGHT_DEG = 3.0;
+
+    /** @var array<int, list<Patch>> */
+    private array $patches = [];
+
     private function __construct(
-        public WallForm $form,
-        public Stack $stack,
-        public bool $isThrough,
-        public float $start,
-        public float $end,
+        public readonly Block $block,
+        public readonly WallForm $form,
+        public readonly Stack $stack,
+        public readonly WallEnd $left,
+        public readonly WallEnd $right,
     ) {
     }
 
-    public static function of(Building $building, BlockForm $form, int $edge): self
+    public static function of(Building $building, BlockForm $block, int $edge): self
     {
-        $wall = $form->wall($edge);
-        $stack = $building->methods->stacks[$wall->wall->stack];
-        $through = ($edge % 2 === 0) === ($building->methods->through === 'front-and-back');
-        $taken = fn (int $neighbour): float => $through ? 0.0
-            : CornerCut::start(0.0, $building->methods->stacks[$form->wall($neighbour)->wall->stack]->thickness_mm, 90.0);
+        $wall = $block->wall($edge);
+        $n = count($block->walls);
+        $stacks = $building->methods->stacks;
+        $end = static function (int $other, int $corner, string $far) use ($building, $block, $edge, $stacks, $n): WallEnd {
+            $neighbour = $block->wall($other);
+            $angle = $block->block->footprint->angle(($corner + $n) % $n);
+            $isThere = $neighbour->reaches($far === 'left' ? 'left' : 'right');
+            $kind = match (true) {
+                ! $isThere => WallEnd::OPEN,
+                abs($angle - 180.0) < self::STRAIGHT_DEG => WallEnd::STRAIGHT,
+                self::runsThrough($building, $block->block, $corner, $edge, ($other + $n) % $n) => WallEnd::THROUGH,
+                default => WallEnd::STOPPED,
+            };
 
-        return new self($wall, $stack, $through, $taken($edge - 1), $wall->length->mm - $taken($edge + 1));
+            return new WallEnd($kind, ($other + $n) % $n, $angle, $stacks[$neighbour->wall->stack]->thickness_mm);
+        };
+
+        return new self($block->block, $wall, $stacks[$wall->wall->stack], $end($edge - 1, $edge, 'right'), $end($edge + 1, ($edge + 1) % $n, 'left'));
     }
 
-    public function length(): float
+    /** As said for the corner; else the wall that faces front or back runs through (or the one that faces a side); of equals the first. */
+    private static function runsThrough(Building $building, Block $block, int $corner, int $edge, int $other): bool
     {
-        return $this->end - $this->start;
+        $said = ($block->corners[$corner] ?? null)?->through;
+        if ($said !== null) {
+            return ($said === 'after') === ($edge === $corner);
+        }
+        $ring = $block->footprint->ring();
+        $facesFront = static function (int $e) use ($ring, $building): bool {
+            $along = $ring->point($e + 1)->minus($ring->point($e));
+
+            return (abs($along->x) >= abs($along->y) - 1e-9) === ($building->methods->through === 'front-and-back');
+        };
+        [$own, $its] = [$facesFront($edge), $facesFront($other)];
+
+        return $own === $its ? $edge < $other : $own;
     }
 
-    public function partId(string $block, int $layer): string
+    public function name(): string
     {
-        return $block.'.'.$this->form->wall->name.'.'.$this->stack->layers[$layer]->id;
+        return $this->form->wall->name;
     }
 
-    public function innermostId(string $block): string
+    public function start(int $layer): float
     {
-        return $this->partId($block, count($this->stack->layers) - 1);
+        $depth = $this->stack->depthOf($layer);
+
+        return $this->left->squareCut($depth, $depth + $this->stack->layers[$layer]->thickness_mm);
     }
 
-    public function outermostId(string $block): string
+    public function end(int $layer): float
     {
-        return $this->partId($block, 0);
+        $depth = $this->stack->depthOf($layer);
+
+        return $this->form->length->mm - $this->right->squareCut($depth, $depth + $this->stack->layers[$layer]->thickness_mm);
+    }
+
+    /**
+     * What all layers have.
+     *
+     * @return array{float, float} from and to
+     */
+    public function extent(): array
+    {
+        $layers = array_keys($this->stack->layers);
+
+        return [max(array_map($this->start(...), $layers)), min(array_map($this->end(...), $layers))];
+    }
+
+    /** @return list<Patch> what of a layer is cut, in the wall's frame, openings left out */
+    public function patches(int $layer): array
+    {
+        if (isset($this->patches[$layer])) {
+            return $this->patches[$layer];
+        }
+        $depth = $this->stack->depthOf($layer);
+
+        return $this->patches[$layer] = $this->form->isBuilt() ? $this->form->section->patches($depth, $depth + $this->stack->layers[$layer]->thickness_mm, $this->start($layer), $this->end($layer)) : [];
+    }
+
+    /** `main.front.core`, and `main.front-2.core` for what stands apart from it. */
+    public function partId(int $layer, int $piece = 0): string
+    {
+        return $this->block->id.'.'.$this->name().($piece > 0 ? '-'.($piece + 1) : '').'.'.$this->stack->layers[$layer]->id;
+    }
+
+    public function innermost(): int
+    {
+        return count($this->stack->layers) - 1;
     }
 }

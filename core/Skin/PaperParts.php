@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\Edge;
@@ -21,62 +24,103 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
-use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Shell\WallEnd;
+use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallShape;
 use Chartula\Core\Shell\WallSpan;
 
-/** One brick paper a wall: over its whole outside, lapping round the corners that it owns, turning into its openings. */
+/** One brick paper for each piece of wall: over its whole outside, lapping round the corners that it owns, turning into its openings. */
 final readonly class PaperParts
 {
     private const BONDS = ['brick-stretcher' => 'stretcher', 'brick-english' => 'english', 'brick-flemish' => 'flemish'];
 
-    /** Side papers lap round the corner under the papers of front and back, which stop flush: one lap a corner. */
-    private static function laps(WallForm $wall): bool
-    {
-        return $wall->wall->edge % 2 === 1;
-    }
-
-    public static function make(Building $building, BlockForm $form): PartSet
+    public static function make(Building $building, Walls $walls): PartSet
     {
         $set = new PartSet;
-        foreach (WallParts::spans($building, $form) as $span) {
-            if ($span->form->isPapered) {
-                $set = $set->with(self::paper($building, $form, $span));
+        foreach ($walls->spans() as $span) {
+            foreach ($span->form->isPapered ? $span->form->patches : [] as $piece => $patch) {
+                $set = $set->with(self::paper($building, $walls, $span, $patch, $piece));
             }
         }
 
         return $set;
     }
 
-    private static function paper(Building $building, BlockForm $form, WallSpan $span): PartSet
+    /** At an outer corner the paper of the stopped wall laps round under the other's, which stops flush: one lap a corner. */
+    private static function lap(Building $building, Walls $walls, WallSpan $span, WallEnd $end): float
+    {
+        $laps = $end->kind === WallEnd::STOPPED && $end->isConvex() && $walls->span($span->form->block, $end->edge)->form->wall->treat !== 'omit';
+
+        return $laps ? $building->methods->skin->overlap_mm : 0.0;
+    }
+
+    private static function paper(Building $building, Walls $walls, WallSpan $span, Patch $patch, int $piece): PartSet
     {
         $wall = $span->form;
         $skin = $building->methods->skin;
-        $lap = self::laps($wall) ? $skin->overlap_mm : 0.0;
-        $openings = array_map(static fn (OpeningForm $o): PaperOpening => new PaperOpening($o, $skin->opening === 'folded', $skin->flap_mm), $wall->openings);
-        $outline = self::outline($wall, $openings, $lap);
+        $laps = [self::lap($building, $walls, $span, $span->left), self::lap($building, $walls, $span, $span->right)];
+        $forms = WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings;
+        $openings = array_map(static fn (OpeningForm $o): PaperOpening => new PaperOpening($o, $skin->opening === 'folded', $skin->flap_mm), $forms);
+        [$outline, $folds] = self::outline($patch, $forms, $openings, $laps);
         $holes = $slits = $scores = [];
-        foreach ($wall->openings as $i => $opening) {
+        foreach ($forms as $i => $opening) {
             if (! $opening->reachesFoot()) {
                 $holes[] = $openings[$i]->cutOut();
             }
             array_push($slits, ...$openings[$i]->slits());
             array_push($scores, ...$openings[$i]->scores());
         }
-        if ($lap > 0.0) {
-            $scores[] = new Score(new Vec2(0.0, 0.0), new Vec2(0.0, $wall->height->mm), 'away', 90.0, 'back');
-            $scores[] = new Score(new Vec2($wall->length->mm, 0.0), new Vec2($wall->length->mm, $wall->height->mm), 'away', 90.0, 'back');
+        foreach ($folds as [$from, $to, $side]) {
+            $scores[] = new Score($from, $to, 'away', 180.0 - ($side === 0 ? $span->left : $span->right)->angle, 'back');
         }
         $stock = $building->methods->paper;
-        $width = $lap > 0.0 ? $wall->length->plus(2.0 * $lap, 'plus 2 × the lap, '.LengthFormat::trimmed($lap, 3)) : $wall->length;
-        $id = $form->block->id.'.'.$wall->wall->name.'.paper';
+        $id = $span->block->id.'.'.$span->name().($piece > 0 ? '-'.($piece + 1) : '').'.paper';
         $part = Part::of(
-            $id, 'P', ucfirst($wall->wall->name).' wall, brick paper', 'skin', $stock, $stock->thickness_mm,
-            $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], ['width' => $width, 'height' => $wall->apex ?? $wall->height],
-            $holes, $scores, $slits, self::sills($building, $wall), mayTurn: false,
-            foldedAbout: new Vec2($span->start + 0.01, 0.01), art: self::art($building, $form, $wall),
+            $id, 'P', ucfirst($span->name()).' wall, brick paper', 'skin', $stock, $stock->thickness_mm,
+            $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
+            $holes, $scores, $slits, self::sills($building, $forms), mayTurn: false,
+            foldedAbout: self::onWall($patch, $span), art: self::art($building, $span, $forms),
         );
+        $joints = [];
+        foreach ($walls->facing($span, true) as $card) {
+            if (Clip::sharedArea(new Region($patch->outline), new Region($card->shape->outline->ring)) > 0.01) {
+                $joints[] = new Joint('lap', Ref::inside($id), Ref::outside($card->part->id), self::register($wall, $patch, $stock->thickness_mm), why: 'stuck to the wall');
+            }
+        }
 
-        return new PartSet([$part], [new Joint('lap', Ref::inside($id), Ref::outside($span->outermostId($form->block->id)), self::register($wall, $stock->thickness_mm), why: 'stuck to the wall')]);
+        return new PartSet([$part], $joints);
+    }
+
+    /** A point of the paper on the wall itself, near its foot. */
+    private static function onWall(Patch $patch, WallSpan $span): Vec2
+    {
+        $start = max(0.0, $span->extent()[0]);
+        $first = new Vec2($start + 0.01, 0.01);
+
+        return $patch->outline->contains($first) ? $first : ((new Region($patch->outline))->trapezoids()[0] ?? $patch->outline)->bounds()->centre();
+    }
+
+    /**
+     * @param  array{float, float}  $laps
+     * @return array<string, Figure>
+     */
+    private static function workings(WallForm $wall, array $laps, Box2 $box): array
+    {
+        $width = $wall->length;
+        if ($laps[0] > 0.0 && $laps[0] === $laps[1]) {
+            $width = $width->plus(2.0 * $laps[0], 'plus 2 × the lap, '.LengthFormat::trimmed($laps[0], 3));
+        } else {
+            foreach ($laps as $lap) {
+                $width = $lap > 0.0 ? $width->plus($lap, 'plus the lap, '.LengthFormat::trimmed($lap, 3)) : $width;
+            }
+        }
+        $figures = ['width' => $width, 'height' => $wall->apex ?? $wall->height];
+        foreach (['width' => $box->width(), 'height' => $box->height()] as $of => $mm) {
+            $off = $figures[$of]->mm - $mm;
+            $figures[$of] = abs($off) < 1e-6 ? $figures[$of] : $figures[$of]->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3));
+        }
+
+        return $figures;
     }
 
     /**
@@ -84,44 +128,102 @@ final readonly class PaperParts
      *
      * @return list<Vec3>
      */
-    private static function register(WallForm $wall, float $thickness): array
+    private static function register(WallForm $wall, Patch $patch, float $thickness): array
     {
-        [$length, $half] = [$wall->length->mm, $wall->height->mm / 2.0];
-        $points = [[0.0, $half], [$length, $half], [$length / 4.0, $wall->heightAt($length / 4.0)], [$length * 0.75, $wall->heightAt($length * 0.75)]];
-
-        return array_map(static fn (array $p): Vec3 => $wall->frame->point($p[0], $p[1], $thickness), $points);
+        return array_map(static fn (Vec2 $p): Vec3 => $wall->frame->point($p->x, $p->y, $thickness), $patch->outline->points);
     }
 
-    /** @param  list<PaperOpening>  $openings of the wall, in its order */
-    private static function outline(WallForm $wall, array $openings, float $lap): Outline
+    /**
+     * @param  list<OpeningForm>  $forms
+     * @param  list<PaperOpening>  $openings of the same, in the same order
+     * @param  array{float, float}  $laps
+     * @return array{Outline, list<array{Vec2, Vec2, int}>} and the folds round the corners
+     */
+    private static function outline(Patch $patch, array $forms, array $openings, array $laps): array
     {
-        $length = $wall->length->mm;
-        $walk = [[new Vec2(-$lap, 0.0), new Edge('foot', 'foot')]];
-        foreach ($wall->openings as $i => $opening) {
-            if ($opening->reachesFoot()) {
-                array_push($walk, ...$openings[$i]->notch());
+        $shape = WallShape::of($patch, [], 0.0, new Edge('left'), new Edge('right'));
+        $ring = $shape->outline->ring;
+        $walk = [];
+        $folds = [];
+        foreach ($shape->labels as $i => $label) {
+            [$from, $to] = [$ring->point($i), $ring->point($i + 1)];
+            $lap = match ($label) {
+                'left' => $laps[0],
+                'right' => $laps[1],
+                default => 0.0,
+            };
+            if ($lap > 0.0) {
+                $out = new Vec2($label === 'left' ? -$lap : $lap, 0.0);
+                $folds[] = $label === 'left' ? [$to, $from, 0] : [$from, $to, 1];
+                $walk[] = [$from, new Edge($label === 'left' ? 'top' : 'foot', $label === 'left' ? 'top' : 'foot')];
+                $walk[] = [$from->plus($out), new Edge('end')];
+                $walk[] = [$to->plus($out), new Edge($label === 'left' ? 'foot' : 'top', $label === 'left' ? 'foot' : 'top')];
+
+                continue;
+            }
+            $edge = match ($label) {
+                'foot' => new Edge('foot', 'foot'),
+                'left', 'right' => new Edge('end'),
+                default => new Edge('top', 'top'),
+            };
+            $at = $from;
+            foreach ($label === 'foot' ? $forms : [] as $k => $opening) {
+                if ($opening->reachesFoot() && $opening->left >= $from->x && $opening->right() <= $to->x) {
+                    $walk[] = [$at, $edge];
+                    $notch = $openings[$k]->notch();
+                    $at = $notch[count($notch) - 1][0];
+                    array_push($walk, ...array_slice($notch, 0, -1));
+                }
+            }
+            $walk[] = [$at, $edge];
+        }
+        usort($folds, static fn (array $p, array $q): int => $p[2] <=> $q[2]);
+
+        return [Outline::walk(self::levelled($walk)), $folds];
+    }
+
+    /**
+     * Begun at the lower left, without corners on a straight side.
+     *
+     * @param  list<array{Vec2, Edge}>  $walk
+     * @return non-empty-list<array{Vec2, Edge}>
+     */
+    private static function levelled(array $walk): array
+    {
+        for ($i = 0; $i < count($walk);) {
+            $n = count($walk);
+            [$before, $here, $after] = [$walk[($i + $n - 1) % $n], $walk[$i], $walk[($i + 1) % $n]];
+            $one = $here[0]->minus($before[0]);
+            $other = $after[0]->minus($here[0]);
+            if ($before[1]->name === $here[1]->name && abs($one->cross($other)) < 1e-7 && $one->dot($other) > 0.0) {
+                array_splice($walk, $i, 1);
+
+                continue;
+            }
+            $i++;
+        }
+        $first = 0;
+        foreach ($walk as $i => [$p]) {
+            if ([round($p->y, 6), $p->x] < [round($walk[$first][0]->y, 6), $walk[$first][0]->x]) {
+                $first = $i;
             }
         }
-        $top = $wall->between(0.0, $length)->points;
-        $walk[] = [new Vec2($length + $lap, 0.0), new Edge('end')];
-        $walk[] = [new Vec2($length + $lap, $wall->height->mm), new Edge('top', 'top')];
-        foreach (array_slice($top, 2) as $point) {
-            $walk[] = [$point, new Edge('top', 'top')];
-        }
-        $walk[] = [new Vec2(-$lap, $wall->height->mm), new Edge('end')];
+        $walk = [...array_slice($walk, $first), ...array_slice($walk, 0, $first)];
+        assert($walk !== []);
 
-        return Outline::walk($walk);
+        return $walk;
     }
 
     /**
      * Sills are printed for now.
      *
+     * @param  list<OpeningForm>  $openings
      * @return list<Mark>
      */
-    private static function sills(Building $building, WallForm $wall): array
+    private static function sills(Building $building, array $openings): array
     {
         $marks = [];
-        foreach ($wall->openings as $opening) {
+        foreach ($openings as $opening) {
             $sill = $opening->opening->style->sill;
             if ($sill !== null && ! $opening->reachesFoot()) {
                 $beyond = $building->scale->modelMm($sill->beyond);
@@ -135,17 +237,22 @@ final readonly class PaperParts
         return $marks;
     }
 
-    private static function art(Building $building, BlockForm $form, WallForm $wall): BrickArt
+    /** @param  list<OpeningForm>  $openings */
+    private static function art(Building $building, WallSpan $span, array $openings): BrickArt
     {
         $ratio = $building->scale->ratio;
+        $wall = $span->form;
+        $block = $span->block;
+        $along = $block->footprint->ring()->point($wall->wall->edge + 1)->minus($block->footprint->ring()->point($wall->wall->edge));
 
         return new BrickArt(
             self::BONDS[$wall->wall->finish] ?? 'stretcher',
             $building->gauge->brick_mm / $ratio, $building->gauge->course_mm / $ratio, $building->gauge->joint_mm / $ratio,
-            -$building->scale->modelMm($form->block->base),
-            $wall->wall->edge % 2 === 1,
+            -$building->scale->modelMm($block->base),
+            // Walls that meet at a corner begin their courses by turns.
+            $block->footprint->rect === null ? abs($along->y) > abs($along->x) : $wall->wall->edge % 2 === 1,
             [0.0, $wall->length->mm],
-            array_map(static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()), $wall->openings),
+            array_map(static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()), $openings),
             $building->methods->skin->brick, $building->methods->skin->mortar,
         );
     }

@@ -6,7 +6,7 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Opening;
-use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
@@ -23,8 +23,8 @@ use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Shell\PanelDepth;
-use Chartula\Core\Shell\WallParts;
-use Chartula\Core\Shell\WallShape;
+use Chartula\Core\Shell\WallPiece;
+use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 use LogicException;
 
@@ -42,17 +42,17 @@ final readonly class PanelParts
 
     private function __construct(
         private Building $building,
-        private BlockForm $form,
+        private Walls $walls,
         private WallSpan $span,
     ) {
     }
 
-    public static function make(Building $building, BlockForm $form): PartSet
+    public static function make(Building $building, Walls $walls): PartSet
     {
         $set = new PartSet;
-        foreach (WallParts::spans($building, $form) as $span) {
-            $maker = new self($building, $form, $span);
-            foreach ($span->form->wall->openings as $opening) {
+        foreach ($walls->spans() as $span) {
+            $maker = new self($building, $walls, $span);
+            foreach ($span->form->isBuilt() ? $span->form->wall->openings : [] as $opening) {
                 $set = $set->with($maker->panel($opening));
             }
         }
@@ -60,10 +60,10 @@ final readonly class PanelParts
         return $set;
     }
 
-    public static function collectFaults(Building $building, BlockForm $form, Problems $problems): void
+    public static function collectFaults(Building $building, Form $form, Problems $problems): void
     {
         $done = [];
-        foreach ($form->walls as $wall) {
+        foreach ($form->walls() as $wall) {
             foreach ($wall->openings as $opening) {
                 $style = $opening->opening->style;
                 if ($style->frame === null || isset($done[$style->id])) {
@@ -88,7 +88,7 @@ final readonly class PanelParts
         }
         $first = $forms[0];
         $isLeaf = $opening->style->frame === null;
-        $id = $this->form->block->id.'.'.$this->span->form->wall->name.($isLeaf ? '.leaf.' : '.frame.').$opening->id;
+        $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$opening->id;
         $depth = PanelDepth::of($this->building, $this->span, $opening);
         $holes = $opening->style->frame === null ? []
             : (new PaneLayout($first->shape, $opening->style->frame, $this->building->scale, self::CLEARANCE_MM))->holes();
@@ -157,25 +157,33 @@ final readonly class PanelParts
      */
     private function clearances(Part $panel, array $forms): array
     {
-        $id = $panel->id;
         $gap = self::CLEARANCE_MM + $this->span->form->turnIn;
-        $end = new Edge('');
-        $shape = WallShape::of($this->span->form, $this->span->start, $this->span->end, $this->span->form->turnIn, $end, $end);
         $joints = [];
         foreach ($forms as $copy => $opening) {
             foreach (array_keys($this->span->stack->layers) as $k) {
-                $wall = $this->span->partId($this->form->block->id, $k);
-                $why = 'stands in the opening';
-                if (! $opening->reachesFoot()) {
-                    $joints[] = new Joint('clearance', Ref::outline($id, $copy), Ref::hole($wall, $shape->holeOf[$opening->id]), $panel->corners($copy), gap_mm: $gap, why: $why);
-
-                    continue;
-                }
-                foreach (['-jamb-left', '-head', '-jamb-right'] as $name) {
-                    foreach ($shape->outline->edgesNamed($opening->id.$name) as $edge) {
-                        $joints[] = new Joint('clearance', Ref::edge($wall, $edge), Ref::outline($id, $copy), $panel->corners($copy), gap_mm: $gap, why: $why);
+                foreach ($this->walls->pieces($this->span, $k) as $piece) {
+                    if (in_array($opening, $piece->shape->openings, true)) {
+                        array_push($joints, ...self::clearance($panel, $copy, $opening, $piece, $gap));
                     }
                 }
+            }
+        }
+
+        return $joints;
+    }
+
+    /** @return list<Joint> */
+    private static function clearance(Part $panel, int $copy, OpeningForm $opening, WallPiece $piece, float $gap): array
+    {
+        $why = 'stands in the opening';
+        $wall = $piece->part->id;
+        if (! $opening->reachesFoot()) {
+            return [new Joint('clearance', Ref::outline($panel->id, $copy), Ref::hole($wall, $piece->shape->holeOf[$opening->id]), $panel->corners($copy), gap_mm: $gap, why: $why)];
+        }
+        $joints = [];
+        foreach (['-jamb-left', '-head', '-jamb-right'] as $name) {
+            foreach ($piece->shape->outline->edgesNamed($opening->id.$name) as $edge) {
+                $joints[] = new Joint('clearance', Ref::edge($wall, $edge), Ref::outline($panel->id, $copy), $panel->corners($copy), gap_mm: $gap, why: $why);
             }
         }
 
@@ -190,7 +198,7 @@ final readonly class PanelParts
         $first = $forms[0];
         $ring = $first->shape->ring(-$inset);
         $edges = array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points);
-        $id = $this->form->block->id.'.'.$this->span->form->wall->name.'.glazing.'.$opening->id;
+        $id = $this->span->block->id.'.'.$this->span->name().'.glazing.'.$opening->id;
         $workings = $this->workings($first, self::CLEARANCE_MM, 'clearance');
         $part = Part::of(
             $id, 'G', ucfirst($opening->style->id).' glazing', 'trim', $stock, $stock->thickness_mm, new Outline($ring, $edges),

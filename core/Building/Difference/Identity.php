@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Difference;
 
-use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Footprint;
 use stdClass;
 
 /** What an entry of a list is known by: its id, the edge it stands on, or the corner it is at. */
@@ -21,7 +21,7 @@ final readonly class Identity
         foreach (['id', 'edge', 'vertex'] as $key) {
             $value = $entry->{$key} ?? null;
             if ($key === 'edge' && is_int($value)) {
-                return Block::EDGES[$value] ?? (string) $value;
+                return Footprint::RECT[$value] ?? (string) $value;
             }
             if (is_string($value) || is_int($value)) {
                 return (string) $value;

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
-use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Node;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
-/** What screens do to the openings of one wall of the first block. */
+/** What screens do to the openings of one wall. */
 final readonly class OpeningEdit
 {
     /** Steps on walls that show no courses: 3in along and up, 1in for a quarter. */
@@ -22,24 +21,26 @@ final readonly class OpeningEdit
     private function __construct(
         private Ruler $ruler,
         private stdClass $document,
+        private stdClass $block,
         private stdClass $wall,
         private string $name,
+        private int $index,
         private Node $edit,
     ) {
     }
 
     public static function apply(stdClass $document, string $op, Node $edit): void
     {
-        $edge = $edit->get('wall')?->choice(Block::EDGES);
-        $wall = $edge === null ? null : self::wall($document, $edge);
-        if ($edge === null || $wall === null) {
+        $found = self::found($document, $edit->get('wall'));
+        if ($found === null) {
             if ($edit->get('wall') === null) {
                 $edit->missing('wall');
             }
 
             return;
         }
-        $self = new self(Ruler::of($document), $document, $wall, $edge, $edit);
+        [$block, $edge, $index] = $found;
+        $self = new self(Ruler::of($document), $document, $block, self::wall($block, $edge, $index), $edge, $index, $edit);
 
         match ($op) {
             'add-opening' => $self->add(),
@@ -50,16 +51,44 @@ final readonly class OpeningEdit
         };
     }
 
-    /** The wall's entry, made where there is none. */
-    private static function wall(stdClass $document, string $edge): ?stdClass
+    /**
+     * A wall by `block.edge`, or by its edge alone in the first block.
+     *
+     * @return ?array{stdClass, string, int} the block, and the edge's name and number
+     */
+    private static function found(stdClass $document, ?Node $node): ?array
     {
-        $block = is_array($document->blocks ?? null) ? ($document->blocks[0] ?? null) : null;
-        if (! $block instanceof stdClass) {
+        $text = $node?->text(100);
+        $blocks = array_values(array_filter(is_array($document->blocks ?? null) ? $document->blocks : [], static fn (mixed $b): bool => $b instanceof stdClass));
+        if ($node === null || $text === null || $blocks === []) {
             return null;
         }
+        $parts = explode('.', $text, 2);
+        [$id, $edge] = count($parts) === 2 ? $parts : [null, $parts[0]];
+        foreach ($blocks as $i => $block) {
+            if ($id !== null && ($block->id ?? 'block-'.($i + 1)) !== $id) {
+                continue;
+            }
+            $names = Ruler::edges($block);
+            $index = array_search($edge, $names, true);
+            if (is_int($index)) {
+                return [$block, $edge, $index];
+            }
+            $node->fault('unknown-edge', ['given' => $edge, 'known' => implode(', ', $names)]);
+
+            return null;
+        }
+        $node->fault('edit.no-such', ['given' => $text]);
+
+        return null;
+    }
+
+    /** The wall's entry, made where there is none. */
+    private static function wall(stdClass $block, string $edge, int $index): stdClass
+    {
         $walls = is_array($block->walls ?? null) ? $block->walls : [];
         foreach ($walls as $wall) {
-            if ($wall instanceof stdClass && (($wall->edge ?? null) === $edge || ($wall->edge ?? null) === array_search($edge, Block::EDGES, true))) {
+            if ($wall instanceof stdClass && (($wall->edge ?? null) === $edge || ($wall->edge ?? null) === $index)) {
                 $wall->openings = is_array($wall->openings ?? null) ? array_values($wall->openings) : [];
 
                 return $wall;
@@ -197,8 +226,7 @@ final readonly class OpeningEdit
     /** The first place, a brick from its neighbours, where an opening of that width fits; half a metre in where none does. */
     private function freePlace(float $width): float
     {
-        $block = is_array($this->document->blocks ?? null) ? ($this->document->blocks[0] ?? null) : null;
-        $length = $this->ruler->lengthOfWall($block, (int) array_search($this->name, Block::EDGES, true));
+        $length = $this->ruler->lengthOfWall($this->block, $this->index);
         $brick = $this->ruler->gauge->brick_mm;
         $taken = [];
         foreach ($this->openings() as $opening) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Footprint;
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\LengthText;
 use Chartula\Core\Measure\Scale;
@@ -52,12 +53,29 @@ final readonly class Ruler
         return $style instanceof stdClass ? $this->read($style->w ?? null) : 0.0;
     }
 
-    public function lengthOfWall(mixed $block, int $edge): float
+    /** @return list<string> names of a block's edges */
+    public static function edges(stdClass $block): array
     {
-        $footprint = $block instanceof stdClass ? ($block->footprint ?? null) : null;
-        $rect = $footprint instanceof stdClass && is_array($footprint->rect ?? null) ? $footprint->rect : [];
+        $footprint = ($block->footprint ?? null) instanceof stdClass ? $block->footprint : new stdClass;
+        if (! is_array($footprint->polygon ?? null)) {
+            return Footprint::RECT;
+        }
+        $names = is_array($footprint->edges ?? null) ? array_values($footprint->edges) : [];
 
-        return $this->read($rect[$edge % 2] ?? null);
+        return array_map(static fn (int $i): string => is_string($names[$i] ?? null) ? $names[$i] : "edge-$i", array_keys(array_values($footprint->polygon)));
+    }
+
+    public function lengthOfWall(stdClass $block, int $edge): float
+    {
+        $footprint = ($block->footprint ?? null) instanceof stdClass ? $block->footprint : new stdClass;
+        if (is_array($footprint->rect ?? null)) {
+            return $this->read($footprint->rect[$edge % 2] ?? null);
+        }
+        $corners = is_array($footprint->polygon ?? null) ? array_values($footprint->polygon) : [];
+        $at = fn (mixed $corner): array => is_array($corner) ? [$this->read($corner[0] ?? null), $this->read($corner[1] ?? null)] : [0.0, 0.0];
+        [$a, $b] = [$at($corners[$edge] ?? null), $at($corners[($edge + 1) % max(1, count($corners))] ?? null)];
+
+        return hypot($b[0] - $a[0], $b[1] - $a[1]);
     }
 
     /**

@@ -28,12 +28,19 @@ final readonly class CoverCheck
     public static function all(Assembly $assembly): array
     {
         $findings = [];
-        foreach ($assembly->kit->children('outside') as $surface) {
-            $frame = $surface->frame();
-            $gaps = array_map(static fn (KitShape $gap): Ring => $gap->ring('outline'), $surface->children('gaps'));
-            $wanted = new Region($surface->ring('outline'), [...$surface->rings('holes'), ...$gaps]);
-            $plates = self::platesIn($frame, $assembly, self::kind($surface));
-            $worst = max(self::worst($wanted, $plates, false), self::worst($wanted, $plates, true));
+        $surfaces = array_map(static fn (KitShape $s): array => [$s, $s->frame(), self::wanted($s)], $assembly->kit->children('outside'));
+        foreach ($surfaces as [$surface, $frame, $wanted]) {
+            $kind = self::kind($surface);
+            // Surfaces that lie flush are filled together: a board may run on from one to the next.
+            $flush = [$wanted];
+            foreach ($surfaces as [$other, $plane, $region]) {
+                if ($other !== $surface && self::kind($other) === $kind && self::isFlush($frame, $plane)) {
+                    $flush[] = new Region(self::drawn($region->outline, $plane, 0.0, $frame), array_map(static fn (Ring $r): Ring => self::drawn($r, $plane, 0.0, $frame), $region->holes));
+                }
+            }
+            $plates = self::platesIn($frame, $assembly, $kind);
+            $hidden = array_map(static fn (Ring $r): Region => new Region($r), $surface->has('hidden') ? $surface->rings('hidden') : []);
+            $worst = max(self::worst($wanted, $flush, $plates, $hidden, false), self::worst($wanted, $flush, $plates, $hidden, true));
             if ($worst > Tolerance::COVER) {
                 $name = $surface->text('name');
                 $findings[] = new Finding('outside.cover', $name, sprintf('On the outside of %s card is missing or stands out over %.2f mm', $name, $worst), $worst);
@@ -42,6 +49,18 @@ final readonly class CoverCheck
         }
 
         return $findings;
+    }
+
+    private static function wanted(KitShape $surface): Region
+    {
+        $gaps = array_map(static fn (KitShape $gap): Ring => $gap->ring('outline'), $surface->children('gaps'));
+
+        return new Region($surface->ring('outline'), [...$surface->rings('holes'), ...$gaps]);
+    }
+
+    private static function isFlush(Frame $a, Frame $b): bool
+    {
+        return $a->normal->dot($b->normal) > 1.0 - Tolerance::UNIT && abs($a->height($b->origin)) <= Tolerance::COVER;
     }
 
     /** @param  list<Finding>  $findings */
@@ -82,8 +101,10 @@ final readonly class CoverCheck
                 continue;
             }
             foreach ($piece->facets as $facet) {
+                // Card that fills a surface lies behind it; what only touches it from outside is another wall's.
+                $faces = $facet->frame->normal->dot($plane->normal);
                 foreach ([0.0, -$facet->thickness] as $out) {
-                    if (self::isIn($plane, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $facet->region->outline->points))) {
+                    if (($kind === 'slope' || $faces * ($out === 0.0 ? 1.0 : -1.0) > 0.0) && self::isIn($plane, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $facet->region->outline->points))) {
                         $plates[] = new Region(self::drawn($facet->region->outline, $facet->frame, $out, $plane),
                             array_map(static fn (Ring $r): Ring => self::drawn($r, $facet->frame, $out, $plane), $facet->region->holes));
                     }
@@ -91,7 +112,7 @@ final readonly class CoverCheck
             }
             foreach ($kind === 'wall' ? array_keys($piece->part->region->outline->points) : [] as $edge) {
                 [$a, $b, $c, $d] = $piece->strip($edge);
-                if (self::isIn($plane, [$a, $b, $c, $d])) {
+                if (self::isIn($plane, [$a, $b, $c, $d]) && $b->minus($a)->cross($piece->frame->normal)->dot($plane->normal) > 0.0) {
                     $plates[] = new Region(new Ring([$plane->project($a), $plane->project($b), $plane->project($d), $plane->project($c)]));
                 }
             }
@@ -118,26 +139,29 @@ final readonly class CoverCheck
     }
 
     /**
-     * The longest stretch along a grid line on which card and surface differ.
+     * The longest stretch along a grid line over the surface on which card and surfaces differ.
      *
+     * @param  list<Region>  $flush  it and those that lie flush with it
      * @param  list<Region>  $plates
+     * @param  list<Region>  $hidden  where nothing is looked for
      */
-    private static function worst(Region $wanted, array $plates, bool $upright): float
+    private static function worst(Region $wanted, array $flush, array $plates, array $hidden, bool $upright): float
     {
         $box = $wanted->outline->bounds();
         [$low, $high] = $upright ? [$box->x0, $box->x1] : [$box->y0, $box->y1];
         // Half a grid inside the edge, and off round numbers, where outlines have their corners.
         $first = $low + self::GRID_MM * 0.4987;
         $lines = (int) ceil(($high - $first) / self::GRID_MM);
-        $should = self::crossings([$wanted], $first, $lines, $upright);
+        $should = self::crossings($flush, $first, $lines, $upright);
         $is = self::crossings($plates, $first, $lines, $upright);
+        $out = self::crossings($hidden, $first, $lines, $upright);
         $worst = 0.0;
         for ($k = 0; $k < $lines; $k++) {
-            $off = self::difference($should[$k] ?? [], $is[$k] ?? []);
+            $off = self::difference($should[$k] ?? [], $is[$k] ?? [], $out[$k] ?? []);
             // A line that happens to run along an edge sees it on either side of itself; its neighbour does not.
             if ($off > Tolerance::COVER) {
                 $beside = $first + $k * self::GRID_MM + self::ASIDE_MM;
-                $off = min($off, self::difference(self::crossings([$wanted], $beside, 1, $upright)[0] ?? [], self::crossings($plates, $beside, 1, $upright)[0] ?? []));
+                $off = min($off, self::difference(self::crossings($flush, $beside, 1, $upright)[0] ?? [], self::crossings($plates, $beside, 1, $upright)[0] ?? [], self::crossings($hidden, $beside, 1, $upright)[0] ?? []));
             }
             $worst = max($worst, $off);
         }
@@ -188,8 +212,9 @@ final readonly class CoverCheck
      *
      * @param  list<array{float, float}>  $a
      * @param  list<array{float, float}>  $b
+     * @param  list<array{float, float}>  $without  stretches that do not count
      */
-    private static function difference(array $a, array $b): float
+    private static function difference(array $a, array $b, array $without): float
     {
         // Nearly always card ends where the surface does, stretch by stretch.
         $apart = self::apart($a, $b);
@@ -198,23 +223,28 @@ final readonly class CoverCheck
         }
         $ends = [];
         foreach ($a as [$from, $to]) {
-            $ends[] = [$from, 1, 0];
-            $ends[] = [$to, -1, 0];
+            $ends[] = [$from, 1, 0, 0];
+            $ends[] = [$to, -1, 0, 0];
         }
         foreach ($b as [$from, $to]) {
-            $ends[] = [$from, 0, 1];
-            $ends[] = [$to, 0, -1];
+            $ends[] = [$from, 0, 1, 0];
+            $ends[] = [$to, 0, -1, 0];
+        }
+        foreach ($without as [$from, $to]) {
+            $ends[] = [$from, 0, 0, 1];
+            $ends[] = [$to, 0, 0, -1];
         }
         usort($ends, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
-        $inA = $inB = 0;
+        $inA = $inB = $isOut = 0;
         $worst = 0.0;
         $last = 0.0;
-        foreach ($ends as [$at, $da, $db]) {
-            if (($inA > 0) !== ($inB > 0)) {
+        foreach ($ends as [$at, $da, $db, $out]) {
+            if ($isOut === 0 && ($inA > 0) !== ($inB > 0)) {
                 $worst = max($worst, $at - $last);
             }
             $inA += $da;
             $inB += $db;
+            $isOut += $out;
             $last = $at;
         }
 

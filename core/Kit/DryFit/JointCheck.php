@@ -132,9 +132,9 @@ final class JointCheck
     private function edgeOnFace(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
     {
         $wanted = $joint->textOrNull('touch') ?? 'strip';
-        $face = $b->face ?? 'inside';
+        $face = $b->edge !== null ? 'outside' : ($b->face ?? 'inside');
         $best = null;
-        foreach ($other->facets as $facet) {
+        foreach ($b->edge !== null ? [$other->end($b->edge)] : $other->facets as $facet) {
             $contact = Contact::find($one, $a->edge ?? 0, $facet, $face);
             if ($contact !== null && ($best === null || $contact->length > $best->length)) {
                 $best = $contact;
@@ -155,17 +155,31 @@ final class JointCheck
         return min(array_map(static fn (Facet $f): float => max(array_map(static fn (Vec3 $p): float => abs($f->beyond($p, $face)), $one->strip($edge))), $other->facets));
     }
 
-    /** Two edges that share their inside line. */
+    /** Two edges that share a line: their inner arrises at a ridge or hip, their outer ones in a valley. */
     private function mitre(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
     {
-        [$p0, $p1, $p2, $p3] = $one->strip($a->edge ?? 0);
-        [$q0, $q1, $q2, $q3] = $other->strip($b->edge ?? 0);
+        [$met, $open] = $joint->textOrNull('touch') === 'outside' ? [0, 2] : [2, 0];
+        $p = $one->strip($a->edge ?? 0, $a->hole);
+        $q = $other->strip($b->edge ?? 0, $b->hole);
+        $where = $met === 2 ? 'on the inside' : 'on the outside';
+        $along = $p[$met + 1]->minus($p[$met]);
+        $length = $along->length();
+        $along = $along->times(1.0 / $length);
+        $at = [];
+        $off = 0.0;
         // The two run against each other.
-        $inside = max($p2->distanceTo($q3), $p3->distanceTo($q2));
-        $this->compare($joint, 'joint.open', 'parts on the inside by', $inside, 0.0);
-        $this->compare($joint, 'joint.gap', 'is open outside by', min($p0->distanceTo($q1), $p1->distanceTo($q0)), $joint->number('gap_mm'));
-        $this->compare($joint, 'joint.gap', 'is open outside by', max($p0->distanceTo($q1), $p1->distanceTo($q0)), $joint->number('gap_mm'));
-        $this->compare($joint, 'joint.length', 'closes over', $p2->distanceTo($p3), $joint->number('contact_mm'));
+        foreach ([$q[$met + 1], $q[$met]] as $point) {
+            $s = $point->minus($p[$met])->dot($along);
+            $off = max($off, $point->distanceTo($p[$met]->plus($along->times($s))));
+            $at[] = $s;
+        }
+        $this->compare($joint, 'joint.open', "parts $where by", $off, 0.0);
+        $this->compare($joint, 'joint.length', 'closes over', max(0.0, min($length, $at[1]) - max(0.0, $at[0])), $joint->number('contact_mm'));
+        $this->compare($joint, 'joint.free', 'leaves free', $length - max(0.0, min($length, $at[1]) - max(0.0, $at[0])), $joint->number('free_mm'));
+        // How far the other arrises part, square to the line.
+        $across = $q[$open]->minus($p[$open]);
+        $gap = $across->minus($along->times($across->dot($along)))->length();
+        $this->compare($joint, 'joint.gap', 'is open '.($met === 2 ? 'outside' : 'inside').' by', $gap, $joint->number('gap_mm'));
     }
 
     /** Two faces on each other. */

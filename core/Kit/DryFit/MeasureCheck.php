@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -77,11 +78,14 @@ final class MeasureCheck
         if ($part->underside === []) {
             return;
         }
-        $frame = $part->placements[0];
-        $found = array_map(static fn (Vec2 $p): Vec3 => $frame->at($p, -$part->thickness), $part->region->outline->points);
-        $off = count($found) === count($part->underside)
-            ? max(array_map(static fn (Vec3 $a, Vec3 $b): float => $a->distanceTo($b), $found, $part->underside))
-            : INF;
+        // The card lies in its slope, and nowhere beyond the lines in which it meets others.
+        $frame = $part->placements[0]->moved(0.0, 0.0, -$part->thickness);
+        $slope = array_map(static fn (Vec3 $p): Vec2 => $frame->project($p), $part->underside);
+        $off = max(array_map(static fn (Vec3 $p): float => abs($frame->height($p)), $part->underside));
+        $ring = new Ring($slope);
+        foreach ($part->region->outline->points as $point) {
+            $off = max($off, $ring->contains($point) ? 0.0 : $ring->distanceTo($point));
+        }
         if ($off > Tolerance::MEET) {
             $this->add('roof.underside', $part->id, sprintf('%s lies %.3f mm off its slope', $part->id, $off), $off);
         }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
 
 /** One placed copy of a part. */
@@ -64,9 +66,25 @@ final readonly class Piece
      *
      * @return array{Vec3, Vec3, Vec3, Vec3}
      */
-    public function strip(int $edge): array
+    public function strip(int $edge, ?int $hole = null): array
     {
-        return $this->strips[$edge];
+        if ($hole === null) {
+            return $this->strips[$edge];
+        }
+        $ring = $this->part->region->holes[$hole];
+        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
+
+        return [$this->frame->at($a), $this->frame->at($b), $this->frame->at($a, -$this->part->thickness), $this->frame->at($b, -$this->part->thickness)];
+    }
+
+    /** The end of the board at an edge, as a face that another may butt against. */
+    public function end(int $edge): Facet
+    {
+        [$a, $b, $c] = $this->strips[$edge];
+        $length = $a->distanceTo($b);
+        $depth = $a->distanceTo($c);
+
+        return new Facet(new Frame($a, $b->minus($a)->times(1.0 / $length), $c->minus($a)->times(1.0 / $depth)), new Region(Ring::rectangle(0.0, 0.0, $length, $depth)), $depth);
     }
 
     /** Whether a point lies on the outline of the card, or of paper on where it folds, to within $within. */

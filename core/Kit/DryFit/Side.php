@@ -34,6 +34,6 @@ final readonly class Side
 
     public function edgeKey(): string
     {
-        return $this->key().'/'.$this->edge;
+        return $this->key().'/'.($this->hole === null ? '' : "hole $this->hole/").$this->edge;
     }
 }

@@ -74,7 +74,8 @@ final class DocumentsTest extends TestCase
         yield 'a kilometre' => ['blocks.0.footprint.rect.0', '1001m', ['blocks.0.footprint.rect.0']];
         yield 'half a million bricks' => ['gauge', (object) ['brick' => '3mm', 'course' => '3mm', 'joint' => '0.1mm'], array_map(static fn (int $i): string => "blocks.0.walls.$i.finish", range(0, 3))];
         yield 'a printer far out' => ['sheets', (object) ['proof' => (object) ['x' => '90mm']], ['sheets.proof.x']];
-        yield 'not made yet' => ['blocks.0.roof.kind', 'hip', ['blocks.0.roof.kind']];
+        yield 'a roof of no kind' => ['blocks.0.roof.kind', 'dome', ['blocks.0.roof.kind']];
+        yield 'not made yet' => ['relief', (object) ['depth' => '20mm', 'school' => 'slice'], ['relief']];
         yield 'a name of nothing' => ['name', '', ['name']];
         yield 'too many layers' => ['methods.wall', array_fill(0, 5, (object) ['stock' => 'card-0.5', 'role' => 'core']), ['methods.wall']];
     }

@@ -56,7 +56,7 @@ final class EditsTest extends TestCase
         self::assertSame('back: sash w1 added, sash w2 added; left: door d1 added', DocumentDifference::summary($edited->changes));
         $derived = Kits::of($edited->document);
         self::assertTrue($derived->dryFit->goesTogether());
-        self::assertCount(2, $derived->kit->form->wall(2)->openings);
+        self::assertCount(2, $derived->kit->form->blocks[0]->wall(2)->openings);
     }
 
     public function testMakesAWallAndAStyleWhereThereAreNone(): void

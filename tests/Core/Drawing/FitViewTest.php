@@ -32,7 +32,7 @@ final class FitViewTest extends TestCase
         // Walls of 9 ft 6 in / 76.2 = 38; the wall behind rises T·tan 40 = 1.81 · 0.8391 = 1.52 above it.
         self::assertSame('closes over 38.00 mm, leaves free 1.52 mm', $found['main.right.core butt main.front.core']);
         // 2 · 1.17 · sin 40 = 1.50 over 18 ft and two verges of 6 in: 76.
-        self::assertSame('parts on the inside by 0.00 mm, is open outside by 1.50 mm, closes over 76.00 mm', $found['main.front-slope.carrier mitre main.back-slope.carrier']);
+        self::assertSame('parts on the inside by 0.00 mm, closes over 76.00 mm, is open outside by 1.50 mm', $found['main.front-slope.carrier mitre main.back-slope.carrier']);
     }
 
     public function testTheWorstComesFirstAndSaysByHowMuch(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Kit;
 
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Derivation;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Measure\Workings;
@@ -50,7 +51,7 @@ final class GeneratedBuildingsTest extends TestCase
             }
             $kinds['made']++;
             $kinds['sides'] += $derived->building->methods->through === 'sides' ? 1 : 0;
-            $kinds['ridge y'] += $derived->building->block->roof->ridge === 'y' ? 1 : 0;
+            $kinds['ridge y'] += $derived->building->blocks[0]->roof->ridge === 'y' ? 1 : 0;
             $kinds['layers 3 or 4'] += count($derived->building->methods->wall()->layers) > 2 ? 1 : 0;
             if (! $derived->dryFit->goesTogether()) {
                 $bad[$seed] = $derived->dryFit->findings[0]->text;
@@ -133,16 +134,15 @@ final class GeneratedBuildingsTest extends TestCase
             if ($derived === null) {
                 continue;
             }
-            $form = $derived->kit->form;
+            $roof = $derived->building->blocks[0]->roof;
+            $ratio = $derived->building->scale->ratio;
             $plan = 0.0;
-            foreach ($form->planes as $plane) {
-                $plan += $plane->underside()->area() * $form->pitch->cos();
+            foreach ($derived->kit->panels->layer($derived->kit->panels->carrier()) as $panel) {
+                $plan += $panel->part->region()->area() * $panel->facet->pitch->cos();
             }
-            $eaves = 2.0 * $form->eavesOverhang_mm;
-            $verge = 2.0 * $form->vergeOverhang_mm;
-            $alongX = $derived->building->block->roof->ridge === 'x';
-            [$w, $d] = [$form->wall(0)->length->mm, $form->wall(1)->length->mm];
-            self::assertEqualsWithDelta(($w + ($alongX ? $verge : $eaves)) * ($d + ($alongX ? $eaves : $verge)), $plan, 0.001, "seed $seed");
+            [$w, $d] = array_map(static fn (int $i): float => $derived->building->blocks[0]->footprint->length($i)->mm / $ratio, [0, 1]);
+            $out = array_map(static fn (RoofEdge $e): float => $e->overhang->mm / $ratio, $roof->edges);
+            self::assertEqualsWithDelta(($w + $out[1] + $out[3]) * ($d + $out[0] + $out[2]), $plan, 0.001, "seed $seed");
             foreach ($derived->kit->parts as $part) {
                 foreach ($part->part->workings as $of => $figure) {
                     self::assertEqualsWithDelta($figure->mm, Workings::evaluate($figure->workings($of)['steps']), 0.001);

@@ -22,7 +22,7 @@ final class WorkedKitTest extends TestCase
         $panel = $kit->part('main.front-slope.carrier')->part;
         self::assertEqualsWithDelta(43.078, $panel->height(), 0.0005, '(30 + 3) / cos 40°');
         self::assertEqualsWithDelta(104.0, $panel->width(), 1e-9, '100 + 2 · 2');
-        self::assertEqualsWithDelta(40.0 + 25.173, $kit->form->ridge->mm, 0.0005, '30 · tan 40° above the eaves');
+        self::assertEqualsWithDelta(40.0 + 25.173, $kit->form->blocks[0]->wall(1)->apex?->mm, 0.0005, '30 · tan 40° above the eaves');
         $tip = $panel->placements[0]->point(0.0, 0.0, -1.0);
         self::assertEqualsWithDelta(40.0 - 2.517, $tip->z, 0.0005, '3 · tan 40° below the eaves');
         self::assertEqualsWithDelta(-3.0, $tip->y, 1e-9);

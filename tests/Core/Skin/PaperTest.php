@@ -90,7 +90,7 @@ final class PaperTest extends TestCase
 
     private static function firstOpening(Kit $kit): OpeningForm
     {
-        $form = $kit->form->wall(0)->openings[0];
+        $form = $kit->form->blocks[0]->wall(0)->openings[0];
         self::assertEqualsWithDelta(0.0, (new Vec2($form->left, $form->sill))->distanceTo(new Vec2(10.0, 11.0)), 1e-9);
 
         return $form;

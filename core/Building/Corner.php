@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+/** How the walls meet at one corner of a footprint, where it is not as the methods say. */
+final readonly class Corner
+{
+    /**
+     * @param  'butt'|'mitre'  $method
+     * @param  'before'|'after'|null  $through  which of the two walls runs through
+     */
+    public function __construct(
+        public string $method,
+        public ?string $through,
+    ) {
+    }
+}

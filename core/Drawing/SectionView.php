@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Size;
+use Chartula\Core\Part\Part;
+
+/** The kit cut through by an upright plane, as card. Model millimetres: along the cut, and up. */
+final readonly class SectionView
+{
+    private const GROUPS = ['shell' => 'wall', 'brace' => 'floor', 'roof' => 'roof'];
+
+    /**
+     * Across the first block's ridge, where a screen begins; and the figures that go with it.
+     *
+     * @return array<string, mixed>
+     */
+    public static function across(Building $building, Kit $kit): array
+    {
+        $block = $kit->form->blocks[0];
+        $along = $block->block->roof->ridge === 'x' || $block->block->footprint->rect === null ? $block->ground->x : $block->ground->y;
+        $box = $block->ring->bounds();
+        // Off the middle, where windows and chimneys like to stand.
+        $centre = $box->centre();
+        $by = ($along->x !== 0.0 ? $box->width() : $box->height()) * 0.07;
+        $scale = $building->scale;
+        $roof = $block->block->roof;
+        $top = max([$block->eaves, ...array_map(static fn ($f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $block->roof->facets)]);
+        $cut = self::cut($kit, new Vec3($centre->x + $along->x * $by, $centre->y + $along->y * $by, 0.0), $along);
+        $thickness = $building->methods->roof()->thickness_mm;
+        $reach = max([0.0, ...array_map(static fn ($e): float => $e->slopesFromEaves() ? $scale->modelMm($e->overhang) + $thickness * $e->pitch->sin() : 0.0, $roof->edges)]);
+        $square = 2.0 * $building->methods->roof()->layers[0]->thickness_mm * $roof->pitch->sin();
+
+        return $cut + [
+            'eaves' => Size::ofModel($block->eaves - $block->base, $scale), 'ridge' => Size::ofModel($top - $block->base, $scale), 'rise' => Size::ofModel($top - $block->eaves, $scale),
+            'reach' => Size::ofModel($reach, $scale), 'pitch' => $roof->pitch->text(),
+            'note' => $roof->pitch->degrees > 0.0 ? 'Cut square, panels of '.$roof->pitch->text().' part by '.LengthFormat::millimetres($square).' at the top of a ridge; the strip covers it.' : '',
+        ];
+    }
+
+    /**
+     * @param  Vec3  $at  a point of the plane
+     * @param  Vec3  $normal  which way it is looked, level and of length 1
+     * @return array{rings: list<array{name: string, part: string, ring: list<array{float, float}>}>, bounds: array{float, float, float, float}}
+     */
+    public static function cut(Kit $kit, Vec3 $at, Vec3 $normal): array
+    {
+        // To the right along the cut, seen against its normal.
+        $plane = new Frame($at, new Vec3(-$normal->y, $normal->x, 0.0), new Vec3(0.0, 0.0, 1.0));
+        $rings = [];
+        foreach ($kit->parts as $labelled) {
+            $part = $labelled->part;
+            if (! isset(self::GROUPS[$part->group])) {
+                continue;
+            }
+            $isStrip = $part->group === 'roof' && $part->foldedAbout !== null;
+            $name = $isStrip ? 'strip' : ($part->name === 'Floor' ? 'floor' : self::GROUPS[$part->group]);
+            foreach (array_keys($part->placements) as $copy) {
+                foreach (self::rings($part, $copy, $plane) as $ring) {
+                    $rings[] = ['name' => $name, 'part' => $part->id, 'ring' => $ring->toArray()];
+                }
+            }
+        }
+        $all = array_merge(...array_map(static fn (array $r): array => array_map(static fn (array $p): Vec2 => new Vec2($p[0], $p[1]), $r['ring']), $rings));
+        $box = $all === [] ? new Box2(0.0, 0.0, 1.0, 1.0) : Box2::around($all);
+
+        return ['rings' => $rings, 'bounds' => [$box->x0, $box->y0, $box->x1, $box->y1]];
+    }
+
+    /** @return list<Ring> */
+    private static function rings(Part $part, int $copy, Frame $plane): array
+    {
+        if ($part->foldedAbout !== null) {
+            return [];
+        }
+        $frame = $part->placements[$copy];
+        $faces = array_map(static fn (float $out): array => self::crossings($part, $frame, $plane, $out), [0.0, -$part->thickness]);
+        $rings = [];
+        for ($i = 1, $n = min(count($faces[0]), count($faces[1])); $i < $n; $i += 2) {
+            $ring = Ring::ofDistinct([$faces[0][$i - 1], $faces[0][$i], $faces[1][$i], $faces[1][$i - 1]]);
+            if ($ring->count() > 2) {
+                $rings[] = $ring;
+            }
+        }
+
+        return $rings;
+    }
+
+    /**
+     * Where the plane crosses the outline of a face, in order along the cut.
+     *
+     * @return list<Vec2>
+     */
+    private static function crossings(Part $part, Frame $frame, Frame $plane, float $out): array
+    {
+        $points = [];
+        foreach ([$part->outline->ring, ...$part->holes] as $ring) {
+            foreach ($ring->points as $i => $p) {
+                [$a, $b] = [$frame->at($p, $out), $frame->at($ring->point($i + 1), $out)];
+                [$da, $db] = [$plane->height($a), $plane->height($b)];
+                if (($da > 0.0) !== ($db > 0.0)) {
+                    $points[] = $plane->project($a->plus($b->minus($a)->times($da / ($da - $db))));
+                }
+            }
+        }
+        usort($points, static fn (Vec2 $p, Vec2 $q): int => abs($p->x - $q->x) > 1e-9 ? $p->x <=> $q->x : $p->y <=> $q->y);
+
+        return $points;
+    }
+}

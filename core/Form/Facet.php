@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Angle;
+
+/**
+ * One plane of a roof: where the underside of the carrier lies. Model millimetres, the building's axes.
+ *
+ * Sides of its patches are labelled `eaves`, `verge`, `top` (the high side of a lean-to), `open`, `plane:B:E:L` (it meets
+ * the plane over edge E of block B at level L), `wall:B:E` (it stops at that wall), `foot` (a wall stands beside the hole),
+ * `deck` (a flat roof between its parapets).
+ */
+final readonly class Facet
+{
+    /**
+     * @param  int  $edge  of the block's footprint, whose wall it slopes down to
+     * @param  int  $level  1 above the break of a mansard
+     * @param  Frame  $frame  of the underside: x along the edge, y up the slope, normal outwards
+     * @param  list<Patch>  $patches  what is seen of it, in plan
+     */
+    public function __construct(
+        public int $block,
+        public int $edge,
+        public int $level,
+        public string $name,
+        public Angle $pitch,
+        public Frame $frame,
+        public Patch $whole,
+        public array $patches,
+    ) {
+    }
+
+    public static function key(string $what, int $block, int $edge, int $level = 0): string
+    {
+        return "$what:$block:$edge".($what === 'wall' ? '' : ":$level");
+    }
+
+    /** @param  list<Patch>  $patches */
+    public function with(array $patches): self
+    {
+        return new self($this->block, $this->edge, $this->level, $this->name, $this->pitch, $this->frame, $this->whole, $patches);
+    }
+
+    /** Of the underside over a place in plan. */
+    public function heightAt(Vec2 $at): float
+    {
+        $n = $this->frame->normal;
+        $o = $this->frame->origin;
+
+        return $o->z - ($n->x * ($at->x - $o->x) + $n->y * ($at->y - $o->y)) / $n->z;
+    }
+
+    /** How it rises in plan: height for each millimetre. */
+    public function gradient(): Vec2
+    {
+        $n = $this->frame->normal;
+
+        return new Vec2(-$n->x / $n->z, -$n->y / $n->z);
+    }
+
+    public function lifted(Vec2 $at): Vec3
+    {
+        return new Vec3($at->x, $at->y, $this->heightAt($at));
+    }
+
+    /** A place in plan, in the frame's own axes. */
+    public function flat(Vec2 $at): Vec2
+    {
+        return $this->frame->project($this->lifted($at));
+    }
+
+    /** The angle between its outward normal and another's, degrees; below 0 where they form a valley. */
+    public function foldTo(self $other, Vec2 $outward): float
+    {
+        $angle = rad2deg(acos(max(-1.0, min(1.0, $this->frame->normal->dot($other->frame->normal)))));
+        $lean = ($other->frame->normal->x - $this->frame->normal->x) * $outward->x + ($other->frame->normal->y - $this->frame->normal->y) * $outward->y;
+
+        return $lean < 0.0 ? -$angle : $angle;
+    }
+
+    /**
+     * The line along which it is as high as another plane, as far as that may matter; none where they are parallel.
+     *
+     * @return list<Line>
+     */
+    public function levelWith(self $other, Box2 $within): array
+    {
+        $slope = $this->gradient()->minus($other->gradient());
+        $steep = $slope->length();
+        if ($steep < 1e-9) {
+            return [];
+        }
+        $centre = $within->centre();
+        $off = $this->heightAt($centre) - $other->heightAt($centre);
+        $foot = $centre->minus($slope->times($off / ($steep * $steep)));
+        $reach = $within->width() + $within->height();
+        if ($foot->distanceTo($centre) > $reach) {
+            return [];
+        }
+        $along = (new Vec2(-$slope->y, $slope->x))->times($reach / $steep);
+
+        return [new Line($foot->minus($along), $foot->plus($along), self::key('plane', $other->block, $other->edge, $other->level))];
+    }
+}

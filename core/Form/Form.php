@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+use LogicException;
+
+/** A building as surfaces without thickness, walls and roofs resolved together. */
+final readonly class Form
+{
+    /**
+     * @param  non-empty-list<BlockForm>  $blocks
+     * @param  list<Facet>  $facets  of all roofs, cut to what is seen
+     * @param  list<Solid>  $solids  what each block takes up
+     */
+    public function __construct(
+        public array $blocks,
+        public array $facets,
+        public array $solids,
+    ) {
+    }
+
+    /** @return list<WallForm> of all blocks */
+    public function walls(): array
+    {
+        return array_merge(...array_map(static fn (BlockForm $b): array => $b->walls, $this->blocks));
+    }
+
+    /** A plane by what follows `plane:` in a label. */
+    public function plane(string $key): Facet
+    {
+        [$block, $edge, $level] = array_map(intval(...), explode(':', $key));
+        foreach ($this->blocks[$block]->roof->facets as $facet) {
+            if ($facet->edge === $edge && $facet->level === $level) {
+                return $facet;
+            }
+        }
+        throw new LogicException("No plane $key");
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Overlay;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+
+/** Overhangs of two blocks that run into each other outside both. docs/formulas.md#envelope */
+final readonly class Overhangs
+{
+    /** They do where each is above the other by more than this, mm. */
+    private const CROSSES = 0.001;
+
+    /**
+     * What of an overhang lies beyond the line in which it meets another block's overhang.
+     *
+     * @return list<Patch>
+     */
+    public static function stubs(Facet $facet, Solid $own, Solid $solid, float $roof): array
+    {
+        $stubs = [];
+        foreach ($solid->roof->facets as $other) {
+            if (! $facet->whole->outline->bounds()->meets($other->whole->outline->bounds())) {
+                continue;
+            }
+            // Where its eaves' tops come to.
+            $reach = $roof * $other->pitch->sin();
+            $its = Offset::patch($other->whole, static fn (string $label): float => $label === 'eaves' ? $reach : 0.0)->outline ?? $other->whole->outline;
+            $isFree = static fn (Vec2 $at): bool => $facet->whole->outline->contains($at) && $its->contains($at)
+                && ! $own->contains($at) && ! $solid->contains($at) && ! $own->isBesideTail($at) && ! $solid->isBesideTail($at);
+            $lines = [...self::plain($facet->whole->outline), ...self::plain($its), ...self::plain($own->ring), ...self::plain($solid->ring),
+                ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails]))];
+            foreach (Overlay::patches($lines, $isFree) as $both) {
+                $offs = array_map(static fn (Vec2 $p): float => $facet->heightAt($p) - $other->heightAt($p), $both->outline->points);
+                if (min($offs) < -self::CROSSES && max($offs) > self::CROSSES) {
+                    $meeting = $facet->levelWith($other, $both->outline->bounds());
+                    array_push($stubs, ...Overlay::patches([...$meeting, ...$both->lines()],
+                        static fn (Vec2 $at): bool => $both->outline->contains($at) && $facet->heightAt($at) < $other->heightAt($at)));
+                }
+            }
+        }
+
+        return $stubs;
+    }
+
+    /** @return list<Line> */
+    public static function plain(Ring $ring): array
+    {
+        return array_map(static fn (int $i): Line => new Line($ring->point($i), $ring->point($i + 1), 'open'), array_keys($ring->points));
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+
+/** What a block takes up: its footprint from its base to its roof, and the roofs that run on into its neighbours. */
+final readonly class Solid
+{
+    /**
+     * @param  list<Ring>  $tails  where its roof may run on beyond the footprint
+     * @param  ?list<Ring>  $seen  where it does, once that is known
+     */
+    private function __construct(
+        public int $index,
+        public Ring $ring,
+        public float $base,
+        public float $eaves,
+        public RoofForm $roof,
+        public array $tails,
+        public bool $hasParapet,
+        private ?array $seen = null,
+    ) {
+    }
+
+    public static function of(int $index, Block $block, Ring $ring, float $base, float $eaves, RoofForm $roof, float $reach): self
+    {
+        $tails = [];
+        foreach ($block->roof->edges as $i => $edge) {
+            if ($edge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to' && $reach > 0.0) {
+                $tails[] = self::tail($ring, $i, $reach);
+            }
+        }
+
+        return new self($index, $ring, $base, $eaves, $roof, $tails, $block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0));
+    }
+
+    /** Between the lines of the neighbouring edges, carried on. */
+    private static function tail(Ring $ring, int $edge, float $reach): Ring
+    {
+        $a = $ring->point($edge);
+        $b = $ring->point($edge + 1);
+        $left = $a->minus($ring->point($edge - 1));
+        $right = $b->minus($ring->point($edge + 2));
+
+        return new Ring([$a, $a->plus($left->times($reach / $left->length())), $b->plus($right->times($reach / $right->length())), $b]);
+    }
+
+    /** @return list<Line> of the footprint */
+    public function edges(): array
+    {
+        return array_map(fn (int $i): Line => new Line($this->ring->point($i), $this->ring->point($i + 1), Facet::key('wall', $this->index, $i)), array_keys($this->ring->points));
+    }
+
+    /** @return list<Line> */
+    public function tailEdges(): array
+    {
+        $lines = [];
+        foreach ($this->tails as $tail) {
+            foreach (array_keys($tail->points) as $i) {
+                $lines[] = new Line($tail->point($i), $tail->point($i + 1), 'open');
+            }
+            // The overhang beside it ends with the block where there is nothing to run into.
+            [$a, , , $b] = $tail->points;
+            $lines[] = new Line($a->plus($a->minus($b)), $b->plus($b->minus($a)), 'open');
+        }
+
+        return $lines;
+    }
+
+    public function contains(Vec2 $at): bool
+    {
+        return $this->ring->contains($at);
+    }
+
+    /** Whether its roof may run on to a place beyond its footprint. */
+    public function mayReach(Vec2 $at): bool
+    {
+        return self::isIn($this->tails, $at);
+    }
+
+    /** Whether it does. */
+    public function reaches(Vec2 $at): bool
+    {
+        return $this->mayReach($at) && ($this->seen === null || self::isIn($this->seen, $at));
+    }
+
+    /** @param  list<Ring>  $rings */
+    private static function isIn(array $rings, Vec2 $at): bool
+    {
+        foreach ($rings as $ring) {
+            if ($ring->contains($at)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  list<Ring>  $seen  what is left of its roof where it runs on */
+    public function withTail(array $seen): self
+    {
+        return new self($this->index, $this->ring, $this->base, $this->eaves, $this->roof, $this->tails, $this->hasParapet, $seen);
+    }
+
+    /** How high it fills a place inside it; the walls of a parapet shut in what lies between them. */
+    public function top(Vec2 $at): float
+    {
+        return $this->hasParapet ? $this->eaves : ($this->roof->heightAt($at) ?? $this->eaves);
+    }
+
+    /** In a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */
+    public function isBesideTail(Vec2 $at): bool
+    {
+        foreach ($this->tails as $tail) {
+            [$a, , , $b] = $tail->points;
+            $along = $b->minus($a);
+            if ($along->cross($at->minus($a)) < 0.0 && ! $this->contains($at)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Overlay;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Vec2;
+
+/**
+ * What of a wall is built, between two depths behind its outside: up to its own roof, outside other blocks, standing on
+ * roofs it comes out of. Cut square: what holds at both depths. docs/formulas.md#wall-section
+ *
+ * Sides are labelled `foot`, `left`, `right`, `top` (level at the eaves), `plane:B:E:L` (under that plane), `on:B:E:L` (on
+ * top of it), `wall:B:E` (against that wall), `under:B` (below a block that begins higher up).
+ */
+final readonly class WallSection
+{
+    private const HIGH_MM = 100_000.0;
+
+    private const LEAST_MM2 = 0.01;
+
+    /**
+     * @param  list<Solid>  $solids
+     * @param  list<array{float, float, string}>  $party  stretches where another block's wall stands in its place, and which
+     * @param  bool  $isLevel  its top is cut square at the eaves, under a slope
+     * @param  bool  $yields  it is not built above the blocks it stands against either
+     * @param  callable(Facet): float  $above  how high above the underside, upright, a roof's top lies
+     */
+    public function __construct(
+        private array $solids,
+        private Solid $own,
+        private Vec2 $corner,
+        private Vec2 $along,
+        private float $length,
+        private array $party,
+        private bool $isLevel,
+        private bool $yields,
+        private mixed $above,
+    ) {
+    }
+
+    /**
+     * @param  float  $outer  depth of the outer face
+     * @param  float  $inner  depth of the inner face
+     * @return list<Patch> in the wall's frame, from left to right
+     */
+    public function patches(float $outer, float $inner, float $start, float $end): array
+    {
+        // Its own ends before what may stand beside them.
+        $lines = [
+            new Line(new Vec2($start, 0.0), new Vec2($end, 0.0), 'foot'), new Line(new Vec2($end, -1.0), new Vec2($end, self::HIGH_MM), 'right'),
+            new Line(new Vec2($start, -1.0), new Vec2($start, self::HIGH_MM), 'left'),
+        ];
+        $tops = [];
+        $blocked = [];
+        foreach ($outer === $inner ? [$outer] : [$outer, $inner] as $k => $depth) {
+            $profile = $this->profile($depth, $k === 0 ? 1.0 : -1.0);
+            $tops[] = $this->top($profile, $lines);
+            foreach ($this->solids as $solid) {
+                if ($solid->index !== $this->own->index) {
+                    array_push($blocked, ...$this->blocked($profile, $solid, $lines));
+                }
+            }
+        }
+        foreach ($this->party as [$a, $b, $label]) {
+            $lines[] = new Line(new Vec2($a, -1.0), new Vec2($a, self::HIGH_MM), $label);
+            $lines[] = new Line(new Vec2($b, -1.0), new Vec2($b, self::HIGH_MM), $label);
+        }
+        $patches = array_filter(Overlay::patches($lines, function (Vec2 $p) use ($start, $end, $tops, $blocked): bool {
+            if ($p->y < 0.0 || $p->x < $start || $p->x > $end || $this->isParty($p->x)) {
+                return false;
+            }
+            foreach ($tops as $top) {
+                if ($p->y > self::height($top, $p->x)) {
+                    return false;
+                }
+            }
+            foreach ($blocked as [$a, $b, $low, $top]) {
+                if ($p->x > $a && $p->x < $b && $p->y > $low && $p->y < self::height($top, $p->x)) {
+                    return false;
+                }
+            }
+
+            return true;
+        }), static fn (Patch $p): bool => $p->area() > self::LEAST_MM2);
+        usort($patches, static fn (Patch $a, Patch $b): int => [$a->outline->bounds()->x0, $a->outline->bounds()->y0] <=> [$b->outline->bounds()->x0, $b->outline->bounds()->y0]);
+
+        return $patches;
+    }
+
+    /** @return non-empty-list<Vec2> its own top at a depth, from left to right */
+    public function topLine(float $depth): array
+    {
+        $lines = [];
+        $points = [];
+        foreach ($this->top($this->profile($depth, 1.0), $lines) as [$a, $b, $ya, $yb]) {
+            foreach ([[$a, $ya], [$b, $yb]] as [$x, $y]) {
+                $x = max(0.0, min($this->length, $x));
+                if ($points === [] || abs(end($points)->x - $x) > 1e-9 || abs(end($points)->y - $y) > 1e-6) {
+                    $points[] = new Vec2($x, $y);
+                }
+            }
+        }
+
+        return $points === [] ? [new Vec2(0.0, $this->own->eaves - $this->own->base)] : $points;
+    }
+
+    /** @return list<array{float, float, string}> */
+    public function party(): array
+    {
+        return $this->party;
+    }
+
+    private function isParty(float $x): bool
+    {
+        foreach ($this->party as [$a, $b]) {
+            if ($x > $a && $x < $b) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function profile(float $depth, float $side): Profile
+    {
+        return new Profile($this->corner->plus((new Vec2(-$this->along->y, $this->along->x))->times($depth)), $this->along, -self::HIGH_MM, self::HIGH_MM, $side);
+    }
+
+    /**
+     * @param  list<array{float, float, float, float}>  $line
+     */
+    private static function height(array $line, float $x): float
+    {
+        foreach ($line as [$a, $b, $ya, $yb]) {
+            if ($x >= $a - 1e-6 && $x <= $b + 1e-6) {
+                return $b - $a < 1e-9 ? max($ya, $yb) : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
+            }
+        }
+
+        return -INF;
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @return list<array{float, float, float, float}> from, to, and the heights there above the foot
+     */
+    private function top(Profile $profile, array &$lines): array
+    {
+        $eaves = $this->own->eaves - $this->own->base;
+        if ($this->isLevel) {
+            $label = $this->own->roof->facets !== [] && $this->own->roof->facets[0]->name === 'deck' && ! $this->own->hasParapet ? Facet::key('plane', $this->own->index, 0) : 'top';
+            $lines[] = new Line(new Vec2(-1.0, $eaves), new Vec2($this->length + 1.0, $eaves), $label);
+
+            return [[-self::HIGH_MM, self::HIGH_MM, $eaves, $eaves]];
+        }
+        $top = [];
+        foreach ($profile->facets($this->own->roof) as [$a, $b, $facet]) {
+            $top[] = $stretch = [$a, $b, $facet->heightAt($profile->at($a)) - $this->own->base, $facet->heightAt($profile->at($b)) - $this->own->base];
+            $lines[] = new Line(new Vec2($a, $stretch[2]), new Vec2($b, $stretch[3]), Facet::key('plane', $facet->block, $facet->edge, $facet->level));
+        }
+
+        return $top;
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @return list<array{float, float, float, list<array{float, float, float, float}>}> from, to, low, and the top there
+     */
+    private function blocked(Profile $profile, Solid $solid, array &$lines): array
+    {
+        $blocked = [];
+        $low = $solid->base - $this->own->base;
+        foreach ($profile->inside($solid->ring) as [$a, $b, $i, $j]) {
+            if ($b < 0.0 || $a > $this->length) {
+                continue;
+            }
+            $top = [];
+            $eaves = $solid->eaves - $this->own->base;
+            if ($this->yields) {
+                $top[] = [$a, $b, self::HIGH_MM, self::HIGH_MM];
+            } elseif ($solid->hasParapet || $solid->roof->facets === []) {
+                $top[] = [$a, $b, $eaves, $eaves];
+                $lines[] = new Line(new Vec2($a, $eaves), new Vec2($b, $eaves), "under:$solid->index");
+            } else {
+                foreach ($profile->facets($solid->roof) as [$from, $to, $facet]) {
+                    [$from, $to] = [max($a, $from), min($b, $to)];
+                    if ($to > $from) {
+                        $rise = ($this->above)($facet) - $this->own->base;
+                        $top[] = $stretch = [$from, $to, $facet->heightAt($profile->at($from)) + $rise, $facet->heightAt($profile->at($to)) + $rise];
+                        $lines[] = new Line(new Vec2($from, $stretch[2]), new Vec2($to, $stretch[3]), Facet::key('on', $facet->block, $facet->edge, $facet->level));
+                    }
+                }
+            }
+            foreach ([[$a, $i], [$b, $j]] as [$x, $edge]) {
+                if ($edge !== null) {
+                    $lines[] = new Line(new Vec2($x, -1.0), new Vec2($x, self::HIGH_MM), Facet::key('wall', $solid->index, $edge));
+                }
+            }
+            if ($low > 0.0) {
+                $lines[] = new Line(new Vec2($a, $low), new Vec2($b, $low), "under:$solid->index");
+            }
+            $blocked[] = [$a, $b, $low > 0.0 ? $low : -INF, $top];
+        }
+
+        return $blocked;
+    }
+}

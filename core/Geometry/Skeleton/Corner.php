@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry\Skeleton;
+
+use Chartula\Core\Geometry\Vec2;
+
+/** A corner of the moving outline, between the front before it and the front after it. */
+final class Corner
+{
+    public bool $isAlive = true;
+
+    public self $previous;
+
+    public self $next;
+
+    /** @param  bool  $mayHit  it does not point outwards, so that it may run into another edge */
+    public function __construct(
+        public readonly Front $before,
+        public readonly Front $after,
+        public readonly int $node,
+        private readonly Vec2 $place,
+        private readonly float $since,
+        private readonly Vec2 $motion,
+        public readonly bool $mayHit,
+    ) {
+    }
+
+    public function at(float $height): Vec2
+    {
+        $by = $height - $this->since;
+
+        return new Vec2($this->place->x + $this->motion->x * $by, $this->place->y + $this->motion->y * $by);
+    }
+
+    public function motion(): Vec2
+    {
+        return $this->motion;
+    }
+}

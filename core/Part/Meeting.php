@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part;
+
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Geometry\Vec3;
+
+/** How one part's edge touches another's face, end or edge where both stand, for the joints that say so. Model millimetres. */
+final readonly class Meeting
+{
+    /**
+     * @param  'strip'|'line'  $touch  over its whole thickness, or by one arris
+     * @param  list<Vec3>  $ends  of the edge
+     */
+    private function __construct(
+        public string $touch,
+        public float $length,
+        public array $ends,
+    ) {
+    }
+
+    /** @param  'inside'|'outside'  $face */
+    public static function onFace(Part $part, int $edge, Part $mate, string $face, int $copy = 0): ?self
+    {
+        return self::inPlane(self::strip($part, $edge, $copy), $mate->placements[0]->moved(0.0, 0.0, $face === 'inside' ? -$mate->thickness : 0.0), $mate->region());
+    }
+
+    /** Ends of two boards against each other. */
+    public static function onEnd(Part $part, int $edge, Part $mate, int $end): ?self
+    {
+        [$a, $b, $c] = self::strip($mate, $end, 0);
+        $length = $a->distanceTo($b);
+        $frame = new Frame($a, $b->minus($a)->times(1.0 / $length), $c->minus($a)->times(1.0 / $mate->thickness));
+
+        return self::inPlane(self::strip($part, $edge, 0), $frame, new Region(Ring::rectangle(0.0, 0.0, $length, $mate->thickness)));
+    }
+
+    /**
+     * How far two edges run against each other on one line, and which of their arrises do.
+     *
+     * @param  ?int  $hole  whose edge the first is; null for the outline
+     * @return ?array{'inside'|'outside', float, list<Vec3>}
+     */
+    public static function along(Part $part, int $edge, Part $mate, int $other, ?int $hole = null, ?int $otherHole = null): ?array
+    {
+        $p = self::strip($part, $edge, 0, $hole);
+        $q = self::strip($mate, $other, 0, $otherHole);
+        foreach (['inside' => 2, 'outside' => 0] as $side => $k) {
+            $along = $p[$k + 1]->minus($p[$k]);
+            $length = $along->length();
+            $along = $along->times(1.0 / $length);
+            $at = [];
+            foreach ([$q[$k], $q[$k + 1]] as $point) {
+                $s = $point->minus($p[$k])->dot($along);
+                if ($point->distanceTo($p[$k]->plus($along->times($s))) > Tolerance::MEET) {
+                    continue 2;
+                }
+                $at[] = max(0.0, min($length, $s));
+            }
+            if (abs($at[0] - $at[1]) > Tolerance::MEET && $at[1] < $at[0]) {
+                return [$side, $at[0] - $at[1], [$p[$k]->plus($along->times($at[1])), $p[$k]->plus($along->times($at[0]))]];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{Vec3, Vec3, Vec3, Vec3} the edge on the outside face, then on the inside face */
+    private static function strip(Part $part, int $edge, int $copy, ?int $hole = null): array
+    {
+        $frame = $part->placements[$copy];
+        $ring = $hole === null ? $part->outline->ring : $part->holes[$hole];
+        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
+
+        return [$frame->at($a), $frame->at($b), $frame->at($a, -$part->thickness), $frame->at($b, -$part->thickness)];
+    }
+
+    /** @param  array{Vec3, Vec3, Vec3, Vec3}  $strip */
+    private static function inPlane(array $strip, Frame $plane, Region $region): ?self
+    {
+        $isOn = array_map(static fn (Vec3 $p): bool => abs($plane->height($p)) <= Tolerance::MEET, $strip);
+        $middle = static fn (Vec3 $p, Vec3 $q): Vec3 => $p->plus($q)->times(0.5);
+        [$touch, $a, $b] = match (true) {
+            $isOn[0] && $isOn[1] && $isOn[2] && $isOn[3] => ['strip', $middle($strip[0], $strip[2]), $middle($strip[1], $strip[3])],
+            $isOn[0] && $isOn[1] => ['line', $strip[0], $strip[1]],
+            $isOn[2] && $isOn[3] => ['line', $strip[2], $strip[3]],
+            default => [null, $strip[0], $strip[1]],
+        };
+        if ($touch === null) {
+            return null;
+        }
+        $length = Clip::lengthInside($plane->project($a), $plane->project($b), $region);
+
+        // The arris that touches; of a strip the outer one.
+        return $length <= Tolerance::MEET ? null : new self($touch, $length, $touch === 'strip' ? [$strip[0], $strip[1]] : [$a, $b]);
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Roof;
+
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+
+/**
+ * The shape of a plane at a height above its underside: its sides move with the planes they meet in. In the plane's own
+ * axes, model millimetres. docs/formulas.md#panel-edges
+ */
+final readonly class PanelShape
+{
+    public function __construct(
+        private Form $form,
+        private Facet $facet,
+        private Patch $flat,
+        private float $thickness,
+    ) {
+    }
+
+    /** @param  float  $thickness  of the whole roof */
+    public static function of(Form $form, Facet $facet, int $piece, float $thickness): self
+    {
+        return new self($form, $facet, $facet->patches[$piece]->mapped($facet->flat(...)), $thickness);
+    }
+
+    /** Where its sides truly are at that height. */
+    public function at(float $height): ?Patch
+    {
+        return Offset::patch($this->flat, fn (string $label): float => $this->out($label, $height));
+    }
+
+    /** A card from one height to another, cut square so that neither of its faces goes beyond. */
+    public function square(float $low, float $high): ?Patch
+    {
+        return Offset::patch($this->flat, fn (string $label): float => min($this->out($label, $low), $this->out($label, $high)));
+    }
+
+    /**
+     * How far a side moves out at a height. It stays in the plane in which it ends, whose normal is w: for each millimetre
+     * of height −N·w / u·w, with N its own plane's normal and u the way out over that side.
+     */
+    private function out(string $label, float $height): float
+    {
+        [$kind, $key] = [...explode(':', $label, 2), ''];
+        $normal = $this->facet->frame->normal;
+        if ($kind === 'plane') {
+            $other = $this->form->plane($key)->frame->normal;
+            // The mitre's plane halves the fold: tan β/2 from the normals.
+            $fold = $normal->minus($other)->length() / $normal->plus($other)->length();
+
+            return $height * ($this->isValley($key) ? -$fold : $fold);
+        }
+        if ($kind === 'over') {
+            // On top of the other roof, square to it: its thickness is what the side must clear.
+            $other = $this->form->plane($key)->frame->normal;
+            $cos = $normal->dot($other);
+
+            return -($this->thickness - $height * $cos) / sqrt(max(1e-12, 1.0 - $cos * $cos));
+        }
+        if ($kind === 'wall') {
+            [$block, $edge] = array_map(intval(...), explode(':', $key));
+            $out = $this->form->blocks[$block]->wall($edge)->frame->normal;
+            $level = $normal->dot(new Vec3(-$out->x, -$out->y, 0.0));
+
+            // Within the plane the way into the wall is the wall's own, less what sticks out of the plane.
+            return -$height * $level / sqrt(max(1e-12, 1.0 - $level * $level));
+        }
+
+        return 0.0;
+    }
+
+    private function isValley(string $key): bool
+    {
+        $out = $this->outward('plane:'.$key);
+
+        return $out !== null && $this->facet->foldTo($this->form->plane($key), $out) < 0.0;
+    }
+
+    /** The way out over the first side with that label, in plan. */
+    private function outward(string $label): ?Vec2
+    {
+        foreach ($this->flat->lines() as $line) {
+            if ($line->label === $label) {
+                $along = $line->to->minus($line->from);
+                $out = new Vec2($along->y, -$along->x);
+                $frame = $this->facet->frame;
+
+                return new Vec2($frame->x->x * $out->x + $frame->y->x * $out->y, $frame->x->y * $out->x + $frame->y->y * $out->y);
+            }
+        }
+
+        return null;
+    }
+}

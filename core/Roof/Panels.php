@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Roof;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Outline;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\RoofSeat;
+use Chartula\Core\Stock\Stack;
+
+/** The panels of all roofs, layer by layer. docs/formulas.md#panel-edges */
+final class Panels
+{
+    public readonly Stack $stack;
+
+    /** @var list<RoofPanel> */
+    private array $panels = [];
+
+    public function __construct(private readonly Building $building, public readonly Form $form)
+    {
+        $this->stack = $building->methods->roof();
+        foreach ($form->facets as $facet) {
+            foreach (array_keys($facet->patches) as $piece) {
+                $shape = PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm);
+                foreach (array_keys($this->stack->layers) as $k) {
+                    $panel = $this->panel($facet, $piece, $k, $shape);
+                    if ($panel !== null) {
+                        $this->panels[] = $panel;
+                    }
+                }
+            }
+        }
+    }
+
+    /** @return list<RoofPanel> */
+    public function all(): array
+    {
+        return $this->panels;
+    }
+
+    /** @return list<RoofPanel> */
+    public function layer(int $k): array
+    {
+        return array_values(array_filter($this->panels, static fn (RoofPanel $p): bool => $p->layer === $k));
+    }
+
+    /**
+     * Those of one plane.
+     *
+     * @return list<RoofPanel>
+     */
+    public function of(string $plane, int $layer): array
+    {
+        [$block, $edge, $level] = array_map(intval(...), explode(':', $plane));
+
+        return array_values(array_filter($this->panels, static fn (RoofPanel $p): bool => $p->layer === $layer && $p->facet->block === $block && $p->facet->edge === $edge && $p->facet->level === $level));
+    }
+
+    public function carrier(): int
+    {
+        return count($this->stack->layers) - 1;
+    }
+
+    public function shape(RoofPanel $panel): PanelShape
+    {
+        return PanelShape::of($this->form, $panel->facet, $panel->piece, $this->stack->thickness_mm);
+    }
+
+    /** How far the underside of a layer lies above the roof's underside, square to it. */
+    public function above(int $layer): float
+    {
+        return $this->stack->thickness_mm - $this->stack->depthOf($layer) - $this->stack->layers[$layer]->thickness_mm;
+    }
+
+    private function panel(Facet $facet, int $piece, int $k, PanelShape $shape): ?RoofPanel
+    {
+        $layer = $this->stack->layers[$k];
+        $above = $this->above($k);
+        $cut = $shape->square($above, $above + $layer->thickness_mm);
+        $true = $shape->at($above);
+        if ($cut === null || $true === null) {
+            return null;
+        }
+        $cut = self::begunAtEaves($cut);
+        $block = $this->form->blocks[$facet->block]->block;
+        $name = $facet->name.($facet->name === 'deck' ? '' : '-slope').($piece > 0 ? '-'.($piece + 1) : '');
+        $points = $cut->outline->points;
+        $edges = [];
+        foreach ($cut->labels as $i => $label) {
+            $edges[] = $this->edge($facet, $label, $cut->outline->point($i), $cut->outline->point($i + 1));
+        }
+
+        return new RoofPanel($facet, $piece, $k, $cut->labels, $cut->holeLabels, Part::of(
+            $block->id.'.'.$name.'.'.$layer->id, 'R', ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, 'roof', $layer->stock, $layer->thickness_mm,
+            new Outline($cut->outline, $edges), [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
+            $cut->holes,
+            roof: new RoofSeat($block->id, $facet->name, $layer->id, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->point($p->x, $p->y, $above), self::begunAtEaves($true)->outline->points)),
+        ));
+    }
+
+    /** The eaves first, from the left. */
+    private static function begunAtEaves(Patch $patch): Patch
+    {
+        $best = 0;
+        $least = [2, INF, INF];
+        foreach ($patch->outline->points as $i => $p) {
+            $rank = [$patch->labels[$i] === 'eaves' ? 0 : 1, round($p->y, 6), $p->x];
+            if ($rank < $least) {
+                [$best, $least] = [$i, $rank];
+            }
+        }
+
+        return $patch->turned($best);
+    }
+
+    private function edge(Facet $facet, string $label, Vec2 $from, Vec2 $to): Edge
+    {
+        $kind = explode(':', $label)[0];
+
+        return match ($kind) {
+            'eaves' => new Edge('eaves', 'eaves'),
+            'verge' => new Edge($to->y > $from->y ? 'verge-right' : 'verge-left', 'verge'),
+            'top' => new Edge('top', 'top'),
+            'open' => new Edge('end', 'eaves'),
+            'foot', 'deck' => new Edge($kind, 'clearance'),
+            'wall' => new Edge('wall'),
+            'over' => new Edge('on the roof below'),
+            default => new Edge($this->line($facet, $label, $from, $to)),
+        };
+    }
+
+    /**
+     * What the line between two planes is called.
+     *
+     * @return 'ridge'|'hip'|'valley'|'break'
+     */
+    private function line(Facet $facet, string $label, Vec2 $from, Vec2 $to): string
+    {
+        $other = $this->form->plane(substr($label, 6));
+        $along = $to->minus($from);
+        $out = new Vec2($along->y, -$along->x);
+        $frame = $facet->frame;
+        $inPlan = new Vec2($frame->x->x * $out->x + $frame->y->x * $out->y, $frame->x->y * $out->x + $frame->y->y * $out->y);
+
+        return match (true) {
+            $facet->foldTo($other, $inPlan) < 0.0 => 'valley',
+            $other->block === $facet->block && $other->edge === $facet->edge => 'break',
+            abs($along->y) < 1e-6 => 'ridge',
+            default => 'hip',
+        };
+    }
+
+    /** @return array<string, Figure> */
+    private function workings(Facet $facet, int $k, Patch $cut, float $above): array
+    {
+        $box = $cut->outline->bounds();
+        $block = $this->form->blocks[$facet->block];
+        $roof = $block->block->roof;
+        $scale = $this->building->scale;
+        $n = $block->block->footprint->count();
+        $ends = [$roof->edges[($facet->edge + $n - 1) % $n], $roof->edges[($facet->edge + 1) % $n]];
+        $along = $block->wall($facet->edge)->length;
+        $verges = array_map(static fn ($edge): float => $edge->slopesFromEaves() ? 0.0 : $scale->modelMm($edge->overhang), $ends);
+        if ($verges[0] === $verges[1]) {
+            $along = $along->plus(2.0 * $verges[0], 'plus 2 × the verge, '.LengthFormat::trimmed($verges[0], 3));
+        } else {
+            foreach ($verges as $verge) {
+                $along = $along->plus($verge, 'plus the verge, '.LengthFormat::trimmed($verge, 3));
+            }
+        }
+
+        return ['width' => self::corrected($along, $box->width(), 'cut to the lines it meets'), 'height' => self::corrected($this->slope($facet, $above), $box->height(), 'cut to the lines it meets')];
+    }
+
+    /** Up the slope: the run and the overhang over the cosine of the pitch; a layer that lies higher reaches further at a ridge. */
+    private function slope(Facet $facet, float $above): Figure
+    {
+        $block = $this->form->blocks[$facet->block];
+        $roof = $block->block->roof;
+        $pitch = $facet->pitch;
+        $out = $this->building->scale->modelMm($roof->edges[$facet->edge]->overhang);
+        $wall = $block->wall($facet->edge);
+        $top = -INF;
+        foreach ($facet->whole->outline->points as $p) {
+            $top = max($top, $wall->frame->normal->dot(new Vec3($wall->frame->origin->x - $p->x, $wall->frame->origin->y - $p->y, 0.0)));
+        }
+        $rect = $block->block->footprint->rect;
+        $isPlain = $rect !== null && $roof->kind === 'gable' && abs($top * 2.0 - $this->building->scale->modelMm($rect[$facet->edge % 2 === 0 ? 1 : 0])) < 1e-6;
+        $figure = $isPlain
+            ? Figure::measured($rect[$facet->edge % 2 === 0 ? 1 : 0], $this->building->scale, 'span')->over(2.0, '÷ 2, the run')
+            : Figure::given($top, 'run '.LengthFormat::trimmed($top, 3).', from the wall to the highest line');
+        $figure = $figure->plus($out, 'plus the overhang, '.LengthFormat::trimmed($out, 3))->over($pitch->cos(), '÷ cos '.$pitch->text());
+
+        return $above === 0.0 ? $figure : $figure->plus($above * $pitch->tan(), 'plus '.LengthFormat::trimmed($above, 3).' × tan '.$pitch->text().', lying higher');
+    }
+
+    private static function corrected(Figure $figure, float $mm, string $why): Figure
+    {
+        $off = $figure->mm - $mm;
+
+        return abs($off) < 1e-6 ? $figure : ($off > 0.0 ? $figure->less($off, "$why, ".LengthFormat::trimmed($off, 3)) : $figure->plus(-$off, "$why, ".LengthFormat::trimmed(-$off, 3)));
+    }
+}

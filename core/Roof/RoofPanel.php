@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Roof;
+
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Ref;
+
+/** One panel of one layer, with what its sides meet. */
+final readonly class RoofPanel
+{
+    /**
+     * @param  int  $piece  0, or which of several that one plane is cut into
+     * @param  list<string>  $labels  of each edge of the outline, as Facet has them
+     * @param  list<list<string>>  $holeLabels  the same of each hole
+     */
+    public function __construct(
+        public Facet $facet,
+        public int $piece,
+        public int $layer,
+        public array $labels,
+        public array $holeLabels,
+        public Part $part,
+    ) {
+    }
+
+    /** @return list<array{?int, int, string}> hole, edge and label of every side on which it meets another plane */
+    public function meetings(): array
+    {
+        $sides = [];
+        foreach ([null, ...array_keys($this->holeLabels)] as $hole) {
+            foreach ($hole === null ? $this->labels : $this->holeLabels[$hole] as $edge => $label) {
+                if (str_starts_with($label, 'plane:')) {
+                    $sides[] = [$hole, $edge, $label];
+                }
+            }
+        }
+
+        return $sides;
+    }
+
+    public function lengthOf(?int $hole, int $edge): float
+    {
+        return ($hole === null ? $this->part->outline->ring : $this->part->holes[$hole])->edgeLength($edge);
+    }
+
+    public function ref(?int $hole, int $edge): Ref
+    {
+        return $hole === null ? Ref::edge($this->part->id, $edge) : Ref::holeEdge($this->part->id, $hole, $edge);
+    }
+}

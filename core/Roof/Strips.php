@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Roof;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\Outline;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Ref;
+use Chartula\Core\Part\Score;
+
+/** Folded strips over ridges, hips and breaks, where square edges leave a V; mitred where they meet. docs/formulas.md#ridge-strip */
+final class Strips
+{
+    /** What a strip lies on at least, each side. */
+    private const LEAST_COVER_MM = 1.0;
+
+    /** The wing of a ridge tile on the prototype, 6 in. */
+    private const WING_MM = 152.4;
+
+    /** @var list<Part> */
+    private array $parts = [];
+
+    /** @var list<Joint> */
+    private array $joints = [];
+
+    /** @var array<string, ?string> the strip over two panels' line, by both */
+    private array $over = [];
+
+    /** @var array<string, int> how many of a name there are */
+    private array $names = [];
+
+    public function __construct(
+        private readonly Building $building,
+        private readonly Panels $panels,
+    ) {
+    }
+
+    /** @return list<Part> */
+    public function parts(): array
+    {
+        return $this->parts;
+    }
+
+    /** @return list<Joint> */
+    public function joints(): array
+    {
+        return $this->joints;
+    }
+
+    /** The strip over the line of two panels, made when it is first asked for. */
+    public function over(RoofPanel $one, int $i, RoofPanel $other): ?string
+    {
+        $key = implode('|', [$one->facet->block, $one->facet->name, $one->piece, $other->facet->block, $other->facet->name, $other->piece, $one->part->outline->edges[$i]->name,
+            self::place($one, $i)]);
+
+        return array_key_exists($key, $this->over) ? $this->over[$key] : ($this->over[$key] = $this->make($one, $other));
+    }
+
+    private static function place(RoofPanel $panel, int $edge): int
+    {
+        $count = 0;
+        foreach ($panel->part->outline->edges as $i => $e) {
+            $count += $i < $edge && $e->name === $panel->part->outline->edges[$edge]->name ? 1 : 0;
+        }
+
+        return $count;
+    }
+
+    private function make(RoofPanel $one, RoofPanel $other): ?string
+    {
+        $top = $this->panels->stack->thickness_mm;
+        $p = $this->panels->shape($one)->at($top);
+        $q = $this->panels->shape($other)->at($top);
+        $met = $p === null || $q === null ? null : self::shared($one, $p, $other, $q, $top);
+        if ($met === null) {
+            return null;
+        }
+        [$i, $j, $length] = $met;
+        // It stays clear of the roofs and walls that the line runs into.
+        $clear = [$this->clearance($one, $p, $i, -1), $this->clearance($one, $p, $i, 1)];
+        $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
+        $open = $this->panels->stack->layers[0]->thickness_mm * tan($half);
+        $cover = max(self::LEAST_COVER_MM, self::WING_MM / $this->building->scale->ratio);
+        $leg = $open + $cover;
+        $legs = [$this->leg($p, $i, $leg), $this->leg($q, $j, $leg)];
+        if ($legs[0] === null || $legs[1] === null) {
+            return null;
+        }
+
+        if ($length - array_sum($clear) <= max(array_sum($legs[0]), array_sum($legs[1]))) {
+            return null;
+        }
+
+        return $this->part($one, $other, $p, $i, $legs, $length, $half, $open, $cover, $clear);
+    }
+
+    /**
+     * The sides of both shapes that run along each other, from end to end.
+     *
+     * @return ?array{int, int, float}
+     */
+    private static function shared(RoofPanel $one, Patch $p, RoofPanel $other, Patch $q, float $top): ?array
+    {
+        foreach (array_keys($p->labels) as $i) {
+            $a = $one->facet->frame->at($p->outline->point($i), $top);
+            $b = $one->facet->frame->at($p->outline->point($i + 1), $top);
+            foreach (array_keys($q->labels) as $j) {
+                $c = $other->facet->frame->at($q->outline->point($j), $top);
+                $d = $other->facet->frame->at($q->outline->point($j + 1), $top);
+                if (max($a->distanceTo($d), $b->distanceTo($c)) < Tolerance::MEET) {
+                    return [$i, $j, $a->distanceTo($b)];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** How far short of the end of a line its strip stops, before a valley or a wall: by twice its own thickness. */
+    private function clearance(RoofPanel $panel, Patch $shape, int $edge, int $way): float
+    {
+        $n = $shape->outline->count();
+        $name = explode(':', $shape->labels[($edge + $way + $n) % $n])[0];
+        $isValley = $name === 'plane' && $this->isValley($panel, $shape, ($edge + $way + $n) % $n);
+        $stock = $this->building->methods->strip;
+
+        return $name === 'wall' || $name === 'over' || $isValley ? 2.0 * ($stock->thickness_mm + $this->building->methods->template->addsTo($stock)) : 0.0;
+    }
+
+    /**
+     * One half of a strip, lying on its panel: along the line from 0, and how far its inner edge begins after and ends before
+     * the line does. It is cut along what it would run past, and halfway to where the next strip comes.
+     *
+     * @return ?array{float, float}
+     */
+    private function leg(Patch $shape, int $i, float $leg): ?array
+    {
+        $n = $shape->outline->count();
+        $cut = fn (int $corner, int $next): float => $this->endCut($shape, $corner, $next, $leg);
+        $ends = [$cut($i, ($i + $n - 1) % $n), $cut(($i + 1) % $n, ($i + 1) % $n)];
+
+        return $ends[0] + $ends[1] < $shape->outline->edgeLength($i) ? $ends : null;
+    }
+
+    private function endCut(Patch $shape, int $corner, int $next, float $leg): float
+    {
+        $ring = $shape->outline;
+        $in = $ring->point($corner - 1)->minus($ring->point($corner));
+        $out = $ring->point($corner + 1)->minus($ring->point($corner));
+        $angle = atan2($out->cross($in), $out->dot($in));
+        $angle = $angle < 0.0 ? $angle + 2.0 * M_PI : $angle;
+        $angle = str_starts_with($shape->labels[$next], 'plane:') ? $angle / 2.0 : $angle;
+
+        return $angle >= M_PI / 2.0 ? 0.0 : $leg / tan($angle);
+    }
+
+    /**
+     * @param  array{array{float, float}, array{float, float}}  $legs
+     * @param  array{float, float}  $clear
+     */
+    private function part(RoofPanel $one, RoofPanel $other, Patch $p, int $i, array $legs, float $length, float $half, float $open, float $cover, array $clear): string
+    {
+        $length -= $clear[0] + $clear[1];
+        $stock = $this->building->methods->strip;
+        $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
+        $leg = $open + $cover;
+        $kind = $this->kind($one, $p, $i);
+        $block = $this->panels->form->blocks[$one->facet->block]->block->id;
+        $this->names["$block.$kind"] = $n = ($this->names["$block.$kind"] ?? 0) + 1;
+        $id = "$block.$kind".($n > 1 ? "-$n" : '').'.strip';
+        // From the far end of the line back, so that the strip's y runs out over it.
+        [$start, $end] = [$p->outline->point($i + 1), $p->outline->point($i)];
+        $x = $end->minus($start)->times(1.0 / $start->distanceTo($end));
+        $start = $start->plus($x->times($clear[1]));
+        $y = new Vec2(-$x->y, $x->x);
+        $frame = $one->facet->frame;
+        $inSpace = static fn (Vec2 $v): Vec3 => $frame->x->times($v->x)->plus($frame->y->times($v->y));
+        $top = $this->panels->stack->thickness_mm;
+        $placed = new Frame($frame->at($start->minus($y->times($leg)), $top + $thickness), $inSpace($x), $inSpace($y));
+        [[$pa, $pb], [$qa, $qb]] = $legs;
+        $ring = new Ring([
+            new Vec2($pb, 0.0), new Vec2($length - $pa, 0.0), new Vec2($length, $leg),
+            new Vec2($length - $qb, 2.0 * $leg), new Vec2($qa, 2.0 * $leg), new Vec2(0.0, $leg),
+        ]);
+        // It stays clear of roofs and walls that it runs into.
+        $edges = [new Edge('front edge', 'top'), new Edge('end', 'verge'), new Edge('end', 'verge'), new Edge('back edge', 'top'), new Edge('other end', 'verge'), new Edge('other end', 'verge')];
+        $isPlain = max($pa, $pb, $qa, $qb) < Tolerance::SAME;
+        $outline = $isPlain ? Outline::rectangle($length, 2.0 * $leg, $edges[0], $edges[1], $edges[3], $edges[4]) : new Outline($ring, $edges);
+        $fold = 2.0 * $half;
+        $what = abs(rad2deg($half) - $one->facet->pitch->degrees) < 1e-6 ? 'tan '.$one->facet->pitch->text() : 'tan of half the fold, '.LengthFormat::trimmed(rad2deg($half), 3).'°';
+        $workings = [
+            'width' => $isPlain ? $one->part->workings['width'] : Figure::given($length, "along the $kind, where the tops meet"),
+            'height' => Figure::given($open, "half the gap at the $kind, ".LengthFormat::trimmed($this->panels->stack->layers[0]->thickness_mm, 3).' × '.$what)
+                ->plus($cover, 'plus what lies on the panel, '.LengthFormat::trimmed($cover, 3))->times(2.0, '× 2, both sides'),
+        ];
+        if (abs($workings['width']->mm - $length) > 1e-6) {
+            $workings['width'] = Figure::given($length, "along the $kind, where the tops meet");
+        }
+        $part = Part::of(
+            $id, 'R', ucfirst($kind).' strip', 'roof', $stock, $thickness, $outline, [$placed], $workings,
+            scores: [new Score(new Vec2(0.0, $leg), new Vec2($length, $leg), 'away', rad2deg($fold), 'face')],
+            foldedAbout: new Vec2($length / 2.0, $leg / 2.0),
+        );
+        $this->parts[] = $part;
+        foreach ([[$one, $pa + $pb], [$other, $qa + $qb]] as $k => [$panel, $ends]) {
+            // What lies on the panel: the half strip, less what bridges the gap.
+            $outer = $length - $ends;
+            $atGap = $length - $ends * $open / $leg;
+            $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)), $k === 0 && $isPlain ? array_slice($part->corners(), 0, 2) : [],
+                why: "the strip covers the $kind", contact_mm2: ($outer + $atGap) / 2.0 * $cover);
+        }
+
+        return $id;
+    }
+
+    private function outermost(RoofPanel $panel): string
+    {
+        foreach ($this->panels->layer(0) as $outer) {
+            if ($outer->facet === $panel->facet && $outer->piece === $panel->piece) {
+                return $outer->part->id;
+            }
+        }
+
+        return $panel->part->id;
+    }
+
+    private function isValley(RoofPanel $panel, Patch $shape, int $edge): bool
+    {
+        $along = $shape->outline->point($edge + 1)->minus($shape->outline->point($edge));
+        $frame = $panel->facet->frame;
+        $out = new Vec2($frame->x->x * $along->y - $frame->y->x * $along->x, $frame->x->y * $along->y - $frame->y->y * $along->x);
+
+        return $panel->facet->foldTo($this->panels->form->plane(substr($shape->labels[$edge], 6)), $out) < 0.0;
+    }
+
+    private function kind(RoofPanel $panel, Patch $shape, int $edge): string
+    {
+        [$a, $b] = [$panel->facet->frame->at($shape->outline->point($edge)), $panel->facet->frame->at($shape->outline->point($edge + 1))];
+        $key = substr($shape->labels[$edge], 6);
+        $isBreak = str_starts_with($key, $panel->facet->block.':'.$panel->facet->edge.':');
+
+        return $isBreak ? 'break' : (abs($a->z - $b->z) < 1e-6 ? 'ridge' : 'hip');
+    }
+}

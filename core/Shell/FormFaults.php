@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Shell;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Scale;
+use Chartula\Core\Problem\Problems;
+
+/** What cannot be made although every field is sound: openings that leave their wall, walls shorter than their corners. */
+final readonly class FormFaults
+{
+    public static function collect(Building $building, Walls $walls, Problems $problems): void
+    {
+        foreach ($walls->spans() as $span) {
+            $wall = $span->form;
+            if ($wall->isBuilt()) {
+                self::checkLength($span, $problems);
+            }
+            foreach ($wall->openings as $opening) {
+                self::checkPlace($building, $span, $opening, $problems);
+            }
+            self::checkOverlaps($wall, $problems);
+        }
+    }
+
+    private static function checkLength(WallSpan $span, Problems $problems): void
+    {
+        [$start, $end] = $span->extent();
+        $corners = $span->form->length->mm - ($end - $start);
+        if ($end - $start <= 0.05) {
+            $problems->add($span->block->path.'.footprint', 'wall.too-short', ['length' => round($span->form->length->mm, 2), 'corners' => round($corners, 2)]);
+        }
+    }
+
+    private static function checkPlace(Building $building, WallSpan $span, OpeningForm $opening, Problems $problems): void
+    {
+        $scale = $building->scale;
+        $wall = $span->form;
+        $path = $opening->opening->path;
+        $past = $opening->right() - $wall->length->mm;
+        if ($past > Tolerance::SAME) {
+            $problems->add($path.'.from', 'opening.past-end', ['over' => round($past * $scale->ratio, 2), 'length' => round($wall->length->mm * $scale->ratio, 2)]);
+
+            return;
+        }
+        [$left, $right] = [self::taken($span->left, $span), self::taken($span->right, $span)];
+        foreach ([[$opening->left, $left], [-$past, $right]] as [$at, $thickness]) {
+            if ($at < $thickness - Tolerance::SAME) {
+                $problems->add($path.'.from', 'opening.in-corner', ['left' => round($at, 2), 'thickness' => round($thickness, 2)]);
+            }
+        }
+        $over = -INF;
+        $lowest = INF;
+        foreach ($opening->ring()->points as $point) {
+            $top = $wall->heightAt($point->x);
+            $over = max($over, $point->y - $top);
+            $lowest = min($lowest, $top);
+        }
+        if ($over > -Tolerance::SAME) {
+            $problems->add($path.'.sill', 'opening.above-wall', ['over' => round(max(0.0, $over) * $scale->ratio, 2), 'height' => round($lowest * $scale->ratio, 2)]);
+
+            return;
+        }
+        self::checkHidden($span, $opening, $scale, $problems);
+    }
+
+    /** How much of the wall's inside its end takes up: the neighbour's card at a built corner. */
+    private static function taken(WallEnd $end, WallSpan $span): float
+    {
+        return match ($end->kind) {
+            WallEnd::OPEN, WallEnd::STRAIGHT => 0.0,
+            default => $end->isConvex() ? $end->thickness() : 0.0,
+        };
+    }
+
+    /** Openings that another block covers, or that the wall is not there for. */
+    private static function checkHidden(WallSpan $span, OpeningForm $opening, Scale $scale, Problems $problems): void
+    {
+        $wall = $span->form;
+        if ($wall->wall->treat === 'omit') {
+            $problems->add($opening->opening->path, 'opening.no-wall', ['wall' => $wall->wall->name]);
+
+            return;
+        }
+        foreach ($wall->patches as $patch) {
+            if (self::holds($patch, $opening)) {
+                return;
+            }
+        }
+        $problems->add($opening->opening->path.'.from', 'opening.hidden', ['wall' => $wall->wall->name]);
+    }
+
+    private static function holds(Patch $patch, OpeningForm $opening): bool
+    {
+        $points = $opening->ring()->points;
+        foreach ($points as $i => $point) {
+            $next = $points[($i + 1) % count($points)];
+            // A door stands on the foot: it is asked just above it.
+            foreach ([$point, $point->plus($next)->times(0.5)] as $at) {
+                $asked = new Vec2($at->x, max($at->y, 0.001));
+                if (! $patch->outline->contains($asked)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private static function checkOverlaps(WallForm $wall, Problems $problems): void
+    {
+        foreach ($wall->openings as $i => $a) {
+            foreach (array_slice($wall->openings, $i + 1) as $b) {
+                $across = min($a->right(), $b->right()) - max($a->left, $b->left);
+                $up = min($a->top(), $b->top()) - max($a->sill, $b->sill);
+                if ($across > -Tolerance::SAME && $up > -Tolerance::SAME) {
+                    $problems->add($b->opening->path.'.from', 'opening.overlap', ['other' => $a->id, 'over' => round(max(0.0, min($across, $up)), 2)]);
+                }
+            }
+        }
+    }
+}

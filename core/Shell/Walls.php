@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Shell;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Part;
+
+/** The card of all walls: what every other room that meets a wall asks. docs/formulas.md#corner */
+final class Walls
+{
+    /** @var array<int, list<WallSpan>> by block and edge */
+    private array $spans = [];
+
+    /** @var array<int, array<int, array<int, list<WallPiece>>>> by block, edge and layer */
+    private array $pieces = [];
+
+    public function __construct(Building $building, public readonly Form $form)
+    {
+        foreach ($form->blocks as $b => $block) {
+            foreach (array_keys($block->walls) as $edge) {
+                $this->spans[$b][] = WallSpan::of($building, $block, $edge);
+            }
+        }
+        foreach ($this->spans as $b => $spans) {
+            foreach ($spans as $edge => $span) {
+                foreach (array_keys($span->stack->layers) as $k) {
+                    $this->pieces[$b][$edge][$k] = $this->cut($span, $k);
+                }
+            }
+        }
+    }
+
+    /** @return list<WallSpan> */
+    public function spans(?int $block = null): array
+    {
+        return $block === null ? array_merge(...$this->spans) : $this->spans[$block];
+    }
+
+    public function span(int $block, int $edge): WallSpan
+    {
+        $n = count($this->spans[$block]);
+
+        return $this->spans[$block][(($edge % $n) + $n) % $n];
+    }
+
+    /** @return list<WallPiece> */
+    public function pieces(WallSpan $span, int $layer): array
+    {
+        return $this->pieces[$span->form->block][$span->form->wall->edge][$layer];
+    }
+
+    /** @return list<WallPiece> the side that is seen, or the side of the room */
+    public function facing(WallSpan $span, bool $outside): array
+    {
+        return $this->pieces($span, $outside ? 0 : $span->innermost());
+    }
+
+    /** @return list<WallPiece> */
+    private function cut(WallSpan $span, int $k): array
+    {
+        $layer = $span->stack->layers[$k];
+        $pieces = [];
+        foreach ($span->patches($k) as $i => $patch) {
+            $shape = WallShape::of($patch, $span->form->openings, $span->form->turnIn, self::end('left', $span->left), self::end('right', $span->right));
+            $pieces[] = new WallPiece($span, $k, $shape, Part::of(
+                $span->partId($k, $i), 'W', ucfirst($span->name()).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
+                $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))], $this->workings($span, $k, $patch), $shape->holes,
+            ));
+        }
+
+        return $pieces;
+    }
+
+    private static function end(string $name, WallEnd $end): Edge
+    {
+        return $end->kind === WallEnd::STOPPED ? new Edge($name) : new Edge($name, 'clearance');
+    }
+
+    /** @return array<string, Figure> */
+    private function workings(WallSpan $span, int $k, Patch $patch): array
+    {
+        $box = $patch->outline->bounds();
+        $width = $span->form->length;
+        foreach ([[$span->left, $span->start($k)], [$span->right, $span->form->length->mm - $span->end($k)]] as [$end, $cut]) {
+            if (abs($cut) > 1e-9) {
+                $neighbour = $this->span($span->form->block, $end->edge);
+                $words = implode(' + ', array_map(static fn ($layer): string => $layer->words(), $neighbour->stack->layers));
+                $width = $cut > 0.0 ? $width->less($cut, 'less the '.$neighbour->name().' wall, '.$words.self::slant($end)) : $width->plus(-$cut, 'past the inner corner, '.$neighbour->name().' wall, '.$words.self::slant($end));
+            }
+        }
+        $height = $span->form->apex ?? $span->form->height;
+
+        return ['width' => self::corrected($width, $box->width()), 'height' => self::corrected($height, $box->height())];
+    }
+
+    private static function slant(WallEnd $end): string
+    {
+        return abs(abs($end->angle - 180.0) - 90.0) < 0.001 ? '' : ' at '.LengthFormat::trimmed($end->angle, 1).'°';
+    }
+
+    private static function corrected(Figure $figure, float $mm): Figure
+    {
+        $off = $figure->mm - $mm;
+
+        return abs($off) < 1e-6 ? $figure : ($off > 0.0 ? $figure->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3)) : $figure->plus(-$off, 'up to what it meets, '.LengthFormat::trimmed(-$off, 3)));
+    }
+}
