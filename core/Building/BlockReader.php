@@ -73,7 +73,7 @@ final readonly class BlockReader
         }
         $storeys = $this->storeys($node->get('storeys'));
         $corners = $this->corners($node->get('corners'), $footprint);
-        $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? Footprint::RECT);
+        $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')));
         $roof = (new RoofReader($this->values))->read($node->get('roof'), $footprint);
         if ($id === null || $footprint === null || $turn === null || $base === null || $eaves === null || $roof === null) {
             return null;

@@ -70,6 +70,22 @@ final readonly class FootprintReader
         return $this->isSound($node, $footprint) ? $footprint : null;
     }
 
+    /**
+     * What its edges would be called, were it sound: so that what stands on them is read all the same.
+     *
+     * @return list<string>
+     */
+    public static function namesOf(?Node $node): array
+    {
+        $polygon = $node?->get('polygon')?->value;
+        if (! is_array($polygon)) {
+            return Footprint::RECT;
+        }
+        $names = is_array($node?->get('edges')?->value) ? array_values($node->get('edges')->value) : [];
+
+        return array_map(static fn (int $i): string => is_string($names[$i] ?? null) ? $names[$i] : "edge-$i", array_keys(array_values($polygon)));
+    }
+
     /** @return ?non-empty-list<string> */
     private function names(?Node $node, int $count): ?array
     {

@@ -9,8 +9,8 @@ use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
-use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Problem\Problems;
 
 /**
  * Cuts the roofs of blocks to what is seen of them: a plane ends where it enters another block, and where two overhangs
@@ -24,37 +24,39 @@ final readonly class Envelope
     /** Pieces smaller than this, mm², are nothing that can be cut. */
     private const LEAST_MM2 = 0.01;
 
-    /** A patch that comes this near to its block's outline stands on it, mm. */
-    private const TOUCHES = 0.001;
-
     /**
      * @param  list<Solid>  $solids
      * @param  list<list<float>>  $thickness  of each block's walls, by edge: a wall that comes out of a roof stands on it
+     * @param  list<string>  $paths  of each block's roof, for faults
      * @param  float  $roof  thickness of the roof: cut square, its eaves reach further out by so much times sin of the pitch
      */
     private function __construct(
         private array $solids,
         private array $thickness,
         private float $roof,
+        private Problems $problems,
+        private array $paths,
     ) {
     }
 
     /**
      * @param  list<Solid>  $solids
      * @param  list<list<float>>  $thickness
+     * @param  list<string>  $paths
      * @return list<Facet>
      */
-    public static function of(array $solids, array $thickness, float $roof): array
+    public static function of(array $solids, array $thickness, float $roof, Problems $problems, array $paths): array
     {
         if (count($solids) === 1) {
             return $solids[0]->roof->facets;
         }
-        $self = new self($solids, $thickness, $roof);
-        $self = new self(array_map($self->withTail(...), $solids), $thickness, $roof);
+        // First each for itself, as though no other ran on; then all together.
+        $self = new self(array_map(static fn (Solid $s): Solid => $s->withTail([]), $solids), $thickness, $roof, $problems, $paths);
+        $self = new self(array_map($self->withTail(...), $solids), $thickness, $roof, $problems, $paths);
         $facets = [];
         foreach ($self->solids as $solid) {
             foreach ($solid->roof->facets as $facet) {
-                $facets[] = self::rooted($self->cut($facet), $solid);
+                $facets[] = Tails::rooted($self->cut($facet), $solid);
             }
         }
 
@@ -68,26 +70,18 @@ final readonly class Envelope
             return $solid;
         }
         $seen = [];
+        $runsOver = false;
         foreach ($solid->roof->facets as $facet) {
-            foreach (self::rooted($this->cut($facet), $solid)->patches as $patch) {
+            foreach (Tails::rooted($this->cut($facet), $solid)->patches as $patch) {
                 $seen[] = $patch->outline;
+                $runsOver = $runsOver || Tails::runOver($patch, $solid, $this->solids);
             }
+        }
+        if ($runsOver) {
+            $this->problems->add($this->paths[$solid->index].'.edges', 'roof.runs-over');
         }
 
         return $solid->withTail($seen);
-    }
-
-    private static function rooted(Facet $facet, Solid $solid): Facet
-    {
-        return $solid->tails === [] ? $facet : $facet->with(array_values(array_filter($facet->patches, static function (Patch $patch) use ($solid): bool {
-            foreach ($patch->outline->points as $i => $point) {
-                if ($solid->contains($point) || $solid->contains($point->plus($patch->outline->point($i + 1))->times(0.5)) || $solid->ring->distanceTo($point) < self::TOUCHES) {
-                    return true;
-                }
-            }
-
-            return false;
-        })));
     }
 
     private function cut(Facet $facet): Facet
@@ -100,7 +94,6 @@ final readonly class Envelope
         }
         $own = $this->solids[$facet->block];
         $stubs = array_merge(...array_map(fn (Solid $s): array => Overhangs::stubs($facet, $own, $s, $this->roof), $near));
-        // Cut square, its edges lean out over that side by so much.
         $lean = $this->roof * $facet->pitch->sin();
         // Where lines lie on each other the first says what the side is: a ridge before what happens to run along it, a wall
         // before an eaves that ends at it.
@@ -132,22 +125,31 @@ final readonly class Envelope
             }
 
             return true;
-        }, fn (string $label, Vec2 $at): string => $this->named($label, $at, $own, $lean));
+        }, fn (string $label, Vec2 $at): string => $this->named($label, $at, $own, $facet, $lean));
 
         return $facet->with(array_values(array_filter($patches, static fn (Patch $p): bool => $p->area() > self::LEAST_MM2)));
     }
 
-    /** An overhang that comes down on another block's roof ends on top of it: only inside its own block is that roof cut. */
-    private function named(string $label, Vec2 $at, Solid $own, float $lean): string
+    /**
+     * An overhang that comes down on another block's roof ends on top of it: only inside its own block is that roof cut. Cut
+     * square, its edges lean out, so that this holds for as far inside as they lean.
+     */
+    private function named(string $label, Vec2 $at, Solid $own, Facet $facet, float $lean): string
     {
         [$kind, $block] = [...explode(':', $label), ''];
-        if ($kind !== 'plane' || (int) $block === $own->index || $own->mayReach($at)) {
+        if ($kind !== 'plane' || (int) $block === $own->index) {
             return $label;
         }
         $other = $this->solids[(int) $block];
-        $isInside = $own->contains($at) && ! ($own->ring->distanceTo($at) < $lean && $other->ring->distanceTo($at) > $lean);
+        $over = 'over'.substr($label, 5);
+        if ($own->contains($at)) {
+            $slope = $facet->gradient();
+            $out = $slope->length() < 1e-9 ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
 
-        return ! $isInside && $other->contains($at) ? 'over'.substr($label, 5) : $label;
+            return $own->ring->distanceTo($at) < $lean && ! $own->contains($out) && $other->contains($out) && $other->ring->distanceTo($out) > $lean ? $over : $label;
+        }
+
+        return ! $own->mayReach($at) && $other->contains($at) ? $over : $label;
     }
 
     /**

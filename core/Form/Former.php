@@ -53,7 +53,7 @@ final readonly class Former
             $solids[] = $this->solid($i, $block);
         }
         $thickness = array_map($this->thickness(...), $this->building->blocks);
-        $facets = $this->problems->areNone() ? Envelope::of($solids, $thickness, $this->building->methods->roof()->thickness_mm) : [];
+        $facets = $this->problems->areNone() ? Envelope::of($solids, $thickness, $this->building->methods->roof()->thickness_mm, $this->problems, array_map(static fn (Block $b): string => $b->roof->path, $this->building->blocks)) : [];
         $blocks = [];
         foreach ($this->building->blocks as $i => $block) {
             $blocks[] = $this->block($i, $block, $solids);

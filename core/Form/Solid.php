@@ -118,14 +118,19 @@ final readonly class Solid
     /** In a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */
     public function isBesideTail(Vec2 $at): bool
     {
+        return $this->beyondTail($at) > 0.0 && ! $this->contains($at);
+    }
+
+    /** How far beyond such a line a place lies; 0 where it does not. */
+    public function beyondTail(Vec2 $at): float
+    {
+        $most = 0.0;
         foreach ($this->tails as $tail) {
             [$a, , , $b] = $tail->points;
             $along = $b->minus($a);
-            if ($along->cross($at->minus($a)) < 0.0 && ! $this->contains($at)) {
-                return true;
-            }
+            $most = max($most, -$along->cross($at->minus($a)) / $along->length());
         }
 
-        return false;
+        return $most;
     }
 }

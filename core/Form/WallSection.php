@@ -153,7 +153,7 @@ final readonly class WallSection
         $eaves = $this->own->eaves - $this->own->base;
         if ($this->isLevel) {
             $label = $this->own->roof->facets !== [] && $this->own->roof->facets[0]->name === 'deck' && ! $this->own->hasParapet ? Facet::key('plane', $this->own->index, 0) : 'top';
-            $lines[] = new Line(new Vec2(-1.0, $eaves), new Vec2($this->length + 1.0, $eaves), $label);
+            $lines[] = new Line(new Vec2(-$this->length, $eaves), new Vec2(2.0 * $this->length, $eaves), $label);
 
             return [[-self::HIGH_MM, self::HIGH_MM, $eaves, $eaves]];
         }

@@ -57,8 +57,11 @@ final readonly class Clip
                 $length = $along->length();
                 foreach (self::cut($a, $b, $other) as [$from, $to]) {
                     $middle = $a->plus($along->times(($from + $to) / 2.0));
-                    $left = new Vec2($middle->x - $along->y / $length * self::ASIDE, $middle->y + $along->x / $length * self::ASIDE);
-                    if ($index->contains($left) && ($isFirst || $index->nearest($middle, Tolerance::EDGE) > Tolerance::EDGE)) {
+                    // Edges that nearly run along each other are told apart by what lies well beside both.
+                    $isAlong = $index->nearest($middle, Tolerance::EDGE) <= Tolerance::EDGE;
+                    $aside = $isAlong ? 2.0 * Tolerance::EDGE : self::ASIDE;
+                    $left = new Vec2($middle->x - $along->y / $length * $aside, $middle->y + $along->x / $length * $aside);
+                    if (($isFirst || ! $isAlong) && $index->contains($left)) {
                         $sum += $a->plus($along->times($from))->cross($a->plus($along->times($to)));
                     }
                 }

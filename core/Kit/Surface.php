@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Roof\Panels;
@@ -64,16 +65,36 @@ final readonly class Surface
         $footprint = $span->block->footprint;
         $isWhole = ! $wall->isGable() && count($wall->patches) === 1 && abs($wall->patches[0]->area() - $wall->length->mm * $wall->height->mm) < 0.001;
         $real = $isWhole ? [$footprint->length($wall->wall->edge)->mm, $span->block->eaves->mm - $span->block->base->mm] : null;
-        foreach ($wall->patches as $i => $patch) {
+        foreach ($span->isBuilt() ? $wall->patches : [] as $i => $patch) {
             $holes = [];
             foreach (WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings as $opening) {
                 $holes[] = $opening->ring($wall->turnIn);
             }
             $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), [...self::openAtCorners($walls, $span, $patch), ...self::openBySquareCuts($span, $patch)], $real,
-                array_map(static fn (array $p): Ring => Ring::rectangle($p[0], 0.0, $p[1], self::HIGH_MM), $wall->section->party()));
+                self::hidden($span));
         }
 
         return $surfaces;
+    }
+
+    /**
+     * Where another block's wall stands in its place, and where it runs past an inner corner behind the wall round that.
+     *
+     * @return list<Ring>
+     */
+    private static function hidden(WallSpan $span): array
+    {
+        $hidden = array_map(static fn (array $p): Ring => Ring::rectangle($p[0], 0.0, $p[1], self::HIGH_MM), $span->form->section->party());
+        $length = $span->form->length->mm;
+        foreach (array_keys($span->stack->layers) as $k) {
+            foreach ([[$span->start($k), 0.0], [$length, $span->end($k)]] as [$from, $to]) {
+                if ($to - $from > 1e-6) {
+                    $hidden[] = Ring::rectangle($from, 0.0, $to, self::HIGH_MM);
+                }
+            }
+        }
+
+        return $hidden;
     }
 
     /** Begun at the left end of the foot. */
@@ -103,7 +124,7 @@ final readonly class Surface
                 continue;
             }
             // The boards round the corner fill it with their ends, as far up and down as those go.
-            $isSquare = abs($end->angle - 90.0) < 0.001 && $end->kind === WallEnd::STOPPED;
+            $isSquare = $end->thickness() * abs(cos(deg2rad($end->angle))) < Tolerance::COVER && $end->kind === WallEnd::STOPPED;
             $ends = $isSquare ? self::endsOf($walls, $walls->span($wall->block, $end->edge), $label === 'left' ? 'right' : 'left', $corner, $label === 'left' ? 1.0 : -1.0) : [];
             $isLeft = $corner < $cut;
             $lines = [new Line(new Vec2($cut, -1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];

@@ -79,6 +79,7 @@ final readonly class ProblemText
         'opening.below-wall' => 'the sill is {given} mm below the wall’s foot; it must be 0 or more',
         'wall.too-short' => 'the wall is {length} mm long on the model, its corners take {corners} mm; it must be longer',
         'roof.too-flat' => 'a pitch of {given}° is out of range; a slope needs more than 0° and less than 80°; below that it is a “flat” roof',
+        'roof.runs-over' => 'this roof stands higher than the one it runs into and would come out behind it; lower its eaves or its pitch, make the block narrower, or let the edge be a gable or a hip',
         'roof.upper-steeper' => 'the upper pitch of {given}° must be less than the lower one of {pitch}°',
         'roof.rise-unclear' => 'a rise is understood over a rect and for a lean-to; give the pitch instead',
         'roof.open' => 'the roof never closes: no edge of it slopes towards another; let one of its edges be a hip',
@@ -94,6 +95,7 @@ final readonly class ProblemText
         'history.nothing' => 'there is nothing to {what}',
         'history.no-such' => 'there is no revision {given}',
         'edit.unknown' => '“{given}” is not a change that can be made; known are {known}',
+        'edit.last-block' => 'a building has at least one block; describe another before this one goes',
         'edit.no-such' => 'there is nothing at “{given}” any more; it may have been removed meanwhile',
         // plotter files
         'plotter.unknown' => '“{given}” is not a command a knife can follow; known are IN, CO, SP, PA, PU and PD',

@@ -26,9 +26,19 @@ final class Panels
     /** @var list<RoofPanel> */
     private array $panels = [];
 
+    /** @var array<string, true> planes that are more than a sliver, of which card is cut */
+    private array $cut = [];
+
     public function __construct(private readonly Building $building, public readonly Form $form)
     {
         $this->stack = $building->methods->roof();
+        foreach ($form->facets as $facet) {
+            foreach (array_keys($facet->patches) as $piece) {
+                if (PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm)->square(0.0, $this->stack->thickness_mm) !== null) {
+                    $this->cut[$facet->block.':'.$facet->edge.':'.$facet->level] = true;
+                }
+            }
+        }
         foreach ($form->facets as $facet) {
             foreach (array_keys($facet->patches) as $piece) {
                 $shape = PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm);
@@ -135,7 +145,7 @@ final class Panels
             'foot', 'deck' => new Edge($kind, 'clearance'),
             'wall' => new Edge('wall'),
             'over' => new Edge('on the roof below'),
-            default => new Edge($this->line($facet, $label, $from, $to)),
+            default => new Edge($this->line($facet, $label, $from, $to), isset($this->cut[substr($label, 6)]) ? null : 'clearance'),
         };
     }
 

@@ -26,6 +26,16 @@ final class Strips
     /** What a strip lies on at least, each side. */
     private const LEAST_COVER_MM = 1.0;
 
+    /** Room that a strip wants under another roof, how finely that is looked for, and how far: no eaves reach further. */
+    private const ROOM_MM = 1.5;
+
+    private const STEP_MM = 0.25;
+
+    private const LONGEST_EAVES_MM = 15.0;
+
+    /** A shorter strip cannot be handled. */
+    private const SHORTEST_MM = 1.0;
+
     /** The wing of a ridge tile on the prototype, 6 in. */
     private const WING_MM = 152.4;
 
@@ -89,21 +99,19 @@ final class Strips
         }
         [$i, $j, $length] = $met;
         // It stays clear of the roofs and walls that the line runs into.
-        $clear = [$this->clearance($one, $p, $i, -1), $this->clearance($one, $p, $i, 1)];
+        $clear = [max($this->clearance($one, $p, $i, -1), $this->clearance($other, $q, $j, 1)), max($this->clearance($one, $p, $i, 1), $this->clearance($other, $q, $j, -1))];
+        $clear = [max($clear[0], $this->underRoof($one, $p, $i, true)), max($clear[1], $this->underRoof($one, $p, $i, false))];
         $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
         $open = $this->panels->stack->layers[0]->thickness_mm * tan($half);
         $cover = max(self::LEAST_COVER_MM, self::WING_MM / $this->building->scale->ratio);
         $leg = $open + $cover;
-        $legs = [$this->leg($p, $i, $leg), $this->leg($q, $j, $leg)];
-        if ($legs[0] === null || $legs[1] === null) {
+        $legs = [StripHalf::of($p, $i, $leg), StripHalf::of($q, $j, $leg)];
+        // The second runs the other way along the line.
+        if ($length - array_sum($clear) < self::SHORTEST_MM || min(StripHalf::reach($legs[0]), StripHalf::reach($legs[1])) < $open + self::LEAST_COVER_MM / 4.0) {
             return null;
         }
 
-        if ($length - array_sum($clear) <= max(array_sum($legs[0]), array_sum($legs[1]))) {
-            return null;
-        }
-
-        return $this->part($one, $other, $p, $i, $legs, $length, $half, $open, $cover, $clear);
+        return $this->part($one, $other, $p, $i, array_map(static fn (array $l): array => StripHalf::between($l, $clear[0], $length - $clear[1]), [$legs[0], StripHalf::reversed($legs[1], $q->outline->edgeLength($j), $length)]), $length, $half, $open, $cover, $clear);
     }
 
     /**
@@ -128,6 +136,28 @@ final class Strips
         return null;
     }
 
+    /** How far from an end of its line a strip has another roof so close above it that there is no room. */
+    private function underRoof(RoofPanel $panel, Patch $shape, int $edge, bool $atStart): float
+    {
+        $frame = $panel->facet->frame;
+        [$a, $b] = [$shape->outline->point($edge), $shape->outline->point($edge + 1)];
+        [$from, $to] = $atStart ? [$a, $b] : [$b, $a];
+        $length = $from->distanceTo($to);
+        $under = 0.0;
+        for ($at = self::STEP_MM; $at < min($length, self::LONGEST_EAVES_MM); $at += self::STEP_MM) {
+            $top = $frame->at($from->plus($to->minus($from)->times($at / $length)), $this->panels->stack->thickness_mm);
+            $place = new Vec2($top->x, $top->y);
+            foreach ($this->panels->form->facets as $other) {
+                $gap = $other->block === $panel->facet->block ? INF : $other->heightAt($place) - $top->z;
+                if ($gap > -self::ROOM_MM && $gap < self::ROOM_MM && $other->whole->outline->contains($place)) {
+                    $under = $at + self::STEP_MM;
+                }
+            }
+        }
+
+        return $under;
+    }
+
     /** How far short of the end of a line its strip stops, before a valley or a wall: by twice its own thickness. */
     private function clearance(RoofPanel $panel, Patch $shape, int $edge, int $way): float
     {
@@ -140,34 +170,7 @@ final class Strips
     }
 
     /**
-     * One half of a strip, lying on its panel: along the line from 0, and how far its inner edge begins after and ends before
-     * the line does. It is cut along what it would run past, and halfway to where the next strip comes.
-     *
-     * @return ?array{float, float}
-     */
-    private function leg(Patch $shape, int $i, float $leg): ?array
-    {
-        $n = $shape->outline->count();
-        $cut = fn (int $corner, int $next): float => $this->endCut($shape, $corner, $next, $leg);
-        $ends = [$cut($i, ($i + $n - 1) % $n), $cut(($i + 1) % $n, ($i + 1) % $n)];
-
-        return $ends[0] + $ends[1] < $shape->outline->edgeLength($i) ? $ends : null;
-    }
-
-    private function endCut(Patch $shape, int $corner, int $next, float $leg): float
-    {
-        $ring = $shape->outline;
-        $in = $ring->point($corner - 1)->minus($ring->point($corner));
-        $out = $ring->point($corner + 1)->minus($ring->point($corner));
-        $angle = atan2($out->cross($in), $out->dot($in));
-        $angle = $angle < 0.0 ? $angle + 2.0 * M_PI : $angle;
-        $angle = str_starts_with($shape->labels[$next], 'plane:') ? $angle / 2.0 : $angle;
-
-        return $angle >= M_PI / 2.0 ? 0.0 : $leg / tan($angle);
-    }
-
-    /**
-     * @param  array{array{float, float}, array{float, float}}  $legs
+     * @param  list<list<Vec2>>  $legs  both halves, x along the first panel's line, y into the panel
      * @param  array{float, float}  $clear
      */
     private function part(RoofPanel $one, RoofPanel $other, Patch $p, int $i, array $legs, float $length, float $half, float $open, float $cover, array $clear): string
@@ -189,15 +192,12 @@ final class Strips
         $inSpace = static fn (Vec2 $v): Vec3 => $frame->x->times($v->x)->plus($frame->y->times($v->y));
         $top = $this->panels->stack->thickness_mm;
         $placed = new Frame($frame->at($start->minus($y->times($leg)), $top + $thickness), $inSpace($x), $inSpace($y));
-        [[$pa, $pb], [$qa, $qb]] = $legs;
-        $ring = new Ring([
-            new Vec2($pb, 0.0), new Vec2($length - $pa, 0.0), new Vec2($length, $leg),
-            new Vec2($length - $qb, 2.0 * $leg), new Vec2($qa, 2.0 * $leg), new Vec2(0.0, $leg),
-        ]);
-        // It stays clear of roofs and walls that it runs into.
-        $edges = [new Edge('front edge', 'top'), new Edge('end', 'verge'), new Edge('end', 'verge'), new Edge('back edge', 'top'), new Edge('other end', 'verge'), new Edge('other end', 'verge')];
-        $isPlain = max($pa, $pb, $qa, $qb) < Tolerance::SAME;
-        $outline = $isPlain ? Outline::rectangle($length, 2.0 * $leg, $edges[0], $edges[1], $edges[3], $edges[4]) : new Outline($ring, $edges);
+        // It is drawn from the line's far end: the first half below the fold, the second above it.
+        $below = array_map(static fn (Vec2 $v): Vec2 => new Vec2($length - $v->x, $leg - $v->y), $legs[0]);
+        $above = array_map(static fn (Vec2 $v): Vec2 => new Vec2($length - $v->x, $leg + $v->y), $legs[1]);
+        $isPlain = count($below) === 4 && count($above) === 4 && abs((new Ring($below))->area() - $length * $leg) < Tolerance::EDGE && abs((new Ring($above))->area() - $length * $leg) < Tolerance::EDGE;
+        $edges = [new Edge('front edge', 'top'), new Edge('end', 'verge'), new Edge('back edge', 'top'), new Edge('other end', 'verge')];
+        $outline = $isPlain ? Outline::rectangle($length, 2.0 * $leg, ...$edges) : StripHalf::outline($below, $above, $leg, $length);
         $fold = 2.0 * $half;
         $what = abs(rad2deg($half) - $one->facet->pitch->degrees) < 1e-6 ? 'tan '.$one->facet->pitch->text() : 'tan of half the fold, '.LengthFormat::trimmed(rad2deg($half), 3).'°';
         $workings = [
@@ -208,21 +208,32 @@ final class Strips
         if (abs($workings['width']->mm - $length) > 1e-6) {
             $workings['width'] = Figure::given($length, "along the $kind, where the tops meet");
         }
+        foreach (['width' => $outline->ring->bounds()->width(), 'height' => $outline->ring->bounds()->height()] as $of => $mm) {
+            $off = $workings[$of]->mm - $mm;
+            $workings[$of] = abs($off) < 1e-6 ? $workings[$of] : $workings[$of]->less($off, 'cut to where the next strip comes, '.LengthFormat::trimmed($off, 3));
+        }
         $part = Part::of(
             $id, 'R', ucfirst($kind).' strip', 'roof', $stock, $thickness, $outline, [$placed], $workings,
             scores: [new Score(new Vec2(0.0, $leg), new Vec2($length, $leg), 'away', rad2deg($fold), 'face')],
-            foldedAbout: new Vec2($length / 2.0, $leg / 2.0),
+            foldedAbout: $isPlain ? new Vec2($length / 2.0, $leg / 2.0) : self::middle($below),
         );
         $this->parts[] = $part;
-        foreach ([[$one, $pa + $pb], [$other, $qa + $qb]] as $k => [$panel, $ends]) {
+        foreach ([$one, $other] as $k => $panel) {
             // What lies on the panel: the half strip, less what bridges the gap.
-            $outer = $length - $ends;
-            $atGap = $length - $ends * $open / $leg;
+            $lying = StripHalf::clipped($legs[$k], 0.0, 1.0, -$open);
             $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)), $k === 0 && $isPlain ? array_slice($part->corners(), 0, 2) : [],
-                why: "the strip covers the $kind", contact_mm2: ($outer + $atGap) / 2.0 * $cover);
+                why: "the strip covers the $kind", contact_mm2: count($lying) > 2 ? (new Ring($lying))->area() : 0.0);
         }
 
         return $id;
+    }
+
+    /** @param  list<Vec2>  $points  of a convex shape */
+    private static function middle(array $points): Vec2
+    {
+        $sum = array_reduce($points, static fn (Vec2 $s, Vec2 $p): Vec2 => $s->plus($p), new Vec2(0.0, 0.0));
+
+        return $sum->times(1.0 / max(1, count($points)));
     }
 
     private function outermost(RoofPanel $panel): string

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\Solid;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Frame;
@@ -14,11 +13,13 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Stock\Layer;
+use LogicException;
 
 /** Level triangles in the outer corners that hold the walls at their angle, clear of every opening. */
 final readonly class BraceParts
@@ -75,7 +76,7 @@ final readonly class BraceParts
 
     private function braces(): PartSet
     {
-        /** @var array<string, list<array{int, Frame, float, float}>> $alike */
+        /** @var array<string, non-empty-list<array{int, Frame, float, float}>> $alike */
         $alike = [];
         foreach ($this->corners() as $vertex) {
             $frame = $this->place($vertex);
@@ -92,30 +93,32 @@ final readonly class BraceParts
         return $set;
     }
 
-    /** @param  list<array{int, Frame, float, float}>  $braces  of one shape */
+    /** @param  non-empty-list<array{int, Frame, float, float}>  $braces  of one shape */
     private function part(array $braces, int $index): PartSet
     {
         [, , $leg, $angle] = $braces[0];
         $layer = $this->layer();
         $id = $this->walls->form->blocks[$this->block]->block->id.'.brace.corner'.($index > 0 ? '-'.($index + 1) : '');
-        $frames = [];
-        $joints = [];
         $far = new Vec2($leg * cos(deg2rad($angle)), $leg * sin(deg2rad($angle)));
         $far = new Vec2(abs($far->x) < 1e-9 ? 0.0 : $far->x, $far->y);
-        foreach ($braces as $copy => [$vertex, $frame]) {
-            $frames[] = $frame;
-            $ends = [$frame->point(0.0, 0.0), $frame->point($leg, 0.0), $frame->at($far)];
-            $joints[] = new Joint('butt', Ref::edge($id, 0, $copy), Ref::inside($this->mate($vertex)), [$ends[0], $ends[1]], $leg);
-            $joints[] = new Joint('butt', Ref::edge($id, 2, $copy), Ref::inside($this->mate($vertex - 1)), [$ends[0], $ends[2]], $leg);
-        }
-        assert($frames !== []);
         $ring = new Ring([new Vec2(0.0, 0.0), new Vec2($leg, 0.0), $far]);
         $size = Figure::given($leg, 'leg: a third of the inside, at most '.self::LONGEST_LEG_MM.' mm');
         $box = $ring->bounds();
         $of = static fn (float $mm): Figure => abs($mm - $leg) < 1e-9 ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
+        $part = Part::of($id, 'B', 'Corner brace', 'brace', $layer->stock, $layer->thickness_mm, new Outline($ring, [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')]),
+            array_column($braces, 1), ['width' => $of($box->width()), 'height' => $of($box->height())]);
+        $joints = [];
+        foreach ($braces as $copy => [$vertex, $frame]) {
+            $ends = [$frame->point(0.0, 0.0), $frame->point($leg, 0.0), $frame->at($far)];
+            foreach ([[0, $vertex, $ends[1]], [2, $vertex - 1, $ends[2]]] as [$edge, $wall, $end]) {
+                $mate = $this->mate($wall);
+                // Where the wall's end is cut square at another angle, the leg reaches past it.
+                $met = Meeting::onFace($part, $edge, $mate, 'inside', $copy)->length ?? $leg;
+                $joints[] = new Joint('butt', Ref::edge($id, $edge, $copy), Ref::inside($mate->id), [$ends[0], $end], $met, free_mm: max(0.0, $leg - $met), why: $leg - $met > 0.01 ? 'past the square end of the wall' : '');
+            }
+        }
 
-        return new PartSet([Part::of($id, 'B', 'Corner brace', 'brace', $layer->stock, $layer->thickness_mm, new Outline($ring, [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')]),
-            $frames, ['width' => $of($box->width()), 'height' => $of($box->height())])], $joints);
+        return new PartSet([$part], $joints);
     }
 
     private function layer(): Layer
@@ -123,15 +126,15 @@ final readonly class BraceParts
         return $this->building->methods->wall()->layers[count($this->building->methods->wall()->layers) - 1];
     }
 
-    private function mate(int $edge): string
+    private function mate(int $edge): Part
     {
         foreach ($this->walls->facing($this->walls->span($this->block, $edge), false) as $piece) {
             if (in_array('foot', $piece->shape->labels, true)) {
-                return $piece->part->id;
+                return $piece->part;
             }
         }
 
-        return $this->walls->span($this->block, $edge)->partId($this->walls->span($this->block, $edge)->innermost());
+        throw new LogicException('A braced wall without a foot');
     }
 
     /** @return list<int> outer corners of about a right angle, built on both sides from the ground up */

@@ -20,7 +20,7 @@ final readonly class FormFaults
     {
         foreach ($walls->spans() as $span) {
             $wall = $span->form;
-            if ($wall->isBuilt()) {
+            if ($span->isBuilt()) {
                 self::checkLength($span, $problems);
             }
             foreach ($wall->openings as $opening) {
@@ -34,7 +34,7 @@ final readonly class FormFaults
     {
         [$start, $end] = $span->extent();
         $corners = $span->form->length->mm - ($end - $start);
-        if ($end - $start <= 0.05) {
+        if ($end - $start <= WallSpan::LEAST_MM) {
             $problems->add($span->block->path.'.footprint', 'wall.too-short', ['length' => round($span->form->length->mm, 2), 'corners' => round($corners, 2)]);
         }
     }
@@ -89,7 +89,7 @@ final readonly class FormFaults
 
             return;
         }
-        foreach ($wall->patches as $patch) {
+        foreach ($span->isBuilt() ? $wall->patches : [] as $patch) {
             if (self::holds($patch, $opening)) {
                 return;
             }

@@ -85,17 +85,22 @@ final readonly class WallParts
     {
         $span = $piece->span;
         $end = $side === 'left' ? $span->left : $span->right;
-        if ($end->kind === WallEnd::OPEN) {
-            return $this->againstAny($piece, $edge);
-        }
         if ($end->kind !== WallEnd::STOPPED) {
-            return [];
+            return $this->againstAny($piece, $edge, $end->kind === WallEnd::OPEN);
         }
         $mate = $this->walls->span($span->form->block, $end->edge);
         $depth = $span->stack->depthOf($piece->layer);
         $gap = $end->gap($depth, $depth + $piece->part->thickness);
 
-        return $this->butts($piece, $edge, $this->walls->facing($mate, ! $end->isConvex()), ! $end->isConvex(), $gap);
+        $mates = $this->walls->facing($mate, ! $end->isConvex());
+        $joints = $this->butts($piece, $edge, $mates, ! $end->isConvex(), $gap);
+        if ($joints === [] && $mates !== []) {
+            // At a blunt corner square ends keep clear of each other all the way.
+            $face = $end->isConvex() ? Ref::inside($mates[0]->part->id) : Ref::outside($mates[0]->part->id);
+            $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), $face, $this->ordered($piece, $edge, INF), why: 'cut square, open by '.LengthFormat::millimetres($gap).'; paper covers it');
+        }
+
+        return $joints;
     }
 
     /**
@@ -135,15 +140,15 @@ final readonly class WallParts
     }
 
     /**
-     * Where nothing of its own block is built round the corner, what stands there of others.
+     * What stands at an end that no wall round its corner stops: of other blocks, or across a jog.
      *
      * @return list<Joint>
      */
-    private function againstAny(WallPiece $piece, int $edge): array
+    private function againstAny(WallPiece $piece, int $edge, bool $isOpen): array
     {
         $joints = [];
         foreach ($this->walls->spans() as $span) {
-            if ($span->form->block !== $piece->span->form->block) {
+            if ($span->form !== $piece->span->form && ($isOpen || $span->form->block !== $piece->span->form->block)) {
                 array_push($joints, ...$this->butts($piece, $edge, $this->walls->facing($span, true), true, 0.0));
                 foreach (array_keys($span->stack->layers) as $k) {
                     array_push($joints, ...$this->onEnds($piece, $edge, $this->walls->pieces($span, $k)));

@@ -14,6 +14,9 @@ use Chartula\Core\Stock\Stack;
 /** Where a wall's card begins and ends, layer by layer, and what of it is cut. Model millimetres. */
 final class WallSpan
 {
+    /** A wall must be longer than this after its corners, mm. */
+    public const LEAST_MM = 0.05;
+
     /** Corners nearer to a straight line than this, degrees, are bends of one wall. */
     private const STRAIGHT_DEG = 3.0;
 
@@ -26,18 +29,20 @@ final class WallSpan
         public readonly Stack $stack,
         public readonly WallEnd $left,
         public readonly WallEnd $right,
+        private readonly bool $isCut,
     ) {
     }
 
-    public static function of(Building $building, BlockForm $block, int $edge): self
+    /** @param  list<int>  $jogs  edges of the block so short that nothing is cut for them */
+    public static function of(Building $building, BlockForm $block, int $edge, array $jogs = []): self
     {
         $wall = $block->wall($edge);
         $n = count($block->walls);
         $stacks = $building->methods->stacks;
-        $end = static function (int $other, int $corner, string $far) use ($building, $block, $edge, $stacks, $n): WallEnd {
+        $end = static function (int $other, int $corner, string $far) use ($building, $block, $edge, $stacks, $n, $jogs): WallEnd {
             $neighbour = $block->wall($other);
             $angle = $block->block->footprint->angle(($corner + $n) % $n);
-            $isThere = $neighbour->reaches($far === 'left' ? 'left' : 'right');
+            $isThere = ! in_array(($other + $n) % $n, $jogs, true) && $neighbour->reaches($far === 'left' ? 'left' : 'right');
             $kind = match (true) {
                 ! $isThere => WallEnd::OPEN,
                 abs($angle - 180.0) < self::STRAIGHT_DEG => WallEnd::STRAIGHT,
@@ -48,7 +53,7 @@ final class WallSpan
             return new WallEnd($kind, ($other + $n) % $n, $angle, $stacks[$neighbour->wall->stack]->thickness_mm);
         };
 
-        return new self($block->block, $wall, $stacks[$wall->wall->stack], $end($edge - 1, $edge, 'right'), $end($edge + 1, ($edge + 1) % $n, 'left'));
+        return new self($block->block, $wall, $stacks[$wall->wall->stack], $end($edge - 1, $edge, 'right'), $end($edge + 1, ($edge + 1) % $n, 'left'), ! in_array($edge, $jogs, true));
     }
 
     /** As said for the corner; else the wall that faces front or back runs through (or the one that faces a side); of equals the first. */
@@ -67,6 +72,20 @@ final class WallSpan
         [$own, $its] = [$facesFront($edge), $facesFront($other)];
 
         return $own === $its ? $edge < $other : $own;
+    }
+
+    /** Whether card is cut for it. */
+    public function isBuilt(): bool
+    {
+        return $this->isCut && $this->form->isBuilt();
+    }
+
+    /** A step in a wall shorter than the card is thick, at one outer and one inner corner: the walls beside it meet across it. */
+    public function isJog(): bool
+    {
+        [$start, $end] = $this->extent();
+
+        return $end - $start <= self::LEAST_MM && ($this->left->angle < 180.0) !== ($this->right->angle < 180.0);
     }
 
     public function name(): string
@@ -108,7 +127,7 @@ final class WallSpan
         }
         $depth = $this->stack->depthOf($layer);
 
-        return $this->patches[$layer] = $this->form->isBuilt() ? $this->form->section->patches($depth, $depth + $this->stack->layers[$layer]->thickness_mm, $this->start($layer), $this->end($layer)) : [];
+        return $this->patches[$layer] = $this->isBuilt() ? $this->form->section->patches($depth, $depth + $this->stack->layers[$layer]->thickness_mm, $this->start($layer), $this->end($layer)) : [];
     }
 
     /** `main.front.core`, and `main.front-2.core` for what stands apart from it. */

@@ -24,9 +24,9 @@ final class Walls
     public function __construct(Building $building, public readonly Form $form)
     {
         foreach ($form->blocks as $b => $block) {
-            foreach (array_keys($block->walls) as $edge) {
-                $this->spans[$b][] = WallSpan::of($building, $block, $edge);
-            }
+            $edges = array_keys($block->walls);
+            $jogs = array_values(array_filter($edges, static fn (int $edge): bool => WallSpan::of($building, $block, $edge)->isJog()));
+            $this->spans[$b] = array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge, $jogs), $edges);
         }
         foreach ($this->spans as $b => $spans) {
             foreach ($spans as $edge => $span) {

@@ -38,7 +38,7 @@ final readonly class PaperParts
     {
         $set = new PartSet;
         foreach ($walls->spans() as $span) {
-            foreach ($span->form->isPapered ? $span->form->patches : [] as $piece => $patch) {
+            foreach ($span->form->isPapered && $span->isBuilt() ? $span->form->patches : [] as $piece => $patch) {
                 $set = $set->with(self::paper($building, $walls, $span, $patch, $piece));
             }
         }

@@ -52,7 +52,7 @@ final readonly class PanelParts
         $set = new PartSet;
         foreach ($walls->spans() as $span) {
             $maker = new self($building, $walls, $span);
-            foreach ($span->form->isBuilt() ? $span->form->wall->openings : [] as $opening) {
+            foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
                 $set = $set->with($maker->panel($opening));
             }
         }

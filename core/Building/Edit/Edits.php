@@ -13,14 +13,14 @@ use Chartula\Core\Problem\Problems;
 use stdClass;
 
 /**
- * Changes to a document, as screens ask for them: setting a field, and moving, adding, copying, repeating and removing
- * openings by bricks and courses. Works on the document, sound or not, and says what became different.
+ * Changes to a document, as screens ask for them: setting a field; moving, adding, copying, repeating and removing
+ * openings by bricks and courses; blocks, their shapes and what the roof does over their edges. Works on the document, sound or not, and says what became different.
  */
 final readonly class Edits
 {
     public const MOST = 200;
 
-    private const OPS = ['set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening'];
+    private const OPS = ['set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening', ...BlockEdit::OPS];
 
     /** @param  list<Change>  $changes  what became different by it */
     private function __construct(
@@ -49,7 +49,11 @@ final readonly class Edits
 
                 continue;
             }
-            $op === 'set' ? SetField::apply($document, $edit) : OpeningEdit::apply($document, $op, $edit);
+            match (true) {
+                $op === 'set' => SetField::apply($document, $edit),
+                in_array($op, BlockEdit::OPS, true) => BlockEdit::apply($document, $op, $edit),
+                default => OpeningEdit::apply($document, $op, $edit),
+            };
         }
         $problems->throwIfAny();
 

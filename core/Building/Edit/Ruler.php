@@ -65,6 +65,18 @@ final readonly class Ruler
         return array_map(static fn (int $i): string => is_string($names[$i] ?? null) ? $names[$i] : "edge-$i", array_keys(array_values($footprint->polygon)));
     }
 
+    /** What its walls are faced with: the first that says. */
+    public static function finishOf(stdClass $block): string
+    {
+        foreach (is_array($block->walls ?? null) ? $block->walls : [] as $wall) {
+            if ($wall instanceof stdClass && is_string($wall->finish ?? null)) {
+                return $wall->finish;
+            }
+        }
+
+        return 'bare';
+    }
+
     public function lengthOfWall(stdClass $block, int $edge): float
     {
         $footprint = ($block->footprint ?? null) instanceof stdClass ? $block->footprint : new stdClass;

@@ -55,7 +55,7 @@ final class Events
         $gap = $front->inward->dot($corner->at($now)) - $front->offset($now);
         $closing = $front->speed - $front->inward->dot($corner->motion());
         if ($gap >= -$same && ($closing > self::PARALLEL || $gap <= $same)) {
-            $this->heap->insert([$now + ($gap <= 0.0 ? 0.0 : $gap / $closing), 1, $this->ordered++, $corner, null, $front]);
+            $this->heap->insert([$now + ($gap <= $same ? 0.0 : $gap / $closing), 1, $this->ordered++, $corner, null, $front]);
         }
     }
 }

@@ -33,13 +33,14 @@ final readonly class CoverCheck
             $kind = self::kind($surface);
             // Surfaces that lie flush are filled together: a board may run on from one to the next.
             $flush = [$wanted];
+            $hidden = self::hidden($surface);
             foreach ($surfaces as [$other, $plane, $region]) {
                 if ($other !== $surface && self::kind($other) === $kind && self::isFlush($frame, $plane)) {
+                    array_push($hidden, ...array_map(static fn (Region $r): Region => new Region(self::drawn($r->outline, $plane, 0.0, $frame)), self::hidden($other)));
                     $flush[] = new Region(self::drawn($region->outline, $plane, 0.0, $frame), array_map(static fn (Ring $r): Ring => self::drawn($r, $plane, 0.0, $frame), $region->holes));
                 }
             }
             $plates = self::platesIn($frame, $assembly, $kind);
-            $hidden = array_map(static fn (Ring $r): Region => new Region($r), $surface->has('hidden') ? $surface->rings('hidden') : []);
             $worst = max(self::worst($wanted, $flush, $plates, $hidden, false), self::worst($wanted, $flush, $plates, $hidden, true));
             if ($worst > Tolerance::COVER) {
                 $name = $surface->text('name');
@@ -56,6 +57,12 @@ final readonly class CoverCheck
         $gaps = array_map(static fn (KitShape $gap): Ring => $gap->ring('outline'), $surface->children('gaps'));
 
         return new Region($surface->ring('outline'), [...$surface->rings('holes'), ...$gaps]);
+    }
+
+    /** @return list<Region> where nothing is looked for */
+    private static function hidden(KitShape $surface): array
+    {
+        return array_map(static fn (Ring $r): Region => new Region($r), $surface->has('hidden') ? $surface->rings('hidden') : []);
     }
 
     private static function isFlush(Frame $a, Frame $b): bool
@@ -157,16 +164,28 @@ final readonly class CoverCheck
         $out = self::crossings($hidden, $first, $lines, $upright);
         $worst = 0.0;
         for ($k = 0; $k < $lines; $k++) {
-            $off = self::difference($should[$k] ?? [], $is[$k] ?? [], $out[$k] ?? []);
+            $off = Stretches::difference($should[$k] ?? [], Stretches::touching($is[$k] ?? [], $should[$k] ?? []), $out[$k] ?? []);
             // A line that happens to run along an edge sees it on either side of itself; its neighbour does not.
             if ($off > Tolerance::COVER) {
                 $beside = $first + $k * self::GRID_MM + self::ASIDE_MM;
-                $off = min($off, self::difference(self::crossings($flush, $beside, 1, $upright)[0] ?? [], self::crossings($plates, $beside, 1, $upright)[0] ?? [], self::crossings($hidden, $beside, 1, $upright)[0] ?? []));
+                $off = min($off, self::besides($flush, $plates, $beside, $upright, self::crossings($hidden, $beside, 1, $upright)[0] ?? []));
             }
             $worst = max($worst, $off);
         }
 
         return $worst;
+    }
+
+    /**
+     * @param  list<Region>  $flush
+     * @param  list<Region>  $plates
+     * @param  list<array{float, float}>  $without
+     */
+    private static function besides(array $flush, array $plates, float $beside, bool $upright, array $without): float
+    {
+        $should = self::crossings($flush, $beside, 1, $upright)[0] ?? [];
+
+        return Stretches::difference($should, Stretches::touching(self::crossings($plates, $beside, 1, $upright)[0] ?? [], $should), $without);
     }
 
     /**
@@ -205,65 +224,5 @@ final readonly class CoverCheck
         }
 
         return $stretches;
-    }
-
-    /**
-     * The longest stretch that is in one set of stretches and not in the other.
-     *
-     * @param  list<array{float, float}>  $a
-     * @param  list<array{float, float}>  $b
-     * @param  list<array{float, float}>  $without  stretches that do not count
-     */
-    private static function difference(array $a, array $b, array $without): float
-    {
-        // Nearly always card ends where the surface does, stretch by stretch.
-        $apart = self::apart($a, $b);
-        if ($apart <= Tolerance::COVER) {
-            return $apart;
-        }
-        $ends = [];
-        foreach ($a as [$from, $to]) {
-            $ends[] = [$from, 1, 0, 0];
-            $ends[] = [$to, -1, 0, 0];
-        }
-        foreach ($b as [$from, $to]) {
-            $ends[] = [$from, 0, 1, 0];
-            $ends[] = [$to, 0, -1, 0];
-        }
-        foreach ($without as [$from, $to]) {
-            $ends[] = [$from, 0, 0, 1];
-            $ends[] = [$to, 0, 0, -1];
-        }
-        usort($ends, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
-        $inA = $inB = $isOut = 0;
-        $worst = 0.0;
-        $last = 0.0;
-        foreach ($ends as [$at, $da, $db, $out]) {
-            if ($isOut === 0 && ($inA > 0) !== ($inB > 0)) {
-                $worst = max($worst, $at - $last);
-            }
-            $inA += $da;
-            $inB += $db;
-            $isOut += $out;
-            $last = $at;
-        }
-
-        return $worst;
-    }
-
-    /**
-     * The most by which the ends of as many stretches differ; INF where they are not as many.
-     *
-     * @param  list<array{float, float}>  $a
-     * @param  list<array{float, float}>  $b
-     */
-    private static function apart(array $a, array $b): float
-    {
-        $most = count($a) === count($b) ? 0.0 : INF;
-        for ($i = 0, $n = min(count($a), count($b)); $i < $n; $i++) {
-            $most = max($most, abs($a[$i][0] - $b[$i][0]), abs($a[$i][1] - $b[$i][1]));
-        }
-
-        return $most;
     }
 }

@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Edit;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Node;
+use Chartula\Core\Building\Placing;
+use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Problem\InvalidInput;
+use stdClass;
+
+/** What screens do to blocks: adding and removing them, moving them, giving them a shape, and what the roof does over an edge. */
+final readonly class BlockEdit
+{
+    public const OPS = ['add-block', 'remove-block', 'move-block', 'shape-block', 'turn-outline', 'roof-edge'];
+
+    /** One press of an arrow key, 3 in; with Shift a third of it. */
+    private const STEP_MM = 76.2;
+
+    private const WINGS = ['wing', 'lean-to', 'dormer', 'block'];
+
+    private function __construct(
+        private Ruler $ruler,
+        private stdClass $document,
+        private Node $edit,
+    ) {
+    }
+
+    public static function apply(stdClass $document, string $op, Node $edit): void
+    {
+        $self = new self(Ruler::of($document), $document, $edit);
+        match ($op) {
+            'add-block' => $self->add(),
+            'remove-block' => $self->remove(),
+            'move-block' => $self->move(),
+            'shape-block', 'turn-outline' => (new OutlineEdit($self->ruler, $edit))->apply($op, $self->find()),
+            default => $self->roofEdge(),
+        };
+    }
+
+    /** @return list<stdClass> */
+    private function blocks(): array
+    {
+        return array_values(array_filter(is_array($this->document->blocks ?? null) ? $this->document->blocks : [], static fn (mixed $b): bool => $b instanceof stdClass));
+    }
+
+    private function find(): ?stdClass
+    {
+        $id = $this->edit->get('block')?->text(32);
+        foreach ($this->blocks() as $i => $block) {
+            if (($block->id ?? 'block-'.($i + 1)) === $id) {
+                $block->id = $id;
+
+                return $block;
+            }
+        }
+        if ($this->edit->get('block') === null) {
+            $this->edit->missing('block');
+        } else {
+            $this->edit->get('block')->fault('edit.no-such', ['given' => (string) $id]);
+        }
+
+        return null;
+    }
+
+    /**
+     * The blocks as they stand, by id, where the document is sound enough to say.
+     *
+     * @return array<string, Block>
+     */
+    private function standing(): array
+    {
+        try {
+            $building = BuildingReader::fromDocument($this->document);
+        } catch (InvalidInput) {
+            return [];
+        }
+
+        return array_column(array_map(static fn (Block $b): array => [$b->id, $b], $building->blocks), 1, 0);
+    }
+
+    private function add(): void
+    {
+        $this->edit->isObject(['op'], ['kind', 'beside']);
+        $kind = $this->edit->get('kind') === null ? 'wing' : $this->edit->get('kind')->choice(self::WINGS);
+        $blocks = $this->blocks();
+        $beside = $this->edit->get('beside')?->text(32);
+        $host = array_values(array_filter($blocks, static fn (stdClass $b): bool => ($b->id ?? null) === $beside))[0] ?? ($blocks[0] ?? null);
+        if ($host === null || $kind === null) {
+            return;
+        }
+        $id = $this->freeId($kind === 'block' ? 'block' : $kind);
+        $hostId = is_string($host->id ?? null) ? $host->id : $host->id = 'block-1';
+        $edges = Ruler::edges($host);
+        $depth = $this->ruler->lengthOfWall($host, 1);
+        $width = $this->ruler->lengthOfWall($host, 0);
+        $eaves = $this->ruler->read($host->eaves ?? null);
+        $pitch = ($host->roof ?? null) instanceof stdClass && is_numeric($host->roof->pitch ?? null) ? (float) $host->roof->pitch : 40.0;
+        $feet = static fn (float $mm): string => LengthFormat::like('0ft', max(304.8, round($mm / 76.2) * 76.2));
+        $finish = Ruler::finishOf($host);
+        $overhang = (object) ['eaves' => '9in', 'verge' => '6in'];
+        $rect = static fn (float $w, float $d): stdClass => (object) ['rect' => [$feet($w), $feet($d)]];
+        $block = match ($kind) {
+            'lean-to' => ['footprint' => $rect($width * 0.5, min(2438.4, $depth * 0.5)), 'eaves' => $feet($eaves * 0.6),
+                'place' => [(object) ['against' => 'back', 'with' => "$hostId.$edges[0]"], (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"]],
+                'roof' => (object) ['kind' => 'lean-to', 'pitch' => 25, 'overhang' => $overhang]],
+            'dormer' => ['footprint' => $rect(1524.0, $depth * 0.4), 'eaves' => $feet($eaves + $depth * 0.22 * tan(deg2rad($pitch))),
+                'place' => [(object) ['set-back' => 'front', 'with' => "$hostId.$edges[0]", 'by' => $feet($depth * 0.12)], (object) ['centre' => 'front', 'with' => "$hostId.$edges[0]"]],
+                'roof' => (object) ['kind' => 'gable', 'ridge' => 'y', 'pitch' => $pitch, 'overhang' => (object) ['eaves' => '6in', 'verge' => '6in']]],
+            default => ['footprint' => $rect($width * 0.6, $depth * 0.8), 'eaves' => $feet($eaves),
+                'place' => [(object) ['against' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])], (object) ['centre' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])]],
+                'roof' => (object) ['kind' => 'gable', 'ridge' => 'x', 'pitch' => $pitch, 'overhang' => $overhang, 'edges' => [(object) ['edge' => 'left', 'kind' => RoofEdge::WALL]]]],
+        };
+        $this->document->blocks = [...$blocks, (object) (['id' => $id, 'name' => ucfirst(str_replace('-', ' ', $id))] + $block + [
+            'walls' => array_map(static fn (string $edge): stdClass => (object) ['edge' => $edge, 'finish' => $finish, 'openings' => []], ['front', 'right', 'back', 'left']),
+        ])];
+    }
+
+    private function freeId(string $word): string
+    {
+        $taken = array_map(static fn (stdClass $b): mixed => $b->id ?? null, $this->blocks());
+        for ($n = 1; ; $n++) {
+            $id = $n === 1 ? $word : "$word-$n";
+            if (! in_array($id, $taken, true)) {
+                return $id;
+            }
+        }
+    }
+
+    private function remove(): void
+    {
+        $this->edit->isObject(['op', 'block']);
+        $gone = $this->find();
+        if ($gone === null || count($this->blocks()) < 2) {
+            if ($gone !== null) {
+                $this->edit->get('block')?->fault('edit.last-block');
+            }
+
+            return;
+        }
+        // What was placed by it stays where it stood.
+        $standing = $this->standing();
+        $id = is_string($gone->id) ? $gone->id : '';
+        foreach ($this->blocks() as $block) {
+            $places = is_array($block->place ?? null) ? $block->place : [];
+            $needs = array_filter($places, static fn (mixed $p): bool => $p instanceof stdClass && is_string($p->with ?? null) && str_starts_with($p->with, "$id."));
+            if ($needs !== [] && is_string($block->id ?? null) && isset($standing[$block->id])) {
+                unset($block->place);
+                $block->at = self::written($standing[$block->id]->at);
+            }
+        }
+        $this->document->blocks = array_values(array_filter($this->blocks(), static fn (stdClass $b): bool => $b !== $gone));
+    }
+
+    /** @return array{string, string} */
+    private static function written(Vec2 $at): array
+    {
+        return [LengthFormat::like('0ft', $at->x), LengthFormat::like('0ft', $at->y)];
+    }
+
+    private function move(): void
+    {
+        $this->edit->isObject(['op', 'block'], ['x', 'y']);
+        $block = $this->find();
+        $by = new Vec2(($this->edit->get('x')?->number() ?? 0.0) * self::STEP_MM, ($this->edit->get('y')?->number() ?? 0.0) * self::STEP_MM);
+        if ($block === null) {
+            return;
+        }
+        if (is_array($block->place ?? null) && $block->place !== []) {
+            $this->moveWithin($block->place, $by);
+
+            return;
+        }
+        $at = is_array($block->at ?? null) ? array_values($block->at) : ['0ft', '0ft'];
+        $moved = [];
+        foreach ([$by->x, $by->y] as $i => $mm) {
+            $before = is_string($at[$i] ?? null) ? $at[$i] : '0ft';
+            $moved[] = $mm === 0.0 ? $before : LengthFormat::like($before, $this->ruler->read($before) + $mm);
+        }
+        $block->at = $moved;
+    }
+
+    /**
+     * What holds a block by others is kept; by how much is what changes.
+     *
+     * @param  array<array-key, mixed>  $places
+     */
+    private function moveWithin(array $places, Vec2 $by): void
+    {
+        $standing = $this->standing();
+        foreach ($places as $place) {
+            if (! $place instanceof stdClass || ! is_string($place->with ?? null)) {
+                continue;
+            }
+            [$id, $edge] = [...explode('.', $place->with, 2), ''];
+            $target = $standing[$id] ?? null;
+            $index = $target === null ? false : array_search($edge, $target->footprint->edges, true);
+            if ($target === null || $index === false) {
+                continue;
+            }
+            $along = $target->standing()->point($index + 1)->minus($target->standing()->point($index));
+            $along = $along->times(1.0 / $along->length());
+            $way = isset($place->centre) ? $along : new Vec2($along->y, -$along->x);
+            $off = $way->dot($by) * (isset($place->{Placing::RELATIONS[1]}) ? -1.0 : 1.0);
+            if (abs($off) > 1e-6) {
+                $before = is_string($place->by ?? null) ? $place->by : '0ft';
+                $place->by = LengthFormat::like($before, $this->ruler->read($before) + $off);
+            }
+        }
+    }
+
+    private function roofEdge(): void
+    {
+        $this->edit->isObject(['op', 'block', 'edge'], ['kind', 'pitch', 'overhang', 'from']);
+        $block = $this->find();
+        $edge = $this->edit->get('edge')?->text(32);
+        if ($block === null || $edge === null) {
+            return;
+        }
+        if (! in_array($edge, Ruler::edges($block), true)) {
+            $this->edit->get('edge')->fault('unknown-edge', ['given' => $edge, 'known' => implode(', ', Ruler::edges($block))]);
+
+            return;
+        }
+        $roof = ($block->roof ?? null) instanceof stdClass ? $block->roof : $block->roof = new stdClass;
+        $edges = is_array($roof->edges ?? null) ? array_values($roof->edges) : [];
+        $entry = null;
+        foreach ($edges as $one) {
+            $entry = $one instanceof stdClass && ($one->edge ?? null) === $edge ? $one : $entry;
+        }
+        if ($entry === null) {
+            $edges[] = $entry = (object) ['edge' => $edge];
+        }
+        foreach (['kind', 'pitch', 'overhang', 'from'] as $key) {
+            $node = $this->edit->get($key);
+            if ($node === null) {
+                continue;
+            }
+            if ($node->value === null) {
+                unset($entry->{$key});
+            } else {
+                $entry->{$key} = $node->value;
+            }
+        }
+        $edges = array_values(array_filter($edges, static fn (mixed $e): bool => ! $e instanceof stdClass || count(get_object_vars($e)) > 1));
+        unset($roof->edges);
+        if ($edges !== []) {
+            $roof->edges = $edges;
+        }
+    }
+}
