@@ -12,6 +12,7 @@ use App\Http\Controllers\MadeController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\RevisionController;
+use App\Http\Controllers\SectionController;
 use App\Http\Controllers\StandController;
 use App\Models\Project;
 use Illuminate\Support\Facades\Route;
@@ -51,6 +52,7 @@ Route::prefix('api')->group(function (): void {
         Route::patch('buildings/{building}/pieces', [MadeController::class, 'mark'])->can('update', 'building')->name('made.mark');
         Route::get('buildings/{building}/fit', FitController::class)->can('view', 'building')->name('fit');
         Route::get('buildings/{building}/find', [FindController::class, 'building'])->can('view', 'building')->name('find.building');
+        Route::get('buildings/{building}/section', SectionController::class)->can('view', 'building')->name('section');
         Route::get('buildings/{building}/stand', StandController::class)->can('view', 'building')->name('stand');
         Route::get('buildings/{building}/document', [BuildingFileController::class, 'document'])->can('view', 'building')->name('files.document');
         Route::get('buildings/{building}/kit.json', [BuildingFileController::class, 'kit'])->can('view', 'building')->name('files.kit');

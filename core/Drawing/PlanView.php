@@ -36,7 +36,7 @@ final readonly class PlanView
 
         return [
             'blocks' => array_map(static fn (BlockForm $b): array => self::block($building, $b), $kit->form->blocks),
-            'walls' => $walls, 'braces' => $braces,
+            'walls' => $walls, 'braces' => $braces, 'gaps' => PlanGaps::of($building, $kit),
         ];
     }
 
@@ -58,7 +58,7 @@ final readonly class PlanView
             'id' => $block->block->id, 'name' => $block->block->name, 'path' => $block->block->path, 'ring' => $block->ring->toArray(), 'edges' => $edges,
             'at' => [Size::ofModel($block->block->at->x / $scale->ratio, $scale), Size::ofModel($block->block->at->y / $scale->ratio, $scale)],
             'turn' => $block->block->turnDeg, 'eaves' => Size::ofModel($block->eaves, $scale), 'base' => Size::ofModel($block->base, $scale),
-            'roof' => ['kind' => $block->block->roof->kind, 'pitch' => $block->block->roof->pitch->text(), 'outline' => $block->roof->outline?->toArray() ?? []],
+            'roof' => ['kind' => $block->block->roof->kind, 'pitch' => $block->block->roof->pitch->text()],
         ];
     }
 

@@ -64,7 +64,7 @@ final readonly class SectionView
                 continue;
             }
             $isStrip = $part->group === 'roof' && $part->foldedAbout !== null;
-            $name = $isStrip ? 'strip' : ($part->name === 'Floor' ? 'floor' : self::GROUPS[$part->group]);
+            $name = $isStrip ? 'strip' : (abs($part->placements[0]->normal->z) > 0.999 && $part->group === 'shell' ? 'floor' : self::GROUPS[$part->group]);
             foreach (array_keys($part->placements) as $copy) {
                 foreach (self::rings($part, $copy, $plane) as $ring) {
                     $rings[] = ['name' => $name, 'part' => $part->id, 'ring' => $ring->toArray()];

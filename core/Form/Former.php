@@ -162,7 +162,7 @@ final readonly class Former
                 [$from, $to] = [max(0.0, $along->dot($q)), min($length, $along->dot($p))];
                 if ($to - $from > self::SAME_PLANE_MM && $this->building->blocks[$solid->index]->walls[$j]->treat !== 'omit'
                     && ($roofEdge->kind === RoofEdge::WALL || $this->isLower($i, $edge, $solid->index, $j, $solids, $from, $to))) {
-                    $party[] = [$from, $to, Facet::key('wall', $solid->index, $j)];
+                    $party[] = [$from, $to, "party:$solid->index:$j"];
                 }
             }
         }

@@ -45,8 +45,23 @@ final readonly class Profile
             }
         }
         usort($stretches, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
+        // It was looked for a little to the side: on the line itself neighbours change where they are equally high.
+        $from = $to = [];
+        foreach ($stretches as $i => [$a, $b, $facet]) {
+            $from[$i] = $i === 0 ? $a : $this->crossing($stretches[$i - 1][2], $facet, $a);
+            $to[$i] = isset($stretches[$i + 1]) ? $this->crossing($facet, $stretches[$i + 1][2], $stretches[$i + 1][0]) : $b;
+        }
 
-        return $stretches;
+        return array_map(static fn (int $i): array => [$from[$i], $to[$i], $stretches[$i][2]], array_keys($stretches));
+    }
+
+    private function crossing(Facet $one, Facet $other, float $near): float
+    {
+        $off = $one->heightAt($this->at($near)) - $other->heightAt($this->at($near));
+        $change = $one->heightAt($this->at($near + 1.0)) - $other->heightAt($this->at($near + 1.0)) - $off;
+        $by = abs($change) < 1e-6 ? 0.0 : -$off / $change;
+
+        return abs($by) < 40.0 * self::ASIDE ? $near + $by : $near;
     }
 
     /**

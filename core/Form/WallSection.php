@@ -14,7 +14,8 @@ use Chartula\Core\Geometry\Vec2;
  * roofs it comes out of. Cut square: what holds at both depths. docs/formulas.md#wall-section
  *
  * Sides are labelled `foot`, `left`, `right`, `top` (level at the eaves), `plane:B:E:L` (under that plane), `on:B:E:L` (on
- * top of it), `wall:B:E` (against that wall), `under:B` (below a block that begins higher up).
+ * top of it), `wall:B:E` (against that wall), `party:B:E` (beside a
+ * stretch that is that wall's), `under:B` (below a block that begins higher up).
  */
 final readonly class WallSection
 {

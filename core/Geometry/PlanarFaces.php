@@ -109,7 +109,7 @@ final class PlanarFaces
         $faces = array_filter($faces, static function (Region $face) use ($region): bool {
             $piece = $face->trapezoids()[0] ?? null;
 
-            return $piece !== null && $region->contains($piece->bounds()->centre());
+            return $piece !== null && $region->contains($piece->middle());
         });
         $number = array_flip(array_keys($faces));
 

@@ -83,6 +83,14 @@ final readonly class Ring
         return $sum;
     }
 
+    /** The mean of its corners: inside it where it is convex. */
+    public function middle(): Vec2
+    {
+        $n = count($this->points);
+
+        return array_reduce($this->points, static fn (Vec2 $sum, Vec2 $p): Vec2 => $sum->plus($p->times(1.0 / $n)), new Vec2(0.0, 0.0));
+    }
+
     public function bounds(): Box2
     {
         return Box2::around($this->points);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit;
 
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
@@ -61,7 +62,7 @@ final readonly class Kit
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls));
 
-        return new self($form, $walls, $panels, self::labelled($set), $set->joints);
+        return new self($form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
     }
 
     public function part(string $id): LabelledPart
@@ -78,6 +79,17 @@ final readonly class Kit
     public function count(): int
     {
         return array_sum(array_map(static fn (LabelledPart $p): int => $p->part->qty(), $this->parts));
+    }
+
+    /** Where there are several blocks, a part's name says which it belongs to. */
+    private static function named(Building $building, PartSet $set): PartSet
+    {
+        if (count($building->blocks) === 1) {
+            return $set;
+        }
+        $names = array_column(array_map(static fn (Block $b): array => [$b->id, $b->name], $building->blocks), 1, 0);
+
+        return new PartSet(array_map(static fn (Part $p): Part => $p->named(($names[explode('.', $p->id)[0]] ?? '').', '.lcfirst($p->name)), $set->parts), $set->joints);
     }
 
     /** @return list<LabelledPart> */

@@ -124,7 +124,7 @@ final readonly class Surface
                 continue;
             }
             // The boards round the corner fill it with their ends, as far up and down as those go.
-            $isSquare = $end->thickness() * abs(cos(deg2rad($end->angle))) < Tolerance::COVER && $end->kind === WallEnd::STOPPED;
+            $isSquare = $end->thickness() * abs(cos(deg2rad($end->angle))) < Tolerance::MEET && $end->kind === WallEnd::STOPPED;
             $ends = $isSquare ? self::endsOf($walls, $walls->span($wall->block, $end->edge), $label === 'left' ? 'right' : 'left', $corner, $label === 'left' ? 1.0 : -1.0) : [];
             $isLeft = $corner < $cut;
             $lines = [new Line(new Vec2($cut, -1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];

@@ -81,11 +81,13 @@ final readonly class Finder
                 $found[] = [$rank, ['kind' => 'part', 'text' => "$label, {$part->text('name')}, {$part->text('stock')}", 'to' => ['what' => 'part', 'id' => $part->text('id')]]];
             }
         }
-        foreach ($kit->children('outside') as $surface) {
-            $wall = explode('.', $surface->text('name'))[1] ?? '';
-            $rank = $surface->text('kind') === 'wall' ? self::rank($text, $wall, "$wall wall") : null;
+        $surfaces = $kit->children('outside');
+        $isOne = count(array_unique(array_map(static fn (KitShape $s): string => explode('.', $s->text('name'))[0], $surfaces))) === 1;
+        foreach ($surfaces as $surface) {
+            [$block, $wall] = [...explode('.', $surface->text('name')), ''];
+            $rank = $surface->text('kind') === 'wall' ? self::rank($text, $wall, "$wall wall $block") : null;
             if ($rank !== null) {
-                $found[] = [$rank, ['kind' => 'wall', 'text' => ucfirst($wall).' wall', 'to' => ['what' => 'wall', 'id' => $wall]]];
+                $found[] = [$rank, ['kind' => 'wall', 'text' => ucfirst($wall).' wall'.($isOne ? '' : " of $block"), 'to' => ['what' => 'wall', 'id' => "$block.$wall"]]];
             }
         }
         foreach ($kit->children('sheets') as $sheet) {

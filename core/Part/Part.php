@@ -88,6 +88,12 @@ final readonly class Part
         );
     }
 
+    public function named(string $name): self
+    {
+        return new self($this->id, $this->letter, $name, $this->group, $this->stock, $this->thickness, $this->outline, $this->holes, $this->placements, $this->scores, $this->slits,
+            $this->marks, $this->workings, $this->mayTurn, $this->roof, $this->foldedAbout, $this->art);
+    }
+
     public function region(): Region
     {
         return new Region($this->outline->ring, $this->holes);

@@ -29,6 +29,8 @@ final class Strips
     /** Room that a strip wants under another roof, how finely that is looked for, and how far: no eaves reach further. */
     private const ROOM_MM = 1.5;
 
+    private const BELOW_MM = 4.0;
+
     private const STEP_MM = 0.25;
 
     private const LONGEST_EAVES_MM = 15.0;
@@ -149,7 +151,7 @@ final class Strips
             $place = new Vec2($top->x, $top->y);
             foreach ($this->panels->form->facets as $other) {
                 $gap = $other->block === $panel->facet->block ? INF : $other->heightAt($place) - $top->z;
-                if ($gap > -self::ROOM_MM && $gap < self::ROOM_MM && $other->whole->outline->contains($place)) {
+                if ($gap > -self::BELOW_MM && $gap < self::ROOM_MM && $other->whole->outline->contains($place)) {
                     $under = $at + self::STEP_MM;
                 }
             }
@@ -215,7 +217,7 @@ final class Strips
         $part = Part::of(
             $id, 'R', ucfirst($kind).' strip', 'roof', $stock, $thickness, $outline, [$placed], $workings,
             scores: [new Score(new Vec2(0.0, $leg), new Vec2($length, $leg), 'away', rad2deg($fold), 'face')],
-            foldedAbout: $isPlain ? new Vec2($length / 2.0, $leg / 2.0) : self::middle($below),
+            foldedAbout: $isPlain ? new Vec2($length / 2.0, $leg / 2.0) : (new Ring($below === [] ? [new Vec2(0.0, 0.0)] : $below))->middle(),
         );
         $this->parts[] = $part;
         foreach ([$one, $other] as $k => $panel) {
@@ -226,14 +228,6 @@ final class Strips
         }
 
         return $id;
-    }
-
-    /** @param  list<Vec2>  $points  of a convex shape */
-    private static function middle(array $points): Vec2
-    {
-        $sum = array_reduce($points, static fn (Vec2 $s, Vec2 $p): Vec2 => $s->plus($p), new Vec2(0.0, 0.0));
-
-        return $sum->times(1.0 / max(1, count($points)));
     }
 
     private function outermost(RoofPanel $panel): string

@@ -7,6 +7,7 @@ namespace Chartula\Core\Shell;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Solid;
+use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Overlay;
@@ -51,6 +52,9 @@ final readonly class BaseParts
 
     private function floors(): PartSet
     {
+        if (! self::standsOnGround($this->block->walls)) {
+            return new PartSet;
+        }
         $ring = $this->local($this->block->ring);
         $insets = array_map($this->inset(...), $this->walls->spans($this->block->index));
         $inside = Offset::lines($ring, array_map(static fn (float $in): float => -$in, $insets));
@@ -120,7 +124,17 @@ final readonly class BaseParts
         if ($solid->base > $this->block->base + $thickness || $solid->eaves < $this->block->base) {
             return false;
         }
-        $walls = $this->walls->form->blocks[$solid->index]->walls;
+
+        return self::standsOnGround($this->walls->form->blocks[$solid->index]->walls);
+    }
+
+    /**
+     * What only comes out of another roof has no floor.
+     *
+     * @param  list<WallForm>  $walls
+     */
+    private static function standsOnGround(array $walls): bool
+    {
         foreach ($walls as $wall) {
             foreach ($wall->patches as $patch) {
                 if (in_array('foot', $patch->labels, true)) {

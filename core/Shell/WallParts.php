@@ -67,7 +67,7 @@ final readonly class WallParts
         foreach ($piece->shape->labels as $edge => $label) {
             if ($label === 'left' || $label === 'right') {
                 array_push($joints, ...$this->corner($piece, $edge, $label));
-            } elseif (str_starts_with($label, 'wall:')) {
+            } elseif (str_starts_with($label, 'wall:') || str_starts_with($label, 'party:')) {
                 [, $block, $wall] = explode(':', $label);
                 array_push($joints, ...$this->against($piece, $edge, (int) $block, (int) $wall));
             }

@@ -102,6 +102,7 @@ final readonly class WallShape
             'plane' => new Edge(abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left')),
             'on' => new Edge('stands'),
             'wall' => new Edge('against'),
+            'party' => new Edge('beside', 'clearance'),
             'under' => new Edge('under', 'clearance'),
             default => new Edge($kind),
         };

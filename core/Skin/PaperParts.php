@@ -97,7 +97,11 @@ final readonly class PaperParts
         $start = max(0.0, $span->extent()[0]);
         $first = new Vec2($start + 0.01, 0.01);
 
-        return $patch->outline->contains($first) ? $first : ((new Region($patch->outline))->trapezoids()[0] ?? $patch->outline)->bounds()->centre();
+        if ($patch->outline->contains($first)) {
+            return $first;
+        }
+
+        return ((new Region($patch->outline))->trapezoids()[0] ?? $patch->outline)->middle();
     }
 
     /**

@@ -167,15 +167,25 @@ final class FormGenerator
         return [$main, ...$wings];
     }
 
-    /** @return list<array<string, mixed>> */
+    /**
+     * Blocks in a row, each a storey higher than the last, that one's roof running against it.
+     *
+     * @return list<array<string, mixed>>
+     */
     private function cluster(): array
     {
         $blocks = [];
-        $x = 0.0;
-        foreach (range(1, $this->random->getInt(2, 4)) as $i) {
-            $w = $this->between(35, 70);
-            $blocks[] = ['at' => [$this->mm($x), $this->mm($this->pick([0.0, 0.0, $this->between(-15, 15)]))], 'turn' => 0] + $this->block("b$i", $this->rect($w, $this->between(35, 60)), 25.0 + 14.0 * $i + $this->between(0, 6));
-            $x += $w;
+        $count = $this->random->getInt(2, 4);
+        $depth = $this->between(50, 70);
+        foreach (range(1, $count) as $i) {
+            $block = ['turn' => 0, 'eaves' => $this->mm(30.0 * $i + $this->between(0, 3))] + $this->block("b$i", $this->rect($this->between(40, 70), $depth - 6.0 * ($count - $i)));
+            $kind = $this->pick(['gable', 'hip', 'half-hip']);
+            $block['roof'] = ['kind' => $kind, 'ridge' => 'x', 'pitch' => $this->between(22, 30), 'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(1)], 'edges' => $i < $count ? [['edge' => 'right', 'kind' => 'wall']] : []];
+            if ($i > 1) {
+                unset($block['at']);
+                $block['place'] = [['against' => 'left', 'with' => 'b'.($i - 1).'.right'], ['centre' => 'left', 'with' => 'b'.($i - 1).'.right']];
+            }
+            $blocks[] = $block;
         }
 
         return $blocks;

@@ -119,7 +119,7 @@ final readonly class CoverCheck
             }
             foreach ($kind === 'wall' ? array_keys($piece->part->region->outline->points) : [] as $edge) {
                 [$a, $b, $c, $d] = $piece->strip($edge);
-                if (self::isIn($plane, [$a, $b, $c, $d]) && $b->minus($a)->cross($piece->frame->normal)->dot($plane->normal) > 0.0) {
+                if (self::isIn($plane, [$a, $b, $c, $d], Tolerance::MEET) && $b->minus($a)->cross($piece->frame->normal)->dot($plane->normal) > 0.0) {
                     $plates[] = new Region(new Ring([$plane->project($a), $plane->project($b), $plane->project($d), $plane->project($c)]));
                 }
             }
@@ -129,10 +129,10 @@ final readonly class CoverCheck
     }
 
     /** @param  list<Vec3>  $points */
-    private static function isIn(Frame $plane, array $points): bool
+    private static function isIn(Frame $plane, array $points, float $within = Tolerance::COVER): bool
     {
         foreach ($points as $point) {
-            if (abs($plane->height($point)) > Tolerance::COVER) {
+            if (abs($plane->height($point)) > $within) {
                 return false;
             }
         }

@@ -1,6 +1,6 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
-import type { Account, BuildingState, Comparison, Cut, Fit, Found, Made, ProjectSummary, Stand } from './types';
+import type { Account, BuildingState, Comparison, Cut, Cut2D, Fit, Found, Made, ProjectSummary, Stand } from './types';
 
 export const accountOptions = () => queryOptions({ queryKey: ['account'], queryFn: () => api.get<Account>('me') });
 
@@ -32,6 +32,12 @@ export const standOptions = (id: string, revision: number) =>
   queryOptions({
     queryKey: ['building', id, 'stand', revision],
     queryFn: () => api.get<Stand>(`buildings/${id}/stand`),
+  });
+
+export const sectionOptions = (id: string, across: 'x' | 'y', at: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'section', across, at, revision],
+    queryFn: () => api.get<Cut2D & { revision: number }>(`buildings/${id}/section?across=${across}&at=${at}`),
   });
 
 export const cutOptions = (id: string, sheet: string, revision: number) =>

@@ -104,6 +104,9 @@ export interface ChainLink {
 }
 
 export interface Wall {
+  /** `block.edge` */
+  key: string;
+  block: string;
   edge: string;
   title: string;
   path: string;
@@ -113,25 +116,74 @@ export interface Wall {
   length: Size;
   height: Size;
   apex: Size | null;
-  outline: Point[];
+  /** What of it is built. */
+  outlines: Point[][];
+  /** What would stand there were no other block in the way. */
+  whole: Point[];
   parts: string[];
   openings: Opening[];
   chains: ChainLink[][];
 }
 
-export interface Section {
-  rings: { name: string; ring: Point[] }[];
-  span: Size;
-  run: Size;
-  rise: Size;
+export interface Cut2D {
+  rings: { name: string; part: string; ring: Point[] }[];
+  bounds: [number, number, number, number];
+}
+
+export interface Section extends Cut2D {
   eaves: Size;
   ridge: Size;
-  slope: Size;
-  overhang: Size;
+  rise: Size;
   reach: Size;
   pitch: string;
-  workings: Workings[];
   note: string;
+}
+
+export type EdgeKind = 'gable' | 'hip' | 'half-hip' | 'wall';
+
+export interface PlanEdge {
+  name: string;
+  key: string;
+  from: Point;
+  to: Point;
+  length: Size;
+  roof: EdgeKind;
+  pitch: string;
+  overhang: Size;
+}
+
+export interface PlanBlock {
+  id: string;
+  name: string;
+  path: string;
+  ring: Point[];
+  edges: PlanEdge[];
+  at: [Size, Size];
+  turn: number;
+  eaves: Size;
+  base: Size;
+  roof: { kind: string; pitch: string };
+}
+
+export interface RoofLine {
+  kind: string;
+  from: Point;
+  to: Point;
+  length: Size;
+  fold: string | null;
+  workings: Workings;
+}
+
+export interface RoofPanel {
+  part: string;
+  name: string;
+  block: string;
+  pitch: string;
+  plan: Point[];
+  outline: Point[];
+  holes: Point[][];
+  edges: { name: string; length: Size; angle: string }[];
+  workings: Workings[];
 }
 
 export interface StockView {
@@ -148,12 +200,12 @@ export interface View {
   rule: { foot_mm: number; metre_mm: number };
   walls: Wall[];
   plan: {
-    footprint: Point[];
-    roof: Point[];
-    ridge: Point[];
-    walls: { edge: string; ring: Point[]; openings: Point[][]; length: Size }[];
+    blocks: PlanBlock[];
+    walls: { key: string; edge: string; ring: Point[]; openings: Point[][]; length: Size }[];
     braces: Point[][];
+    gaps: { from: Point; to: Point; between: [string, string]; size: Size }[];
   };
+  roof: { lines: RoofLine[]; panels: RoofPanel[]; area_mm2: number };
   section: Section;
   skin: { brick: string; mortar: string };
   stocks: StockView[];
@@ -349,4 +401,18 @@ export type Edit =
   | { op: 'add-opening'; wall: string; style?: string }
   | { op: 'copy-opening'; wall: string; id: string }
   | { op: 'repeat-opening'; wall: string; id: string; count: number; pitch?: string }
-  | { op: 'remove-opening'; wall: string; id: string };
+  | { op: 'remove-opening'; wall: string; id: string }
+  | { op: 'add-block'; kind: 'wing' | 'lean-to' | 'dormer' | 'block'; beside?: string }
+  | { op: 'remove-block'; block: string }
+  | { op: 'move-block'; block: string; x?: number; y?: number }
+  | { op: 'shape-block'; block: string; shape: string; w?: string; d?: string; a?: string; b?: string; sides?: number }
+  | { op: 'turn-outline'; block: string }
+  | {
+      op: 'roof-edge';
+      block: string;
+      edge: string;
+      kind?: EdgeKind | null;
+      pitch?: number | null;
+      overhang?: string | null;
+      from?: string | null;
+    };

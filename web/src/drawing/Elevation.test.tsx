@@ -36,6 +36,8 @@ const opening = (key: string, left: number): Opening => ({
 });
 
 const wall: Wall = {
+  key: 'main.front',
+  block: 'main',
   edge: 'front',
   title: 'Front, from outside',
   path: 'blocks.0.walls.0',
@@ -45,7 +47,15 @@ const wall: Wall = {
   length: size(72),
   height: size(38),
   apex: null,
-  outline: [
+  outlines: [
+    [
+      [0, 0],
+      [72, 0],
+      [72, 38],
+      [0, 38],
+    ],
+  ],
+  whole: [
     [0, 0],
     [72, 0],
     [72, 38],

@@ -55,7 +55,7 @@ export function Elevation({
 }: Props) {
   const clip = useId();
   const [drag, setDrag] = useState<Drag | null>(null);
-  const bounds = boundsOf([wall.outline]);
+  const bounds = boundsOf([wall.whole, ...wall.outlines]);
   const size = bounds.x1 - bounds.x0;
   const current = wall.openings.find((opening) => opening.key === chosen) ?? null;
   const live = onChoose !== undefined;
@@ -113,9 +113,21 @@ export function Elevation({
       {({ perPx }) => (
         <>
           <clipPath id={clip}>
-            <path d={pathOf(wall.outline)} />
+            {wall.outlines.map((outline, i) => (
+              <path key={i} d={pathOf(outline)} />
+            ))}
           </clipPath>
-          <path d={pathOf(wall.outline)} fill="#efe6da" stroke="none" />
+          {/* What another block hides. */}
+          <path
+            d={pathOf(wall.whole)}
+            fill="none"
+            stroke="#4c5b66"
+            strokeWidth={perPx}
+            strokeDasharray={`${4 * perPx} ${3 * perPx}`}
+          />
+          {wall.outlines.map((outline, i) => (
+            <path key={i} d={pathOf(outline)} fill="#efe6da" stroke="none" />
+          ))}
           {wall.shows_courses && (
             <g clipPath={`url(#${clip})`}>
               <image
@@ -130,7 +142,9 @@ export function Elevation({
               />
             </g>
           )}
-          <path d={pathOf(wall.outline)} fill="none" stroke="#1f2a2e" strokeWidth={1.5 * perPx} />
+          {wall.outlines.map((outline, i) => (
+            <path key={i} d={pathOf(outline)} fill="none" stroke="#1f2a2e" strokeWidth={1.5 * perPx} />
+          ))}
           <line
             x1={bounds.x0 - size * 0.08}
             x2={bounds.x1 + size * 0.05}

@@ -63,7 +63,7 @@ describe('the finder', () => {
   });
 
   it.each([
-    [1, '/buildings/b7/shell?wall=front&part=main.front.core'],
+    [1, '/buildings/b7/shell?wall=main.front&part=main.front.core'],
     [2, '/buildings/b7/stand?part=main.ridge.strip'],
   ])('goes to what is chosen (%i)', async (steps, address) => {
     const { field } = await open();

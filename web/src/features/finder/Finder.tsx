@@ -1,3 +1,4 @@
+import { wallOf } from '../../ui/walls';
 import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useDeferredValue, useEffect, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
@@ -62,7 +63,7 @@ function Found({ close, onVerb }: FoundProps) {
     }
     if (result.to === undefined) return;
     const { what, id } = result.to;
-    const wall = /^[^.]+\.(front|right|back|left)\./.exec(id)?.[1];
+    const wall = wallOf(id);
     const base = `/buildings/${building ?? ''}`;
     close();
     if (what === 'verb' && onVerb(id, building)) return;

@@ -1,3 +1,4 @@
+import { wallOf } from '../../ui/walls';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -224,7 +225,7 @@ function Checks({ checks, building }: { checks: Check[]; building: string }) {
   return (
     <ul className="list-unstyled">
       {checks.map((check, i) => {
-        const wall = /^[^.]+\.(front|right|back|left)\b/.exec(check.at)?.[1];
+        const wall = wallOf(check.at);
         return (
           <li key={i} className="remark">
             <span className={`level level-${check.level}`}>{LEVELS[check.level]}</span>, {check.at}: {check.text}{' '}

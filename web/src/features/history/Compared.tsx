@@ -4,30 +4,26 @@ import { comparisonOptions } from '../../api/options';
 import type { ComparedSide } from '../../api/types';
 import { Elevation } from '../../drawing/Elevation';
 import { GhostList } from '../../drawing/Ghost';
+import { WallChooser } from '../../drawing/WallChooser';
 import { useBuilding } from '../building/context';
 
 /** Two revisions side by side on the drawing, and below it how they differ. */
 export function Compared({ from, to }: { from: number; to: number }) {
   const { state } = useBuilding();
-  const [wall, setWall] = useState('front');
+  const [chosen, setWall] = useState<string | null>(null);
   const compared = useQuery(comparisonOptions(state.id, from, to));
   if (compared.isPending) return <p role="status">Laying both beside each other …</p>;
   if (compared.isError) return <p className="text-danger">{compared.error.message}</p>;
   const { changes, parts } = compared.data;
   const walls = (compared.data.to.view ?? compared.data.from.view)?.walls ?? [];
+  const wall = chosen ?? walls[0]?.key ?? '';
   return (
     <>
       <div className="d-flex flex-wrap justify-content-between gap-2">
         <h2>
           Revision {from} and revision {to}
         </h2>
-        <div className="walls-nav" role="group" aria-label="Wall">
-          {walls.map((one) => (
-            <button key={one.edge} type="button" aria-pressed={wall === one.edge} onClick={() => setWall(one.edge)}>
-              {one.edge}
-            </button>
-          ))}
-        </div>
+        <WallChooser walls={walls} chosen={wall} onChoose={setWall} />
       </div>
       <div className="side-by-side">
         <Side side={compared.data.from} wall={wall} />
@@ -57,7 +53,7 @@ export function Compared({ from, to }: { from: number; to: number }) {
 
 function Side({ side, wall }: { side: ComparedSide; wall: string }) {
   const { state, units } = useBuilding();
-  const shown = side.view?.walls.find((one) => one.edge === wall);
+  const shown = side.view?.walls.find((one) => one.key === wall);
   return (
     <figure>
       <figcaption>

@@ -1,21 +1,50 @@
-import { SelectField } from '../../ui/SelectField';
-import { LengthField } from '../../ui/LengthField';
-import { TextField } from '../../ui/TextField';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { useSearchParams } from 'react-router';
 import { Elevation } from '../../drawing/Elevation';
+import { WallChooser } from '../../drawing/WallChooser';
+import { LengthField } from '../../ui/LengthField';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
 import { textAt, useBuilding } from '../building/context';
+import { BlockFigures } from './BlockFigures';
+import { PlanEditor } from './PlanEditor';
 
 const SCALES = ['1:43.5', '1:64', '1:76.2', '1:87.1', '1:120', '1:148', '1:160'] as const;
-const EDGES = ['front', 'right', 'back', 'left'] as const;
+
+const KINDS = [
+  ['wing', 'Add a wing'],
+  ['lean-to', 'Add a lean-to'],
+  ['dormer', 'Add a dormer'],
+] as const;
 
 /** What is the real thing, and how big is it? */
 export function PrototypeStage() {
-  const { state, derived, save, units } = useBuilding();
+  const { state, derived, save, gather, units } = useBuilding();
+  const [search, setSearch] = useSearchParams();
+  const [chosen, setChosen] = useState<string | null>(null);
   const text = (path: string) => textAt(state.document, path);
   const scale = text('scale');
+  const blocks = derived?.view.plan.blocks ?? [];
+  const ids = idsOf(state.document.blocks);
+  const block = chosen !== null && ids.includes(chosen) ? chosen : (ids[0] ?? '');
+  const walls = derived?.view.walls ?? [];
+  const view = search.get('view') ?? 'plan';
+  const wall = walls.find((one) => one.key === view);
   return (
     <>
       <section className="sheet" aria-label="Drawing">
-        <h2>The real building</h2>
+        <div className="d-flex flex-wrap justify-content-between gap-2">
+          <h2>The real building</h2>
+          {derived !== null && (
+            <WallChooser
+              walls={walls}
+              chosen={wall?.key ?? 'plan'}
+              onChoose={(next) => setSearch({ view: next }, { replace: true })}
+              also={['plan']}
+            />
+          )}
+        </div>
         {derived === null ? (
           <p>Give its figures; the drawing follows as soon as they are sound.</p>
         ) : (
@@ -23,11 +52,41 @@ export function PrototypeStage() {
             <p className="quiet">
               {derived.view.walls[0]?.length[units]} wide, {derived.view.walls[1]?.length[units]} deep,{' '}
               {derived.view.section.eaves[units]} to the eaves, {derived.view.section.ridge[units]} to the underside of
-              the ridge. The front, with its figures:
+              the ridge.
             </p>
-            {derived.view.walls[0] !== undefined && (
+            {wall === undefined ? (
+              <>
+                <div className="tools mb-2" role="toolbar" aria-label="Blocks">
+                  {KINDS.map(([kind, words]) => (
+                    <Button
+                      key={kind}
+                      variant="outline-primary"
+                      onClick={() => save([{ op: 'add-block', kind, beside: block }])}
+                    >
+                      {words}
+                    </Button>
+                  ))}
+                  {ids.length > 1 && (
+                    <Button
+                      variant="outline-secondary"
+                      onClick={() => {
+                        save([{ op: 'remove-block', block }]);
+                        setChosen(null);
+                      }}
+                    >
+                      Remove {block}
+                    </Button>
+                  )}
+                </div>
+                <PlanEditor
+                  chosen={block}
+                  onChoose={setChosen}
+                  onMove={(id, x, y) => gather([{ op: 'move-block', block: id, x, y }])}
+                />
+              </>
+            ) : (
               <Elevation
-                wall={derived.view.walls[0]}
+                wall={wall}
                 rule={derived.view.rule}
                 units={units}
                 building={state.id}
@@ -41,9 +100,15 @@ export function PrototypeStage() {
         <h2>Figures</h2>
         <TextField label="name" path="name" value={text('name')} isWide />
         <div className="quiet mb-2">Write sizes as you took them: 18&apos; 6&quot;, 5.64m, 38br, 52co.</div>
-        <LengthField label="width" path="blocks.0.footprint.rect.0" value={text('blocks.0.footprint.rect.0')} />
-        <LengthField label="depth" path="blocks.0.footprint.rect.1" value={text('blocks.0.footprint.rect.1')} />
-        <LengthField label="eaves above datum" path="blocks.0.eaves" value={text('blocks.0.eaves')} />
+        {ids.length > 1 && (
+          <SelectField
+            label="block"
+            value={block}
+            choices={ids.map((id) => [id, blocks.find((one) => one.id === id)?.name ?? id] as const)}
+            onChange={setChosen}
+          />
+        )}
+        <BlockFigures key={block} index={Math.max(0, ids.indexOf(block))} id={block} blocks={blocks} />
         <h3 className="mt-3">Brickwork, joint included</h3>
         <LengthField label="brick" path="gauge.brick" value={text('gauge.brick') || '9in'} />
         <LengthField label="course" path="gauge.course" value={text('gauge.course') || '3in'} />
@@ -71,7 +136,7 @@ export function PrototypeStage() {
             )}
           </fieldset>
         ))}
-        <p className="quiet mt-2 mb-0">Walls: {EDGES.join(', ')}. Each is described as it looks from outside.</p>
+        <p className="quiet mt-2 mb-0">Each wall is described as it looks from outside.</p>
       </aside>
     </>
   );
@@ -79,4 +144,13 @@ export function PrototypeStage() {
 
 function stylesOf(styles: unknown): string[] {
   return styles !== null && typeof styles === 'object' ? Object.keys(styles) : [];
+}
+
+/** As the server calls blocks that have no id of their own. */
+function idsOf(blocks: unknown): string[] {
+  if (!Array.isArray(blocks)) return [];
+  return blocks.map((block: unknown, i) => {
+    const id = block !== null && typeof block === 'object' ? (block as { id?: unknown }).id : undefined;
+    return typeof id === 'string' ? id : `block-${i + 1}`;
+  });
 }

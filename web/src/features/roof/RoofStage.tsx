@@ -1,18 +1,35 @@
-import { Canvas } from '../../drawing/Canvas';
-import { Dimension } from '../../drawing/Dimension';
-import { boundsOf, pathOf } from '../../drawing/geometry';
+import { useState } from 'react';
+import type { Derived, PlanEdge } from '../../api/types';
+import { Empty } from '../../ui/States';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
-import { Empty } from '../../ui/States';
 import { TextField } from '../../ui/TextField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../building/context';
+import { EdgeFigures } from './EdgeFigures';
+import { PanelView } from './PanelView';
+import { RoofPlan } from './RoofPlan';
+import { SectionAt } from './SectionAt';
 
-const FILL: Record<string, string> = { wall: '#c9b9a5', roof: '#8f9aa1', floor: '#e6e0d0', strip: '#9c4a32' };
+const KINDS = [
+  ['gable', 'gable'],
+  ['hip', 'hip'],
+  ['half-hip', 'half-hip'],
+  ['lean-to', 'lean-to'],
+  ['mansard', 'mansard'],
+  ['flat', 'flat'],
+  ['none', 'none'],
+] as const;
+
+const VIEWS = ['plan', 'section', 'panels'] as const;
+
+type Chosen = { what: 'edge'; key: string } | { what: 'panel'; id: string } | { what: 'line'; at: number };
 
 /** Which panels, supports, ridges and gutters? */
 export function RoofStage() {
-  const { state, derived, save, units } = useBuilding();
+  const { derived } = useBuilding();
+  const [view, setView] = useState<(typeof VIEWS)[number]>('plan');
+  const [chosen, setChosen] = useState<Chosen | null>(null);
   if (derived === null) {
     return (
       <Empty title="No roof yet">
@@ -20,108 +37,167 @@ export function RoofStage() {
       </Empty>
     );
   }
-  const { section, rule } = derived.view;
-  const bounds = boundsOf(section.rings.map((part) => part.ring));
-  const text = (path: string) => textAt(state.document, path);
-  const room = (bounds.x1 - bounds.x0) * 0.14;
+  const { plan, roof, section } = derived.view;
+  const edge =
+    chosen?.what === 'edge' ? plan.blocks.flatMap((b) => b.edges).find((e) => e.key === chosen.key) : undefined;
+  const panel = roof.panels.find((one) => chosen?.what === 'panel' && one.part === chosen.id) ?? roof.panels[0];
+  const line = chosen?.what === 'line' ? roof.lines[chosen.at] : undefined;
   return (
     <>
       <section className="sheet" aria-label="Drawing">
-        <h2>Section across the ridge</h2>
-        <Canvas
-          bounds={bounds}
-          room={[room, room * 0.6, room * 0.5]}
-          above={20}
-          rule={rule}
-          units={units}
-          title={`Section: pitch ${section.pitch}, slope ${section.slope.model}`}
-        >
-          {({ perPx }) => (
-            <>
-              <line
-                x1={bounds.x0 - room / 2}
-                x2={bounds.x1 + room / 3}
-                y1={0}
-                y2={0}
-                stroke="#1f2a2e"
-                strokeWidth={2 * perPx}
-              />
-              {section.rings.map((part, i) => (
-                <path
-                  key={i}
-                  d={pathOf(part.ring)}
-                  fill={FILL[part.name] ?? 'none'}
-                  stroke="#1f2a2e"
-                  strokeWidth={perPx}
-                />
-              ))}
-              <Dimension
-                from={0}
-                to={section.span.model_mm}
-                y={-26 * perPx}
-                perPx={perPx}
-                text={`span ${section.span[units]} · ${section.span.model_mm.toFixed(1)}`}
-              />
-              <Dimension
-                upright
-                from={0}
-                to={section.eaves.model_mm}
-                y={bounds.x0 - 14 * perPx}
-                perPx={perPx}
-                text={`${section.eaves[units]} · ${section.eaves.model_mm.toFixed(1)}`}
-              />
-              <Dimension
-                upright
-                from={section.eaves.model_mm}
-                to={section.ridge.model_mm}
-                y={bounds.x0 - 14 * perPx}
-                perPx={perPx}
-                text={`rise ${section.rise.model_mm.toFixed(1)}`}
-              />
-            </>
-          )}
-        </Canvas>
-        <p className="quiet">{section.note}</p>
+        <div className="d-flex flex-wrap justify-content-between gap-2">
+          <h2>{view === 'plan' ? 'Roofs from above' : view === 'section' ? 'Cut through' : 'A panel in true shape'}</h2>
+          <div className="walls-nav" role="group" aria-label="View">
+            {VIEWS.map((name) => (
+              <button key={name} type="button" aria-pressed={view === name} onClick={() => setView(name)}>
+                {name}
+              </button>
+            ))}
+          </div>
+        </div>
+        {view === 'plan' && (
+          <>
+            <RoofPlan
+              edge={edge?.key ?? null}
+              line={chosen?.what === 'line' ? chosen.at : null}
+              onEdge={(key) => setChosen({ what: 'edge', key })}
+              onLine={(at) => setChosen({ what: 'line', at })}
+            />
+            <p className="quiet">
+              Choose an edge to say what the roof does over it, or a line for its length and its sum. {section.note}
+            </p>
+          </>
+        )}
+        {view === 'section' && <SectionAt />}
+        {view === 'panels' && panel !== undefined && (
+          <PanelView panels={roof.panels} panel={panel} onChoose={(id) => setChosen({ what: 'panel', id })} />
+        )}
       </section>
       <aside className="sheet" aria-label="Figures">
-        <h2>Gable roof</h2>
-        <TextField
-          label="pitch"
-          path="blocks.0.roof.pitch"
-          value={text('blocks.0.roof.pitch')}
-          read={degrees}
-          after="degrees"
+        {view === 'panels' && panel !== undefined ? (
+          <>
+            <h2>{panel.name}</h2>
+            {panel.workings.map((workings) => (
+              <WorkingsTable key={workings.of} workings={workings} />
+            ))}
+          </>
+        ) : edge !== undefined ? (
+          <EdgeFigures key={edge.key} edge={edge} onDone={() => setChosen(null)} />
+        ) : line !== undefined ? (
+          <>
+            <h2 className="text-capitalize">{line.kind}</h2>
+            <p className="quiet">
+              {line.length.imperial}, {line.length.metric}; on the model {line.length.model}
+              {line.fold === null ? '' : `; folded by ${line.fold}`}
+            </p>
+            <WorkingsTable workings={line.workings} />
+          </>
+        ) : (
+          <RoofFigures derived={derived} onEdge={(key) => setChosen({ what: 'edge', key })} />
+        )}
+      </aside>
+    </>
+  );
+}
+
+/** The roof of each block as a whole. */
+function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: string) => void }) {
+  const { state, save } = useBuilding();
+  const { plan, section } = derived.view;
+  const [at, setAt] = useState(0);
+  const block = plan.blocks[at] ?? plan.blocks[0];
+  const path = `blocks.${at}.roof`;
+  const text = (key: string) => textAt(state.document, `${path}.${key}`);
+  const kind = text('kind');
+  return (
+    <>
+      <h2>{plan.blocks.length > 1 ? 'Roofs' : 'The roof'}</h2>
+      {plan.blocks.length > 1 && (
+        <SelectField
+          label="of"
+          value={String(at)}
+          choices={plan.blocks.map((one, i) => [String(i), one.name] as const)}
+          onChange={(value) => setAt(Number(value))}
         />
+      )}
+      <SelectField
+        label="kind"
+        value={kind}
+        choices={KINDS}
+        onChange={(value) =>
+          save([
+            { op: 'set', path: `${path}.kind`, value },
+            ...(value === 'mansard' && text('upper.pitch') === ''
+              ? [{ op: 'set' as const, path: `${path}.upper`, value: { pitch: 25, from: '5ft' } }]
+              : []),
+          ])
+        }
+      />
+      {kind !== 'flat' && kind !== 'none' && (
+        <TextField label="pitch" path={`${path}.pitch`} value={text('pitch')} read={degrees} after="degrees" />
+      )}
+      {kind === 'mansard' && (
+        <>
+          <TextField
+            label="upper pitch"
+            path={`${path}.upper.pitch`}
+            value={text('upper.pitch')}
+            read={degrees}
+            after="degrees"
+          />
+          <LengthField label="begins above the eaves" path={`${path}.upper.from`} value={text('upper.from')} />
+        </>
+      )}
+      {kind === 'flat' && (
+        <LengthField label="parapet above it" path={`${path}.parapet`} value={text('parapet')} optional />
+      )}
+      {(kind === 'gable' || kind === 'half-hip') && (
         <SelectField
           label="ridge runs"
-          value={text('blocks.0.roof.ridge') || 'x'}
+          value={text('ridge') || 'x'}
           choices={[
             ['x', 'along the front'],
             ['y', 'front to back'],
           ]}
-          onChange={(value) => save([{ op: 'set', path: 'blocks.0.roof.ridge', value }])}
+          onChange={(value) => save([{ op: 'set', path: `${path}.ridge`, value }])}
         />
-        <LengthField
-          label="overhang at the eaves"
-          path="blocks.0.roof.overhang.eaves"
-          value={text('blocks.0.roof.overhang.eaves')}
-          optional
-        />
-        <LengthField
-          label="overhang at the verges"
-          path="blocks.0.roof.overhang.verge"
-          value={text('blocks.0.roof.overhang.verge')}
-          optional
-        />
-        <p className="quiet mb-0">
-          Finished, the eaves reach {section.reach.model} out: the overhang and the square edge of the card.
-        </p>
-        {section.workings.map((workings) => (
-          <WorkingsTable key={workings.of} workings={workings} />
+      )}
+      <LengthField
+        label="overhang at the eaves"
+        path={`${path}.overhang.eaves`}
+        value={text('overhang.eaves')}
+        optional
+      />
+      <LengthField
+        label="overhang at the verges"
+        path={`${path}.overhang.verge`}
+        value={text('overhang.verge')}
+        optional
+      />
+      <p className="quiet">
+        Finished, the eaves reach {section.reach.model} out: the overhang and the square edge of the card.
+      </p>
+      <h3 className="mt-3">Edges</h3>
+      <ul className="list-unstyled mb-0">
+        {block?.edges.map((edge) => (
+          <li key={edge.key}>
+            <button type="button" className="btn btn-link p-0" onClick={() => onEdge(edge.key)}>
+              {edge.name}
+            </button>
+            : {wordsOf(edge)}
+          </li>
         ))}
-      </aside>
+      </ul>
     </>
   );
+}
+
+function wordsOf(edge: PlanEdge): string {
+  return edge.roof === 'gable' || edge.roof === 'wall'
+    ? edge.roof === 'wall'
+      ? 'against another block'
+      : 'gable'
+    : `${edge.roof === 'hip' ? 'slope' : edge.roof}, ${edge.pitch}`;
 }
 
 function degrees(text: string): number | null {

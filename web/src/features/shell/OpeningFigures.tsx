@@ -10,7 +10,7 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
   const text = (path: string) => textAt(state.document, path);
   const frame = derived?.kit.parts.find(
     (part) =>
-      part.id.includes(`.${wall.edge}.`) &&
+      part.id.startsWith(`${wall.key}.`) &&
       (part.id.endsWith(`.frame.${opening.id}`) || part.id.endsWith(`.leaf.${opening.id}`)),
   );
   const width = frame?.workings.find((workings) => workings.of === 'width');
@@ -66,7 +66,7 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
             </section>
           ),
       )}
-      <ChecksAt at={[`.${wall.edge}.${opening.id}`, `.${wall.edge}.${opening.key}`]} />
+      <ChecksAt at={[`${wall.key}.${opening.id}`, `${wall.key}.${opening.key}`]} />
       <p className="mt-3 mb-0">
         <span className="key">←</span> <span className="key">→</span> {wall.shows_courses ? 'a brick' : '3in'}{' '}
         <span className="key">↑</span> <span className="key">↓</span> {wall.shows_courses ? 'a course' : '3in'}{' '}

@@ -56,11 +56,14 @@ export function Methods() {
 }
 
 /** The building cut through its walls, with the roof over it. */
-export function Plan({ onChoose }: { onChoose: (edge: string) => void }) {
+export function Plan({ onChoose }: { onChoose: (key: string) => void }) {
   const { derived, units } = useBuilding();
   if (derived === null) return null;
-  const { plan, rule } = derived.view;
-  const bounds = boundsOf([plan.roof]);
+  const { plan, roof, rule } = derived.view;
+  const bounds = boundsOf([
+    ...plan.blocks.map((block) => block.ring),
+    ...roof.lines.map((line) => [line.from, line.to]),
+  ]);
   const room = (bounds.x1 - bounds.x0) * 0.08;
   return (
     <Canvas
@@ -73,44 +76,43 @@ export function Plan({ onChoose }: { onChoose: (edge: string) => void }) {
     >
       {({ perPx }) => (
         <>
-          <path
-            d={pathOf(plan.roof)}
-            fill="none"
-            stroke="#4c5b66"
-            strokeWidth={perPx}
-            strokeDasharray={`${6 * perPx} ${4 * perPx}`}
-          />
-          <path
-            d={pathOf(plan.ridge, false)}
-            stroke="#4c5b66"
-            strokeWidth={perPx}
-            strokeDasharray={`${12 * perPx} ${4 * perPx}`}
-          />
-          {plan.walls.map((wall) => (
-            <g key={wall.edge} className="opening" onClick={() => onChoose(wall.edge)}>
+          {roof.lines.map((line, i) => (
+            <path
+              key={i}
+              d={pathOf([line.from, line.to], false)}
+              stroke="#4c5b66"
+              strokeWidth={perPx}
+              strokeDasharray={line.kind === 'ridge' ? `${12 * perPx} ${4 * perPx}` : `${6 * perPx} ${4 * perPx}`}
+            />
+          ))}
+          {plan.walls.map((wall, i) => (
+            <g key={`${wall.key}-${i}`} className="opening" onClick={() => onChoose(wall.key)}>
               <path d={pathOf(wall.ring)} fill="#c9b9a5" stroke="#1f2a2e" strokeWidth={1.2 * perPx} />
-              {wall.openings.map((ring, i) => (
-                <path key={i} d={pathOf(ring)} fill="#fbfaf6" stroke="#1f2a2e" strokeWidth={perPx} />
+              {wall.openings.map((ring, k) => (
+                <path key={k} d={pathOf(ring)} fill="#fbfaf6" stroke="#1f2a2e" strokeWidth={perPx} />
               ))}
             </g>
           ))}
           {plan.braces.map((ring, i) => (
             <path key={i} d={pathOf(ring)} fill="#e6e0d0" stroke="#1f2a2e" strokeWidth={perPx} />
           ))}
-          {plan.walls.map((wall) => {
-            const box = boundsOf([wall.ring]);
-            const inward = { front: [0, 14], back: [0, -20], left: [22, 10], right: [-24, 10] }[wall.edge] ?? [0, 0];
-            return (
-              <Words
-                key={wall.edge}
-                x={(box.x0 + box.x1) / 2 + (inward[0] ?? 0) * perPx}
-                y={(box.y0 + box.y1) / 2 + (inward[1] ?? 0) * perPx}
-                perPx={perPx}
-              >
-                {wall.edge}
-              </Words>
-            );
-          })}
+          {plan.blocks.flatMap((block) =>
+            block.edges.map((edge) => {
+              const [dx, dy] = [edge.to[0] - edge.from[0], edge.to[1] - edge.from[1]];
+              const length = Math.hypot(dx, dy);
+              if (length / perPx < 60) return null;
+              return (
+                <Words
+                  key={edge.key}
+                  x={(edge.from[0] + edge.to[0]) / 2 - (dy / length) * 24 * perPx}
+                  y={(edge.from[1] + edge.to[1]) / 2 + (dx / length) * 18 * perPx - 4 * perPx}
+                  perPx={perPx}
+                >
+                  {edge.name}
+                </Words>
+              );
+            }),
+          )}
         </>
       )}
     </Canvas>

@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import type { Opening, Wall } from '../../api/types';
 import { Elevation } from '../../drawing/Elevation';
+import { WallChooser } from '../../drawing/WallChooser';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../building/context';
 import { movesIn } from '../building/pending';
@@ -14,7 +15,7 @@ import { WallFigures } from './WallFigures';
 export function ShellStage() {
   const { state, derived, save, gather, units, unseen } = useBuilding();
   const [search, setSearch] = useSearchParams();
-  const view = search.get('wall') ?? 'front';
+  const asked = search.get('wall');
   const part = search.get('part');
   const [chosen, setChosen] = useState<string | null>(null);
   if (derived === null) {
@@ -25,7 +26,8 @@ export function ShellStage() {
     );
   }
   const walls = derived.view.walls;
-  const wall = walls.find((one) => one.edge === view);
+  const view = asked ?? walls[0]?.key ?? 'plan';
+  const wall = walls.find((one) => one.key === view || one.edge === view);
   const opening = wall?.openings.find((one) => one.key === chosen) ?? null;
   const choose = (next: string) => {
     setSearch({ wall: next }, { replace: true });
@@ -36,13 +38,7 @@ export function ShellStage() {
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
           <h2>{wall?.title ?? 'Plan, cut through the walls'}</h2>
-          <div className="walls-nav" role="group" aria-label="View">
-            {['plan', ...walls.map((one) => one.edge)].map((name) => (
-              <button key={name} type="button" aria-pressed={view === name} onClick={() => choose(name)}>
-                {name}
-              </button>
-            ))}
-          </div>
+          <WallChooser walls={walls} chosen={wall?.key ?? 'plan'} onChoose={choose} also={['plan']} />
         </div>
         {wall === undefined ? (
           <Plan onChoose={choose} />
@@ -57,12 +53,12 @@ export function ShellStage() {
               revision={state.derived_from ?? 0}
               chosen={chosen}
               onChoose={setChosen}
-              moved={movesIn(unseen, wall.edge)}
+              moved={movesIn(unseen, wall.key)}
               onMove={(moved, bricks, courses) =>
-                gather([{ op: 'move-opening', wall: wall.edge, id: moved.id, bricks, courses }])
+                gather([{ op: 'move-opening', wall: wall.key, id: moved.id, bricks, courses }])
               }
               onRemove={(gone) => {
-                save([{ op: 'remove-opening', wall: wall.edge, id: gone.id }]);
+                save([{ op: 'remove-opening', wall: wall.key, id: gone.id }]);
                 setChosen(null);
               }}
             />
@@ -93,7 +89,7 @@ function OpeningTools({
 }) {
   const { state, save } = useBuilding();
   const styles = Object.keys((state.document.styles ?? {}) as object);
-  const edge = wall.edge;
+  const edge = wall.key;
   return (
     <div className="tools mb-2" role="toolbar" aria-label="Openings">
       {(styles.length === 0 ? ['window'] : styles).map((style) => (

@@ -46,7 +46,7 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
             {parts.map((part) => (
               <tr key={part.id}>
                 <td>
-                  <Link to={`/buildings/${state.id}/shell?wall=${wall.edge}&part=${part.id}`} replace>
+                  <Link to={`/buildings/${state.id}/shell?wall=${wall.key}&part=${part.id}`} replace>
                     <strong>{part.label}</strong>
                   </Link>{' '}
                   {part.name}
@@ -57,7 +57,7 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
           </tbody>
         </table>
       </section>
-      <ChecksAt at={[`.${wall.edge}`]} />
+      <ChecksAt at={[wall.key]} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { WallChooser } from '../../drawing/WallChooser';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
@@ -15,7 +16,7 @@ const FINISHES = [
 /** Which papers, how cut, how folded, courses lining up where? */
 export function SkinStage() {
   const { state, derived, save } = useBuilding();
-  const [edge, setEdge] = useState('front');
+  const [key, setKey] = useState<string | null>(null);
   if (derived === null) {
     return (
       <Empty title="No papers yet">
@@ -24,7 +25,7 @@ export function SkinStage() {
     );
   }
   const walls = derived.view.walls;
-  const wall = walls.find((one) => one.edge === edge) ?? walls[0];
+  const wall = walls.find((one) => one.key === key) ?? walls[0];
   if (wall === undefined) return null;
   const text = (path: string) => textAt(state.document, path);
   const paper = derived.kit.parts.find((part) => wall.parts.includes(part.id) && part.group === 'skin');
@@ -34,18 +35,7 @@ export function SkinStage() {
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
           <h2>Paper of the {wall.edge} wall</h2>
-          <div className="walls-nav" role="group" aria-label="Wall">
-            {walls.map((one) => (
-              <button
-                key={one.edge}
-                type="button"
-                aria-pressed={one.edge === wall.edge}
-                onClick={() => setEdge(one.edge)}
-              >
-                {one.edge}
-              </button>
-            ))}
-          </div>
+          <WallChooser walls={walls} chosen={wall.key} onChoose={setKey} />
         </div>
         {paper === undefined ? (
           <p>This wall stays bare card. Choose a bond beside it, and its paper is drawn here.</p>

@@ -1,0 +1,46 @@
+import type { Wall } from '../api/types';
+
+interface Props {
+  walls: readonly Pick<Wall, 'key' | 'block' | 'edge'>[];
+  chosen: string;
+  onChoose: (key: string) => void;
+  /** Views beside the walls, as the plan. */
+  also?: readonly string[];
+}
+
+/** Which wall is looked at: a block first, where there are several, then its edges. */
+export function WallChooser({ walls, chosen, onChoose, also = [] }: Props) {
+  const blocks = [...new Set(walls.map((wall) => wall.block))];
+  const block = walls.find((wall) => wall.key === chosen)?.block ?? blocks[0];
+  return (
+    <div className="walls-nav" role="group" aria-label="View">
+      {also.map((name) => (
+        <button key={name} type="button" aria-pressed={chosen === name} onClick={() => onChoose(name)}>
+          {name}
+        </button>
+      ))}
+      {blocks.length > 1 && (
+        <select
+          className="form-select form-select-sm w-auto"
+          aria-label="Block"
+          value={block}
+          onChange={(event) => {
+            const first = walls.find((wall) => wall.block === event.target.value);
+            if (first !== undefined) onChoose(first.key);
+          }}
+        >
+          {blocks.map((id) => (
+            <option key={id}>{id}</option>
+          ))}
+        </select>
+      )}
+      {walls
+        .filter((wall) => wall.block === block)
+        .map((wall) => (
+          <button key={wall.key} type="button" aria-pressed={chosen === wall.key} onClick={() => onChoose(wall.key)}>
+            {wall.edge}
+          </button>
+        ))}
+    </div>
+  );
+}

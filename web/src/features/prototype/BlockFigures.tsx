@@ -1,0 +1,180 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import type { Json, PlanBlock } from '../../api/types';
+import { LengthField } from '../../ui/LengthField';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
+import { textAt, useBuilding } from '../building/context';
+
+const SHAPES = [
+  ['rect', 'rectangle'],
+  ['l', 'L'],
+  ['t', 'T'],
+  ['u', 'U'],
+  ['z', 'Z'],
+  ['bay', 'canted bay'],
+  ['polygon', 'octagon'],
+] as const;
+
+const RELATIONS = [
+  ['flush', 'flush with'],
+  ['set-back', 'set back from'],
+  ['centre', 'centred on'],
+  ['against', 'against'],
+] as const;
+
+/** What a document holds of a block; undefined where it is no block. */
+function blockAt(document: { [key: string]: Json | undefined }, index: number): Record<string, Json | undefined> {
+  const blocks = document.blocks;
+  const block = Array.isArray(blocks) ? blocks[index] : undefined;
+  return block !== null && typeof block === 'object' && !Array.isArray(block) ? block : {};
+}
+
+/** The figures of one block: shape, size, heights and where it stands. */
+export function BlockFigures({ index, id, blocks }: { index: number; id: string; blocks: PlanBlock[] }) {
+  const { state, save } = useBuilding();
+  const at = `blocks.${index}`;
+  const text = (path: string) => textAt(state.document, `${at}.${path}`);
+  const block = blockAt(state.document, index);
+  const footprint = block.footprint;
+  const polygon =
+    footprint !== null && typeof footprint === 'object' && !Array.isArray(footprint) ? footprint.polygon : undefined;
+  const isRect = !Array.isArray(polygon);
+  return (
+    <>
+      {blocks.length > 1 && <TextField label="block’s name" path={`${at}.name`} value={text('name')} isWide />}
+      <SelectField
+        label="shape"
+        value={isRect ? 'rect' : ''}
+        choices={[...(isRect ? [] : [['', 'as drawn'] as const]), ...SHAPES]}
+        onChange={(shape) => shape !== '' && save([{ op: 'shape-block', block: id, shape }])}
+      />
+      {isRect ? (
+        <>
+          <LengthField label="width" path={`${at}.footprint.rect.0`} value={text('footprint.rect.0')} />
+          <LengthField label="depth" path={`${at}.footprint.rect.1`} value={text('footprint.rect.1')} />
+        </>
+      ) : (
+        <Corners index={index} id={id} polygon={polygon} />
+      )}
+      <LengthField label="eaves above datum" path={`${at}.eaves`} value={text('eaves')} />
+      <LengthField label="base above datum" path={`${at}.base`} value={text('base')} optional />
+      {blocks.length > 1 && <Place index={index} id={id} blocks={blocks} />}
+    </>
+  );
+}
+
+function Corners({ index, id, polygon }: { index: number; id: string; polygon: Json[] }) {
+  const { state, save } = useBuilding();
+  const isClockwise = state.faults.some((fault) => fault.code === 'footprint.clockwise');
+  return (
+    <details>
+      <summary>Corners: {polygon.length}</summary>
+      {isClockwise && (
+        <Button variant="outline-primary" onClick={() => save([{ op: 'turn-outline', block: id }])}>
+          Turn the corners round
+        </Button>
+      )}
+      {polygon.map((_corner, i) => (
+        <fieldset key={i}>
+          <legend className="visually-hidden">Corner {i + 1}</legend>
+          {(['to the right', 'to the back'] as const).map((words, k) => (
+            <LengthField
+              key={words}
+              label={`${i + 1}, ${words}`}
+              path={`blocks.${index}.footprint.polygon.${i}.${k}`}
+              value={textAt(state.document, `blocks.${index}.footprint.polygon.${i}.${k}`)}
+            />
+          ))}
+        </fieldset>
+      ))}
+    </details>
+  );
+}
+
+/** Where it stands: by figures, or by what it stands against. */
+function Place({ index, id, blocks }: { index: number; id: string; blocks: PlanBlock[] }) {
+  const { state } = useBuilding();
+  const place = blockAt(state.document, index).place;
+  const relations = Array.isArray(place) ? place : [];
+  const own = blocks.find((block) => block.id === id);
+  const others = blocks.filter((block) => block.id !== id);
+  const at = `blocks.${index}`;
+  const words = (i: number, key: string) => textAt(state.document, `${at}.place.${i}.${key}`);
+  return (
+    <>
+      <h3 className="mt-3">Where it stands</h3>
+      {relations.map((_relation, i) => {
+        const kind = RELATIONS.find(([key]) => words(i, key) !== '')?.[0] ?? 'flush';
+        return (
+          <fieldset key={i} className="mb-2">
+            <legend className="fs-6 mb-1">
+              its {words(i, kind)} {RELATIONS.find(([key]) => key === kind)?.[1]} {words(i, 'with')}
+            </legend>
+            <LengthField label="by" path={`${at}.place.${i}.by`} value={words(i, 'by')} optional />
+          </fieldset>
+        );
+      })}
+      {relations.length === 0 ? (
+        <>
+          <LengthField label="to the right" path={`${at}.at.0`} value={textAt(state.document, `${at}.at.0`) || '0ft'} />
+          <LengthField label="to the back" path={`${at}.at.1`} value={textAt(state.document, `${at}.at.1`) || '0ft'} />
+        </>
+      ) : null}
+      {own !== undefined && others.length > 0 && <AddPlace index={index} own={own} others={others} />}
+    </>
+  );
+}
+
+function AddPlace({ index, own, others }: { index: number; own: PlanBlock; others: PlanBlock[] }) {
+  const { state, save } = useBuilding();
+  const [kind, setKind] = useState('against');
+  const [edge, setEdge] = useState(own.edges[0]?.name ?? '');
+  const [target, setTarget] = useState(others[0]?.edges[0]?.key ?? '');
+  const place = blockAt(state.document, index).place;
+  const relations = Array.isArray(place) ? place : [];
+  const names = own.edges.map((one) => [one.name, one.name] as const);
+  return (
+    <details>
+      <summary>{relations.length === 0 ? 'Place it by another block' : 'Another relation'}</summary>
+      <SelectField label="its edge" value={edge} choices={names} onChange={setEdge} />
+      <SelectField label="stands" value={kind} choices={RELATIONS} onChange={setKind} />
+      <SelectField
+        label="of"
+        value={target}
+        choices={others.flatMap((other) => other.edges.map((one) => [one.key, one.key] as const))}
+        onChange={setTarget}
+      />
+      <Button
+        variant="outline-primary"
+        size="sm"
+        onClick={() =>
+          save([
+            { op: 'set', path: `blocks.${index}.at`, value: null },
+            { op: 'set', path: `blocks.${index}.place`, value: [...relations, { [kind]: edge, with: target }] },
+          ])
+        }
+      >
+        Keep it so
+      </Button>{' '}
+      {relations.length > 0 && (
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          onClick={() =>
+            save([
+              { op: 'set', path: `blocks.${index}.place`, value: null },
+              {
+                op: 'set',
+                path: `blocks.${index}.at`,
+                value: own.at.map((size) => `${size.real_mm}mm`),
+              },
+            ])
+          }
+        >
+          Let it go, where it stands
+        </Button>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,79 @@
+import type { KeyboardEvent } from 'react';
+import { Canvas } from '../../drawing/Canvas';
+import { boundsOf, pathOf } from '../../drawing/geometry';
+import { useBuilding } from '../building/context';
+
+interface Props {
+  edge: string | null;
+  line: number | null;
+  onEdge: (key: string) => void;
+  onLine: (at: number) => void;
+}
+
+/** Ridges and hips are folds over, valleys folds under: never by colour alone. */
+const DASH: Record<string, readonly number[]> = { valley: [2, 3], verge: [8, 3], break: [10, 3, 2, 3] };
+
+/** All roofs from above: every line, and the edges of the blocks under them. */
+export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
+  const { derived, units } = useBuilding();
+  if (derived === null) return null;
+  const { plan, roof, rule } = derived.view;
+  const bounds = boundsOf([
+    ...plan.blocks.map((block) => block.ring),
+    ...roof.lines.map((line) => [line.from, line.to]),
+  ]);
+  const room = Math.max(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0) * 0.05;
+  const edges = plan.blocks.flatMap((block) => block.edges);
+
+  function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
+    if (event.key !== 'Tab') return;
+    const next = edges[edges.findIndex((one) => one.key === edge) + (event.shiftKey ? -1 : 1)];
+    if (next === undefined) return;
+    onEdge(next.key);
+    event.preventDefault();
+  }
+
+  return (
+    <Canvas
+      bounds={bounds}
+      room={[room, room, room]}
+      above={16}
+      rule={rule}
+      units={units}
+      title={`Roof plan: ${roof.panels.length} panels, ${roof.lines.length} lines. Tab goes from edge to edge.`}
+      focusable
+      onKeyDown={onKeyDown}
+    >
+      {({ perPx }) => (
+        <>
+          {roof.panels.map((panel) => (
+            <path key={panel.part} d={pathOf(panel.plan)} fill="#cfd5d8" stroke="none" />
+          ))}
+          {roof.lines.map((one, i) => (
+            <path
+              key={i}
+              className="opening"
+              data-line={one.kind}
+              d={pathOf([one.from, one.to], false)}
+              stroke={i === line ? '#9c4a32' : '#1f2a2e'}
+              strokeWidth={(i === line ? 3.5 : one.kind === 'ridge' || one.kind === 'hip' ? 2 : 1.2) * perPx}
+              strokeDasharray={DASH[one.kind]?.map((part) => part * perPx).join(' ')}
+              onClick={() => onLine(i)}
+            />
+          ))}
+          {edges.map((one) => (
+            <g key={one.key} className="opening" data-edge={one.key} onClick={() => onEdge(one.key)}>
+              <path d={pathOf([one.from, one.to], false)} stroke="transparent" strokeWidth={14 * perPx} />
+              <path
+                d={pathOf([one.from, one.to], false)}
+                stroke={one.key === edge ? '#9c4a32' : '#4c5b66'}
+                strokeWidth={(one.key === edge ? 5 : 2.5) * perPx}
+                strokeDasharray={one.roof === 'gable' ? undefined : `${5 * perPx} ${3 * perPx}`}
+              />
+            </g>
+          ))}
+        </>
+      )}
+    </Canvas>
+  );
+}
