@@ -52,6 +52,7 @@ final readonly class Former
         foreach ($this->building->blocks as $i => $block) {
             $solids[] = $this->solid($i, $block);
         }
+        $this->pointContacts($solids);
         $thickness = array_map($this->thickness(...), $this->building->blocks);
         $facets = $this->problems->areNone() ? Envelope::of($solids, $thickness, $this->building->methods->roof()->thickness_mm, $this->problems, array_map(static fn (Block $b): string => $b->roof->path, $this->building->blocks)) : [];
         $blocks = [];
@@ -60,6 +61,27 @@ final readonly class Former
         }
 
         return new Form($blocks, $facets, $solids);
+    }
+
+    /**
+     * Blocks that only touch in a corner: nothing holds them together, and no wall is the other's.
+     *
+     * @param  list<Solid>  $solids
+     */
+    private function pointContacts(array $solids): void
+    {
+        foreach ($solids as $a) {
+            foreach ($solids as $b) {
+                if ($a->index >= $b->index) {
+                    continue;
+                }
+                $corners = array_filter($a->ring->points, static fn (Vec2 $p): bool => $b->ring->distanceTo($p) < self::SAME_PLANE_MM);
+                $others = array_filter($b->ring->points, static fn (Vec2 $p): bool => $a->ring->distanceTo($p) < self::SAME_PLANE_MM);
+                if (count($corners) === 1 && count($others) === 1 && ! $a->overlaps($b)) {
+                    $this->problems->add($this->building->blocks[$b->index]->path, 'blocks.point', ['one' => $this->building->blocks[$a->index]->id, 'other' => $this->building->blocks[$b->index]->id]);
+                }
+            }
+        }
     }
 
     private function solid(int $i, Block $block): Solid

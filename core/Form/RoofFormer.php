@@ -70,7 +70,7 @@ final readonly class RoofFormer
             $drop = $edge->slopesFromEaves() ? max($drop, $this->mm($edge) * $edge->pitch->tan()) : $drop;
         }
         $outline = $this->outline(fn (int $i, RoofEdge $edge): float => $edge->slopesFromEaves() ? $drop / $edge->pitch->tan() : $this->mm($edge) + $this->beyond($edge));
-        $final = $this->outline(fn (int $i, RoofEdge $edge): float => $this->mm($edge) + $this->beyond($edge));
+        $final = $outline === null ? null : $this->outline(fn (int $i, RoofEdge $edge): float => $this->mm($edge) + $this->beyond($edge));
         if ($outline === null || $final === null) {
             return null;
         }

@@ -6,7 +6,9 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
@@ -72,6 +74,12 @@ final readonly class Solid
         }
 
         return $lines;
+    }
+
+    /** Whether footprints share more than a line. */
+    public function overlaps(self $that): bool
+    {
+        return Clip::sharedArea(new Region($this->ring), new Region($that->ring)) > 0.01;
     }
 
     public function contains(Vec2 $at): bool

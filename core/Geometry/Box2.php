@@ -45,8 +45,11 @@ final readonly class Box2
         return new Vec2(($this->x0 + $this->x1) / 2.0, ($this->y0 + $this->y1) / 2.0);
     }
 
+    /** Whether it overlaps or touches another. */
     public function meets(self $that): bool
     {
-        return $this->x0 < $that->x1 && $that->x0 < $this->x1 && $this->y0 < $that->y1 && $that->y0 < $this->y1;
+        $by = Tolerance::MEET;
+
+        return $this->x0 < $that->x1 + $by && $that->x0 < $this->x1 + $by && $this->y0 < $that->y1 + $by && $that->y0 < $this->y1 + $by;
     }
 }

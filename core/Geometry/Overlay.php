@@ -12,7 +12,7 @@ namespace Chartula\Core\Geometry;
 final class Overlay
 {
     /** So far beside a line it is asked what lies there: well under what can be cut, well over what arithmetic errs by. */
-    private const ASIDE = 0.0002;
+    private const ASIDE = 0.00002;
 
     /** Shorter stretches than this bound nothing. */
     private const SHORT = 0.00001;

@@ -61,6 +61,7 @@ final readonly class ProblemText
         'footprint.clockwise' => 'the corners run clockwise; they must run counter-clockwise seen from above. Turn them round',
         'footprint.sharp' => 'the corner {corner} has {given}°; card can be joined from 15° to 345°',
         'footprint.level' => 'corner {corner} lies on a straight line between walls with different roofs; use one pitch and one kind on both, or move the corner',
+        'blocks.point' => '“{one}” and “{other}” touch in a single corner, where nothing can be stuck; let them share a stretch of wall, or part them',
         'place.and-at' => 'at and place are both given; keep one',
         'place.one-relation' => 'exactly one of {known} is needed here',
         'place.not-parallel' => '“{one}” does not run the same way as “{other}”; turn the block, or choose another edge',

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Building;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Edit\Edits;
+use Chartula\Core\Building\Edit\QuickShape;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\Starter;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problem;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\Kits;
+
+/** Blocks as screens change them, and as they stand by relation to each other. */
+final class BlockEditsTest extends TestCase
+{
+    #[TestWith(['wing'])]
+    #[TestWith(['lean-to'])]
+    #[TestWith(['dormer'])]
+    public function testAddsWhatGoesTogetherAtOnce(string $kind): void
+    {
+        $document = self::edited([['op' => 'add-block', 'kind' => $kind]]);
+        $derived = Kits::of($document);
+        self::assertCount(2, $derived->building->blocks);
+        self::assertTrue($derived->dryFit->goesTogether(), $derived->dryFit->findings[0]->text ?? '');
+    }
+
+    /** @param  'rect'|'l'|'t'|'u'|'z'|'bay'|'polygon'  $shape */
+    #[DataProvider('provideShapes')]
+    public function testQuickShapesAreSoundOutlines(string $shape): void
+    {
+        [$corners, $names] = QuickShape::of($shape, 9000.0, 7200.0, 3000.0, 2400.0);
+        self::assertCount(count($corners), $names);
+        self::assertSame(count($names), count(array_unique($names)));
+        $points = array_map(static fn (array $c): Vec2 => new Vec2($c[0], $c[1]), $corners);
+        self::assertNotEmpty($points);
+        self::assertGreaterThan(0.0, (new Ring($points))->signedArea());
+        $building = BuildingReader::fromDocument(self::edited([['op' => 'shape-block', 'block' => 'main', 'shape' => $shape, 'w' => '30ft', 'd' => '24ft']]));
+        self::assertSame($shape === 'rect' ? 4 : count($corners), $building->blocks[0]->footprint->count());
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function provideShapes(): iterable
+    {
+        foreach (QuickShape::SHAPES as $shape) {
+            yield $shape => [$shape];
+        }
+    }
+
+    public function testMovingOneMovesWhatStandsByIt(): void
+    {
+        $document = self::edited([['op' => 'add-block', 'kind' => 'wing'], ['op' => 'move-block', 'block' => 'main', 'x' => 8, 'y' => -4]]);
+        $building = BuildingReader::fromDocument($document);
+        self::assertEqualsWithDelta(609.6, $building->blocks[0]->at->x, 1e-6, '8 · 3 in');
+        self::assertEqualsWithDelta(-304.8, $building->blocks[0]->at->y, 1e-6);
+        // Against the right wall, 18 ft = 5486.4 mm wide.
+        self::assertEqualsWithDelta(609.6 + 5486.4, $building->blocks[1]->at->x, 0.01);
+        // Moved along that wall it stays against it.
+        $building = BuildingReader::fromDocument(Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'wing', 'y' => 2]])->document);
+        self::assertEqualsWithDelta(609.6 + 5486.4, $building->blocks[1]->at->x, 0.01);
+    }
+
+    public function testWhatStoodByARemovedBlockStaysWhereItStood(): void
+    {
+        $document = self::edited([['op' => 'add-block', 'kind' => 'wing'], ['op' => 'add-block', 'kind' => 'lean-to', 'beside' => 'wing']]);
+        $before = BuildingReader::fromDocument($document)->blocks[2]->at;
+        $after = BuildingReader::fromDocument(Edits::apply($document, [(object) ['op' => 'remove-block', 'block' => 'wing']])->document);
+        self::assertCount(2, $after->blocks);
+        self::assertEqualsWithDelta($before->x, $after->blocks[1]->at->x, 0.01);
+        self::assertEqualsWithDelta($before->y, $after->blocks[1]->at->y, 0.01);
+    }
+
+    public function testTheRoofOverAnEdgeIsSetAndTakenBack(): void
+    {
+        $document = self::edited([['op' => 'roof-edge', 'block' => 'main', 'edge' => 'left', 'kind' => 'hip', 'pitch' => 50]]);
+        $edge = BuildingReader::fromDocument($document)->blocks[0]->roof->edges[3];
+        self::assertSame(['hip', 50.0], [$edge->kind, $edge->pitch->degrees]);
+        $document = Edits::apply($document, [(object) ['op' => 'roof-edge', 'block' => 'main', 'edge' => 'left', 'kind' => null, 'pitch' => null]])->document;
+        self::assertSame('gable', BuildingReader::fromDocument($document)->blocks[0]->roof->edges[3]->kind);
+        self::assertStringNotContainsString('"edges"', JsonText::encode($document));
+    }
+
+    public function testAnOutlineThatRunsClockwiseIsTurnedRoundWhenAsked(): void
+    {
+        $document = self::edited([['op' => 'shape-block', 'block' => 'main', 'shape' => 'l', 'w' => '30ft', 'd' => '24ft']]);
+        $lengths = self::lengths(BuildingReader::fromDocument($document));
+        $footprint = self::block($document, 0)->footprint;
+        self::assertInstanceOf(stdClass::class, $footprint);
+        self::assertIsArray($footprint->polygon);
+        $footprint->polygon = array_reverse($footprint->polygon);
+        $names = (array) $footprint->edges;
+        $last = array_pop($names);
+        $footprint->edges = [...array_reverse($names), $last];
+        self::assertSame(['footprint.clockwise'], self::codes($document), 'it is named, never turned silently');
+        $turned = BuildingReader::fromDocument(Edits::apply($document, [(object) ['op' => 'turn-outline', 'block' => 'main']])->document);
+        self::assertSame($lengths, self::lengths($turned), 'each edge keeps its name and its length');
+    }
+
+    /**
+     * @param  list<array<string, string>>  $place
+     * @param  list<string>  $codes
+     */
+    #[DataProvider('providePlaces')]
+    public function testPlacesThatCannotBe(array $place, array $codes): void
+    {
+        $document = self::edited([['op' => 'add-block', 'kind' => 'wing']]);
+        self::block($document, 1)->place = array_map(static fn (array $p): stdClass => (object) $p, $place);
+        self::assertSame($codes, self::codes($document));
+    }
+
+    /** @return iterable<string, array{list<array<string, string>>, list<string>}> */
+    public static function providePlaces(): iterable
+    {
+        yield 'only along one line' => [[['against' => 'left', 'with' => 'main.right']], ['place.loose']];
+        yield 'a contradiction' => [[['against' => 'left', 'with' => 'main.right'], ['flush' => 'front', 'with' => 'main.front'], ['flush' => 'right', 'with' => 'main.right']], ['place.contradiction']];
+        yield 'not parallel' => [[['flush' => 'front', 'with' => 'main.right'], ['centre' => 'left', 'with' => 'main.right']], ['place.not-parallel', 'place.loose']];
+        yield 'not facing' => [[['against' => 'right', 'with' => 'main.right'], ['centre' => 'left', 'with' => 'main.right']], ['place.not-facing', 'place.loose']];
+        yield 'nobody' => [[['against' => 'left', 'with' => 'mill.right']], ['place.no-block']];
+        yield 'itself' => [[['against' => 'left', 'with' => 'wing.right']], ['place.no-block']];
+        yield 'two at once' => [[['against' => 'left', 'flush' => 'front', 'with' => 'main.right']], ['place.one-relation']];
+    }
+
+    public function testACircleOfPlacesIsNamed(): void
+    {
+        $document = self::edited([['op' => 'add-block', 'kind' => 'wing']]);
+        self::block($document, 0)->place = [(object) ['against' => 'right', 'with' => 'wing.left'], (object) ['centre' => 'right', 'with' => 'wing.left']];
+        self::assertContains('place.circle', self::codes($document));
+    }
+
+    /** @param  list<array<string, mixed>>  $edits */
+    private static function edited(array $edits): stdClass
+    {
+        return Edits::apply(Starter::document('Works'), array_map(static fn (array $e): stdClass => (object) $e, $edits))->document;
+    }
+
+    private static function block(stdClass $document, int $i): stdClass
+    {
+        self::assertIsArray($document->blocks);
+        $block = $document->blocks[$i];
+        self::assertInstanceOf(stdClass::class, $block);
+
+        return $block;
+    }
+
+    /** @return array<string, float> */
+    private static function lengths(Building $building): array
+    {
+        $footprint = $building->blocks[0]->footprint;
+        $lengths = array_combine($footprint->edges, array_map(static fn (int $i): float => round($footprint->length($i)->mm, 3), array_keys($footprint->edges)));
+        ksort($lengths);
+
+        return $lengths;
+    }
+
+    /** @return list<string> */
+    private static function codes(stdClass $document): array
+    {
+        try {
+            BuildingReader::fromDocument($document);
+
+            return [];
+        } catch (InvalidInput $e) {
+            return array_map(static fn (Problem $p): string => $p->code, $e->problems);
+        }
+    }
+}

@@ -1,0 +1,252 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Form;
+
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Derivation;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Former;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problems;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\FormGenerator;
+
+/** What must hold of every form, over a thousand of them in seven classes. */
+final class GeneratedFormsTest extends TestCase
+{
+    private const FORMS = 1050;
+
+    private const LEAST_OF_A_CLASS = 20;
+
+    #[Group('property')]
+    public function testRoofsAreClosedPlaneAndTheirAreasAddUp(): void
+    {
+        $made = array_fill_keys(FormGenerator::CLASSES, 0);
+        $refused = 0;
+        $bad = [];
+        for ($seed = 1; $seed <= self::FORMS; $seed++) {
+            $generator = new FormGenerator($seed);
+            $form = self::form($generator->document());
+            if ($form === null) {
+                $refused++;
+
+                continue;
+            }
+            $made[$generator->class]++;
+            $wrong = self::sidesThatDoNotMeet($form) ?? self::areasThatDoNotAddUp($form) ?? self::placesNotSeenOnce($form, $seed);
+            if ($wrong !== null) {
+                $bad["$seed $generator->class"] = $wrong;
+            }
+        }
+        fwrite(STDERR, "\n".json_encode($made + ['refused' => $refused])."\n");
+        self::assertSame([], $bad);
+        foreach ($made as $class => $count) {
+            self::assertGreaterThanOrEqual(self::LEAST_OF_A_CLASS, $count, "of the class $class");
+        }
+    }
+
+    public function testTurnedMovedAndMirroredFormsHaveCongruentPanels(): void
+    {
+        $bad = [];
+        for ($seed = 1; $seed <= 105; $seed++) {
+            $document = (new FormGenerator($seed))->document();
+            $form = self::form($document);
+            if ($form === null || count($form->blocks) > 1) {
+                continue;
+            }
+            $turned = BuildingGenerator::with(BuildingGenerator::with($document, 'blocks.0.turn', 61.25), 'blocks.0.at', ['-17ft', '3.21m']);
+            $other = self::form($turned);
+            if ($other === null || self::measures($form) !== self::measures($other)) {
+                $bad[] = "$seed turned";
+            }
+            $mirrored = self::mirrored($document);
+            $other = $mirrored === null ? $form : self::form($mirrored);
+            if ($other === null || self::measures($form, false) !== self::measures($other, false)) {
+                $bad[] = "$seed mirrored";
+            }
+        }
+        self::assertSame([], $bad);
+    }
+
+    public function testTwiceTheScaleIsTwiceTheLengths(): void
+    {
+        foreach ([1, 8, 15, 22] as $seed) {
+            // Sizes of the prototype, at one scale and at half of it.
+            $document = json_decode(str_replace('mm model', 'cm', (string) json_encode((new FormGenerator($seed))->document())));
+            self::assertInstanceOf(stdClass::class, $document);
+            $one = self::form(BuildingGenerator::with($document, 'scale', '1:10'));
+            $half = self::form(BuildingGenerator::with($document, 'scale', '1:20'));
+            self::assertNotNull($one);
+            self::assertNotNull($half);
+            foreach ($one->facets as $i => $facet) {
+                self::assertEqualsWithDelta(array_sum(self::areas($facet)), 4.0 * array_sum(self::areas($half->facets[$i])), 0.001);
+            }
+        }
+    }
+
+    /** @param  'rectilinear'|'jogged'|'cluster'|'dormer'  $class */
+    #[\PHPUnit\Framework\Attributes\TestWith(['rectilinear'])]
+    #[\PHPUnit\Framework\Attributes\TestWith(['jogged'])]
+    #[\PHPUnit\Framework\Attributes\TestWith(['cluster'])]
+    #[\PHPUnit\Framework\Attributes\TestWith(['dormer'])]
+    public function testTheirCardGoesTogether(string $class): void
+    {
+        $bad = [];
+        $made = 0;
+        $last = getenv('CHARTULA_DEEP') !== false ? 2000 : 170;
+        for ($seed = 1; $seed <= $last; $seed++) {
+            $generator = new FormGenerator($seed);
+            if ($generator->class !== $class) {
+                continue;
+            }
+            try {
+                $derived = Derivation::of(BuildingReader::fromDocument($generator->document()), '');
+            } catch (InvalidInput $e) {
+                self::assertNotSame('', $e->problems[0]->text());
+
+                continue;
+            }
+            $made++;
+            if (! $derived->dryFit->goesTogether()) {
+                $bad[$seed] = $derived->dryFit->findings[0]->text;
+            }
+        }
+        self::assertSame([], $bad);
+        self::assertGreaterThanOrEqual(self::LEAST_OF_A_CLASS, $made);
+    }
+
+    /** Oblique corners and grazing roofs: what does not fit is said, and most do. */
+    public function testObliqueOnesGiveAKitOrAFaultAndMostGoTogether(): void
+    {
+        $fit = $made = 0;
+        for ($seed = 1; $seed <= 170; $seed++) {
+            $generator = new FormGenerator($seed);
+            if (! in_array($generator->class, ['convex', 'star', 'wing'], true)) {
+                continue;
+            }
+            try {
+                $derived = Derivation::of(BuildingReader::fromDocument($generator->document()), '');
+                $made++;
+                $fit += $derived->dryFit->goesTogether() ? 1 : 0;
+            } catch (InvalidInput $e) {
+                self::assertNotSame('', $e->problems[0]->text());
+            }
+        }
+        self::assertGreaterThanOrEqual(self::LEAST_OF_A_CLASS, $made);
+        self::assertGreaterThan(0.85 * $made, $fit);
+    }
+
+    private static function form(stdClass $document): ?Form
+    {
+        $problems = new Problems;
+        try {
+            $form = Former::form(BuildingReader::fromDocument($document), $problems);
+            $problems->throwIfAny();
+
+            return $form;
+        } catch (InvalidInput) {
+            return null;
+        }
+    }
+
+    /** Every side between two planes lies in both of them. */
+    private static function sidesThatDoNotMeet(Form $form): ?string
+    {
+        foreach ($form->facets as $facet) {
+            foreach ($facet->patches as $patch) {
+                foreach ($patch->lines() as $line) {
+                    if (str_starts_with($line->label, 'plane:')) {
+                        $other = $form->plane(substr($line->label, 6));
+                        $off = max(abs($facet->heightAt($line->from) - $other->heightAt($line->from)), abs($facet->heightAt($line->to) - $other->heightAt($line->to)));
+                        if ($off > 0.001) {
+                            return "$facet->name and $other->name part by $off";
+                        }
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** The planes of one block cover its outline with the overhang, once. */
+    private static function areasThatDoNotAddUp(Form $form): ?string
+    {
+        foreach ($form->blocks as $block) {
+            $sum = array_sum(array_map(static fn (Facet $f): float => $f->whole->area(), $block->roof->facets));
+            $whole = $block->roof->outline?->area() ?? 0.0;
+            if (abs($sum - $whole) > 0.01) {
+                return "{$block->block->id}: planes of $sum over $whole";
+            }
+        }
+
+        return null;
+    }
+
+    /** Over a place inside the blocks the highest roof is seen, and no lower one. */
+    private static function placesNotSeenOnce(Form $form, int $seed): ?string
+    {
+        $randomizer = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
+        foreach ($form->blocks as $block) {
+            $box = $block->ring->bounds();
+            for ($k = 0; $k < 12; $k++) {
+                $at = new Vec2($box->x0 + $box->width() * $randomizer->getInt(1, 9999) / 10000.0, $box->y0 + $box->height() * $randomizer->getInt(1, 9999) / 10000.0);
+                if (! $block->ring->contains($at) || $block->roof->facets === []) {
+                    continue;
+                }
+                $top = -INF;
+                $near = INF;
+                foreach ($form->blocks as $other) {
+                    if ($other->ring->contains($at) || ($other->ring->distanceTo($at) < 4.0)) {
+                        $near = $other->index === $block->index ? $near : min($near, $other->ring->distanceTo($at));
+                        $top = $other->ring->contains($at) ? max($top, $other->roof->heightAt($at) ?? $other->eaves) : $top;
+                    }
+                }
+                $seen = array_values(array_filter($form->facets, static fn (Facet $f): bool => array_filter($f->patches, static fn (Patch $p): bool => $p->region()->contains($at)) !== []));
+                $highest = $seen === [] ? -INF : max(array_map(static fn (Facet $f): float => $f->heightAt($at), $seen));
+                // Beside another block its walls stand, and its overhang or a roof that runs on may lie above.
+                if ($near > 4.0 && $highest < $top - 0.001 && $form->solids[$block->index]->hasParapet === false) {
+                    return "at $at->x, $at->y the roof is $highest, not $top";
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<float> */
+    private static function areas(Facet $facet): array
+    {
+        return array_map(static fn (Patch $p): float => $p->area(), $facet->patches);
+    }
+
+    /** @return list<string> sizes of the planes, sorted */
+    private static function measures(Form $form, bool $withNames = true): array
+    {
+        $measures = array_map(static fn (Facet $f): string => ($withNames ? $f->name.' ' : '').number_format(abs(round(array_sum(self::areas($f)) / $f->pitch->cos(), 2)), 2, '.', ''), $form->facets);
+        sort($measures);
+
+        return $measures;
+    }
+
+    /** Left for right: corners the other way round, so that edge i becomes edge n − 2 − i. */
+    private static function mirrored(stdClass $document): ?stdClass
+    {
+        $blocks = $document->blocks ?? null;
+        $footprint = is_array($blocks) && $blocks[0] instanceof stdClass ? $blocks[0]->footprint ?? null : null;
+        if (! $footprint instanceof stdClass || ! is_array($footprint->polygon ?? null)) {
+            return null;
+        }
+        $corners = array_reverse(array_map(static fn (mixed $c): array => is_array($c) && is_string($c[0]) ? [str_starts_with($c[0], '-') ? substr($c[0], 1) : '-'.$c[0], $c[1]] : [], $footprint->polygon));
+
+        return BuildingGenerator::with($document, 'blocks.0.footprint.polygon', $corners);
+    }
+}
