@@ -9,6 +9,7 @@ use App\Http\Controllers\FindController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\MadeController;
+use App\Http\Controllers\MockupController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\RevisionController;
@@ -52,6 +53,9 @@ Route::prefix('api')->group(function (): void {
         Route::patch('buildings/{building}/pieces', [MadeController::class, 'mark'])->can('update', 'building')->name('made.mark');
         Route::get('buildings/{building}/fit', FitController::class)->can('view', 'building')->name('fit');
         Route::get('buildings/{building}/find', [FindController::class, 'building'])->can('view', 'building')->name('find.building');
+        Route::get('buildings/{building}/mockup', [MockupController::class, 'show'])->can('view', 'building')->name('mockup');
+        Route::get('buildings/{building}/mockup.pdf', [MockupController::class, 'pdf'])->can('view', 'building')->name('mockup.pdf');
+        Route::get('buildings/{building}/mockup/{page}.svg', [MockupController::class, 'page'])->whereNumber('page')->can('view', 'building')->name('mockup.page');
         Route::get('buildings/{building}/section', SectionController::class)->can('view', 'building')->name('section');
         Route::get('buildings/{building}/stand', StandController::class)->can('view', 'building')->name('stand');
         Route::get('buildings/{building}/document', [BuildingFileController::class, 'document'])->can('view', 'building')->name('files.document');

@@ -93,6 +93,7 @@ final readonly class ImportProject
                 'buildings.*.revisions.*.client_id' => ['required', 'uuid'],
                 'buildings.*.revisions.*.summary' => ['required', 'string', 'max:2000'],
                 'buildings.*.revisions.*.name' => ['present', 'nullable', 'string', 'max:200'],
+                'buildings.*.revisions.*.note' => ['sometimes', 'nullable', 'string', 'max:4000'],
                 'buildings.*.revisions.*.kind' => ['required', Rule::in(['edit', 'undo', 'redo', 'restore'])],
                 'buildings.*.revisions.*.stands_for' => ['required', 'integer', 'min:1', 'max:10000'],
                 'buildings.*.revisions.*.before' => ['present', 'nullable', 'integer', 'min:1', 'max:10000'],
@@ -172,7 +173,7 @@ final readonly class ImportProject
     private function revision(Building $building, User $user, array $entry, string $text, bool $isLatest): void
     {
         $document = JsonText::decode($text);
-        $revision = new Revision(array_intersect_key($entry, array_flip(['number', 'client_id', 'summary', 'name', 'kind', 'stands_for', 'before', 'redo', 'parts_changed', 'faults', 'is_sound'])) + [
+        $revision = new Revision(array_intersect_key($entry, array_flip(['number', 'client_id', 'summary', 'name', 'note', 'kind', 'stands_for', 'before', 'redo', 'parts_changed', 'faults', 'is_sound'])) + [
             'building_id' => $building->id, 'author_id' => $user->id, 'text' => $text, 'document' => str_replace('\u0000', '', JsonText::encode($document)),
         ]);
         if ($isLatest) {

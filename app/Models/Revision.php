@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property list<array{path: string, code: string, text: string}> $faults
  * @property bool $is_sound
  * @property ?string $name
+ * @property ?string $note  what was learnt from it
  * @property 'edit'|'undo'|'redo'|'restore' $kind
  * @property int $stands_for  the revision whose content this one shows, itself where it is new
  * @property ?int $before  the one that was shown before
@@ -32,7 +33,7 @@ final class Revision extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['building_id', 'number', 'client_id', 'author_id', 'summary', 'text', 'document', 'faults', 'is_sound', 'name', 'kind', 'stands_for', 'before', 'redo', 'parts_changed'];
+    protected $fillable = ['building_id', 'number', 'client_id', 'author_id', 'summary', 'text', 'document', 'faults', 'is_sound', 'name', 'note', 'kind', 'stands_for', 'before', 'redo', 'parts_changed'];
 
     /** @return BelongsTo<Building, $this> */
     public function building(): BelongsTo
@@ -47,13 +48,13 @@ final class Revision extends Model
     }
 
     /** The columns that shown() needs. */
-    public const SHOWN = ['number', 'summary', 'name', 'kind', 'parts_changed', 'is_sound', 'created_at'];
+    public const SHOWN = ['number', 'summary', 'name', 'note', 'kind', 'parts_changed', 'is_sound', 'created_at'];
 
     /** @return array<string, mixed> */
     public function shown(): array
     {
         return [
-            'number' => $this->number, 'summary' => $this->summary, 'name' => $this->name, 'kind' => $this->kind, 'parts_changed' => $this->parts_changed,
+            'number' => $this->number, 'summary' => $this->summary, 'name' => $this->name, 'note' => $this->note, 'kind' => $this->kind, 'parts_changed' => $this->parts_changed,
             'is_sound' => $this->is_sound, 'at' => $this->created_at->toIso8601String(),
         ];
     }

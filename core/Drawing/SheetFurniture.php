@@ -20,8 +20,26 @@ final readonly class SheetFurniture
     public static function draw(Drawing $drawing, Building $building, Sheet $sheet, int $of, string $footer): void
     {
         self::heading($drawing, $building, $sheet, $of, $footer);
-        self::legend($drawing, $sheet);
+        self::legend($drawing, $sheet->page);
         self::rules($drawing, $sheet->page);
+    }
+
+    /**
+     * Round a page that is no sheet of parts.
+     *
+     * @param  array{string, string}  $words  under the heading: at the left, and at the right
+     */
+    public static function plain(Drawing $drawing, Page $page, string $name, string $number, array $words): void
+    {
+        $top = $page->height - $page->margin;
+        $drawing->text(new Text(new Vec2($page->roomX(), $top - 4.0), $name, 4.2, bold: true));
+        $drawing->text(new Text(new Vec2($page->width - $page->margin, $top - 4.0), $number, 3.2, 'end', bold: true));
+        $drawing->text(new Text(new Vec2($page->roomX(), $top - 8.4), $words[0], 2.4));
+        $drawing->text(new Text(new Vec2($page->width - $page->margin, $top - 12.2), $words[1], 2.4, 'end'));
+        $drawing->text(new Text(new Vec2($page->roomX(), $top - 12.2), 'Print at 100 %, never fitted to the page. Knives slip: a safety rule, the other hand behind the cut.', 2.4));
+        $drawing->line(Layer::Text, new Vec2($page->roomX(), $top - Page::HEADING_MM + 2.6), new Vec2($page->width - $page->margin, $top - Page::HEADING_MM + 2.6), new Stroke(0.3, self::INK));
+        self::legend($drawing, $page);
+        self::rules($drawing, $page);
     }
 
     private static function heading(Drawing $drawing, Building $building, Sheet $sheet, int $of, string $footer): void
@@ -42,9 +60,8 @@ final readonly class SheetFurniture
         $drawing->line(Layer::Text, new Vec2($left, $top - Page::HEADING_MM + 2.6), new Vec2($right, $top - Page::HEADING_MM + 2.6), new Stroke(0.3, self::INK));
     }
 
-    private static function legend(Drawing $drawing, Sheet $sheet): void
+    private static function legend(Drawing $drawing, Page $page): void
     {
-        $page = $sheet->page;
         $y = $page->height - $page->margin - 19.6;
         $x = $page->roomX();
         $samples = [

@@ -75,9 +75,11 @@ final readonly class Former
                 if ($a->index >= $b->index) {
                     continue;
                 }
-                $corners = array_filter($a->ring->points, static fn (Vec2 $p): bool => $b->ring->distanceTo($p) < self::SAME_PLANE_MM);
-                $others = array_filter($b->ring->points, static fn (Vec2 $p): bool => $a->ring->distanceTo($p) < self::SAME_PLANE_MM);
-                if (count($corners) === 1 && count($others) === 1 && ! $a->overlaps($b)) {
+                $corners = array_values(array_filter($a->ring->points, static fn (Vec2 $p): bool => $b->ring->distanceTo($p) < self::SAME_PLANE_MM));
+                $others = array_values(array_filter($b->ring->points, static fn (Vec2 $p): bool => $a->ring->distanceTo($p) < self::SAME_PLANE_MM));
+                $ends = [...$corners, ...$others];
+                // Two points would be the ends of a shared stretch.
+                if ($ends !== [] && count($corners) < 2 && count($others) < 2 && $ends[0]->distanceTo($ends[count($ends) - 1]) < self::SAME_PLANE_MM && ! $a->overlaps($b)) {
                     $this->problems->add($this->building->blocks[$b->index]->path, 'blocks.point', ['one' => $this->building->blocks[$a->index]->id, 'other' => $this->building->blocks[$b->index]->id]);
                 }
             }

@@ -107,6 +107,7 @@ final readonly class ProblemText
         'archive.missing' => 'this file is missing in the archive',
         'archive.field' => '{what}',
         'archive.numbers' => 'the revisions are not in order; this should be number {wanted}',
+        'mockup.too-large' => 'at {given} % the {what} do not fit a page; {most} % is the most that does',
         // prints and pieces
         'print.never-sound' => 'this building was never free of faults, so nothing of it can have been printed',
         'print.no-sheet' => 'there is no sheet {given}; known are {known}',

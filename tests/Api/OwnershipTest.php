@@ -68,7 +68,7 @@ final class OwnershipTest extends ApiTestCase
 
     private static function filled(Route $route, Building $building): ?string
     {
-        $uri = '/'.str_replace(['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}'], [$building->project_id, $building->id, '1', 'main.front.core', '1', '1', '1', 'sheets.dxf'], $route->uri());
+        $uri = '/'.str_replace(['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}'], [$building->project_id, $building->id, '1', 'main.front.core', '1', '1', '1', 'sheets.dxf', '1'], $route->uri());
 
         return $uri === '/'.$route->uri() ? null : $uri;
     }

@@ -70,12 +70,12 @@ final readonly class RevisionController
         }
     }
 
-    /** Gives a revision a name of its own, or takes it away. */
+    /** Gives a revision a name of its own, and a note of what was learnt from it, or takes them away. */
     public function update(Request $request, Building $building, int $number): JsonResponse
     {
-        $input = $request->validate(['name' => ['present', 'nullable', 'string', 'max:200']]);
+        $input = $request->validate(['name' => ['required_without:note', 'nullable', 'string', 'max:200'], 'note' => ['sometimes', 'nullable', 'string', 'max:4000']]);
         $revision = $building->revision($number);
-        $revision->update(['name' => $input['name']]);
+        $revision->update($input);
 
         return response()->json(['revision' => $revision->shown()]);
     }

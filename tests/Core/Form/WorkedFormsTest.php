@@ -37,7 +37,7 @@ final class WorkedFormsTest extends TestCase
         self::assertSame([2088.652, 522.163, 1566.489, 1305.407, 522.163, 1827.570], $areas);
         $valley = array_values(array_filter(self::lines($form), static fn (array $l): bool => abs($l[1]->from->x - 40.0) < 1e-6 && abs($l[1]->from->y - 40.0) < 1e-6 || abs($l[1]->to->x - 40.0) < 1e-6 && abs($l[1]->to->y - 40.0) < 1e-6));
         self::assertEqualsWithDelta(32.888, self::length($valley[0]), 0.0005);
-        self::assertEqualsWithDelta(16.782, max(array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $form->facets)) - 40.0, 0.0005);
+        self::assertEqualsWithDelta(16.782, max(0.0, ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $form->facets)) - 40.0, 0.0005);
     }
 
     public function testUnequalPitchesOverLevelEaves(): void
@@ -150,10 +150,13 @@ final class WorkedFormsTest extends TestCase
         yield 'blocks that touch in a point' => [self::blocks([self::rect(100, 60, $hip), self::rect(50, 50, $hip, ['id' => 'other', 'at' => ['100mm', '60mm']])]), ['blocks.point']];
     }
 
-    /** @param  array<string, mixed>  $roof */
-    private static function rect(int $w, int $d, array $roof, mixed $more = []): stdClass
+    /**
+     * @param  array<string, mixed>  $roof
+     * @param  array<string, mixed>  $more
+     */
+    private static function rect(int $w, int $d, array $roof, array $more = []): stdClass
     {
-        return self::document([['footprint' => ['rect' => ["{$w}mm", "{$d}mm"]], 'roof' => $roof] + (is_array($more) ? $more : [])]);
+        return self::document([['footprint' => ['rect' => ["{$w}mm", "{$d}mm"]], 'roof' => $roof] + $more]);
     }
 
     /**
@@ -231,6 +234,6 @@ final class WorkedFormsTest extends TestCase
 
     private static function longest(Form $form, string $kind): float
     {
-        return max(array_map(self::length(...), array_filter(self::lines($form), static fn (array $l): bool => str_starts_with($l[1]->label, $kind) && abs($l[0]->heightAt($l[1]->from) - $l[0]->heightAt($l[1]->to)) > 1.0)));
+        return max(0.0, ...array_map(self::length(...), array_filter(self::lines($form), static fn (array $l): bool => str_starts_with($l[1]->label, $kind) && abs($l[0]->heightAt($l[1]->from) - $l[0]->heightAt($l[1]->to)) > 1.0)));
     }
 }

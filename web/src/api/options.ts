@@ -1,6 +1,18 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
-import type { Account, BuildingState, Comparison, Cut, Cut2D, Fit, Found, Made, ProjectSummary, Stand } from './types';
+import type {
+  Account,
+  BuildingState,
+  Comparison,
+  Cut,
+  Cut2D,
+  Fit,
+  Found,
+  Made,
+  Mockup,
+  ProjectSummary,
+  Stand,
+} from './types';
 
 export const accountOptions = () => queryOptions({ queryKey: ['account'], queryFn: () => api.get<Account>('me') });
 
@@ -38,6 +50,12 @@ export const sectionOptions = (id: string, across: 'x' | 'y', at: string, revisi
   queryOptions({
     queryKey: ['building', id, 'section', across, at, revision],
     queryFn: () => api.get<Cut2D & { revision: number }>(`buildings/${id}/section?across=${across}&at=${at}`),
+  });
+
+export const mockupOptions = (id: string, revision: number, size: string) =>
+  queryOptions({
+    queryKey: ['building', id, 'mockup', revision, size],
+    queryFn: () => api.get<Mockup>(`buildings/${id}/mockup?r=${revision}&size=${size}`),
   });
 
 export const cutOptions = (id: string, sheet: string, revision: number) =>

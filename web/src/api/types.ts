@@ -235,6 +235,8 @@ export interface Revision {
   number: number;
   summary: string;
   name: string | null;
+  /** What was learnt from it. */
+  note: string | null;
   kind: 'edit' | 'undo' | 'redo' | 'restore';
   parts_changed: number | null;
   is_sound: boolean;
@@ -383,6 +385,13 @@ export interface FoundResult {
 export interface Found {
   results: FoundResult[];
   help: string | null;
+}
+
+export interface Mockup {
+  revision: number;
+  percent: number;
+  pages: number;
+  nets: { name: string; faces: number; folds: number; tabs: number }[];
 }
 
 export interface Cut {

@@ -23,6 +23,7 @@ const conflict: Conflict = {
     number: 3,
     summary: 'eaves from 9ft to 10ft',
     name: null,
+    note: null,
     kind: 'edit',
     parts_changed: 4,
     is_sound: true,

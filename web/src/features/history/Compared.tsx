@@ -60,6 +60,7 @@ function Side({ side, wall }: { side: ComparedSide; wall: string }) {
         <strong>{side.revision.name ?? `Revision ${side.revision.number}`}</strong>
         <br />
         <span className="quiet">{side.revision.summary}</span>
+        {side.revision.note !== null && <blockquote className="remark">{side.revision.note}</blockquote>}
       </figcaption>
       {side.view === null || shown === undefined ? (
         <ul className="text-danger">

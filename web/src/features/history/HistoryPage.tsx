@@ -86,6 +86,7 @@ function Entry({ revision, isCurrent, isFrom, isTo, onFrom, onTo }: EntryProps) 
         )}
         {!revision.is_sound && <span className="level level-stop"> has faults</span>}
       </div>
+      {revision.note !== null && <blockquote className="remark">{revision.note}</blockquote>}
       <div className="quiet">
         {revision.number}, {new Date(revision.at).toLocaleString()}
         {isCurrent ? ', as it is now' : ''}

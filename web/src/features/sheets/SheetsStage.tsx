@@ -13,6 +13,7 @@ import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
 import { textAt, useBuilding } from '../building/context';
 import { CutterView } from './CutterView';
+import { MockupPanel } from './MockupPanel';
 import { TrialPrint } from './TrialPrint';
 
 const FILES = [
@@ -156,6 +157,7 @@ export function SheetsStage() {
             </tbody>
           </table>
         </div>
+        {isSound && <MockupPanel />}
       </section>
       <aside className="sheet" aria-label="Figures">
         <h2>Paper</h2>
