@@ -12,10 +12,6 @@ final readonly class BlockReader
 {
     public const MOST_BLOCKS = 64;
 
-    public const MOST_OPENINGS = 200;
-
-    private const MOST_REPEATS = 200;
-
     /**
      * @param  array<string, Style>  $styles
      * @param  list<string>  $stacks  the names of the stacks
@@ -73,7 +69,8 @@ final readonly class BlockReader
         }
         $storeys = $this->storeys($node->get('storeys'));
         $corners = $this->corners($node->get('corners'), $footprint);
-        $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')));
+        $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')),
+            new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0));
         $roof = (new RoofReader($this->values))->read($node->get('roof'), $footprint);
         if ($id === null || $footprint === null || $turn === null || $base === null || $eaves === null || $roof === null) {
             return null;
@@ -109,6 +106,9 @@ final readonly class BlockReader
             $vertex = $item->get('vertex')?->whole(0, ($footprint?->count() ?? 4) - 1);
             $method = $item->get('method') === null ? 'butt' : $item->get('method')->choice(['butt', 'mitre']);
             $through = $item->get('through')?->choice(['before', 'after']);
+            if ($method === 'mitre') {
+                $item->get('method')?->fault('not-made-yet', ['given' => 'mitre', 'instead' => 'use “butt” for now']);
+            }
             if ($vertex !== null && $method !== null) {
                 $corners[$vertex] = new Corner($method, $through);
             }
@@ -121,12 +121,12 @@ final readonly class BlockReader
      * @param  list<string>  $edges  names of the footprint's edges
      * @return list<Wall>
      */
-    private function walls(?Node $node, string $blockPath, array $edges): array
+    private function walls(?Node $node, string $blockPath, array $edges, WallReader $reader): array
     {
         /** @var array<int, Wall> $found */
         $found = [];
         foreach ($node?->items(count($edges)) ?? [] as $item) {
-            if (! $item->isObject(['edge'], ['finish', 'treat', 'stack', 'openings'])) {
+            if (! $item->isObject(['edge'], ['finish', 'treat', 'stack', 'openings', 'rows', 'keep'])) {
                 continue;
             }
             $edge = EdgeName::read($item->get('edge'), $edges);
@@ -136,7 +136,7 @@ final readonly class BlockReader
             if (isset($found[$edge])) {
                 $item->get('edge')?->fault('edge-twice', ['given' => $edges[$edge]]);
             }
-            $found[$edge] = $this->wall($item, $edge, $edges[$edge]);
+            $found[$edge] = $reader->read($item, $edge, $edges[$edge]);
         }
         $walls = [];
         foreach ($edges as $edge => $name) {
@@ -144,55 +144,5 @@ final readonly class BlockReader
         }
 
         return $walls;
-    }
-
-    private function wall(Node $node, int $edge, string $name): Wall
-    {
-        $finish = $node->get('finish') === null ? Finish::BARE : $node->get('finish')->choice(Finish::ALL);
-        $treat = $node->get('treat') === null ? 'full' : $node->get('treat')->choice(['full', 'plain', 'omit']);
-        $stack = $node->get('stack') === null ? 'wall' : $node->get('stack')->text(100);
-        if ($stack !== null && ! in_array($stack, $this->stacks, true)) {
-            $node->get('stack')?->fault('unknown-stack', ['given' => $stack, 'known' => implode(', ', $this->stacks)]);
-        }
-        $openings = [];
-        $ids = [];
-        foreach ($node->get('openings')?->items(self::MOST_OPENINGS) ?? [] as $i => $item) {
-            $opening = $this->opening($item, $i);
-            if ($opening === null) {
-                continue;
-            }
-            if (isset($ids[$opening->id])) {
-                ($item->get('id') ?? $item)->fault('id-twice', ['given' => $opening->id]);
-            }
-            $ids[$opening->id] = true;
-            $openings[] = $opening;
-        }
-
-        return new Wall($edge, $name, $finish ?? Finish::BARE, $treat ?? 'full', $stack ?? 'wall', $openings, $node->path);
-    }
-
-    private function opening(Node $node, int $index): ?Opening
-    {
-        if (! $node->isObject(['style', 'from', 'sill'], ['id', 'repeat'])) {
-            return null;
-        }
-        $id = $node->get('id') === null ? 'o'.($index + 1) : $this->values->id($node->get('id'));
-        $styleId = $node->get('style')?->text(100);
-        if ($styleId !== null && ! isset($this->styles[$styleId])) {
-            $node->get('style')?->fault('unknown-style', ['given' => $styleId, 'known' => implode(', ', array_keys($this->styles))]);
-        }
-        $from = $this->values->real($node->get('from'), Sign::ZeroOrMore);
-        $sill = $this->values->real($node->get('sill'), Sign::ZeroOrMore);
-        $count = 1;
-        $pitch = null;
-        $repeat = $node->get('repeat');
-        if ($repeat !== null && $repeat->isObject(['count', 'pitch'])) {
-            $count = $repeat->get('count')?->whole(1, self::MOST_REPEATS) ?? 1;
-            $pitch = $this->values->real($repeat->get('pitch'));
-        }
-        $style = $styleId === null ? null : ($this->styles[$styleId] ?? null);
-
-        return $id === null || $style === null || $from === null || $sill === null ? null
-            : new Opening($id, $style, $from, $sill, $count, $pitch, $node->path);
     }
 }

@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Measure\RealLength;
+
+/** Reads one of `walls`: its openings one by one, rows of them in bays, and what openings keep out of. */
+final readonly class WallReader
+{
+    public const MOST_OPENINGS = 200;
+
+    private const MOST_REPEATS = 200;
+
+    /**
+     * @param  array<string, Style>  $styles
+     * @param  list<string>  $stacks  the names of the stacks
+     * @param  ?Footprint  $footprint  null where it is not sound
+     * @param  list<Storey>  $storeys
+     * @param  float  $base  of the block above the datum, real millimetres
+     */
+    public function __construct(
+        private Values $values,
+        private array $styles,
+        private array $stacks,
+        private ?Footprint $footprint,
+        private array $storeys,
+        private float $base,
+    ) {
+    }
+
+    public function read(Node $node, int $edge, string $name): Wall
+    {
+        $finish = $node->get('finish') === null ? Finish::BARE : $node->get('finish')->choice(Finish::ALL);
+        $treat = $node->get('treat') === null ? 'full' : $node->get('treat')->choice(['full', 'plain', 'omit']);
+        $stack = $node->get('stack') === null ? 'wall' : $node->get('stack')->text(100);
+        if ($stack !== null && ! in_array($stack, $this->stacks, true)) {
+            $node->get('stack')?->fault('unknown-stack', ['given' => $stack, 'known' => implode(', ', $this->stacks)]);
+        }
+        $openings = [];
+        $ids = [];
+        foreach ($node->get('openings')?->items(self::MOST_OPENINGS) ?? [] as $i => $item) {
+            $opening = $this->opening($item, $i);
+            if ($opening === null) {
+                continue;
+            }
+            if (isset($ids[$opening->id])) {
+                ($item->get('id') ?? $item)->fault('id-twice', ['given' => $opening->id]);
+            }
+            $ids[$opening->id] = true;
+            $openings[] = $opening;
+            $this->keptOut($item, $opening, $node);
+        }
+
+        foreach ($node->get('rows')?->items(20) ?? [] as $i => $item) {
+            foreach ($this->row($item, $i, $edge, $node) as $opening) {
+                if (isset($ids[$opening->id])) {
+                    ($item->get('id') ?? $item)->fault('id-twice', ['given' => $opening->id]);
+                }
+                $ids[$opening->id] = true;
+                $openings[] = $opening;
+            }
+        }
+
+        return new Wall($edge, $name, $finish ?? Finish::BARE, $treat ?? 'full', $stack ?? 'wall', $openings, $node->path);
+    }
+
+    private function opening(Node $node, int $index): ?Opening
+    {
+        if (! $node->isObject(['style', 'from', 'sill'], ['id', 'repeat', 'storey'])) {
+            return null;
+        }
+        $id = $node->get('id') === null ? 'o'.($index + 1) : $this->values->id($node->get('id'));
+        $styleId = $node->get('style')?->text(100);
+        if ($styleId !== null && ! isset($this->styles[$styleId])) {
+            $node->get('style')?->fault('unknown-style', ['given' => $styleId, 'known' => implode(', ', array_keys($this->styles))]);
+        }
+        $from = $this->values->real($node->get('from'), Sign::ZeroOrMore);
+        $sill = $this->sill($node);
+        $count = 1;
+        $pitch = null;
+        $repeat = $node->get('repeat');
+        if ($repeat !== null && $repeat->isObject(['count', 'pitch'])) {
+            $count = $repeat->get('count')?->whole(1, self::MOST_REPEATS) ?? 1;
+            $pitch = $this->values->real($repeat->get('pitch'));
+        }
+        $style = $styleId === null ? null : ($this->styles[$styleId] ?? null);
+
+        return $id === null || $style === null || $from === null || $sill === null ? null
+            : new Opening($id, $style, $from, $sill, $count, $pitch, $node->path);
+    }
+
+    /** Above the block's base; where a storey is named, above its floor. */
+    private function sill(Node $node): ?RealLength
+    {
+        $sill = $this->values->real($node->get('sill'), Sign::ZeroOrMore);
+        $named = $node->get('storey')?->text(32);
+        if ($named === null || $sill === null) {
+            return $sill;
+        }
+        foreach ($this->storeys as $storey) {
+            if ($storey->id === $named) {
+                $above = $storey->floor->mm - $this->base + $sill->mm;
+                if ($above < 0.0) {
+                    $node->get('storey')->fault('opening.below-wall', ['given' => round(-$above, 1)]);
+
+                    return null;
+                }
+
+                return RealLength::entered($above, $sill->text ?? '', $node->path.'.sill');
+            }
+        }
+        $node->get('storey')->fault('unknown-storey', ['given' => $named, 'known' => implode(', ', array_map(static fn (Storey $s): string => $s->id, $this->storeys))]);
+
+        return null;
+    }
+
+    /**
+     * Equal openings in equal bays, or between margins; those that would come into what is kept free are left out.
+     * docs/formulas.md#rows
+     *
+     * @return list<Opening>
+     */
+    private function row(Node $node, int $index, int $edge, Node $wall): array
+    {
+        if (! $node->isObject(['style', 'sill', 'count'], ['id', 'storey', 'margin'])) {
+            return [];
+        }
+        $id = $node->get('id') === null ? 'r'.($index + 1) : $this->values->id($node->get('id'));
+        $styleId = $node->get('style')?->text(100);
+        $style = $styleId === null ? null : ($this->styles[$styleId] ?? null);
+        if ($styleId !== null && $style === null) {
+            $node->get('style')?->fault('unknown-style', ['given' => $styleId, 'known' => implode(', ', array_keys($this->styles))]);
+        }
+        $sill = $this->sill($node);
+        $count = $node->get('count')?->whole(1, self::MOST_REPEATS);
+        $margin = $this->values->real($node->get('margin'), Sign::ZeroOrMore);
+        if ($id === null || $style === null || $sill === null || $count === null || $this->footprint === null) {
+            return [];
+        }
+        $length = $this->footprint->length($edge)->mm;
+        $width = $style->w->mm;
+        [$from, $pitch] = $margin === null || $count === 1
+            ? [($length / $count - $width) / 2.0, $length / $count]
+            : [$margin->mm, ($length - 2.0 * $margin->mm - $width) / ($count - 1)];
+        if ($from < 0.0 || ($count > 1 && $pitch <= $width)) {
+            $node->get('count')?->fault('row.no-room', ['given' => $count, 'length' => round($length, 1), 'width' => round($width, 1)]);
+
+            return [];
+        }
+        $keep = $this->kept($wall);
+        $openings = [];
+        for ($i = 0; $i < $count; $i++) {
+            $left = $from + $i * $pitch;
+            $clash = array_filter($keep, static fn (array $k): bool => $left < $k[1] && $left + $width > $k[0]);
+            if ($clash === []) {
+                $openings[] = new Opening($id.'-'.($i + 1), $style, RealLength::ofMillimetres($left), $sill, 1, null, $node->path);
+            }
+        }
+
+        return $openings;
+    }
+
+    /** @return list<array{float, float}> from and to, real millimetres */
+    private function kept(Node $wall): array
+    {
+        $kept = [];
+        foreach ($wall->get('keep')?->items(50) ?? [] as $item) {
+            $item->isObject(['from', 'width'], ['why']);
+            $from = $this->values->real($item->get('from'), Sign::ZeroOrMore);
+            $width = $this->values->real($item->get('width'));
+            if ($from !== null && $width !== null) {
+                $kept[] = [$from->mm, $from->mm + $width->mm];
+            }
+        }
+
+        return $kept;
+    }
+
+    private function keptOut(Node $node, Opening $opening, Node $wall): void
+    {
+        foreach ($this->kept($wall) as $k => [$from, $to]) {
+            for ($i = 0; $i < $opening->count; $i++) {
+                if ($opening->leftMm($i) < $to && $opening->leftMm($i) + $opening->style->w->mm > $from) {
+                    $why = ($wall->get('keep')?->items(50) ?? [])[$k]->get('why')?->value;
+                    $node->get('from')?->fault('opening.kept-out', ['from' => round($from, 1), 'to' => round($to, 1), 'why' => is_string($why) ? $why : 'said so']);
+
+                    return;
+                }
+            }
+        }
+    }
+}
