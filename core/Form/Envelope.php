@@ -108,6 +108,7 @@ final readonly class Envelope
             ...array_merge(...array_map(fn (Solid $s): array => [...$s->tailEdges(), ...$this->feet($facet, $s, $box)], $near)), ...$own->tailEdges(),
             ...array_merge(...array_map(static fn (Patch $p): array => $p->lines(), $stubs)),
         ];
+        $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($box), $lines)));
         $outline = $facet->whole->outline;
         $patches = Overlay::patches($lines, function (Vec2 $at) use ($outline, $facet, $near, $own, $stubs): bool {
             if (! $outline->contains($at) || ! $this->isOver($own, $at, $near)) {
@@ -181,7 +182,8 @@ final readonly class Envelope
         $lines = [];
         foreach ($solid->roof->facets as $other) {
             $bounds = $other->whole->outline->bounds();
-            if ($box->meets($bounds)) {
+            $both = $box->shared($bounds);
+            if ($both !== null && $facet->crosses($other, $both)) {
                 $lines = [...$lines, ...$facet->levelWith($other, $bounds)];
             }
         }

@@ -87,6 +87,18 @@ final readonly class Facet
         return $lean < 0.0 ? -$angle : $angle;
     }
 
+    /** Whether it is above another plane in some places of a box and below it in others. */
+    public function crosses(self $other, Box2 $box): bool
+    {
+        $offs = [];
+        foreach ([[$box->x0, $box->y0], [$box->x1, $box->y0], [$box->x0, $box->y1], [$box->x1, $box->y1]] as [$x, $y]) {
+            $at = new Vec2($x, $y);
+            $offs[] = $this->heightAt($at) - $other->heightAt($at);
+        }
+
+        return min($offs) < 1e-6 && max($offs) > -1e-6;
+    }
+
     /**
      * The line along which it is as high as another plane, as far as that may matter; none where they are parallel.
      *

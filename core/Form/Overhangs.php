@@ -26,7 +26,8 @@ final readonly class Overhangs
     {
         $stubs = [];
         foreach ($solid->roof->facets as $other) {
-            if (! $facet->whole->outline->bounds()->meets($other->whole->outline->bounds())) {
+            $both = $facet->whole->outline->bounds()->shared($other->whole->outline->bounds()->grown($roof));
+            if ($both === null || ! $facet->crosses($other, $both)) {
                 continue;
             }
             // Where its eaves' tops come to.
@@ -36,6 +37,7 @@ final readonly class Overhangs
                 && ! $own->contains($at) && ! $solid->contains($at) && ! $own->isBesideTail($at) && ! $solid->isBesideTail($at);
             $lines = [...self::plain($facet->whole->outline), ...self::plain($its), ...self::plain($own->ring), ...self::plain($solid->ring),
                 ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails]))];
+            $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines)));
             foreach (Overlay::patches($lines, $isFree) as $both) {
                 $offs = array_map(static fn (Vec2 $p): float => $facet->heightAt($p) - $other->heightAt($p), $both->outline->points);
                 if (min($offs) < -self::CROSSES && max($offs) > self::CROSSES) {

@@ -52,4 +52,17 @@ final readonly class Box2
 
         return $this->x0 < $that->x1 + $by && $that->x0 < $this->x1 + $by && $this->y0 < $that->y1 + $by && $that->y0 < $this->y1 + $by;
     }
+
+    /** What lies in both; null where that is nothing. */
+    public function shared(self $that): ?self
+    {
+        [$x0, $y0, $x1, $y1] = [max($this->x0, $that->x0), max($this->y0, $that->y0), min($this->x1, $that->x1), min($this->y1, $that->y1)];
+
+        return $x0 < $x1 && $y0 < $y1 ? new self($x0, $y0, $x1, $y1) : null;
+    }
+
+    public function grown(float $by): self
+    {
+        return new self($this->x0 - $by, $this->y0 - $by, $this->x1 + $by, $this->y1 + $by);
+    }
 }

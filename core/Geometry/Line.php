@@ -13,4 +13,31 @@ final readonly class Line
         public string $label,
     ) {
     }
+
+    /** What of it lies in a box, or near it; null where nothing does. */
+    public function within(Box2 $box): ?self
+    {
+        $d = $this->to->minus($this->from);
+        [$low, $high] = [0.0, 1.0];
+        foreach ([[$this->from->x, $d->x, $box->x0, $box->x1], [$this->from->y, $d->y, $box->y0, $box->y1]] as [$at, $by, $least, $most]) {
+            $least -= 1.0;
+            $most += 1.0;
+            if (abs($by) < 1e-12) {
+                if ($at < $least || $at > $most) {
+                    return null;
+                }
+
+                continue;
+            }
+            [$s, $t] = [($least - $at) / $by, ($most - $at) / $by];
+            $low = max($low, min($s, $t));
+            $high = min($high, max($s, $t));
+        }
+
+        return match (true) {
+            $low >= $high => null,
+            $low === 0.0 && $high === 1.0 => $this,
+            default => new self($this->from->plus($d->times($low)), $this->from->plus($d->times($high)), $this->label),
+        };
+    }
 }

@@ -52,14 +52,20 @@ final class Overlay
     {
         $cuts = array_fill(0, count($lines), [0.0, 1.0]);
         $n = count($lines);
+        $boxes = array_map(static fn (Line $l): array => [min($l->from->x, $l->to->x) - self::SHORT, max($l->from->x, $l->to->x) + self::SHORT, min($l->from->y, $l->to->y) - self::SHORT, max($l->from->y, $l->to->y) + self::SHORT], $lines);
         for ($i = 0; $i < $n; $i++) {
             $a = $lines[$i]->from;
+            [$x0, $x1, $y0, $y1] = $boxes[$i];
             $d = $lines[$i]->to->minus($a);
             $square = $d->dot($d);
             if ($square < self::SHORT * self::SHORT) {
                 continue;
             }
             for ($j = $i + 1; $j < $n; $j++) {
+                [$u0, $u1, $v0, $v1] = $boxes[$j];
+                if ($u0 > $x1 || $u1 < $x0 || $v0 > $y1 || $v1 < $y0) {
+                    continue;
+                }
                 $c = $lines[$j]->from;
                 $e = $lines[$j]->to->minus($c);
                 $other = $e->dot($e);
