@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -142,7 +143,18 @@ abstract class BrowserTestCase extends TestCase
 
     protected function press(string $button): void
     {
-        $this->find("//button[normalize-space()='$button'][not(@disabled)]")->click();
+        // A page that is just being drawn anew takes the button away between finding and pressing it.
+        for ($try = 1; ; $try++) {
+            try {
+                $this->find("//button[normalize-space()='$button'][not(@disabled)]")->click();
+
+                return;
+            } catch (StaleElementReferenceException $e) {
+                if ($try === 3) {
+                    throw $e;
+                }
+            }
+        }
     }
 
     protected function link(string $text): RemoteWebElement

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Several blocks and their roofs, as a person makes them. */
+final class BlocksTest extends BrowserTestCase
+{
+    public function testAWingIsAddedMovedAndRoofedOnThePlan(): void
+    {
+        $this->beginBuilding('Runa', 'Creamery');
+        $this->press('Add a wing');
+        $this->saved(2);
+        $this->find("//*[@data-block='wing']");
+        // Along the wall it stands against, by the keyboard: two presses are one revision.
+        $this->find("//select[preceding-sibling::label[.='block'] or @id=//label[.='block']/@for]/option[@value='wing']")->click();
+        $this->browser->executeScript('document.querySelector("svg.drawing").focus()');
+        $this->keys(WebDriverKeys::ARROW_UP);
+        $this->keys(WebDriverKeys::ARROW_UP);
+        $this->saved(3);
+        $this->sees('its left centred on main.right');
+        self::assertSame('6in', $this->browser->findElements(WebDriverBy::xpath("//label[normalize-space()='by']/following-sibling::input"))[1]->getAttribute('value'));
+        // Dragged by the pointer, ten pixels to the front.
+        $box = $this->find("//*[@data-block='main']");
+        (new WebDriverActions($this->browser))->moveToElement($box)->clickAndHold()->moveByOffset(40, 25)->release()->perform();
+        $this->saved(4);
+        $this->assertSound('the plan of two blocks');
+
+        $this->link('Roof')->click();
+        $this->sees('Roofs from above');
+        self::assertNotSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-line="wall line"]')));
+        $this->press('right');
+        $this->heading('Over the edge right');
+        $this->find("//select[option[.='gable']]/option[.='a slope rises from it']")->click();
+        $this->saved(5);
+        $this->assertSound('the roof from above');
+        $this->press('section');
+        $this->find("//*[name()='svg'][contains(@aria-label, 'pieces of card are cut')]");
+        $this->assertSound('the section');
+        $this->press('panels');
+        $this->heading('A panel in true shape');
+        $this->sees('÷ cos 40°');
+        $this->assertSound('a panel');
+    }
+
+    public function testAFaultIsAtTheEdgeAndTheLastRoofStays(): void
+    {
+        $this->beginBuilding('Sten', 'Faults');
+        $this->link('Roof')->click();
+        foreach (['front', 'back'] as $i => $edge) {
+            $this->press($edge);
+            $this->heading("Over the edge $edge");
+            $this->find("//select[option[.='gable']]/option[.='gable']")->click();
+            $this->saved($i + 2);
+            $this->press('The whole roof');
+        }
+        $this->sees('the roof never closes');
+        $this->sees('Drawings and parts are from revision 2');
+        $this->press('Undo');
+        $this->saved(4);
+        $this->sees('back: slope');
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[aria-label=Faults]')));
+    }
+
+    public function testTheMockUpIsLookedAtAndWhatWasLearntIsKept(): void
+    {
+        $this->enterDemo();
+        $this->link('Marrowmere Creamery')->click();
+        $this->link('Sheets')->click();
+        $this->find("//section[@aria-label='Mock-up']//img[@alt='Mock-up, page 1']");
+        $this->find("//section[@aria-label='Mock-up']//a[normalize-space()='Download the mock-up']")->click();
+        $this->downloaded('marrowmere-creamery-mock-up-*.pdf');
+        $this->find("//textarea[starts-with(@aria-label, 'What was learnt')]")->sendKeys('The dormer hides the signal.');
+        $this->press('Keep the note');
+        $this->sees('Kept.');
+        $this->link('History')->click();
+        $this->sees('The dormer hides the signal.');
+        $this->assertQuiet('history');
+    }
+}
