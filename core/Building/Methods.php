@@ -15,12 +15,14 @@ final readonly class Methods
      * @param  'front-and-back'|'sides'  $through  which walls run full length at the corners
      * @param  'floor'|'none'  $base
      * @param  'auto'|'none'  $braces
+     * @param  'auto'|'none'  $supports  formers under the roofs
      */
     public function __construct(
         public array $stacks,
         public string $through,
         public string $base,
         public string $braces,
+        public string $supports,
         public SkinMethod $skin,
         public Template $template,
         public Stock $frame,

@@ -26,7 +26,7 @@ final readonly class MethodsReader
 
     public function read(?Node $node): ?Methods
     {
-        if ($node === null || ! $node->isObject(['wall', 'roof'], ['stacks', 'corner', 'through', 'base', 'braces', 'skin', 'template', 'trim', 'ridge'])) {
+        if ($node === null || ! $node->isObject(['wall', 'roof'], ['stacks', 'corner', 'through', 'base', 'braces', 'supports', 'skin', 'template', 'trim', 'ridge'])) {
             return null;
         }
         $template = $this->template($node->get('template'));
@@ -47,6 +47,7 @@ final readonly class MethodsReader
         $through = $this->choice($node->get('through'), ['front-and-back', 'sides'], 'front-and-back');
         $base = $this->choice($node->get('base'), ['floor', 'none'], 'floor');
         $braces = $this->choice($node->get('braces'), ['auto', 'none'], 'auto');
+        $supports = $this->choice($node->get('supports'), ['auto', 'none'], 'none');
         $skin = $this->skin($node->get('skin'));
         $trim = $node->get('trim');
         $trim?->isObject([], ['frame', 'glazing']);
@@ -57,12 +58,12 @@ final readonly class MethodsReader
         $ridge?->isObject(['stock']);
         $strip = $this->stock($ridge?->get('stock'), 'card-0.25');
         $sound = array_filter($stacks, static fn (?Stack $stack): bool => $stack !== null);
-        if (count($sound) < count($stacks) || $through === null || $base === null || $braces === null || $skin === null || $template === null
+        if (count($sound) < count($stacks) || $through === null || $base === null || $braces === null || $supports === null || $skin === null || $template === null
             || $frame === null || $glazing === null || $paper === null || $strip === null) {
             return null;
         }
 
-        return new Methods($sound, $through, $base, $braces, $skin, $template, $frame, $glazing, $paper, $strip);
+        return new Methods($sound, $through, $base, $braces, $supports, $skin, $template, $frame, $glazing, $paper, $strip);
     }
 
     private function stack(?Node $node, ?Template $template): ?Stack

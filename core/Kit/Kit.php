@@ -14,6 +14,7 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Roof\FormerParts;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofParts;
 use Chartula\Core\Shell\BaseParts;
@@ -59,6 +60,7 @@ final readonly class Kit
             ->with(BaseParts::make($building, $walls))
             ->with(BraceParts::make($building, $walls))
             ->with(RoofParts::make($building, $panels, $walls))
+            ->with(FormerParts::make($building, $panels, $walls))
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls));
 

@@ -223,7 +223,9 @@ final class Strips
         foreach ([$one, $other] as $k => $panel) {
             // What lies on the panel: the half strip, less what bridges the gap.
             $lying = StripHalf::clipped($legs[$k], 0.0, 1.0, -$open);
-            $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)), $k === 0 && $isPlain ? array_slice($part->corners(), 0, 2) : [],
+            // The half's corners, from where it folds.
+            $line = new Frame($frame->at($end->minus($x->times($clear[0])), $top), $inSpace($x)->times(-1.0), $panel->facet->frame->normal->cross($inSpace($x)->times($k === 0 ? -1.0 : 1.0)));
+            $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)), array_map(static fn (Vec2 $v): Vec3 => $line->at($v), $legs[$k]),
                 why: "the strip covers the $kind", contact_mm2: count($lying) > 2 ? (new Ring($lying))->area() : 0.0);
         }
 

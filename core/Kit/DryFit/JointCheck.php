@@ -119,13 +119,15 @@ final class JointCheck
         }
     }
 
-    /** Every declared point of contact lies on the outline of one of the two. */
+    /** Every declared point of contact lies on the outline of one of the two; of a paper stuck to its wall, at a corner of the paper. */
     private function places(KitShape $joint, Piece $one, Piece $other): void
     {
+        $isPaper = $one->part->isPaper() && $joint->text('kind') === 'lap';
         foreach ($joint->points3('contact') as $point) {
-            if (! $one->isAt($point, 2.0 * Tolerance::MEET) && ! $other->isAt($point, 2.0 * Tolerance::MEET)) {
-                $off = min($one->distanceTo($point), $other->distanceTo($point));
-                $this->add('joint.place', $joint, sprintf('is declared %.3f mm away from both', $off), $off);
+            $isThere = $isPaper ? $one->isCorner($point, 2.0 * Tolerance::MEET) : $one->isAt($point, 2.0 * Tolerance::MEET) || $other->isAt($point, 2.0 * Tolerance::MEET);
+            if (! $isThere) {
+                $off = $isPaper ? $one->distanceTo($point) : min($one->distanceTo($point), $other->distanceTo($point));
+                $this->add('joint.place', $joint, sprintf('is declared %.3f mm away from '.($isPaper ? 'its corner' : 'both'), $off), $off);
 
                 return;
             }

@@ -109,6 +109,22 @@ final readonly class Piece
         return false;
     }
 
+    /** Whether a point lies at a corner of the outline, or of paper at an end of a fold, to within $within. */
+    public function isCorner(Vec3 $point, float $within): bool
+    {
+        foreach ($this->facets as $facet) {
+            $height = $facet->frame->height($point);
+            $place = $facet->frame->project($point);
+            foreach (min(abs($height), abs($height + $facet->thickness)) > $within ? [] : [...$facet->region->outline->points, ...array_column($this->part->folds, 'from'), ...array_column($this->part->folds, 'to')] as $corner) {
+                if ($corner->distanceTo($place) <= $within) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** How far a point lies from the outline of the card, on either face; on paper also from where it folds. */
     public function distanceTo(Vec3 $point): float
     {

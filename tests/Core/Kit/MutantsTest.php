@@ -16,15 +16,15 @@ use Tests\Support\Kits;
 #[Group('property')]
 final class MutantsTest extends TestCase
 {
-    /** @param  ?int  $seed of a generated building; null for the weigh office */
+    /** @param  int|string  $which  the seed of a generated building, or the name of an example */
     #[DataProvider('provideKits')]
-    public function testEveryMutantIsFound(?int $seed): void
+    public function testEveryMutantIsFound(int|string $which): void
     {
-        $kit = Kits::serialised($seed === null ? Kits::example('weigh-office') : Kits::of((new BuildingGenerator($seed))->document()));
+        $kit = Kits::serialised(is_string($which) ? Kits::example($which) : Kits::of((new BuildingGenerator($which))->document()));
         self::assertSame([], DryFit::check($kit)->toArray()['findings'], 'the kit itself is sound');
         $missed = [];
         $made = 0;
-        foreach (KitMutants::of($kit, $seed ?? 1) as $what => $mutant) {
+        foreach (KitMutants::of($kit, is_int($which) ? $which : 1) as $what => $mutant) {
             $made++;
             if (DryFit::check($mutant)->goesTogether()) {
                 $missed[] = $what;
@@ -34,10 +34,11 @@ final class MutantsTest extends TestCase
         self::assertGreaterThan(20, $made);
     }
 
-    /** @return iterable<string, array{?int}> */
+    /** @return iterable<string, array{int|string}> */
     public static function provideKits(): iterable
     {
-        yield 'the weigh office' => [null];
+        yield 'the weigh office' => ['weigh-office'];
+        yield 'the creamery' => ['creamery'];
         foreach (range(1, getenv('CHARTULA_DEEP') !== false ? 40 : 3) as $seed) {
             yield "seed $seed" => [$seed];
         }

@@ -45,7 +45,7 @@ final class FinderTest extends TestCase
 
     #[TestWith(['W2', 'part', 'main.front.core'])]
     #[TestWith(['w2', 'part', 'main.front.core'])]
-    #[TestWith(['front', 'wall', 'front'])]
+    #[TestWith(['front', 'wall', 'main.front'])]
     #[TestWith(['ridge strip', 'part', 'main.ridge.strip'])]
     #[TestWith(['sheet 2', 'sheet', '2'])]
     #[TestWith(['print stale', 'verb', 'print-stale'])]

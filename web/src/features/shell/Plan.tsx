@@ -39,6 +39,15 @@ export function Methods() {
         onChange={(value) => save([{ op: 'set', path: 'methods.braces', value }])}
       />
       <SelectField
+        label="formers under the roofs"
+        value={text('methods.supports') || 'none'}
+        choices={[
+          ['auto', 'as the card asks'],
+          ['none', 'none'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.supports', value }])}
+      />
+      <SelectField
         label="template goes on"
         value={text('methods.template.side') || 'back'}
         choices={[
