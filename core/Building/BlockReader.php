@@ -104,13 +104,10 @@ final readonly class BlockReader
         foreach ($node?->items(FootprintReader::MOST_CORNERS) ?? [] as $item) {
             $item->isObject(['vertex'], ['method', 'through']);
             $vertex = $item->get('vertex')?->whole(0, ($footprint?->count() ?? 4) - 1);
-            $method = $item->get('method') === null ? 'butt' : $item->get('method')->choice(['butt', 'mitre']);
+            $method = $item->get('method')?->choice(['butt', 'mitre']);
             $through = $item->get('through')?->choice(['before', 'after']);
-            if ($method === 'mitre') {
-                $item->get('method')?->fault('not-made-yet', ['given' => 'mitre', 'instead' => 'use “butt” for now']);
-            }
-            if ($vertex !== null && $method !== null) {
-                $corners[$vertex] = new Corner($method, $through);
+            if ($vertex !== null) {
+                $corners[$vertex] = new Corner($method, $through, $item->path);
             }
         }
 

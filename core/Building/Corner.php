@@ -8,12 +8,13 @@ namespace Chartula\Core\Building;
 final readonly class Corner
 {
     /**
-     * @param  'butt'|'mitre'  $method
+     * @param  'butt'|'mitre'|null  $method  null: as the methods say
      * @param  'before'|'after'|null  $through  which of the two walls runs through
      */
     public function __construct(
-        public string $method,
+        public ?string $method,
         public ?string $through,
+        public string $path,
     ) {
     }
 }

@@ -12,17 +12,21 @@ final readonly class Methods
 {
     /**
      * @param  array<string, Stack>  $stacks  by name; `wall` and `roof` always among them
+     * @param  'butt'|'mitre'  $corner  of walls, where a block does not say otherwise
      * @param  'front-and-back'|'sides'  $through  which walls run full length at the corners
      * @param  'floor'|'none'  $base
      * @param  'auto'|'none'  $braces
-     * @param  'auto'|'none'  $supports  formers under the roofs
+     * @param  'auto'|'none'  $supports  formers and boards under the roofs
+     * @param  'square'|'bevelled'  $panels  edges of roof panels where they meet others or a wall
      */
     public function __construct(
         public array $stacks,
+        public string $corner,
         public string $through,
         public string $base,
         public string $braces,
         public string $supports,
+        public string $panels,
         public SkinMethod $skin,
         public Template $template,
         public Stock $frame,

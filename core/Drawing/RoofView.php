@@ -45,7 +45,7 @@ final readonly class RoofView
                     $ends = [sprintf('%.3F %.3F', $line->from->x, $line->from->y), sprintf('%.3F %.3F', $line->to->x, $line->to->y)];
                     sort($ends);
                     $key = implode(' ', $ends);
-                    if (! isset($seen[$key]) && $line->label !== 'foot') {
+                    if (! isset($seen[$key]) && ! str_starts_with($line->label, 'foot')) {
                         $seen[$key] = true;
                         $lines[] = $this->line($facet, $line);
                     }

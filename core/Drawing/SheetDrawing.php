@@ -9,6 +9,8 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Sheets\CuttingOrder;
@@ -93,7 +95,7 @@ final readonly class SheetDrawing
     private function part(PlacedPart $placed): void
     {
         $part = $placed->part->part;
-        $rings = array_map(fn (Ring $r): array => $this->on($placed, $r->points), $part->region()->rings());
+        $rings = array_map(fn (Ring $r): array => $this->on($placed, $r->points), $part->blank()->rings());
         $this->drawing->path(new Path(Layer::Cut, $rings, true, new Stroke(self::CUT_MM, $this->ink)));
         foreach ($part->slits as $slit) {
             $this->drawing->path(new Path(Layer::Cut, [$this->on($placed, $slit)], false, new Stroke(self::CUT_MM, $this->ink)));
@@ -103,6 +105,9 @@ final readonly class SheetDrawing
         }
         foreach ($part->marks as $mark) {
             $this->mark($placed, $mark);
+        }
+        foreach ($part->bevels() as $bevel) {
+            $this->bevel($placed, $bevel);
         }
         $this->label($placed);
     }
@@ -133,6 +138,24 @@ final readonly class SheetDrawing
             foreach ([$a->plus($along->times($at)), $b->minus($along->times($at))] as $foot) {
                 $this->drawing->line(Layer::Score, $foot->minus($across->times(self::TICK_MM / 2.0)), $foot->plus($across->times(self::TICK_MM / 2.0)), new Stroke(0.15, '#9c4a32'));
             }
+        }
+    }
+
+    /** Dotted where the shorter face ends, with the angle off square and the face that is shorter. */
+    private function bevel(PlacedPart $placed, Bevel $bevel): void
+    {
+        $ring = $placed->part->part->outline->face($bevel->longer === 'outside' ? 'inside' : 'outside');
+        [$a, $b] = [$placed->toSheet($ring->point($bevel->edge)), $placed->toSheet($ring->point($bevel->edge + 1))];
+        $this->drawing->path(new Path(Layer::Mark, [[$a, $b]], false, new Stroke(self::CUT_MM, '#4c5b66', [0.3, 0.5])));
+        $centre = $a->plus($b)->times(0.5);
+        $along = $b->minus($a)->times(1.0 / $a->distanceTo($b));
+        $in = $placed->mirrored ? new Vec2($along->y, -$along->x) : new Vec2(-$along->y, $along->x);
+        $words = LengthFormat::trimmed($bevel->degrees, 1).'° off the '.($bevel->longer === 'outside' ? 'inside' : 'outside');
+        if ($a->distanceTo($b) > self::SMALL_MM * self::LETTER * mb_strlen($words)) {
+            // Read from below or from the right.
+            $reads = $along->x > 1e-9 || (abs($along->x) <= 1e-9 && $along->y > 0.0) ? $along : $along->times(-1.0);
+            $up = new Vec2(-$reads->y, $reads->x);
+            $this->drawing->text(new Text($centre->plus($in->times($up->dot($in) > 0.0 ? 0.6 : 0.6 + self::LEAST_MM * 0.7)), $words, self::LEAST_MM, 'middle', rad2deg(atan2($reads->y, $reads->x))));
         }
     }
 

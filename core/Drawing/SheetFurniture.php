@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Sheets\Page;
+use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
 
 /** What every sheet carries round its parts: heading, legend, cautions, and proving rules both ways. */
@@ -20,7 +21,7 @@ final readonly class SheetFurniture
     public static function draw(Drawing $drawing, Building $building, Sheet $sheet, int $of, string $footer): void
     {
         self::heading($drawing, $building, $sheet, $of, $footer);
-        self::legend($drawing, $sheet->page);
+        self::legend($drawing, $sheet->page, array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->bevels() !== []) !== []);
         self::rules($drawing, $sheet->page);
     }
 
@@ -38,7 +39,7 @@ final readonly class SheetFurniture
         $drawing->text(new Text(new Vec2($page->width - $page->margin, $top - 12.2), $words[1], 2.4, 'end'));
         $drawing->text(new Text(new Vec2($page->roomX(), $top - 12.2), 'Print at 100 %, never fitted to the page. Knives slip: a safety rule, the other hand behind the cut.', 2.4));
         $drawing->line(Layer::Text, new Vec2($page->roomX(), $top - Page::HEADING_MM + 2.6), new Vec2($page->width - $page->margin, $top - Page::HEADING_MM + 2.6), new Stroke(0.3, self::INK));
-        self::legend($drawing, $page);
+        self::legend($drawing, $page, false);
         self::rules($drawing, $page);
     }
 
@@ -60,7 +61,7 @@ final readonly class SheetFurniture
         $drawing->line(Layer::Text, new Vec2($left, $top - Page::HEADING_MM + 2.6), new Vec2($right, $top - Page::HEADING_MM + 2.6), new Stroke(0.3, self::INK));
     }
 
-    private static function legend(Drawing $drawing, Page $page): void
+    private static function legend(Drawing $drawing, Page $page, bool $hasBevels): void
     {
         $y = $page->height - $page->margin - 19.6;
         $x = $page->roomX();
@@ -69,6 +70,7 @@ final readonly class SheetFurniture
             ['fold, printed side scored', new Stroke(0.1, '#9c4a32', [1.2, 0.8]), 1],
             ['fold, other side scored', new Stroke(0.1, '#9c4a32', [1.2, 0.8]), 2],
             ['mark', new Stroke(0.12, '#4c5b66'), 0],
+            ...($hasBevels ? [['bevel to here', new Stroke(0.1, '#4c5b66', [0.3, 0.5]), 0]] : []),
         ];
         foreach ($samples as [$words, $stroke, $ticks]) {
             $drawing->line(Layer::Text, new Vec2($x, $y + 0.7), new Vec2($x + 9.0, $y + 0.7), $stroke);

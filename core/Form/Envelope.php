@@ -246,7 +246,7 @@ final readonly class Envelope
             $b = $solid->ring->point($edge + 1);
             $along = $b->minus($a)->times(1.0 / $b->distanceTo($a));
             $in = (new Vec2(-$along->y, $along->x))->times($thickness);
-            $lines[] = new Line($a->plus($in), $b->plus($in), 'foot');
+            $lines[] = new Line($a->plus($in), $b->plus($in), "foot:$solid->index:$edge");
         }
         $slope = $facet->gradient();
         $steep = $slope->length();

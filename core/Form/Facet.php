@@ -16,7 +16,7 @@ use Chartula\Core\Measure\Angle;
  * One plane of a roof: where the underside of the carrier lies. Model millimetres, the building's axes.
  *
  * Sides of its patches are labelled `eaves`, `verge`, `top` (the high side of a lean-to), `open`, `plane:B:E:L` (it meets
- * the plane over edge E of block B at level L), `wall:B:E` (it stops at that wall), `foot` (a wall stands beside the hole),
+ * the plane over edge E of block B at level L), `wall:B:E` (it stops at that wall), `foot:B:E` (that wall stands on it, beside the hole),
  * `deck` (a flat roof between its parapets).
  */
 final readonly class Facet

@@ -19,6 +19,9 @@ use Chartula\Core\Geometry\Vec2;
  */
 final readonly class WallSection
 {
+    /** No corner's card reaches further past its wall. */
+    private const RUNS_ON_MM = 20.0;
+
     private const HIGH_MM = 100_000.0;
 
     private const LEAST_MM2 = 0.01;
@@ -98,8 +101,9 @@ final readonly class WallSection
         $lines = [];
         $points = [];
         foreach ($this->top($this->profile($depth, 1.0), $lines) as [$a, $b, $ya, $yb]) {
-            foreach ([[$a, $ya], [$b, $yb]] as [$x, $y]) {
+            foreach ($a <= $this->length && $b >= 0.0 ? [$a, $b] : [] as $x) {
                 $x = max(0.0, min($this->length, $x));
+                $y = $b - $a < 1e-9 ? $ya : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
                 if ($points === [] || abs(end($points)->x - $x) > 1e-9 || abs(end($points)->y - $y) > 1e-6) {
                     $points[] = new Vec2($x, $y);
                 }
@@ -159,7 +163,10 @@ final readonly class WallSection
             return [[-self::HIGH_MM, self::HIGH_MM, $eaves, $eaves]];
         }
         $top = [];
-        foreach ($profile->facets($this->own->roof) as [$a, $b, $facet]) {
+        $facets = $profile->facets($this->own->roof);
+        foreach ($facets as $i => [$a, $b, $facet]) {
+            // Behind an oblique corner a roof begins a little after its wall does, whose top runs on.
+            [$a, $b] = [$i === 0 ? $a - self::RUNS_ON_MM : $a, $i === count($facets) - 1 ? $b + self::RUNS_ON_MM : $b];
             $top[] = $stretch = [$a, $b, $facet->heightAt($profile->at($a)) - $this->own->base, $facet->heightAt($profile->at($b)) - $this->own->base];
             $lines[] = new Line(new Vec2($a, $stretch[2]), new Vec2($b, $stretch[3]), Facet::key('plane', $facet->block, $facet->edge, $facet->level));
         }

@@ -4,32 +4,30 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
-/** A convex slab of card: a convex piece of a plate, from the plate's outside face to its inside face. */
+use Closure;
+
+/** A convex piece of card: of a plate, from its outside face to its inside face, or what a bevelled edge has beyond that. */
 final class Convex
 {
     /** @var array{float, float, float, float, float, float} least and greatest x, y, z */
     public readonly array $box;
 
-    /** @var list<Vec3> */
-    private array $corners = [];
-
     /** @var ?array{list<Vec3>, list<Vec3>} normals of its faces and directions of its edges, worked out when first asked for */
     private ?array $axes = null;
 
+    /**
+     * @param  list<Vec3>  $corners
+     * @param  Closure(): array{list<Vec3>, list<Vec3>}  $find  the axes
+     */
     private function __construct(
-        private readonly Ring $ring,
-        private readonly Frame $frame,
-        float $thickness,
+        private readonly array $corners,
+        private readonly Closure $find,
     ) {
         $low = [INF, INF, INF];
         $high = [-INF, -INF, -INF];
-        foreach ($ring->points as $point) {
-            foreach ([0.0, -$thickness] as $out) {
-                $p = $frame->at($point, $out);
-                $this->corners[] = $p;
-                $low = [min($low[0], $p->x), min($low[1], $p->y), min($low[2], $p->z)];
-                $high = [max($high[0], $p->x), max($high[1], $p->y), max($high[2], $p->z)];
-            }
+        foreach ($corners as $p) {
+            $low = [min($low[0], $p->x), min($low[1], $p->y), min($low[2], $p->z)];
+            $high = [max($high[0], $p->x), max($high[1], $p->y), max($high[2], $p->z)];
         }
         $this->box = [$low[0], $high[0], $low[1], $high[1], $low[2], $high[2]];
     }
@@ -37,27 +35,53 @@ final class Convex
     /** The piece $ring of a plate in $frame, $thickness deep behind it. */
     public static function slab(Ring $ring, Frame $frame, float $thickness): self
     {
-        return new self($ring, $frame, $thickness);
+        $corners = [];
+        foreach ($ring->points as $point) {
+            $corners[] = $frame->at($point);
+            $corners[] = $frame->at($point, -$thickness);
+        }
+
+        return new self($corners, static function () use ($ring, $frame): array {
+            $normals = $edges = [$frame->normal];
+            foreach ($ring->points as $i => $point) {
+                $along = $ring->point($i + 1)->minus($point);
+                $length = $along->length();
+                if ($length > Tolerance::SAME) {
+                    $direction = $frame->x->times($along->x / $length)->plus($frame->y->times($along->y / $length));
+                    $edges[] = $direction;
+                    $normals[] = $direction->cross($frame->normal);
+                }
+            }
+
+            return [$normals, $edges];
+        });
+    }
+
+    /**
+     * The triangular piece between three lines that run much alike, and its two ends.
+     *
+     * @param  array{Vec3, Vec3, Vec3, Vec3, Vec3, Vec3}  $corners  the ends of each line in turn
+     */
+    public static function wedge(array $corners): self
+    {
+        return new self($corners, static function () use ($corners): array {
+            [$a, $b, $c, $d, $e, $f] = $corners;
+            $unit = static fn (Vec3 $v): ?Vec3 => $v->length() > Tolerance::SAME ? $v->times(1.0 / $v->length()) : null;
+            $edges = array_values(array_filter(array_map($unit, [$b->minus($a), $d->minus($c), $f->minus($e), $c->minus($a), $e->minus($a), $e->minus($c), $d->minus($b), $f->minus($b), $f->minus($d)])));
+            $along = $b->minus($a);
+            $normals = array_values(array_filter(array_map($unit, [
+                $along->cross($c->minus($a)), $along->cross($e->minus($a)), $d->minus($c)->cross($e->minus($c)),
+                $c->minus($a)->cross($e->minus($a)), $d->minus($b)->cross($f->minus($b)),
+            ])));
+
+            return [$normals, $edges];
+        });
     }
 
     /** @return array{list<Vec3>, list<Vec3>} */
     private function axes(): array
     {
-        if ($this->axes === null) {
-            $normals = $edges = [$this->frame->normal];
-            foreach ($this->ring->points as $i => $point) {
-                $along = $this->ring->point($i + 1)->minus($point);
-                $length = $along->length();
-                if ($length > Tolerance::SAME) {
-                    $direction = $this->frame->x->times($along->x / $length)->plus($this->frame->y->times($along->y / $length));
-                    $edges[] = $direction;
-                    $normals[] = $direction->cross($this->frame->normal);
-                }
-            }
-            $this->axes = [$normals, $edges];
-        }
-
-        return $this->axes;
+        return $this->axes ??= ($this->find)();
     }
 
     /**

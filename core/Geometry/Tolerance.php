@@ -25,6 +25,9 @@ final readonly class Tolerance
     /** Two points nearer than this are one point: a thousandth of what meets. */
     public const SAME = 0.00001;
 
+    /** Contacts shorter than this are corners touching in passing, and no joint. */
+    public const PASSING = 0.5;
+
     /** Unit vectors and right angles, as a pure number. */
     public const UNIT = 0.000001;
 }

@@ -9,6 +9,7 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
+use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Part;
@@ -49,7 +50,7 @@ final readonly class KitDocument
             'stock' => $part->stock->id, 'thickness' => round($part->thickness, 4), 'qty' => $part->qty(), 'like' => $labelled->like, 'mirror_of' => $labelled->mirrorOf,
             'outline' => $part->outline->ring->toArray(),
             'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $part->holes),
-            'bevels' => [],
+            'bevels' => array_values(array_map(static fn (Bevel $b): array => $b->toArray(), $part->bevels())),
             'scores' => array_map(static fn (Score $s): array => $s->toArray(), $part->scores),
             'slits' => array_map(static fn (array $s): array => [$s[0]->toArray(), $s[1]->toArray()], $part->slits),
             'edges' => array_map(static fn (Edge $e, int $i): array => ['edge' => $i, 'name' => $e->name] + ($e->free === null ? [] : ['free' => $e->free]), $part->outline->edges, array_keys($part->outline->edges)),
@@ -65,6 +66,9 @@ final readonly class KitDocument
     private static function extras(Part $part): array
     {
         $extras = [];
+        if ($part->outline->inside !== null) {
+            $extras['inside_outline'] = $part->outline->inside->toArray();
+        }
         if ($part->foldedAbout !== null) {
             $extras['form'] = ['kind' => 'folded', 'base' => $part->foldedAbout->toArray()];
         }
@@ -92,7 +96,7 @@ final readonly class KitDocument
         $areas = [];
         foreach ($kit->parts as $labelled) {
             $part = $labelled->part;
-            $length = $part->outline->ring->perimeter();
+            $length = $part->outline->blank()->perimeter();
             foreach ($part->holes as $hole) {
                 $length += $hole->perimeter();
             }

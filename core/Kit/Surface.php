@@ -70,11 +70,33 @@ final readonly class Surface
             foreach (WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings as $opening) {
                 $holes[] = $opening->ring($wall->turnIn);
             }
-            $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), [...self::openAtCorners($walls, $span, $patch), ...self::openBySquareCuts($span, $patch)], $real,
+            $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), self::together([...self::openAtCorners($walls, $span, $patch), ...self::openBySquareCuts($span, $patch)]), $real,
                 self::hidden($span));
         }
 
         return $surfaces;
+    }
+
+    /**
+     * Gaps that overlap are one.
+     *
+     * @param  list<Ring>  $gaps
+     * @return list<Ring>
+     */
+    private static function together(array $gaps): array
+    {
+        if (count($gaps) < 2) {
+            return $gaps;
+        }
+        $lines = [];
+        foreach ($gaps as $ring) {
+            foreach (array_keys($ring->points) as $i) {
+                $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
+            }
+        }
+        $patches = Overlay::patches($lines, static fn (Vec2 $at): bool => array_filter($gaps, static fn (Ring $r): bool => $r->contains($at)) !== []);
+
+        return array_map(static fn (Patch $p): Ring => $p->outline, $patches);
     }
 
     /**
@@ -120,12 +142,11 @@ final readonly class Surface
         $wall = $span->form;
         $length = $wall->length->mm;
         foreach ([[$span->left, 'left', 0.0, $span->start(0)], [$span->right, 'right', $length, $span->end(0)]] as [$end, $label, $corner, $cut]) {
-            if ($end->kind === WallEnd::STRAIGHT || abs($corner - $cut) < 1e-6 || ! in_array($label, $patch->labels, true) || ($cut < 0.0 || $cut > $length)) {
+            if ($end->kind === WallEnd::STRAIGHT || abs($corner - $cut) < Tolerance::MEET || ! in_array($label, $patch->labels, true) || ($cut < 0.0 || $cut > $length)) {
                 continue;
             }
             // The boards round the corner fill it with their ends, as far up and down as those go.
-            $isSquare = $end->thickness() * abs(cos(deg2rad($end->angle))) < Tolerance::MEET && $end->kind === WallEnd::STOPPED;
-            $ends = $isSquare ? self::endsOf($walls, $walls->span($wall->block, $end->edge), $label === 'left' ? 'right' : 'left', $corner, $label === 'left' ? 1.0 : -1.0) : [];
+            $ends = $end->kind === WallEnd::STOPPED ? self::endsOf($walls, $walls->span($wall->block, $end->edge), $label === 'left' ? 'right' : 'left', $corner, ($label === 'left' ? 1.0 : -1.0), $end->angle) : [];
             $isLeft = $corner < $cut;
             $lines = [new Line(new Vec2($cut, -1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];
             foreach ($ends as $ring) {
@@ -176,15 +197,18 @@ final readonly class Surface
     }
 
     /**
-     * The ends of a wall's boards as they show on the wall round the corner.
+     * The ends of a wall's boards as they show on the wall round the corner: those that lie in its plane.
      *
      * @param  'left'|'right'  $end
      * @return list<Ring>
      */
-    private static function endsOf(Walls $walls, WallSpan $mate, string $end, float $corner, float $way): array
+    private static function endsOf(Walls $walls, WallSpan $mate, string $end, float $corner, float $way, float $angle): array
     {
         $rings = [];
         foreach ($mate->stack->layers as $k => $layer) {
+            if ($layer->thickness_mm * abs(cos(deg2rad($angle))) > Tolerance::MEET) {
+                continue;
+            }
             $x0 = $corner + $way * $mate->stack->depthOf($k);
             $x1 = $x0 + $way * $layer->thickness_mm;
             foreach ($walls->pieces($mate, $k) as $piece) {

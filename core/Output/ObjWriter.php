@@ -45,15 +45,17 @@ final readonly class ObjWriter
             return $before + (++$corners);
         };
         $faces = '';
-        foreach ($facet->pieces() as $ring) {
-            $top = array_map(static fn (Vec2 $p): int => $add($p, 0.0), $ring->points);
-            $bottom = array_map(static fn (Vec2 $p): int => $add($p, -$facet->thickness), array_reverse($ring->points));
-            $faces .= 'f '.implode(' ', $top)."\nf ".implode(' ', $bottom)."\n";
+        $tiles = $facet->region->trapezoids();
+        foreach ($tiles as $ring) {
+            $faces .= 'f '.implode(' ', array_map(static fn (Vec2 $p): int => $add($p, 0.0), $ring->points))."\n";
         }
+        foreach ($facet->inside === null ? $tiles : $facet->face('inside')->trapezoids() as $ring) {
+            $faces .= 'f '.implode(' ', array_map(static fn (Vec2 $p): int => $add($p, -$facet->thickness), array_reverse($ring->points)))."\n";
+        }
+        $inside = $facet->face('inside')->rings();
         foreach ($facet->region->rings() as $i => $ring) {
-            $points = self::turning($ring, $i === 0);
-            $top = array_map(static fn (Vec2 $p): int => $add($p, 0.0), $points);
-            $bottom = array_map(static fn (Vec2 $p): int => $add($p, -$facet->thickness), $points);
+            $top = array_map(static fn (Vec2 $p): int => $add($p, 0.0), $points = self::turning($ring, $i === 0));
+            $bottom = array_map(static fn (Vec2 $p): int => $add($p, -$facet->thickness), self::turning($inside[$i], $i === 0));
             foreach (array_keys($points) as $k) {
                 $next = ($k + 1) % count($points);
                 $faces .= "f {$top[$k]} {$bottom[$k]} {$bottom[$next]} {$top[$next]}\n";

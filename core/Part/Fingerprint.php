@@ -14,6 +14,7 @@ final readonly class Fingerprint
     {
         return self::hash([
             self::ring($part->outline->ring->points),
+            ...self::inside($part->outline->inside),
             self::rings($part->holes),
             self::sorted(array_map(static fn (Score $s): array => [...self::point($s->from), ...self::point($s->to), $s->fold, $s->scoreOn], $part->scores)),
             self::sorted(array_map(static fn (array $s): array => [...self::point($s[0]), ...self::point($s[1])], $part->slits)),
@@ -29,6 +30,7 @@ final readonly class Fingerprint
 
         return self::hash([
             self::ring($part->outline->ring->mirrored($axis)->points),
+            ...self::inside($part->outline->inside?->mirrored($axis)),
             self::rings(array_map(static fn (Ring $r): Ring => $r->mirrored($axis), $part->holes)),
             self::sorted(array_map(static fn (Score $s): array => [...self::point($flip($s->from)), ...self::point($flip($s->to)), $s->fold, $s->scoreOn], $part->scores)),
             self::sorted(array_map(static fn (array $s): array => [...self::point($flip($s[0])), ...self::point($flip($s[1]))], $part->slits)),
@@ -42,6 +44,12 @@ final readonly class Fingerprint
             array_map(static fn (Mark $m): array => [array_map(self::point(...), $m->path), $m->text], $part->marks),
             $part->art?->toArray(),
         ]);
+    }
+
+    /** @return list<list<array{int, int}>> nothing where no edge is bevelled, as before there were any */
+    private static function inside(?Ring $inside): array
+    {
+        return $inside === null ? [] : [self::ring($inside->points)];
     }
 
     /**

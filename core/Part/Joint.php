@@ -10,7 +10,7 @@ use Chartula\Core\Geometry\Vec3;
  * Where two parts meet, as derived; the dry fit finds contacts for itself and compares. Model millimetres.
  *
  * butt: a's edge strip lies in b's face. seat: a's edge, as a strip or by its nearer line only (`touch`), lies in b's
- * face. mitre: two edges share their inside line, `gap_mm` open on the outside. lap: two faces lie on each other over
+ * face. mitre: two edges share their inside line, `gap_mm` open on the outside; bevelled, both. lap: two faces lie on each other over
  * `contact_mm2`. clearance: a's edge, or its whole outline, keeps `gap_mm` from b.
  */
 final readonly class Joint
@@ -18,7 +18,7 @@ final readonly class Joint
     /**
      * @param  'butt'|'mitre'|'lap'|'seat'|'clearance'  $kind
      * @param  list<Vec3>  $contact  ends of the line of contact
-     * @param  'strip'|'line'|'outside'|null  $touch  outside: of a mitre, where the outer arrises meet and the inner ones part
+     * @param  'strip'|'line'|'outside'|null  $touch  of a mitre, outside: the outer arrises meet and the inner ones part; strip: both meet
      */
     public function __construct(
         public string $kind,

@@ -28,7 +28,7 @@ final readonly class Meeting
     /** @param  'inside'|'outside'  $face */
     public static function onFace(Part $part, int $edge, Part $mate, string $face, int $copy = 0): ?self
     {
-        return self::inPlane(self::strip($part, $edge, $copy), $mate->placements[0]->moved(0.0, 0.0, $face === 'inside' ? -$mate->thickness : 0.0), $mate->region());
+        return self::inPlane(self::strip($part, $edge, $copy), $mate->placements[0]->moved(0.0, 0.0, $face === 'inside' ? -$mate->thickness : 0.0), $mate->face($face));
     }
 
     /** Ends of two boards against each other. */
@@ -42,15 +42,16 @@ final readonly class Meeting
     }
 
     /**
-     * How far two edges run against each other on one line, and which of their arrises do.
+     * How far two edges run against each other on one line, and which of their arrises do: bevelled ones by both, `strip`.
      *
      * @param  ?int  $hole  whose edge the first is; null for the outline
-     * @return ?array{'inside'|'outside', float, list<Vec3>}
+     * @return ?array{'inside'|'outside'|'strip', float, list<Vec3>}
      */
     public static function along(Part $part, int $edge, Part $mate, int $other, ?int $hole = null, ?int $otherHole = null): ?array
     {
         $p = self::strip($part, $edge, 0, $hole);
         $q = self::strip($mate, $other, 0, $otherHole);
+        $met = [];
         foreach (['inside' => 2, 'outside' => 0] as $side => $k) {
             $along = $p[$k + 1]->minus($p[$k]);
             $length = $along->length();
@@ -64,21 +65,24 @@ final readonly class Meeting
                 $at[] = max(0.0, min($length, $s));
             }
             if (abs($at[0] - $at[1]) > Tolerance::MEET && $at[1] < $at[0]) {
-                return [$side, $at[0] - $at[1], [$p[$k]->plus($along->times($at[1])), $p[$k]->plus($along->times($at[0]))]];
+                $met[] = [$side, $at[0] - $at[1], [$p[$k]->plus($along->times($at[1])), $p[$k]->plus($along->times($at[0]))]];
             }
         }
+        if (count($met) === 2) {
+            $met[0][0] = 'strip';
+        }
 
-        return null;
+        return $met[0] ?? null;
     }
 
     /** @return array{Vec3, Vec3, Vec3, Vec3} the edge on the outside face, then on the inside face */
     private static function strip(Part $part, int $edge, int $copy, ?int $hole = null): array
     {
         $frame = $part->placements[$copy];
-        $ring = $hole === null ? $part->outline->ring : $part->holes[$hole];
-        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
+        $outside = $hole === null ? $part->outline->ring : $part->holes[$hole];
+        $inside = $hole === null ? $part->outline->face('inside') : $part->holes[$hole];
 
-        return [$frame->at($a), $frame->at($b), $frame->at($a, -$part->thickness), $frame->at($b, -$part->thickness)];
+        return [$frame->at($outside->point($edge)), $frame->at($outside->point($edge + 1)), $frame->at($inside->point($edge), -$part->thickness), $frame->at($inside->point($edge + 1), -$part->thickness)];
     }
 
     /** @param  array{Vec3, Vec3, Vec3, Vec3}  $strip */

@@ -4,21 +4,27 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part;
 
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use LogicException;
 
-/** A ring whose every edge has a name. */
+/** A ring whose every edge has a name, and where edges are bevelled the ring of the other face. docs/formulas.md#bevels */
 final readonly class Outline
 {
-    /** @param  non-empty-list<Edge>  $edges edge i runs from point i to point i + 1 */
+    /**
+     * @param  Ring  $ring  on the outside face
+     * @param  non-empty-list<Edge>  $edges edge i runs from point i to point i + 1
+     * @param  ?Ring  $inside  on the inside face, point for point; null where no edge is bevelled
+     */
     public function __construct(
         public Ring $ring,
         public array $edges,
+        public ?Ring $inside = null,
     ) {
-        if (count($edges) !== $ring->count()) {
-            throw new LogicException('Every edge of an outline has a name');
+        if (count($edges) !== $ring->count() || ($inside !== null && $inside->count() !== $ring->count())) {
+            throw new LogicException('Every edge of an outline has a name, and both faces have as many');
         }
     }
 
@@ -69,6 +75,40 @@ final readonly class Outline
 
     public function moved(float $dx, float $dy): self
     {
-        return new self($this->ring->moved($dx, $dy), $this->edges);
+        return new self($this->ring->moved($dx, $dy), $this->edges, $this->inside?->moved($dx, $dy));
+    }
+
+    public function face(string $face): Ring
+    {
+        return $face === 'inside' ? $this->inside ?? $this->ring : $this->ring;
+    }
+
+    /** What is cut square before edges are bevelled: each edge as far out as it goes on either face. */
+    public function blank(): Ring
+    {
+        return $this->inside === null ? $this->ring : Offset::lines($this->ring, array_map(fn (int $i): float => max(0.0, $this->wider($i)), array_keys($this->edges)));
+    }
+
+    /** @return array<int, Bevel> by edge */
+    public function bevels(float $thickness): array
+    {
+        $bevels = [];
+        foreach ($this->inside === null ? [] : array_keys($this->edges) as $i) {
+            $wider = $this->wider($i);
+            if (abs($wider) > Tolerance::SAME) {
+                $bevels[$i] = new Bevel($i, rad2deg(atan2(abs($wider), $thickness)), $wider > 0.0 ? 'inside' : 'outside');
+            }
+        }
+
+        return $bevels;
+    }
+
+    /** How much further out an edge stands on the inside face than on the outside face. */
+    private function wider(int $edge): float
+    {
+        $along = $this->ring->point($edge + 1)->minus($this->ring->point($edge));
+        $off = ($this->inside ?? $this->ring)->point($edge)->minus($this->ring->point($edge));
+
+        return -$along->times(1.0 / $along->length())->cross($off);
     }
 }

@@ -99,6 +99,24 @@ final readonly class Part
         return new Region($this->outline->ring, $this->holes);
     }
 
+    /** `outside` or `inside`; openings are cut square. */
+    public function face(string $face): Region
+    {
+        return new Region($this->outline->face($face), $this->holes);
+    }
+
+    /** What is cut from the sheet, before edges are bevelled. */
+    public function blank(): Region
+    {
+        return new Region($this->outline->blank(), $this->holes);
+    }
+
+    /** @return array<int, Bevel> by edge */
+    public function bevels(): array
+    {
+        return $this->outline->bevels($this->thickness);
+    }
+
     /**
      * Where the corners of the outside face stand.
      *

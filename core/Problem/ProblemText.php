@@ -46,6 +46,7 @@ final readonly class ProblemText
         'unknown-stack' => 'there is no stack “{given}”; known are {known}',
         'unknown-edge' => 'there is no edge “{given}”; known are {known}',
         'edge-twice' => 'the edge “{given}” is described twice; keep one',
+        'corner.unlike-layers' => 'a mitre wants both walls of the same layers; {wall} has {layers} mm, {other} {others} mm: give both one stack, or make the corner “butt”',
         'not-made-yet' => '“{given}” cannot be made yet; {instead}',
         'head.rise-too-great' => 'a rise of {rise} over a width of {width} is more than a half circle; it must be under {limit}',
         'head.above-height' => 'the rise of {rise} leaves no upright jamb in a height of {height}; it must be less',

@@ -65,13 +65,15 @@ final readonly class PanelShape
 
             return -($this->thickness - $height * $cos) / sqrt(max(1e-12, 1.0 - $cos * $cos));
         }
-        if ($kind === 'wall') {
+        if (($kind === 'wall' || $kind === 'foot') && $key !== '') {
             [$block, $edge] = array_map(intval(...), explode(':', $key));
             $out = $this->form->blocks[$block]->wall($edge)->frame->normal;
             $level = $normal->dot(new Vec3(-$out->x, -$out->y, 0.0));
-
             // Within the plane the way into the wall is the wall's own, less what sticks out of the plane.
-            return -$height * $level / sqrt(max(1e-12, 1.0 - $level * $level));
+            $lean = -$level / sqrt(max(1e-12, 1.0 - $level * $level));
+
+            // Under a wall that stands on it the top goes as far as the wall's inside, whatever sticks out below.
+            return $kind === 'wall' ? $height * $lean : max(0.0, $this->thickness * $lean);
         }
 
         return 0.0;

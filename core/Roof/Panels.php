@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
@@ -145,7 +146,8 @@ final class Panels
             'foot', 'deck' => new Edge($kind, 'clearance'),
             'wall' => new Edge('wall'),
             'over' => new Edge('on the roof below'),
-            default => new Edge($this->line($facet, $label, $from, $to), isset($this->cut[substr($label, 6)]) ? null : 'clearance'),
+            // What square cuts have left of a line may be too short for its other side to have any.
+            default => new Edge($this->line($facet, $label, $from, $to), isset($this->cut[substr($label, 6)]) && $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
         };
     }
 

@@ -185,6 +185,9 @@ final readonly class RoofParts
                     free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $met->length), why: $stands ? 'the wall stands on the slope' : 'the slope rests on the gable', touch: $met->touch);
             }
         }
+        if ($stands && $joints === [] && $panels !== [] && $piece->layer > 0) {
+            $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::outside($panels[0]->part->id), self::outer($piece, $edge), why: 'behind where the slope is cut out; the layer before it stands on the slope');
+        }
 
         return $joints;
     }

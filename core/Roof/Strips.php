@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
@@ -222,25 +224,36 @@ final class Strips
         $this->parts[] = $part;
         foreach ([$one, $other] as $k => $panel) {
             // What lies on the panel: the half strip, less what bridges the gap.
-            $lying = StripHalf::clipped($legs[$k], 0.0, 1.0, -$open);
             // The half's corners, from where it folds.
             $line = new Frame($frame->at($end->minus($x->times($clear[0])), $top), $inSpace($x)->times(-1.0), $panel->facet->frame->normal->cross($inSpace($x)->times($k === 0 ? -1.0 : 1.0)));
-            $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)), array_map(static fn (Vec2 $v): Vec3 => $line->at($v), $legs[$k]),
-                why: "the strip covers the $kind", contact_mm2: count($lying) > 2 ? (new Ring($lying))->area() : 0.0);
+            $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)->id), array_map(static fn (Vec2 $v): Vec3 => $line->at($v), $legs[$k]),
+                why: "the strip covers the $kind", contact_mm2: $this->lying($panel, $line, StripHalf::clipped($legs[$k], 0.0, 1.0, -$open)));
         }
 
         return $id;
     }
 
-    private function outermost(RoofPanel $panel): string
+    private function outermost(RoofPanel $panel): Part
     {
         foreach ($this->panels->layer(0) as $outer) {
             if ($outer->facet === $panel->facet && $outer->piece === $panel->piece) {
-                return $outer->part->id;
+                return $outer->part;
             }
         }
 
-        return $panel->part->id;
+        return $panel->part;
+    }
+
+    /**
+     * How much of a half lies on its panel.
+     *
+     * @param  list<Vec2>  $half
+     */
+    private function lying(RoofPanel $panel, Frame $line, array $half): float
+    {
+        $card = $this->outermost($panel);
+
+        return count($half) < 3 ? 0.0 : Clip::sharedArea(new Region(new Ring(array_map(static fn (Vec2 $v): Vec2 => $card->placements[0]->project($line->at($v)), $half))), $card->region());
     }
 
     private function isValley(RoofPanel $panel, Patch $shape, int $edge): bool

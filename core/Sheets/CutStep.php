@@ -32,7 +32,7 @@ final readonly class CutStep
         if ($this->what === 'slit') {
             return $part->slits[$i];
         }
-        $ring = $this->what === 'opening' ? $part->holes[$i] : $part->outline->ring;
+        $ring = $this->what === 'opening' ? $part->holes[$i] : $part->outline->blank();
 
         return [...$ring->points, $ring->points[0]];
     }

@@ -68,7 +68,8 @@ final readonly class SheetPlan
         $boxes = [];
         $copies = [];
         foreach ($parts as $part) {
-            $box = new Box($part->part->id, $part->part->width(), $part->part->height(), $part->part->mayTurn);
+            $size = $part->part->blank()->outline->bounds();
+            $box = new Box($part->part->id, $size->width(), $size->height(), $part->part->mayTurn);
             if (! $packer->takes($box)) {
                 $checks[] = new Check('part.too-large', Check::STOP, $part->part->id, sprintf('%s (%s × %s) is larger than the %s × %s that a page takes. Make the building in a smaller scale, or in two lengths.',
                     $part->part->name, LengthFormat::millimetres($box->width, 1), LengthFormat::millimetres($box->height, 1), LengthFormat::millimetres($page->roomWidth(), 1), LengthFormat::millimetres($page->roomHeight(), 1)), max($box->width, $box->height));

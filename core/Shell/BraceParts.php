@@ -144,7 +144,7 @@ final readonly class BraceParts
         foreach ($this->walls->spans($this->block) as $vertex => $span) {
             $previous = $this->walls->span($this->block, $vertex - 1);
             if ($span->left->angle > self::ANGLES_DEG[0] && $span->left->angle < self::ANGLES_DEG[1]
-                && in_array($span->left->kind, [WallEnd::THROUGH, WallEnd::STOPPED], true)
+                && in_array($span->left->kind, [WallEnd::THROUGH, WallEnd::STOPPED, WallEnd::MITRE], true)
                 && self::standsAt($span->form, 'left') && self::standsAt($previous->form, 'right')) {
                 $corners[] = $vertex;
             }

@@ -12,6 +12,7 @@ use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Scale;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Stock\Layer;
 
 /** What cannot be made although every field is sound: openings that leave their wall, walls shorter than their corners. */
 final readonly class FormFaults
@@ -22,6 +23,7 @@ final readonly class FormFaults
             $wall = $span->form;
             if ($span->isBuilt()) {
                 self::checkLength($span, $problems);
+                self::checkMitre($building, $walls, $span, $problems);
             }
             foreach ($wall->openings as $opening) {
                 self::checkPlace($building, $span, $opening, $problems);
@@ -36,6 +38,19 @@ final readonly class FormFaults
         $corners = $span->form->length->mm - ($end - $start);
         if ($end - $start <= WallSpan::LEAST_MM) {
             $problems->add($span->block->path.'.footprint', 'wall.too-short', ['length' => round($span->form->length->mm, 2), 'corners' => round($corners, 2)]);
+        }
+    }
+
+    /** Bevels meet layer by layer. */
+    private static function checkMitre(Building $building, Walls $walls, WallSpan $span, Problems $problems): void
+    {
+        $other = $walls->span($span->form->block, $span->right->edge);
+        $layers = static fn (WallSpan $s): array => array_map(static fn (Layer $layer): float => $layer->thickness_mm, $s->stack->layers);
+        if ($span->right->kind === WallEnd::MITRE && $other->isBuilt() && $layers($span) !== $layers($other)) {
+            $corner = $span->block->corners[$span->right->edge] ?? null;
+            $problems->add($corner?->method === null ? 'methods.corner' : $corner->path.'.method', 'corner.unlike-layers', [
+                'wall' => $span->name(), 'other' => $other->name(), 'layers' => implode(' + ', $layers($span)), 'others' => implode(' + ', $layers($other)),
+            ]);
         }
     }
 

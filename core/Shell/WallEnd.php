@@ -11,6 +11,9 @@ final readonly class WallEnd
 
     public const STOPPED = 'stopped';
 
+    /** Both walls are bevelled at half the turn. */
+    public const MITRE = 'mitre';
+
     /** Nothing is built round the corner. */
     public const OPEN = 'open';
 
@@ -22,12 +25,14 @@ final readonly class WallEnd
      * @param  int  $edge  of the wall round the corner
      * @param  float  $angle  interior, degrees
      * @param  float  $other  thickness of the wall round the corner
+     * @param  bool  $yields  whether it is the other wall that comes first: its card stops this one's, or its paper this one's lap
      */
     public function __construct(
         public string $kind,
         public int $edge,
         public float $angle,
         private float $other,
+        public bool $yields,
     ) {
     }
 
@@ -45,6 +50,7 @@ final readonly class WallEnd
     public function cut(float $m): float
     {
         return match (true) {
+            $this->kind === self::MITRE => $m / tan(deg2rad($this->angle / 2.0)),
             $this->kind === self::STRAIGHT => max(0.0, $m / tan(deg2rad($this->angle / 2.0))),
             $this->kind === self::OPEN => CornerCut::start($m, 0.0, $this->angle),
             ($this->kind === self::THROUGH) === $this->isConvex() => CornerCut::start($m, 0.0, $this->angle),
@@ -56,6 +62,18 @@ final readonly class WallEnd
     public function squareCut(float $outer, float $inner): float
     {
         return max($this->cut($outer), $this->cut($inner));
+    }
+
+    /** From the corner to where the outside face of a card begins. */
+    public function outerCut(float $outer, float $inner): float
+    {
+        return $this->kind === self::MITRE ? $this->cut($outer) : $this->squareCut($outer, $inner);
+    }
+
+    /** And to where its blank does, of which the rest is bevelled away. */
+    public function blankCut(float $outer, float $inner): float
+    {
+        return $this->kind === self::MITRE ? min($this->cut($outer), $this->cut($inner)) : $this->squareCut($outer, $inner);
     }
 
     /** What a square cut leaves open between it and the other wall. */

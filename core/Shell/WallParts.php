@@ -41,7 +41,7 @@ final readonly class WallParts
         $joints = [];
         $area = $piece->part->region()->area();
         foreach ($piece->layer === 0 ? [] : $this->walls->pieces($piece->span, $piece->layer - 1) as $outer) {
-            $shared = self::isAlike($piece, $outer) ? $area : Clip::sharedArea(self::inWall($piece), self::inWall($outer));
+            $shared = self::isAlike($piece, $outer) ? $area : Clip::sharedArea(self::inWall($piece, 'outside'), self::inWall($outer, 'inside'));
             if ($shared > 0.01) {
                 $joints[] = new Joint('lap', Ref::inside($outer->part->id), Ref::outside($piece->part->id), $piece->part->corners(), why: 'layers stuck together', contact_mm2: $shared);
             }
@@ -52,12 +52,12 @@ final readonly class WallParts
 
     private static function isAlike(WallPiece $a, WallPiece $b): bool
     {
-        return $a->shape->outline->ring->toArray() === $b->shape->outline->ring->toArray();
+        return $a->shape->outline->face('outside')->toArray() === $b->shape->outline->face('inside')->toArray();
     }
 
-    private static function inWall(WallPiece $piece): Region
+    private static function inWall(WallPiece $piece, string $face): Region
     {
-        return new Region($piece->shape->outline->ring, $piece->shape->holes);
+        return new Region($piece->shape->outline->face($face), $piece->shape->holes);
     }
 
     /** @return list<Joint> */
@@ -85,6 +85,9 @@ final readonly class WallParts
     {
         $span = $piece->span;
         $end = $side === 'left' ? $span->left : $span->right;
+        if ($end->kind === WallEnd::MITRE) {
+            return $side === 'right' ? $this->mitres($piece, $edge, $end) : [];
+        }
         if ($end->kind !== WallEnd::STOPPED) {
             return $this->againstAny($piece, $edge, $end->kind === WallEnd::OPEN);
         }
@@ -98,6 +101,28 @@ final readonly class WallParts
             // At a blunt corner square ends keep clear of each other all the way.
             $face = $end->isConvex() ? Ref::inside($mates[0]->part->id) : Ref::outside($mates[0]->part->id);
             $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), $face, $this->ordered($piece, $edge, INF), why: 'cut square, open by '.LengthFormat::millimetres($gap).'; paper covers it');
+        }
+
+        return $joints;
+    }
+
+    /**
+     * Layer by layer against the same layer round the corner, bevel on bevel.
+     *
+     * @return list<Joint>
+     */
+    private function mitres(WallPiece $piece, int $edge, WallEnd $end): array
+    {
+        $joints = [];
+        foreach ($this->walls->pieces($this->walls->span($piece->span->form->block, $end->edge), $piece->layer) as $mate) {
+            foreach (array_keys($mate->shape->labels, 'left', true) as $other) {
+                $met = Meeting::along($piece->part, $edge, $mate->part, $other);
+                if ($met !== null) {
+                    $free = $piece->part->outline->face('inside')->edgeLength($edge) - $met[1];
+                    $joints[] = new Joint('mitre', Ref::edge($piece->part->id, $edge), Ref::edge($mate->part->id, $other), $met[2], $met[1], 0.0, max(0.0, $free),
+                        'bevelled at half the turn, '.LengthFormat::trimmed(abs(180.0 - $end->angle) / 2.0, 1).'°'.($free > 0.005 ? ', '.LengthFormat::millimetres($free).' rises behind the eaves' : ''), touch: $met[0] === 'inside' ? null : $met[0]);
+                }
+            }
         }
 
         return $joints;

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Chartula\Core\Shell;
 
 use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
@@ -70,6 +72,22 @@ final readonly class WallShape
         return new self(new Outline(new Ring(array_column($walk, 0)), array_column($walk, 1)), array_column($walk, 2), $holes, $holeOf, $openings);
     }
 
+    /**
+     * With its ends bevelled where corners are mitred.
+     *
+     * @param  array{float, float}  $depths  of the card's faces
+     */
+    public function bevelled(WallEnd $left, WallEnd $right, array $depths): self
+    {
+        $ends = array_filter(['left' => $left, 'right' => $right], static fn (WallEnd $end): bool => $end->kind === WallEnd::MITRE);
+        if ($ends === [] || array_intersect($this->labels, array_keys($ends)) === []) {
+            return $this;
+        }
+        $face = fn (float $depth): Ring => Offset::lines($this->outline->ring, array_map(static fn (string $label): float => isset($ends[$label]) ? $ends[$label]->blankCut(...$depths) - $ends[$label]->cut($depth) : 0.0, $this->labels));
+
+        return new self(new Outline($face($depths[0]), $this->outline->edges, $face($depths[1])), $this->labels, $this->holes, $this->holeOf, $this->openings);
+    }
+
     private static function isIn(Patch $patch, OpeningForm $opening): bool
     {
         return $patch->outline->contains(new Vec2(($opening->left + $opening->right()) / 2.0, ($opening->sill + $opening->top()) / 2.0));
@@ -99,7 +117,8 @@ final readonly class WallShape
             'foot' => new Edge('foot', 'foot'),
             'left' => $left,
             'right' => $right,
-            'plane' => new Edge(abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left')),
+            // No slope is cut over so short a top.
+            'plane' => new Edge(abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left'), $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
             'on' => new Edge('stands'),
             'wall' => new Edge('against'),
             'party' => new Edge('beside', 'clearance'),

@@ -46,14 +46,21 @@ final class WallSpan
             $kind = match (true) {
                 ! $isThere => WallEnd::OPEN,
                 abs($angle - 180.0) < self::STRAIGHT_DEG => WallEnd::STRAIGHT,
-                self::runsThrough($building, $block->block, $corner, $edge, ($other + $n) % $n) => WallEnd::THROUGH,
+                self::isMitred($building, $block->block, ($corner + $n) % $n) => WallEnd::MITRE,
+                self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n) => WallEnd::THROUGH,
                 default => WallEnd::STOPPED,
             };
+            $yields = $kind === WallEnd::STOPPED || ($kind === WallEnd::MITRE && ! self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n));
 
-            return new WallEnd($kind, ($other + $n) % $n, $angle, $stacks[$neighbour->wall->stack]->thickness_mm);
+            return new WallEnd($kind, ($other + $n) % $n, $angle, $stacks[$neighbour->wall->stack]->thickness_mm, $yields);
         };
 
         return new self($block->block, $wall, $stacks[$wall->wall->stack], $end($edge - 1, $edge, 'right'), $end($edge + 1, ($edge + 1) % $n, 'left'), ! in_array($edge, $jogs, true));
+    }
+
+    private static function isMitred(Building $building, Block $block, int $corner): bool
+    {
+        return (($block->corners[$corner] ?? null)->method ?? $building->methods->corner) === 'mitre';
     }
 
     /** As said for the corner; else the wall that faces front or back runs through (or the one that faces a side); of equals the first. */
@@ -93,18 +100,23 @@ final class WallSpan
         return $this->form->wall->name;
     }
 
+    /** Where the outside face of a layer begins. */
     public function start(int $layer): float
     {
-        $depth = $this->stack->depthOf($layer);
-
-        return $this->left->squareCut($depth, $depth + $this->stack->layers[$layer]->thickness_mm);
+        return $this->left->outerCut(...$this->depths($layer));
     }
 
     public function end(int $layer): float
     {
+        return $this->form->length->mm - $this->right->outerCut(...$this->depths($layer));
+    }
+
+    /** @return array{float, float} of a layer's faces behind the wall's outside */
+    public function depths(int $layer): array
+    {
         $depth = $this->stack->depthOf($layer);
 
-        return $this->form->length->mm - $this->right->squareCut($depth, $depth + $this->stack->layers[$layer]->thickness_mm);
+        return [$depth, $depth + $this->stack->layers[$layer]->thickness_mm];
     }
 
     /**
@@ -116,18 +128,22 @@ final class WallSpan
     {
         $layers = array_keys($this->stack->layers);
 
-        return [max(array_map($this->start(...), $layers)), min(array_map($this->end(...), $layers))];
+        return [
+            max(array_map(fn (int $k): float => $this->left->squareCut(...$this->depths($k)), $layers)),
+            min(array_map(fn (int $k): float => $this->form->length->mm - $this->right->squareCut(...$this->depths($k)), $layers)),
+        ];
     }
 
-    /** @return list<Patch> what of a layer is cut, in the wall's frame, openings left out */
+    /** @return list<Patch> what of a layer is cut, before its ends are bevelled, in the wall's frame, openings left out */
     public function patches(int $layer): array
     {
         if (isset($this->patches[$layer])) {
             return $this->patches[$layer];
         }
-        $depth = $this->stack->depthOf($layer);
+        $depths = $this->depths($layer);
 
-        return $this->patches[$layer] = $this->isBuilt() ? $this->form->section->patches($depth, $depth + $this->stack->layers[$layer]->thickness_mm, $this->start($layer), $this->end($layer)) : [];
+        return $this->patches[$layer] = $this->isBuilt()
+            ? $this->form->section->patches($depths[0], $depths[1], $this->left->blankCut(...$depths), $this->form->length->mm - $this->right->blankCut(...$depths)) : [];
     }
 
     /** `main.front.core`, and `main.front-2.core` for what stands apart from it. */

@@ -6,7 +6,7 @@ namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
@@ -68,10 +68,11 @@ final class Walls
         $layer = $span->stack->layers[$k];
         $pieces = [];
         foreach ($span->patches($k) as $i => $patch) {
-            $shape = WallShape::of($patch, $span->form->openings, $span->form->turnIn, self::end('left', $span->left), self::end('right', $span->right));
+            $shape = WallShape::of($patch, $span->form->openings, $span->form->turnIn, self::end('left', $span->left), self::end('right', $span->right))
+                ->bevelled($span->left, $span->right, $span->depths($k));
             $pieces[] = new WallPiece($span, $k, $shape, Part::of(
                 $span->partId($k, $i), 'W', ucfirst($span->name()).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
-                $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))], $this->workings($span, $k, $patch), $shape->holes,
+                $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))], $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
             ));
         }
 
@@ -80,16 +81,18 @@ final class Walls
 
     private static function end(string $name, WallEnd $end): Edge
     {
-        return $end->kind === WallEnd::STOPPED ? new Edge($name) : new Edge($name, 'clearance');
+        return $end->kind === WallEnd::STOPPED || $end->kind === WallEnd::MITRE ? new Edge($name) : new Edge($name, 'clearance');
     }
 
     /** @return array<string, Figure> */
-    private function workings(WallSpan $span, int $k, Patch $patch): array
+    private function workings(WallSpan $span, int $k, Box2 $box): array
     {
-        $box = $patch->outline->bounds();
         $width = $span->form->length;
         foreach ([[$span->left, $span->start($k)], [$span->right, $span->form->length->mm - $span->end($k)]] as [$end, $cut]) {
-            if (abs($cut) > 1e-9) {
+            if (abs($cut) > 1e-9 && $end->kind === WallEnd::MITRE) {
+                $words = LengthFormat::trimmed($span->stack->depthOf($k), 3).' × cot '.LengthFormat::trimmed($end->angle / 2.0, 1).'°';
+                $width = $cut > 0.0 ? $width->less($cut, 'less the mitre, '.$words) : $width->plus(-$cut, 'past the inner corner, '.$words);
+            } elseif (abs($cut) > 1e-9) {
                 $neighbour = $this->span($span->form->block, $end->edge);
                 $words = implode(' + ', array_map(static fn ($layer): string => $layer->words(), $neighbour->stack->layers));
                 $width = $cut > 0.0 ? $width->less($cut, 'less the '.$neighbour->name().' wall, '.$words.self::slant($end)) : $width->plus(-$cut, 'past the inner corner, '.$neighbour->name().' wall, '.$words.self::slant($end));

@@ -23,7 +23,7 @@ final class FormGenerator
         $this->class = self::CLASSES[$seed % count(self::CLASSES)];
     }
 
-    public function document(bool $withWalls = false): stdClass
+    public function document(): stdClass
     {
         $blocks = match ($this->class) {
             'rectilinear' => [$this->block('main', $this->rectilinear())],

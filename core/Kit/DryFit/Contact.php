@@ -24,18 +24,18 @@ final readonly class Contact
         $outsideOn = abs($facet->beyond($strip[0], $face)) <= Tolerance::MEET && abs($facet->beyond($strip[1], $face)) <= Tolerance::MEET;
         $insideOn = abs($facet->beyond($strip[2], $face)) <= Tolerance::MEET && abs($facet->beyond($strip[3], $face)) <= Tolerance::MEET;
         if ($outsideOn && $insideOn) {
-            return self::along(self::middle($strip[0], $strip[2]), self::middle($strip[1], $strip[3]), $facet, 'strip');
+            return self::along(self::middle($strip[0], $strip[2]), self::middle($strip[1], $strip[3]), $facet, $face, 'strip');
         }
         if ($outsideOn) {
-            return self::along($strip[0], $strip[1], $facet, 'line');
+            return self::along($strip[0], $strip[1], $facet, $face, 'line');
         }
 
-        return $insideOn ? self::along($strip[2], $strip[3], $facet, 'line') : null;
+        return $insideOn ? self::along($strip[2], $strip[3], $facet, $face, 'line') : null;
     }
 
-    private static function along(Vec3 $p, Vec3 $q, Facet $facet, string $touch): ?self
+    private static function along(Vec3 $p, Vec3 $q, Facet $facet, string $face, string $touch): ?self
     {
-        $length = Clip::lengthInside($facet->frame->project($p), $facet->frame->project($q), $facet->region);
+        $length = Clip::lengthInside($facet->frame->project($p), $facet->frame->project($q), $facet->face($face));
 
         return $length <= Tolerance::MEET ? null : new self($touch, $length);
     }

@@ -35,7 +35,7 @@ final readonly class CoverCheck
             $flush = [$wanted];
             $hidden = self::hidden($surface);
             foreach ($surfaces as [$other, $plane, $region]) {
-                if ($other !== $surface && self::kind($other) === $kind && self::isFlush($frame, $plane)) {
+                if ($other !== $surface && self::kind($other) === $kind && self::isFlush($frame, $plane, $region)) {
                     array_push($hidden, ...array_map(static fn (Region $r): Region => new Region(self::drawn($r->outline, $plane, 0.0, $frame)), self::hidden($other)));
                     $flush[] = new Region(self::drawn($region->outline, $plane, 0.0, $frame), array_map(static fn (Ring $r): Ring => self::drawn($r, $plane, 0.0, $frame), $region->holes));
                 }
@@ -65,9 +65,10 @@ final readonly class CoverCheck
         return array_map(static fn (Ring $r): Region => new Region($r), $surface->has('hidden') ? $surface->rings('hidden') : []);
     }
 
-    private static function isFlush(Frame $a, Frame $b): bool
+    /** Card of the other counts as filling this one, so the other must count as wanted. */
+    private static function isFlush(Frame $a, Frame $b, Region $other): bool
     {
-        return $a->normal->dot($b->normal) > 1.0 - Tolerance::UNIT && abs($a->height($b->origin)) <= Tolerance::COVER;
+        return $a->normal->dot($b->normal) > 0.0 && self::isIn($a, array_map(static fn (Vec2 $p): Vec3 => $b->at($p), $other->outline->points));
     }
 
     /** @param  list<Finding>  $findings */
@@ -110,10 +111,10 @@ final readonly class CoverCheck
             foreach ($piece->facets as $facet) {
                 // Card that fills a surface lies behind it; what only touches it from outside is another wall's.
                 $faces = $facet->frame->normal->dot($plane->normal);
-                foreach ([0.0, -$facet->thickness] as $out) {
-                    if (($kind === 'slope' || $faces * ($out === 0.0 ? 1.0 : -1.0) > 0.0) && self::isIn($plane, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $facet->region->outline->points))) {
-                        $plates[] = new Region(self::drawn($facet->region->outline, $facet->frame, $out, $plane),
-                            array_map(static fn (Ring $r): Ring => self::drawn($r, $facet->frame, $out, $plane), $facet->region->holes));
+                foreach (['outside' => 0.0, 'inside' => -$facet->thickness] as $face => $out) {
+                    $card = $facet->face($face);
+                    if (($kind === 'slope' || $faces * ($out === 0.0 ? 1.0 : -1.0) > 0.0) && self::isIn($plane, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $card->outline->points))) {
+                        $plates[] = new Region(self::drawn($card->outline, $facet->frame, $out, $plane), array_map(static fn (Ring $r): Ring => self::drawn($r, $facet->frame, $out, $plane), $card->holes));
                     }
                 }
             }
@@ -170,10 +171,29 @@ final readonly class CoverCheck
                 $beside = $first + $k * self::GRID_MM + self::ASIDE_MM;
                 $off = min($off, self::besides($flush, $plates, $beside, $upright, self::crossings($hidden, $beside, 1, $upright)[0] ?? []));
             }
+            // Nor does one that crosses an edge at a sharp angle say how wide the difference is.
+            if ($off > Tolerance::COVER) {
+                $middle = Stretches::worst($should[$k] ?? [], Stretches::touching($is[$k] ?? [], $should[$k] ?? []), $out[$k] ?? [])[1];
+                $at = $first + $k * self::GRID_MM;
+                $off = min($off, 2.0 * self::nearest([...$flush, ...$plates], $upright ? new Vec2($at, $middle) : new Vec2($middle, $at)));
+            }
             $worst = max($worst, $off);
         }
 
         return $worst;
+    }
+
+    /** @param  list<Region>  $regions */
+    private static function nearest(array $regions, Vec2 $at): float
+    {
+        $least = INF;
+        foreach ($regions as $region) {
+            foreach ($region->rings() as $ring) {
+                $least = min($least, $ring->distanceTo($at));
+            }
+        }
+
+        return $least;
     }
 
     /**

@@ -11,9 +11,6 @@ final class EdgeCheck
 {
     private const FREE = ['opening', 'foot', 'eaves', 'verge', 'top', 'clearance'];
 
-    /** Contacts shorter than this are corners touching in passing. */
-    private const WORTH_A_JOINT_MM = 0.5;
-
     /** @var list<Finding> */
     private array $findings = [];
 
@@ -110,7 +107,7 @@ final class EdgeCheck
                         continue;
                     }
                     $contact = Contact::find($a, $edge, $facet, $face);
-                    if ($contact !== null && $contact->touch === 'strip' && $contact->length > self::WORTH_A_JOINT_MM) {
+                    if ($contact !== null && $contact->touch === 'strip' && $contact->length > Tolerance::PASSING) {
                         $this->findings[] = new Finding('contact.undeclared', $a->part->id, sprintf('%s touches the %s of %s over %.2f mm, which no joint says', $a->part->id, $face, $b->part->id, $contact->length), $contact->length);
                     }
                 }

@@ -8,6 +8,7 @@ use Chartula\Core\Geometry\Bins;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Convex;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
@@ -27,17 +28,63 @@ final class Facet
     /** @var array<int, Convex> of the pieces that were asked for */
     private array $slabs = [];
 
+    /** @var ?list<Convex> what bevelled edges have beyond what is as deep as the card */
+    private ?array $wedges = null;
+
+    private readonly Region $inner;
+
+    /** @param  ?Ring  $inside  the outline of the inside face, point for point, where edges are bevelled */
     public function __construct(
         public readonly Frame $frame,
         public readonly Region $region,
         public readonly float $thickness,
+        public readonly ?Ring $inside = null,
     ) {
+        $this->inner = $inside === null ? $region : new Region($inside, $region->holes);
     }
 
-    /** @return list<Ring> convex pieces that tile the region */
-    public function pieces(): array
+    public function face(string $face): Region
     {
-        return $this->pieces ??= $this->region->trapezoids();
+        return $face === 'inside' ? $this->inner : $this->region;
+    }
+
+    /** @return list<Ring> convex pieces that tile what is as deep as the card: all but what is bevelled away */
+    private function pieces(): array
+    {
+        return $this->pieces ??= $this->inside === null ? $this->region->trapezoids() : (new Region($this->core($this->inside), $this->region->holes))->trapezoids();
+    }
+
+    /** Each edge where it is on the face that reaches less far. */
+    private function core(Ring $inside): Ring
+    {
+        $outside = $this->region->outline;
+
+        return Offset::lines($outside, array_map(static function (int $i) use ($outside, $inside): float {
+            $along = $outside->point($i + 1)->minus($outside->point($i));
+
+            return min(0.0, -$along->cross($inside->point($i)->minus($outside->point($i))) / $along->length());
+        }, array_keys($outside->points)));
+    }
+
+    /** @return list<Convex> */
+    private function wedges(): array
+    {
+        if ($this->wedges !== null || $this->inside === null) {
+            return $this->wedges ??= [];
+        }
+        $this->wedges = [];
+        $core = $this->core($this->inside);
+        foreach (array_keys($core->points) as $i) {
+            [$a, $b] = [$core->point($i), $core->point($i + 1)];
+            foreach ([[$this->region->outline, 0.0, -$this->thickness], [$this->inside, -$this->thickness, 0.0]] as [$ring, $here, $there]) {
+                [$p, $q] = [$ring->point($i), $ring->point($i + 1)];
+                if ($p->distanceTo($a) + $q->distanceTo($b) > Tolerance::MEET) {
+                    $this->wedges[] = Convex::wedge([$this->frame->at($a, $here), $this->frame->at($b, $here), $this->frame->at($p, $here), $this->frame->at($q, $here), $this->frame->at($a, $there), $this->frame->at($b, $there)]);
+                }
+            }
+        }
+
+        return $this->wedges;
     }
 
     /**
@@ -64,6 +111,11 @@ final class Facet
                 }
             }
         }
+        foreach ($this->wedges() as $wedge) {
+            if ($wedge->reaches($box, $by)) {
+                $near[] = $wedge;
+            }
+        }
 
         return $near;
     }
@@ -74,7 +126,7 @@ final class Facet
      */
     public function liesBeside(self $that): bool
     {
-        if (abs(abs($this->frame->normal->dot($that->frame->normal)) - 1.0) > Tolerance::UNIT) {
+        if ($this->inside !== null || $that->inside !== null || abs(abs($this->frame->normal->dot($that->frame->normal)) - 1.0) > Tolerance::UNIT) {
             return false;
         }
         [$few, $many] = $this->corners() < $that->corners() ? [$this, $that] : [$that, $this];

@@ -6,13 +6,16 @@ namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use UnexpectedValueException;
 
 /** A part as the serialised kit describes it. */
 final readonly class FitPart
 {
     /**
+     * @param  ?Ring  $inside  the inside face's outline, point for point, where edges are bevelled
      * @param  list<array{name: string, free: ?string}>  $edges
      * @param  list<Frame>  $placements
      * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside face
@@ -26,6 +29,7 @@ final readonly class FitPart
         public float $thickness,
         public int $qty,
         public Region $region,
+        public ?Ring $inside,
         public array $edges,
         public array $placements,
         public array $folds,
@@ -44,6 +48,7 @@ final readonly class FitPart
         return new self(
             $part->text('id'), $part->text('group'), $thickness, $part->whole('qty'),
             new Region($part->ring('outline'), $part->rings('holes')),
+            self::inside($part),
             array_map(static fn (KitShape $e): array => ['name' => $e->text('name'), 'free' => $e->textOrNull('free')], $part->children('edges')),
             array_map(static fn (KitShape $p): Frame => $p->frame(), $part->children('placements')),
             $isFolded ? array_map(static fn (KitShape $s): array => self::fold($s, $thickness), $part->children('scores')) : [],
@@ -52,6 +57,16 @@ final readonly class FitPart
             $part->has('roof') ? $part->child('roof')->points3('underside') : [],
             array_map(self::figure(...), $part->children('workings')),
         );
+    }
+
+    private static function inside(KitShape $part): ?Ring
+    {
+        $inside = $part->has('inside_outline') ? $part->ring('inside_outline') : null;
+        if ($inside !== null && $inside->count() !== $part->ring('outline')->count()) {
+            throw new UnexpectedValueException($part->text('id').' has faces with unlike numbers of corners');
+        }
+
+        return $inside;
     }
 
     /** Papers bend and lie over one another; they are no solids and their edges meet nothing. */

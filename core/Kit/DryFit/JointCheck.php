@@ -152,7 +152,7 @@ final class JointCheck
         }
         $this->compare($joint, 'joint.length', 'closes over', $best->length, $joint->number('contact_mm'));
         $length = $one->part->region->outline->edgeLength($a->edge ?? 0);
-        $this->compare($joint, 'joint.free', 'leaves free', $length - $best->length, $joint->number('free_mm'));
+        $this->compare($joint, 'joint.free', 'leaves free', max(0.0, $length - $best->length), $joint->number('free_mm'));
     }
 
     private function leastGap(Piece $one, int $edge, Piece $other, string $face): float
@@ -195,7 +195,7 @@ final class JointCheck
             foreach ($other->facets as $g) {
                 $off = max(array_map(
                     static fn (Vec2 $p): float => abs($f->beyond($g->frame->at($p, $b->face === 'inside' ? -$g->thickness : 0.0), $a->face ?? 'inside')),
-                    $g->region->outline->points,
+                    $g->face($b->face ?? 'outside')->outline->points,
                 ));
                 if ($off < $best[0]) {
                     $best = [$off, $f, $g];
@@ -206,27 +206,33 @@ final class JointCheck
         $this->compare($joint, 'joint.open', 'lifts off by', $off, 0.0);
         if ($joint->has('contact_mm2') && $f instanceof Facet && $g instanceof Facet && $off <= Tolerance::MEET) {
             $area = $joint->number('contact_mm2');
-            $this->compare($joint, 'joint.area', 'lies on each other over (mm²)', $this->sharedArea($one, $f, $other, $g), $area, max(self::AREA_MM2, self::AREA_SHARE * $area));
+            $this->compare($joint, 'joint.area', 'lies on each other over (mm²)', $this->sharedArea($one, [$f, $a->face ?? 'inside'], $other, [$g, $b->face ?? 'outside']), $area, max(self::AREA_MM2, self::AREA_SHARE * $area));
         }
     }
 
-    /** Copies of two parts that stand to each other alike share alike, and are measured once. */
-    private function sharedArea(Piece $one, Facet $f, Piece $other, Facet $g): float
+    /**
+     * Copies of two parts that stand to each other alike share alike, and are measured once.
+     *
+     * @param  array{Facet, string}  $side  and its face
+     * @param  array{Facet, string}  $otherSide
+     */
+    private function sharedArea(Piece $one, array $side, Piece $other, array $otherSide): float
     {
+        [[$f, $face], [$g, $otherFace]] = [$side, $otherSide];
         $place = array_map(static fn (Vec2 $p): string => sprintf('%.4F %.4F', $p->x, $p->y),
             [$f->frame->project($g->frame->point(0.0, 0.0)), $f->frame->project($g->frame->point(1.0, 0.0)), $f->frame->project($g->frame->point(0.0, 1.0))]);
         $key = implode('|', [$one->part->id, array_search($f, $one->facets, true), $other->part->id, array_search($g, $other->facets, true), ...$place]);
 
-        return $this->areas[$key] ??= self::measuredArea($f, $g);
+        return $this->areas[$key] ??= self::measuredArea($f->face($face), $f->frame, $g->face($otherFace), $g->frame);
     }
 
-    private static function measuredArea(Facet $f, Facet $g): float
+    private static function measuredArea(Region $one, Frame $frame, Region $other, Frame $its): float
     {
-        $carried = static fn (Ring $ring): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $f->frame->project($g->frame->at($p)), $ring->points));
-        $other = new Region($carried($g->region->outline), array_map($carried, $g->region->holes));
+        $carried = static fn (Ring $ring): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $frame->project($its->at($p)), $ring->points));
+        $other = new Region($carried($other->outline), array_map($carried, $other->holes));
 
         // Layers of one wall are cut alike: most laps are of equal shapes.
-        return self::isSame($f->region, $other) ? $f->region->area() : Clip::sharedArea($f->region, $other);
+        return self::isSame($one, $other) ? $one->area() : Clip::sharedArea($one, $other);
     }
 
     private static function isSame(Region $a, Region $b): bool

@@ -83,7 +83,7 @@ final class MeasureCheck
         $slope = array_map(static fn (Vec3 $p): Vec2 => $frame->project($p), $part->underside);
         $off = max(array_map(static fn (Vec3 $p): float => abs($frame->height($p)), $part->underside));
         $ring = new Ring($slope);
-        foreach ($part->region->outline->points as $point) {
+        foreach (($part->inside ?? $part->region->outline)->points as $point) {
             $off = max($off, $ring->contains($point) ? 0.0 : $ring->distanceTo($point));
         }
         if ($off > Tolerance::MEET) {

@@ -28,8 +28,8 @@ final readonly class Piece
         $low = [INF, INF, INF];
         $high = [-INF, -INF, -INF];
         foreach ($facets as $facet) {
-            foreach ($facet->region->outline->points as $point) {
-                foreach ([0.0, -$facet->thickness] as $out) {
+            foreach (['outside' => 0.0, 'inside' => -$facet->thickness] as $face => $out) {
+                foreach ($facet->face($face)->outline->points as $point) {
                     $p = $facet->frame->at($point, $out);
                     $low = [min($low[0], $p->x), min($low[1], $p->y), min($low[2], $p->z)];
                     $high = [max($high[0], $p->x), max($high[1], $p->y), max($high[2], $p->z)];
@@ -44,7 +44,7 @@ final readonly class Piece
     {
         $frame = $part->placements[$copy];
 
-        return new self($part, $copy, $frame, $part->isPaper() || $part->folds === [] ? [new Facet($frame, $part->region, $part->thickness)] : Folding::facets($part, $frame));
+        return new self($part, $copy, $frame, $part->isPaper() || $part->folds === [] ? [new Facet($frame, $part->region, $part->thickness, $part->inside)] : Folding::facets($part, $frame));
     }
 
     public function key(): string
@@ -96,7 +96,7 @@ final readonly class Piece
                 continue;
             }
             $place = $facet->frame->project($point);
-            if ($facet->region->index()->nearest($place, $within) <= $within) {
+            if ($facet->face(abs($height) <= $within ? 'outside' : 'inside')->index()->nearest($place, $within) <= $within) {
                 return true;
             }
             foreach ($this->part->isPaper() ? $this->part->folds : [] as $fold) {
@@ -134,7 +134,7 @@ final readonly class Piece
             $off = min(abs($height), abs($height + $facet->thickness));
             if ($off < $least) {
                 $place = $facet->frame->project($point);
-                $least = min($least, hypot($off, $facet->region->outline->distanceTo($place)));
+                $least = min($least, hypot($off, $facet->face(abs($height) <= $off ? 'outside' : 'inside')->outline->distanceTo($place)));
                 foreach ($this->part->isPaper() ? $this->part->folds : [] as $fold) {
                     $least = min($least, hypot($off, $place->distanceToSegment($fold['from'], $fold['to'])));
                 }
@@ -164,9 +164,9 @@ final readonly class Piece
     {
         $outer = [];
         $inner = [];
-        foreach ($part->region->outline->points as $point) {
+        foreach ($part->region->outline->points as $i => $point) {
             $outer[] = $frame->at($point);
-            $inner[] = $frame->at($point, -$part->thickness);
+            $inner[] = $frame->at($part->inside?->point($i) ?? $point, -$part->thickness);
         }
         $strips = [];
         $n = count($outer);

@@ -40,9 +40,20 @@ final readonly class Stretches
     {
         // Nearly always card ends where the surface does, stretch by stretch.
         $apart = self::apart($a, $b);
-        if ($apart <= Tolerance::COVER) {
-            return $apart;
-        }
+
+        return $apart <= Tolerance::COVER ? $apart : self::worst($a, $b, $without)[0];
+    }
+
+    /**
+     * The same, and its middle.
+     *
+     * @param  list<array{float, float}>  $a
+     * @param  list<array{float, float}>  $b
+     * @param  list<array{float, float}>  $without
+     * @return array{float, float}
+     */
+    public static function worst(array $a, array $b, array $without): array
+    {
         $ends = [];
         foreach ($a as [$from, $to]) {
             $ends[] = [$from, 1, 0, 0];
@@ -58,11 +69,11 @@ final readonly class Stretches
         }
         usort($ends, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
         $inA = $inB = $isOut = 0;
-        $worst = 0.0;
+        $worst = [0.0, 0.0];
         $last = 0.0;
         foreach ($ends as [$at, $da, $db, $out]) {
             if ($isOut === 0 && ($inA > 0) !== ($inB > 0)) {
-                $worst = max($worst, $at - $last);
+                $worst = max($worst, [$at - $last, ($at + $last) / 2.0]);
             }
             $inA += $da;
             $inB += $db;
