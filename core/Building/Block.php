@@ -15,6 +15,7 @@ final readonly class Block
      * @param  list<Wall>  $walls  one for each edge of the footprint
      * @param  array<int, Corner>  $corners  those that are made in a way of their own, by corner
      * @param  list<Storey>  $storeys
+     * @param  ?RealLength  $plinth  its top above the datum
      */
     public function __construct(
         public string $id,
@@ -28,13 +29,14 @@ final readonly class Block
         public Roof $roof,
         public array $corners,
         public array $storeys,
+        public ?RealLength $plinth,
         public string $path,
     ) {
     }
 
     public function movedTo(Vec2 $at): self
     {
-        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->path);
+        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->plinth, $this->path);
     }
 
     /** The footprint where it stands, real millimetres. */

@@ -51,7 +51,7 @@ final readonly class BlockReader
 
     private function read(Node $node, int $index): ?Block
     {
-        if (! $node->isObject(['footprint', 'eaves', 'roof'], ['id', 'name', 'at', 'turn', 'place', 'base', 'storeys', 'corners', 'walls'])) {
+        if (! $node->isObject(['footprint', 'eaves', 'roof'], ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls'])) {
             return null;
         }
         $id = $node->get('id') === null ? 'block-'.($index + 1) : $this->values->id($node->get('id'));
@@ -67,6 +67,10 @@ final readonly class BlockReader
         if ($base !== null && $eaves !== null && $eaves->mm <= $base->mm) {
             $node->get('eaves')?->fault('length.too-short', ['given' => $eaves->text ?? '', 'least' => 'above the base']);
         }
+        $plinth = $this->values->real($node->get('plinth'), Sign::Any);
+        if ($plinth !== null && $base !== null && $eaves !== null && ($plinth->mm <= $base->mm || $plinth->mm >= $eaves->mm)) {
+            $node->get('plinth')?->fault('plinth.off-wall', ['given' => $plinth->text ?? '', 'base' => $base->text ?? '0', 'eaves' => $eaves->text ?? '']);
+        }
         $storeys = $this->storeys($node->get('storeys'));
         $corners = $this->corners($node->get('corners'), $footprint);
         $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')),
@@ -76,7 +80,7 @@ final readonly class BlockReader
             return null;
         }
 
-        return new Block($id, $name, $footprint, new Vec2($at[0]->mm ?? 0.0, $at[1]->mm ?? 0.0), $turn, $base, $eaves, $walls, $roof, $corners, $storeys, $node->path);
+        return new Block($id, $name, $footprint, new Vec2($at[0]->mm ?? 0.0, $at[1]->mm ?? 0.0), $turn, $base, $eaves, $walls, $roof, $corners, $storeys, $plinth, $node->path);
     }
 
     /** @return list<Storey> */
@@ -84,12 +88,12 @@ final readonly class BlockReader
     {
         $storeys = [];
         foreach ($node?->items(50) ?? [] as $storey) {
-            if ($storey->isObject(['id', 'floor', 'height'])) {
+            if ($storey->isObject(['id', 'floor', 'height'], ['name'])) {
                 $id = $this->values->id($storey->get('id'));
                 $floor = $this->values->real($storey->get('floor'), Sign::Any);
                 $height = $this->values->real($storey->get('height'));
                 if ($id !== null && $floor !== null && $height !== null) {
-                    $storeys[] = new Storey($id, $floor, $height);
+                    $storeys[] = new Storey($id, $storey->get('name')?->text(60) ?? $id, $floor, $height);
                 }
             }
         }
@@ -102,12 +106,12 @@ final readonly class BlockReader
     {
         $corners = [];
         foreach ($node?->items(FootprintReader::MOST_CORNERS) ?? [] as $item) {
-            $item->isObject(['vertex'], ['method', 'through']);
+            $item->isObject(['vertex'], ['method', 'through', 'name']);
             $vertex = $item->get('vertex')?->whole(0, ($footprint?->count() ?? 4) - 1);
             $method = $item->get('method')?->choice(['butt', 'mitre']);
             $through = $item->get('through')?->choice(['before', 'after']);
             if ($vertex !== null) {
-                $corners[$vertex] = new Corner($method, $through, $item->path);
+                $corners[$vertex] = new Corner($method, $through, $item->get('name')?->text(60), $item->path);
             }
         }
 
@@ -123,7 +127,7 @@ final readonly class BlockReader
         /** @var array<int, Wall> $found */
         $found = [];
         foreach ($node?->items(count($edges)) ?? [] as $item) {
-            if (! $item->isObject(['edge'], ['finish', 'treat', 'stack', 'openings', 'rows', 'keep'])) {
+            if (! $item->isObject(['edge'], ['finish', 'treat', 'stack', 'openings', 'rows', 'keep', 'ground'])) {
                 continue;
             }
             $edge = EdgeName::read($item->get('edge'), $edges);
@@ -137,7 +141,7 @@ final readonly class BlockReader
         }
         $walls = [];
         foreach ($edges as $edge => $name) {
-            $walls[] = $found[$edge] ?? new Wall($edge, $name, Finish::BARE, 'full', 'wall', [], $blockPath.'.walls');
+            $walls[] = $found[$edge] ?? new Wall($edge, $name, Finish::BARE, 'full', 'wall', [], null, $blockPath.'.walls');
         }
 
         return $walls;

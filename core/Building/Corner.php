@@ -14,6 +14,7 @@ final readonly class Corner
     public function __construct(
         public ?string $method,
         public ?string $through,
+        public ?string $name,
         public string $path,
     ) {
     }

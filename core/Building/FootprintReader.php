@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
-use Chartula\Core\Geometry\Ring;
-
 /** Reads `footprint`, and says of each outline that cannot be one what is wrong and where. */
 final readonly class FootprintReader
 {
@@ -121,8 +119,9 @@ final readonly class FootprintReader
                 return false;
             }
         }
-        foreach (self::crossings($ring) as [$i, $j]) {
-            $node->fault('footprint.crossing', ['one' => $footprint->edges[$i], 'other' => $footprint->edges[$j]]);
+        $met = $ring->crossing();
+        if ($met !== null) {
+            $node->fault('footprint.crossing', ['one' => $footprint->edges[$met[0]], 'other' => $footprint->edges[$met[1]]]);
 
             return false;
         }
@@ -141,24 +140,5 @@ final readonly class FootprintReader
         }
 
         return true;
-    }
-
-    /** @return list<array{int, int}> pairs of edges that cross or touch where they should not */
-    private static function crossings(Ring $ring): array
-    {
-        $n = $ring->count();
-        $found = [];
-        for ($i = 0; $i < $n; $i++) {
-            for ($j = $i + 2; $j < $n; $j++) {
-                if (($i === 0 && $j === $n - 1) || $found !== []) {
-                    continue;
-                }
-                if (Ring::segmentsMeet($ring->point($i), $ring->point($i + 1), $ring->point($j), $ring->point($j + 1))) {
-                    $found[] = [$i, $j];
-                }
-            }
-        }
-
-        return $found;
     }
 }

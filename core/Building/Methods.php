@@ -17,6 +17,7 @@ final readonly class Methods
      * @param  'floor'|'none'  $base
      * @param  'auto'|'none'  $braces
      * @param  'auto'|'none'  $supports  formers and boards under the roofs
+     * @param  float  $bury_mm  how far walls go below the lowest ground along them, on the model
      * @param  'square'|'bevelled'  $panels  edges of roof panels where they meet others or a wall
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Methods
         public string $braces,
         public string $supports,
         public string $panels,
+        public float $bury_mm,
         public SkinMethod $skin,
         public Template $template,
         public Stock $frame,

@@ -26,7 +26,7 @@ final readonly class MethodsReader
 
     public function read(?Node $node): ?Methods
     {
-        if ($node === null || ! $node->isObject(['wall', 'roof'], ['stacks', 'corner', 'through', 'base', 'braces', 'supports', 'panels', 'skin', 'template', 'trim', 'ridge'])) {
+        if ($node === null || ! $node->isObject(['wall', 'roof'], ['stacks', 'corner', 'through', 'base', 'braces', 'supports', 'panels', 'bury', 'skin', 'template', 'trim', 'ridge'])) {
             return null;
         }
         $template = $this->template($node->get('template'));
@@ -49,6 +49,7 @@ final readonly class MethodsReader
         $base = $this->choice($node->get('base'), ['floor', 'none'], 'floor');
         $braces = $this->choice($node->get('braces'), ['auto', 'none'], 'auto');
         $panels = $this->choice($node->get('panels'), ['square', 'bevelled'], 'square');
+        $bury = $node->get('bury') === null ? 2.0 : $this->values->model($node->get('bury'), Sign::ZeroOrMore)?->mm;
         $supports = $this->choice($node->get('supports'), ['auto', 'none'], 'none');
         $skin = $this->skin($node->get('skin'));
         $trim = $node->get('trim');
@@ -60,12 +61,12 @@ final readonly class MethodsReader
         $ridge?->isObject(['stock']);
         $strip = $this->stock($ridge?->get('stock'), 'card-0.25');
         $sound = array_filter($stacks, static fn (?Stack $stack): bool => $stack !== null);
-        if (count($sound) < count($stacks) || $through === null || $base === null || $braces === null || $supports === null || $panels === null || $corner === null || $skin === null || $template === null
+        if (count($sound) < count($stacks) || $through === null || $base === null || $braces === null || $supports === null || $panels === null || $bury === null || $corner === null || $skin === null || $template === null
             || $frame === null || $glazing === null || $paper === null || $strip === null) {
             return null;
         }
 
-        return new Methods($sound, $corner, $through, $base, $braces, $supports, $panels, $skin, $template, $frame, $glazing, $paper, $strip);
+        return new Methods($sound, $corner, $through, $base, $braces, $supports, $panels, $bury, $skin, $template, $frame, $glazing, $paper, $strip);
     }
 
     private function stack(?Node $node, ?Template $template): ?Stack

@@ -11,6 +11,7 @@ final readonly class Storey
 {
     public function __construct(
         public string $id,
+        public string $name,
         public RealLength $floor,
         public RealLength $height,
     ) {

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Measure\RealLength;
+
 /** One wall of a block, seen from outside. */
 final readonly class Wall
 {
     /**
      * @param  int  $edge  of the footprint, from corner edge to corner edge + 1
      * @param  list<Opening>  $openings
+     * @param  ?array{RealLength, RealLength}  $ground  levels above the datum at its left and its right end; null: the block's base
      */
     public function __construct(
         public int $edge,
@@ -18,6 +21,7 @@ final readonly class Wall
         public string $treat,
         public string $stack,
         public array $openings,
+        public ?array $ground,
         public string $path,
     ) {
     }

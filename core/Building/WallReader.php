@@ -63,7 +63,16 @@ final readonly class WallReader
             }
         }
 
-        return new Wall($edge, $name, $finish ?? Finish::BARE, $treat ?? 'full', $stack ?? 'wall', $openings, $node->path);
+        return new Wall($edge, $name, $finish ?? Finish::BARE, $treat ?? 'full', $stack ?? 'wall', $openings, $this->ground($node->get('ground')), $node->path);
+    }
+
+    /** @return ?array{RealLength, RealLength} */
+    private function ground(?Node $node): ?array
+    {
+        $levels = array_map(fn (Node $n): ?RealLength => $this->values->real($n, Sign::Any), $node?->items(2, 2) ?? []);
+        [$left, $right] = [$levels[0] ?? null, $levels[1] ?? null];
+
+        return $left === null || $right === null ? null : [$left, $right];
     }
 
     private function opening(Node $node, int $index): ?Opening

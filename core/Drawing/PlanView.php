@@ -6,11 +6,11 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\Size;
-use Chartula\Core\Shell\WallPiece;
 use Chartula\Core\Shell\WallSpan;
 
 /** The plan for the screen: blocks with their edges and roofs, walls as they are cut, braces. Model millimetres, the building's axes. */
@@ -21,15 +21,14 @@ final readonly class PlanView
     {
         $walls = [];
         foreach ($kit->walls->spans() as $span) {
-            foreach ($kit->walls->facing($span, false) as $piece) {
-                foreach (self::feet($piece) as [$from, $to]) {
-                    $walls[] = self::wall($building, $span, $from, $to);
-                }
+            $outer = $kit->walls->facing($span, true);
+            foreach ($kit->walls->facing($span, false) as $i => $piece) {
+                $walls[] = self::wall($building, $span, ($outer[$i] ?? $piece)->shape->outline->face('outside')->bounds(), $piece->shape->outline->face('inside')->bounds());
             }
         }
         $braces = [];
         foreach ($kit->parts as $part) {
-            foreach ($part->part->group === 'brace' ? $part->part->placements : [] as $frame) {
+            foreach ($part->part->group === 'brace' && abs($part->part->placements[0]->normal->z) > 0.5 ? $part->part->placements : [] as $frame) {
                 $braces[] = array_map(static fn (Vec2 $p): array => self::flat($frame->at($p)), $part->part->outline->ring->points);
             }
         }
@@ -63,31 +62,23 @@ final readonly class PlanView
     }
 
     /**
-     * Where a piece of wall stands on the ground or on a roof, along the wall.
+     * From where to where a wall stands, on its outside and on its inside.
      *
-     * @return list<array{float, float}>
+     * @return array<string, mixed>
      */
-    private static function feet(WallPiece $piece): array
-    {
-        $box = $piece->shape->outline->ring->bounds();
-
-        return [[$box->x0, $box->x1]];
-    }
-
-    /** @return array<string, mixed> */
-    private static function wall(Building $building, WallSpan $span, float $from, float $to): array
+    private static function wall(Building $building, WallSpan $span, Box2 $outside, Box2 $inside): array
     {
         $frame = $span->form->frame;
         $t = $span->stack->thickness_mm;
-        $ring = static fn (float $a, float $b): array => array_map(static fn (array $p): array => self::flat($frame->point($p[0], 0.0, $p[1])), [[$a, 0.0], [$b, 0.0], [$b, -$t], [$a, -$t]]);
+        $ring = static fn (float $a, float $b, float $c, float $d): array => array_map(static fn (array $p): array => self::flat($frame->point($p[0], 0.0, $p[1])), [[$a, 0.0], [$b, 0.0], [$c, -$t], [$d, -$t]]);
         $gaps = [];
         foreach ($span->form->openings as $opening) {
-            if ($opening->left >= $from && $opening->right() <= $to) {
-                $gaps[] = $ring($opening->left, $opening->right());
+            if ($opening->left >= $outside->x0 && $opening->right() <= $outside->x1) {
+                $gaps[] = $ring($opening->left, $opening->right(), $opening->right(), $opening->left);
             }
         }
 
-        return ['key' => $span->block->id.'.'.$span->name(), 'edge' => $span->name(), 'ring' => $ring($from, $to), 'openings' => $gaps, 'length' => Size::ofModel($span->form->length->mm, $building->scale)];
+        return ['key' => $span->block->id.'.'.$span->name(), 'edge' => $span->name(), 'ring' => $ring($outside->x0, $outside->x1, $inside->x1, $inside->x0), 'openings' => $gaps, 'length' => Size::ofModel($span->form->length->mm, $building->scale)];
     }
 
     /** @return array{float, float} */

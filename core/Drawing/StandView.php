@@ -65,7 +65,7 @@ final readonly class StandView
             'art' => $told->has('art'), 'print' => $told->text('print'), 'away' => $away->toArray(), 'stands' => self::stands($piece),
             'facets' => array_map(static fn (Facet $f): array => [
                 'origin' => $f->frame->origin->toArray(), 'x' => $f->frame->x->toDirection(), 'y' => $f->frame->y->toDirection(),
-                'outline' => $f->region->outline->toArray(), 'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $f->region->holes),
+                'outline' => $f->region->outline->toArray(), 'inside' => $f->inside?->toArray(), 'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $f->region->holes),
             ], $facets),
         ];
     }

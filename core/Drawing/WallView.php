@@ -8,12 +8,15 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Part\Mark;
+use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\WallSpan;
 use Chartula\Core\Trim\PaneLayout;
 use Chartula\Core\Trim\PanelParts;
@@ -67,6 +70,29 @@ final readonly class WallView
                 array_filter($this->kit->parts, static fn (LabelledPart $p): bool => preg_match('/^'.preg_quote($block->id.'.'.$name, '/').'(-\d+)?\./', $p->part->id) === 1))),
             'openings' => array_map($this->opening(...), $this->wall->openings),
             'chains' => $this->chains(),
+            'marks' => array_map(static fn (Mark $m): array => ['path' => array_map(static fn (Vec2 $p): array => $p->toArray(), $m->path), 'text' => $m->text],
+                array_merge(...array_map(fn (Patch $p): array => WallMarks::of($this->kit->form, $this->span, new Region($p->outline)), $this->wall->patches))),
+            'ends' => array_map($this->end(...), ['left', 'right']),
+        ];
+    }
+
+    /**
+     * How it ends at a corner, and what is said of that.
+     *
+     * @param  'left'|'right'  $end
+     * @return array<string, mixed>
+     */
+    private function end(string $end): array
+    {
+        $n = $this->span->block->footprint->count();
+        $vertex = ($this->wall->wall->edge + ($end === 'left' ? 0 : 1)) % $n;
+        $corner = $this->span->block->corners[$vertex] ?? null;
+        $is = $end === 'left' ? $this->span->left : $this->span->right;
+
+        return [
+            'end' => $end, 'vertex' => $vertex, 'name' => $corner?->name, 'angle' => LengthFormat::trimmed($is->angle, 1).'°', 'kind' => $is->kind,
+            'other' => $this->kit->walls->span($this->wall->block, $is->edge)->name(),
+            'said' => $corner === null || ($corner->method === null && $corner->through === null) ? '' : ($corner->method === 'mitre' ? 'mitre' : (($corner->through === 'after') === ($end === 'left') ? 'through' : 'stopped')),
         ];
     }
 

@@ -17,6 +17,7 @@ final readonly class BlockForm
      * @param  Ring  $ring  the footprint where it stands
      * @param  float  $eaves  above the datum
      * @param  list<WallForm>  $walls  one for each edge
+     * @param  ?float  $plinth  its top above the base
      */
     public function __construct(
         public int $index,
@@ -27,6 +28,7 @@ final readonly class BlockForm
         public float $eaves,
         public array $walls,
         public RoofForm $roof,
+        public ?float $plinth,
     ) {
     }
 

@@ -71,10 +71,11 @@ final readonly class Envelope
         }
         $seen = [];
         $runsOver = false;
+        $into = self::above($solid, $this->solids);
         foreach ($solid->roof->facets as $facet) {
             foreach (Tails::rooted($this->cut($facet), $solid)->patches as $patch) {
                 $seen[] = $patch->outline;
-                $runsOver = $runsOver || Tails::runOver($patch, $solid, $this->solids);
+                $runsOver = $runsOver || Tails::runOver($patch, $solid, $into);
             }
         }
         if ($runsOver) {
@@ -94,6 +95,7 @@ final readonly class Envelope
         }
         $own = $this->solids[$facet->block];
         $stubs = array_merge(...array_map(fn (Solid $s): array => Overhangs::stubs($facet, $own, $s, $this->roof), $near));
+        $notches = array_merge(...array_map(fn (Solid $s): array => Overhangs::notches($facet, $own, $s, $this->roof), $near));
         $lean = $this->roof * $facet->pitch->sin();
         // Where lines lie on each other the first says what the side is: a ridge before what happens to run along it, a wall
         // before an eaves that ends at it.
@@ -106,12 +108,14 @@ final readonly class Envelope
             ...$sides,
             ...Overhangs::plain($own->ring), ...Overhangs::plain(Offset::lines($own->ring, array_fill(0, $own->ring->count(), -$lean))),
             ...array_merge(...array_map(fn (Solid $s): array => [...$s->tailEdges(), ...$this->feet($facet, $s, $box)], $near)), ...$own->tailEdges(),
-            ...array_merge(...array_map(static fn (Patch $p): array => $p->lines(), $stubs)),
+            ...array_merge(...array_map(static fn (Patch $p): array => $p->lines(), [...$stubs, ...$notches])),
         ];
         $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($box), $lines)));
         $outline = $facet->whole->outline;
-        $patches = Overlay::patches($lines, function (Vec2 $at) use ($outline, $facet, $near, $own, $stubs): bool {
-            if (! $outline->contains($at) || ! $this->isOver($own, $at, $near)) {
+        $cut = [...$stubs, ...$notches];
+        $into = self::above($own, $near);
+        $patches = Overlay::patches($lines, function (Vec2 $at) use ($outline, $facet, $near, $own, $cut, $into): bool {
+            if (! $outline->contains($at) || ! $this->isOver($own, $at, $into)) {
                 return false;
             }
             foreach ($near as $solid) {
@@ -119,16 +123,28 @@ final readonly class Envelope
                     return false;
                 }
             }
-            foreach ($stubs as $stub) {
-                if ($stub->outline->contains($at)) {
+            foreach ($cut as $patch) {
+                if ($patch->outline->contains($at)) {
                     return false;
                 }
             }
 
             return true;
-        }, fn (string $label, Vec2 $at): string => $this->named($label, $at, $own, $facet, $lean));
+        }, fn (string $label, Vec2 $at): string => self::isBeside($notches, $at) ? 'open' : $this->named($label, $at, $own, $facet, $lean));
 
         return $facet->with(array_values(array_filter($patches, static fn (Patch $p): bool => $p->area() > self::LEAST_MM2)));
+    }
+
+    /** @param  list<Patch>  $patches */
+    private static function isBeside(array $patches, Vec2 $at): bool
+    {
+        foreach ($patches as $patch) {
+            if ($patch->outline->distanceTo($at) < self::SAME) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -154,16 +170,27 @@ final readonly class Envelope
     }
 
     /**
-     * A roof that runs on beyond its block does so only over the blocks it runs into.
+     * Those that a roof may run into.
      *
-     * @param  list<Solid>  $near
+     * @param  list<Solid>  $solids
+     * @return list<Solid>
      */
-    private function isOver(Solid $own, Vec2 $at, array $near): bool
+    private static function above(Solid $own, array $solids): array
+    {
+        return array_values(array_filter($solids, static fn (Solid $s): bool => $s->peak() > $own->eaves));
+    }
+
+    /**
+     * A roof that runs on beyond its block does so only over the blocks it runs into, which are higher than its eaves.
+     *
+     * @param  list<Solid>  $into
+     */
+    private function isOver(Solid $own, Vec2 $at, array $into): bool
     {
         if (! $own->isBesideTail($at)) {
             return true;
         }
-        foreach ($near as $solid) {
+        foreach ($into as $solid) {
             if ($solid->contains($at)) {
                 return true;
             }

@@ -100,11 +100,12 @@ final readonly class Facet
     }
 
     /**
-     * The line along which it is as high as another plane, as far as that may matter; none where they are parallel.
+     * The line along which it is as high as another plane, or by so much higher, as far as that may matter; none where they
+     * are parallel.
      *
      * @return list<Line>
      */
-    public function levelWith(self $other, Box2 $within): array
+    public function levelWith(self $other, Box2 $within, float $higher = 0.0): array
     {
         $slope = $this->gradient()->minus($other->gradient());
         $steep = $slope->length();
@@ -112,7 +113,7 @@ final readonly class Facet
             return [];
         }
         $centre = $within->centre();
-        $off = $this->heightAt($centre) - $other->heightAt($centre);
+        $off = $this->heightAt($centre) - $other->heightAt($centre) - $higher;
         $foot = $centre->minus($slope->times($off / ($steep * $steep)));
         $reach = $within->width() + $within->height();
         if ($foot->distanceTo($centre) > $reach) {

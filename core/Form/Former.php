@@ -16,6 +16,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Problem\Problems;
 
 /** Makes the surfaces of a building: each block's walls and roof, cut where blocks meet. docs/formulas.md#form */
@@ -116,7 +117,8 @@ final readonly class Former
             $walls[] = $this->wall($i, $block, $edge, $height, $solids);
         }
 
-        return new BlockForm($i, $block, $ground, $solid->ring, $solid->base, $solid->eaves, $walls, $solid->roof);
+        return new BlockForm($i, $block, $ground, $solid->ring, $solid->base, $solid->eaves, $walls, $solid->roof,
+            $block->plinth === null ? null : $this->building->scale->modelMm($block->plinth) - $solid->base);
     }
 
     /** @param  list<Solid>  $solids */
@@ -127,13 +129,16 @@ final readonly class Former
         $n = $ring->count();
         $a = $ring->point($edge);
         $along = $ring->point($edge + 1)->minus($a)->times(1.0 / $ring->edgeLength($edge));
-        $section = $this->section($i, $block, $edge, $solids);
+        $ground = $wall->ground === null ? null : array_map(fn (RealLength $level): float => $this->building->scale->modelMm($level) - $solids[$i]->base, $wall->ground);
+        // As deep as the lowest ground along it and somewhat buried, never short of the floor.
+        $foot = $ground === null ? 0.0 : min(0.0, min($ground) - $this->building->methods->bury_mm);
+        $section = $this->section($i, $block, $edge, $solids, $foot);
         $top = $section->topLine(0.0);
         $isPapered = $wall->treat === 'full' && in_array($wall->finish, Finish::DRAWN, true);
         $openings = [];
         foreach ($wall->openings as $opening) {
             for ($k = 0; $k < $opening->count; $k++) {
-                $openings[] = $this->opening($opening, $k);
+                $openings[] = $this->opening($opening, $k, $foot);
             }
         }
         usort($openings, static fn (OpeningForm $p, OpeningForm $q): int => [$p->left, $p->sill] <=> [$q->left, $q->sill]);
@@ -145,12 +150,12 @@ final readonly class Former
             $height, $this->apex($block, $solids[$i], $top, $a, $along, $height), $top,
             $wall->treat === 'omit' || ! $this->problems->areNone() ? [] : $section->patches(0.0, 0.0, 0.0, $ring->edgeLength($edge)),
             $openings, $isPapered, $isPapered && $this->building->methods->skin->opening === 'folded' ? $this->building->methods->paper->thickness_mm : 0.0,
-            [$block->footprint->angle($edge), $block->footprint->angle(($edge + 1) % $n)], $section,
+            [$block->footprint->angle($edge), $block->footprint->angle(($edge + 1) % $n)], $section, $foot, $ground,
         );
     }
 
     /** @param  list<Solid>  $solids */
-    private function section(int $i, Block $block, int $edge, array $solids): WallSection
+    private function section(int $i, Block $block, int $edge, array $solids, float $foot): WallSection
     {
         $ring = $solids[$i]->ring;
         $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
@@ -159,7 +164,7 @@ final readonly class Former
         $thickness = $this->building->methods->roof()->thickness_mm;
 
         return new WallSection($solids, $solids[$i], $ring->point($edge), $along, $ring->edgeLength($edge), $this->party($i, $edge, $solids, $roofEdge),
-            $isLevel, $roofEdge->kind === RoofEdge::WALL, static fn (Facet $f): float => $thickness / $f->pitch->cos());
+            $isLevel, $roofEdge->kind === RoofEdge::WALL, static fn (Facet $f): float => $thickness / $f->pitch->cos(), $foot);
     }
 
     /**
@@ -244,7 +249,7 @@ final readonly class Former
         return $height->plus($rise, 'plus the rise, '.LengthFormat::trimmed($rise, 3));
     }
 
-    private function opening(Opening $opening, int $i): OpeningForm
+    private function opening(Opening $opening, int $i, float $foot): OpeningForm
     {
         $style = $opening->style;
         $scale = $this->building->scale;
@@ -254,6 +259,7 @@ final readonly class Former
             $opening->leftMm($i) / $scale->ratio,
             $scale->modelMm($opening->sill),
             new OpeningShape($scale->modelMm($style->w), $scale->modelMm($style->h), $style->rise === null ? null : $scale->modelMm($style->rise)),
+            $foot,
         );
     }
 }

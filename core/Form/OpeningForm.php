@@ -13,6 +13,7 @@ final readonly class OpeningForm
     /**
      * @param  string  $id  the opening's own, with its number from 2 where it is repeated ("w1", "w1-2")
      * @param  int  $copy  0 for the first of a row
+     * @param  float  $foot  of its wall
      */
     public function __construct(
         public string $id,
@@ -21,6 +22,7 @@ final readonly class OpeningForm
         public float $left,
         public float $sill,
         public OpeningShape $shape,
+        private float $foot,
     ) {
     }
 
@@ -37,7 +39,7 @@ final readonly class OpeningForm
     /** A door: it interrupts the wall's foot. */
     public function reachesFoot(): bool
     {
-        return $this->sill <= 0.0;
+        return $this->sill <= $this->foot;
     }
 
     /** The opening grown by $by; a foot that stands on the ground stays there. */

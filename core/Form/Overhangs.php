@@ -51,6 +51,33 @@ final readonly class Overhangs
         return $stubs;
     }
 
+    /**
+     * What of an overhang has no room above a lower roof that comes in under it, whose card is as thick as the roof: there it
+     * is cut away.
+     *
+     * @return list<Patch>
+     */
+    public static function notches(Facet $facet, Solid $own, Solid $solid, float $roof): array
+    {
+        $notches = [];
+        foreach ($facet->whole->outline->bounds()->meets($solid->ring->bounds()) ? $solid->roof->facets : [] as $other) {
+            $both = $facet->whole->outline->bounds()->shared($other->whole->outline->bounds());
+            // The other's top, and by how much square ends lean into each other.
+            $room = $roof / $other->pitch->cos() + $roof * ($other->pitch->sin() + $facet->pitch->sin());
+            $isUnder = static fn (Vec2 $at): bool => $facet->whole->outline->contains($at) && $other->whole->outline->contains($at) && ! $own->contains($at) && ! $own->isBesideTail($at) && ! $solid->isBesideTail($at);
+            $lines = [...self::plain($facet->whole->outline), ...self::plain($other->whole->outline), ...self::plain($own->ring), ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails]))];
+            $under = $both === null ? [] : Overlay::patches(array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines))), $isUnder);
+            $offs = array_merge(...array_map(static fn (Patch $u): array => array_map(static fn (Vec2 $p): float => $facet->heightAt($p) - $other->heightAt($p), $u->outline->points), $under));
+            // Where the two cross there is a valley.
+            foreach ($offs !== [] && min($offs) > self::CROSSES && min($offs) < $room ? $under : [] as $patch) {
+                array_push($notches, ...Overlay::patches([...$facet->levelWith($other, $patch->outline->bounds(), $room), ...$patch->lines()],
+                    static fn (Vec2 $at): bool => $patch->outline->contains($at) && $facet->heightAt($at) - $other->heightAt($at) < $room));
+            }
+        }
+
+        return $notches;
+    }
+
     /** @return list<Line> */
     public static function plain(Ring $ring): array
     {

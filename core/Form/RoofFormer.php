@@ -152,17 +152,12 @@ final readonly class RoofFormer
                 return null;
             }
         }
-        for ($i = 0; $i < $n; $i++) {
-            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
-                if (Ring::segmentsMeet($moved->point($i), $moved->point($i + 1), $moved->point($j), $moved->point($j + 1))) {
-                    $this->problems->add($edges[$i]->path, 'roof.overhang-meets', ['one' => $this->block->footprint->edges[$i], 'other' => $this->block->footprint->edges[$j]]);
-
-                    return null;
-                }
-            }
+        $met = $moved->crossing();
+        if ($met !== null) {
+            $this->problems->add($edges[$met[0]]->path, 'roof.overhang-meets', ['one' => $this->block->footprint->edges[$met[0]], 'other' => $this->block->footprint->edges[$met[1]]]);
         }
 
-        return $moved;
+        return $met === null ? $moved : null;
     }
 
     private function along(int $edge): Vec2

@@ -123,6 +123,12 @@ final readonly class Solid
         return $this->hasParapet ? $this->eaves : ($this->roof->heightAt($at) ?? $this->eaves);
     }
 
+    /** How high it is anywhere. */
+    public function peak(): float
+    {
+        return max($this->eaves, ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $this->roof->facets));
+    }
+
     /** In a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */
     public function isBesideTail(Vec2 $at): bool
     {

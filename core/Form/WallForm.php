@@ -26,6 +26,8 @@ final readonly class WallForm
      * @param  float  $turnIn  thickness of the paper that turns into the openings; 0 where none does
      * @param  array{float, float}  $angles  interior, of the footprint at its left and its right end, degrees
      * @param  WallSection  $section  what of it is built behind its outside
+     * @param  float  $foot  of the card against the block's base: 0, or less where the ground falls away
+     * @param  ?array{float, float}  $ground  at its left and its right end against the block's base
      */
     public function __construct(
         public int $block,
@@ -41,6 +43,8 @@ final readonly class WallForm
         public float $turnIn,
         public array $angles,
         public WallSection $section,
+        public float $foot,
+        public ?array $ground,
     ) {
     }
 

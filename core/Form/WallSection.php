@@ -43,6 +43,7 @@ final readonly class WallSection
         private bool $isLevel,
         private bool $yields,
         private mixed $above,
+        private float $foot,
     ) {
     }
 
@@ -55,8 +56,8 @@ final readonly class WallSection
     {
         // Its own ends before what may stand beside them.
         $lines = [
-            new Line(new Vec2($start, 0.0), new Vec2($end, 0.0), 'foot'), new Line(new Vec2($end, -1.0), new Vec2($end, self::HIGH_MM), 'right'),
-            new Line(new Vec2($start, -1.0), new Vec2($start, self::HIGH_MM), 'left'),
+            new Line(new Vec2($start, $this->foot), new Vec2($end, $this->foot), 'foot'), new Line(new Vec2($end, $this->foot - 1.0), new Vec2($end, self::HIGH_MM), 'right'),
+            new Line(new Vec2($start, $this->foot - 1.0), new Vec2($start, self::HIGH_MM), 'left'),
         ];
         $tops = [];
         $blocked = [];
@@ -70,11 +71,11 @@ final readonly class WallSection
             }
         }
         foreach ($this->party as [$a, $b, $label]) {
-            $lines[] = new Line(new Vec2($a, -1.0), new Vec2($a, self::HIGH_MM), $label);
-            $lines[] = new Line(new Vec2($b, -1.0), new Vec2($b, self::HIGH_MM), $label);
+            $lines[] = new Line(new Vec2($a, $this->foot - 1.0), new Vec2($a, self::HIGH_MM), $label);
+            $lines[] = new Line(new Vec2($b, $this->foot - 1.0), new Vec2($b, self::HIGH_MM), $label);
         }
         $patches = array_filter(Overlay::patches($lines, function (Vec2 $p) use ($start, $end, $tops, $blocked): bool {
-            if ($p->y < 0.0 || $p->x < $start || $p->x > $end || $this->isParty($p->x)) {
+            if ($p->y < $this->foot || $p->x < $start || $p->x > $end || $this->isParty($p->x)) {
                 return false;
             }
             foreach ($tops as $top) {
@@ -205,7 +206,7 @@ final readonly class WallSection
             }
             foreach ([[$a, $i], [$b, $j]] as [$x, $edge]) {
                 if ($edge !== null) {
-                    $lines[] = new Line(new Vec2($x, -1.0), new Vec2($x, self::HIGH_MM), Facet::key('wall', $solid->index, $edge));
+                    $lines[] = new Line(new Vec2($x, $this->foot - 1.0), new Vec2($x, self::HIGH_MM), Facet::key('wall', $solid->index, $edge));
                 }
             }
             if ($low > 0.0) {

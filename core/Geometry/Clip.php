@@ -27,13 +27,22 @@ final readonly class Clip
      */
     public static function lengthInside(Vec2 $a, Vec2 $b, Region $region): float
     {
-        $total = $a->distanceTo($b);
+        return array_sum(array_map(static fn (array $stretch): float => $stretch[0]->distanceTo($stretch[1]), self::inside($a, $b, $region)));
+    }
+
+    /**
+     * What of a stretch lies inside a region or on its sides.
+     *
+     * @return list<array{Vec2, Vec2}>
+     */
+    public static function inside(Vec2 $a, Vec2 $b, Region $region): array
+    {
         $index = $region->index();
-        $inside = 0.0;
+        $inside = [];
         foreach (self::cut($a, $b, $region) as [$from, $to]) {
             $middle = $a->plus($b->minus($a)->times(($from + $to) / 2.0));
             if ($index->contains($middle) || $index->nearest($middle, Tolerance::EDGE) <= Tolerance::EDGE) {
-                $inside += ($to - $from) * $total;
+                $inside[] = [$a->plus($b->minus($a)->times($from)), $a->plus($b->minus($a)->times($to))];
             }
         }
 

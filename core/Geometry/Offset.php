@@ -140,8 +140,8 @@ final readonly class Offset
         $cross = $d->cross($e);
         $meeting = abs($cross) < 1e-9 ? $q->plus($r)->times(0.5) : $p->plus($d->times($r->minus($p)->cross($e) / $cross));
         $points = $ring->points;
-        $points[$edge] = $meeting;
-        array_splice($points, ($edge + 1) % $n, 1);
+        $points[($edge + 1) % $n] = $meeting;
+        array_splice($points, $edge, 1);
         array_splice($labels, $edge, 1);
 
         return [array_values($points), array_values($labels)];

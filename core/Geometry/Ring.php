@@ -122,6 +122,21 @@ final readonly class Ring
         return $inside;
     }
 
+    /** @return ?array{int, int} sides that are no neighbours, and cross or touch */
+    public function crossing(): ?array
+    {
+        $n = count($this->points);
+        for ($i = 0; $i < $n; $i++) {
+            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
+                if (self::segmentsMeet($this->point($i), $this->point($i + 1), $this->point($j), $this->point($j + 1))) {
+                    return [$i, $j];
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** Whether two stretches cross or touch. */
     public static function segmentsMeet(Vec2 $a, Vec2 $b, Vec2 $c, Vec2 $d): bool
     {

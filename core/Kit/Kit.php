@@ -14,9 +14,11 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Roof\BoardParts;
 use Chartula\Core\Roof\FormerParts;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofParts;
+use Chartula\Core\Roof\UnderRoof;
 use Chartula\Core\Shell\BaseParts;
 use Chartula\Core\Shell\BraceParts;
 use Chartula\Core\Shell\FormFaults;
@@ -55,16 +57,30 @@ final readonly class Kit
         PanelParts::collectFaults($building, $form, $problems);
         $problems->throwIfAny();
         $panels = new Panels($building, $form);
+        $panels->collectFaults($problems);
+        $problems->throwIfAny();
 
         $set = WallParts::make($walls)
             ->with(BaseParts::make($building, $walls))
             ->with(BraceParts::make($building, $walls))
             ->with(RoofParts::make($building, $panels, $walls))
-            ->with(FormerParts::make($building, $panels, $walls))
+            ->with(self::supports($building, $panels, $walls))
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls));
 
         return new self($form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
+    }
+
+    private static function supports(Building $building, Panels $panels, Walls $walls): PartSet
+    {
+        $set = new PartSet;
+        foreach ($building->methods->supports === 'none' ? [] : $walls->form->blocks as $block) {
+            $room = new UnderRoof($panels, $walls, $block);
+            $formers = FormerParts::make($room);
+            $set = $set->with($formers)->with(BoardParts::make($room, $formers));
+        }
+
+        return $set;
     }
 
     public function part(string $id): LabelledPart

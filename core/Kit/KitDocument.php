@@ -53,13 +53,22 @@ final readonly class KitDocument
             'bevels' => array_values(array_map(static fn (Bevel $b): array => $b->toArray(), $part->bevels())),
             'scores' => array_map(static fn (Score $s): array => $s->toArray(), $part->scores),
             'slits' => array_map(static fn (array $s): array => [$s[0]->toArray(), $s[1]->toArray()], $part->slits),
-            'edges' => array_map(static fn (Edge $e, int $i): array => ['edge' => $i, 'name' => $e->name] + ($e->free === null ? [] : ['free' => $e->free]), $part->outline->edges, array_keys($part->outline->edges)),
+            'edges' => array_map(static fn (Edge $e, int $i): array => self::edge($part, $e, $i), $part->outline->edges, array_keys($part->outline->edges)),
             'marks' => array_map(static fn (Mark $m): array => $m->toArray(), $part->marks),
             'placements' => array_map(static fn (Frame $f): array => self::placement($labelled->label, $f), $part->placements),
             'loose' => false,
             'cut' => $labelled->cut, 'print' => $labelled->print,
             'workings' => array_map(static fn (Figure $f, string $of): array => $f->workings($of), $part->workings, array_keys($part->workings)),
         ] + self::extras($part);
+    }
+
+    /** @return array<string, mixed> */
+    private static function edge(Part $part, Edge $edge, int $i): array
+    {
+        $told = ['edge' => $i, 'name' => $edge->name] + ($edge->free === null ? [] : ['free' => $edge->free]);
+
+        // A foot stands at a level of its own: where the ground falls, walls go down further.
+        return $edge->free === 'foot' && $part->group === 'shell' ? $told + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)] : $told;
     }
 
     /** @return array<string, mixed> */

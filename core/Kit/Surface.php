@@ -71,7 +71,7 @@ final readonly class Surface
                 $holes[] = $opening->ring($wall->turnIn);
             }
             $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), self::together([...self::openAtCorners($walls, $span, $patch), ...self::openBySquareCuts($span, $patch)]), $real,
-                self::hidden($span));
+                self::hidden($walls, $span));
         }
 
         return $surfaces;
@@ -100,18 +100,25 @@ final readonly class Surface
     }
 
     /**
-     * Where another block's wall stands in its place, and where it runs past an inner corner behind the wall round that.
+     * Where another block's wall stands in its place, where it runs past an inner corner behind the wall round that, and
+     * where the wall round a corner goes deeper into the ground.
      *
      * @return list<Ring>
      */
-    private static function hidden(WallSpan $span): array
+    private static function hidden(Walls $walls, WallSpan $span): array
     {
-        $hidden = array_map(static fn (array $p): Ring => Ring::rectangle($p[0], 0.0, $p[1], self::HIGH_MM), $span->form->section->party());
+        $hidden = array_map(static fn (array $p): Ring => Ring::rectangle($p[0], $span->form->foot, $p[1], self::HIGH_MM), $span->form->section->party());
         $length = $span->form->length->mm;
+        foreach ([[$span->left, 0.0], [$span->right, $length]] as [$end, $corner]) {
+            $foot = $walls->span($span->form->block, $end->edge)->form->foot;
+            if ($foot < $span->form->foot) {
+                $hidden[] = Ring::rectangle($corner - $end->thickness(), $foot, $corner + $end->thickness(), $span->form->foot);
+            }
+        }
         foreach (array_keys($span->stack->layers) as $k) {
             foreach ([[$span->start($k), 0.0], [$length, $span->end($k)]] as [$from, $to]) {
                 if ($to - $from > 1e-6) {
-                    $hidden[] = Ring::rectangle($from, 0.0, $to, self::HIGH_MM);
+                    $hidden[] = Ring::rectangle($from, $span->form->foot, $to, self::HIGH_MM);
                 }
             }
         }
@@ -148,7 +155,7 @@ final readonly class Surface
             // The boards round the corner fill it with their ends, as far up and down as those go.
             $ends = $end->kind === WallEnd::STOPPED ? self::endsOf($walls, $walls->span($wall->block, $end->edge), $label === 'left' ? 'right' : 'left', $corner, ($label === 'left' ? 1.0 : -1.0), $end->angle) : [];
             $isLeft = $corner < $cut;
-            $lines = [new Line(new Vec2($cut, -1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];
+            $lines = [new Line(new Vec2($cut, $wall->foot - 1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];
             foreach ($ends as $ring) {
                 foreach (array_keys($ring->points) as $i) {
                     $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
@@ -230,7 +237,7 @@ final readonly class Surface
         $true = $panels->shape($panel)->at(0.0) ?? throw new LogicException('A panel without a plane');
         $box = $panel->part->placements[0];
         $flat = static fn (Ring $r): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $panel->facet->frame->project($box->at($p)), $r->points));
-        $card = new Region($flat($panel->part->outline->ring), array_map($flat, $panel->part->holes));
+        $card = new Region($flat($panel->part->outline->face('inside')), array_map($flat, $panel->part->holes));
         $whole = $true->region();
         $lines = $true->lines();
         foreach ($card->rings() as $ring) {

@@ -42,10 +42,11 @@ final readonly class Meeting
     }
 
     /**
-     * How far two edges run against each other on one line, and which of their arrises do: bevelled ones by both, `strip`.
+     * How far two edges run against each other on one line, which of their arrises do (bevelled ones by both, `strip`), and
+     * how far the other arrises part.
      *
      * @param  ?int  $hole  whose edge the first is; null for the outline
-     * @return ?array{'inside'|'outside'|'strip', float, list<Vec3>}
+     * @return ?array{'inside'|'outside'|'strip', float, list<Vec3>, float}
      */
     public static function along(Part $part, int $edge, Part $mate, int $other, ?int $hole = null, ?int $otherHole = null): ?array
     {
@@ -65,7 +66,8 @@ final readonly class Meeting
                 $at[] = max(0.0, min($length, $s));
             }
             if (abs($at[0] - $at[1]) > Tolerance::MEET && $at[1] < $at[0]) {
-                $met[] = [$side, $at[0] - $at[1], [$p[$k]->plus($along->times($at[1])), $p[$k]->plus($along->times($at[0]))]];
+                $across = $q[2 - $k]->minus($p[2 - $k]);
+                $met[] = [$side, $at[0] - $at[1], [$p[$k]->plus($along->times($at[1])), $p[$k]->plus($along->times($at[0]))], $across->minus($along->times($across->dot($along)))->length()];
             }
         }
         if (count($met) === 2) {

@@ -44,6 +44,22 @@ final readonly class PanelShape
     }
 
     /**
+     * The outside and the inside face of a card from one height to another, bevelled wherever it meets another plane or a wall;
+     * openings are cut square. Null where the faces have unlike sides.
+     *
+     * @return ?array{Patch, Patch}
+     */
+    public function bevelled(float $low, float $high): ?array
+    {
+        $face = fn (float $height): ?Patch => Offset::patch($this->flat, fn (string $label): float => in_array(explode(':', $label)[0], ['plane', 'wall'], true)
+            ? $this->out($label, $height) : min($this->out($label, $low), $this->out($label, $high)));
+        [$outside, $inside, $square] = [$face($high), $face($low), $this->square($low, $high)];
+
+        return $outside === null || $inside === null || $square === null || $outside->labels !== $inside->labels ? null
+            : [new Patch($outside->outline, $outside->labels, $square->holes, $square->holeLabels), $inside];
+    }
+
+    /**
      * How far a side moves out at a height. It stays in the plane in which it ends, whose normal is w: for each millimetre
      * of height −N·w / u·w, with N its own plane's normal and u the way out over that side.
      */

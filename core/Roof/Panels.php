@@ -17,6 +17,7 @@ use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\RoofSeat;
+use Chartula\Core\Problem\Problems;
 use Chartula\Core\Stock\Stack;
 
 /** The panels of all roofs, layer by layer. docs/formulas.md#panel-edges */
@@ -49,6 +50,18 @@ final class Panels
                         $this->panels[] = $panel;
                     }
                 }
+            }
+        }
+    }
+
+    /** Slopes that narrow, beside a line in which they meet others, to less than square cuts take off both sides. */
+    public function collectFaults(Problems $problems): void
+    {
+        foreach ($this->panels as $panel) {
+            if ($panel->part->outline->ring->crossing() !== null) {
+                $others = array_unique(array_map(fn (string $label): string => $this->form->blocks[(int) explode(':', $label)[1]]->block->path, array_filter($panel->labels, static fn (string $l): bool => str_starts_with($l, 'plane:') && (int) explode(':', $l)[1] !== $panel->facet->block)));
+                $block = $this->form->blocks[$panel->facet->block]->block;
+                $problems->add((array_values($others)[0] ?? $block->path).'.roof', 'roof.neck', ['slope' => $block->id.'.'.$panel->facet->name, 'mm' => round($this->stack->thickness_mm, 2)]);
             }
         }
     }
@@ -102,7 +115,9 @@ final class Panels
         if ($cut === null || $true === null) {
             return null;
         }
-        $cut = self::begunAtEaves($cut);
+        [$cut, $inside] = ($this->building->methods->panels === 'bevelled' ? $shape->bevelled($above, $above + $layer->thickness_mm) : null) ?? [$cut, null];
+        $first = self::eaves($cut);
+        $cut = $cut->turned($first);
         $block = $this->form->blocks[$facet->block]->block;
         $name = $facet->name.($facet->name === 'deck' ? '' : '-slope').($piece > 0 ? '-'.($piece + 1) : '');
         $points = $cut->outline->points;
@@ -113,14 +128,14 @@ final class Panels
 
         return new RoofPanel($facet, $piece, $k, $cut->labels, $cut->holeLabels, Part::of(
             $block->id.'.'.$name.'.'.$layer->id, 'R', ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, 'roof', $layer->stock, $layer->thickness_mm,
-            new Outline($cut->outline, $edges), [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
+            new Outline($cut->outline, $edges, $inside?->turned($first)->outline), [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
             $cut->holes,
-            roof: new RoofSeat($block->id, $facet->name, $layer->id, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->point($p->x, $p->y, $above), self::begunAtEaves($true)->outline->points)),
+            roof: new RoofSeat($block->id, $facet->name, $layer->id, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->point($p->x, $p->y, $above), $true->turned(self::eaves($true))->outline->points)),
         ));
     }
 
-    /** The eaves first, from the left. */
-    private static function begunAtEaves(Patch $patch): Patch
+    /** The corner at which it is begun: the left end of the eaves. */
+    private static function eaves(Patch $patch): int
     {
         $best = 0;
         $least = [2, INF, INF];
@@ -131,7 +146,7 @@ final class Panels
             }
         }
 
-        return $patch->turned($best);
+        return $best;
     }
 
     private function edge(Facet $facet, string $label, Vec2 $from, Vec2 $to): Edge

@@ -41,9 +41,9 @@ final readonly class RoofPanel
         return $sides;
     }
 
-    public function lengthOf(?int $hole, int $edge): float
+    public function lengthOf(?int $hole, int $edge, string $face): float
     {
-        return ($hole === null ? $this->part->outline->ring : $this->part->holes[$hole])->edgeLength($edge);
+        return ($hole === null ? $this->part->outline->face($face) : $this->part->holes[$hole])->edgeLength($edge);
     }
 
     public function ref(?int $hole, int $edge): Ref

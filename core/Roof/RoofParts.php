@@ -61,7 +61,7 @@ final readonly class RoofParts
         $to = $outer->part->placements[0];
         $carried = static fn (Ring $r): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $to->project($from->at($p)), $r->points));
 
-        return Clip::sharedArea($outer->part->region(), new Region($carried($panel->part->outline->ring), array_map($carried, $panel->part->holes)));
+        return Clip::sharedArea($outer->part->face('inside'), new Region($carried($panel->part->outline->ring), array_map($carried, $panel->part->holes)));
     }
 
     /** Ridges, hips, valleys and breaks, layer by layer, each with the strip that covers it. */
@@ -85,17 +85,17 @@ final readonly class RoofParts
     {
         $joints = [];
         $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
-        $gap = 2.0 * $one->part->thickness * sin($half);
         foreach ($one->meetings() as [$hole, $i]) {
             foreach ($other->meetings() as [$itsHole, $j]) {
                 $met = Meeting::along($one->part, $i, $other->part, $j, $hole, $itsHole);
                 if ($met === null) {
                     continue;
                 }
-                [$side, $length, $ends] = $met;
+                [$side, $length, $ends, $gap] = $met;
                 $strip = $side === 'inside' && $hole === null && $itsHole === null && $length > self::WORTH_A_STRIP_MM ? $strips->over($one, $i, $other) : null;
-                $joints[] = new Joint('mitre', $one->ref($hole, $i), $other->ref($itsHole, $j), $ends, $length, $gap, max(0.0, $one->lengthOf($hole, $i) - $length),
-                    'cut square, the '.($side === 'inside' ? 'tops' : 'undersides').' part by '.LengthFormat::millimetres($gap), $strip, $side === 'inside' ? null : 'outside');
+                $why = $side === 'strip' ? 'bevelled at half the fold, '.LengthFormat::trimmed(rad2deg($half), 2).'°' : 'cut square, the '.($side === 'inside' ? 'tops' : 'undersides').' part by '.LengthFormat::millimetres($gap);
+                $joints[] = new Joint('mitre', $one->ref($hole, $i), $other->ref($itsHole, $j), $ends, $length, $gap, max(0.0, $one->lengthOf($hole, $i, $side === 'outside' ? 'outside' : 'inside') - $length),
+                    $why, $strip, $side === 'inside' ? null : $side);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Patch;
@@ -153,13 +154,26 @@ final class Strips
             $place = new Vec2($top->x, $top->y);
             foreach ($this->panels->form->facets as $other) {
                 $gap = $other->block === $panel->facet->block ? INF : $other->heightAt($place) - $top->z;
-                if ($gap > -self::BELOW_MM && $gap < self::ROOM_MM && $other->whole->outline->contains($place)) {
+                if ($gap > -self::BELOW_MM && $gap < self::ROOM_MM && $this->reaches($other, $place)) {
                     $under = $at + self::STEP_MM;
                 }
             }
         }
 
         return $under;
+    }
+
+    /** Whether some of a plane's card stands over a place: cut square, it leans out past its underside. */
+    private function reaches(Facet $facet, Vec2 $place): bool
+    {
+        $lean = $this->panels->stack->thickness_mm * $facet->pitch->sin() + self::STEP_MM;
+        foreach ($facet->patches as $patch) {
+            if ($patch->region()->contains($place) || $patch->outline->distanceTo($place) < $lean) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** How far short of the end of a line its strip stops, before a valley or a wall: by twice its own thickness. */
@@ -227,7 +241,7 @@ final class Strips
             // The half's corners, from where it folds.
             $line = new Frame($frame->at($end->minus($x->times($clear[0])), $top), $inSpace($x)->times(-1.0), $panel->facet->frame->normal->cross($inSpace($x)->times($k === 0 ? -1.0 : 1.0)));
             $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)->id), array_map(static fn (Vec2 $v): Vec3 => $line->at($v), $legs[$k]),
-                why: "the strip covers the $kind", contact_mm2: $this->lying($panel, $line, StripHalf::clipped($legs[$k], 0.0, 1.0, -$open)));
+                why: "the strip covers the $kind", contact_mm2: $this->lying($panel, $line, $legs[$k]));
         }
 
         return $id;

@@ -110,8 +110,8 @@ final readonly class BraceParts
         $joints = [];
         foreach ($braces as $copy => [$vertex, $frame]) {
             $ends = [$frame->point(0.0, 0.0), $frame->point($leg, 0.0), $frame->at($far)];
-            foreach ([[0, $vertex, $ends[1]], [2, $vertex - 1, $ends[2]]] as [$edge, $wall, $end]) {
-                $mate = $this->mate($wall);
+            foreach ([[0, $vertex, $ends[1], 'left'], [2, $vertex - 1, $ends[2], 'right']] as [$edge, $wall, $end, $side]) {
+                $mate = $this->mate($wall, $side);
                 // Where the wall's end is cut square at another angle, the leg reaches past it.
                 $met = Meeting::onFace($part, $edge, $mate, 'inside', $copy)->length ?? $leg;
                 $joints[] = new Joint('butt', Ref::edge($id, $edge, $copy), Ref::inside($mate->id), [$ends[0], $end], $met, free_mm: max(0.0, $leg - $met), why: $leg - $met > 0.01 ? 'past the square end of the wall' : '');
@@ -126,10 +126,11 @@ final readonly class BraceParts
         return $this->building->methods->wall()->layers[count($this->building->methods->wall()->layers) - 1];
     }
 
-    private function mate(int $edge): Part
+    /** @param  'left'|'right'  $side  the wall's end at the corner */
+    private function mate(int $edge, string $side): Part
     {
         foreach ($this->walls->facing($this->walls->span($this->block, $edge), false) as $piece) {
-            if (in_array('foot', $piece->shape->labels, true)) {
+            if (in_array('foot', $piece->shape->labels, true) && in_array($side, $piece->shape->labels, true)) {
                 return $piece->part;
             }
         }

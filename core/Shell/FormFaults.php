@@ -83,6 +83,12 @@ final readonly class FormFaults
 
             return;
         }
+        if ($wall->ground !== null) {
+            $over = max(array_map(static fn (float $x): float => $wall->ground[0] + ($wall->ground[1] - $wall->ground[0]) * $x / $wall->length->mm, [$opening->left, $opening->right()])) - $opening->sill;
+            if ($over > Tolerance::SAME) {
+                $problems->add($path.'.sill', 'opening.below-ground', ['over' => round($over * $scale->ratio, 1)]);
+            }
+        }
         self::checkHidden($span, $opening, $scale, $problems);
     }
 

@@ -7,6 +7,7 @@ namespace Chartula\Core\Shell;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
@@ -73,6 +74,7 @@ final class Walls
             $pieces[] = new WallPiece($span, $k, $shape, Part::of(
                 $span->partId($k, $i), 'W', ucfirst($span->name()).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
                 $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))], $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
+                marks: $k === 0 ? WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes)) : [],
             ));
         }
 
@@ -99,6 +101,9 @@ final class Walls
             }
         }
         $height = $span->form->apex ?? $span->form->height;
+        if ($span->form->foot < 0.0) {
+            $height = $height->plus(-$span->form->foot, 'down to the lowest ground along it, and buried');
+        }
 
         return ['width' => self::corrected($width, $box->width()), 'height' => self::corrected($height, $box->height())];
     }

@@ -118,7 +118,8 @@ final readonly class PaperParts
                 $width = $lap > 0.0 ? $width->plus($lap, 'plus the lap, '.LengthFormat::trimmed($lap, 3)) : $width;
             }
         }
-        $figures = ['width' => $width, 'height' => $wall->apex ?? $wall->height];
+        $height = $wall->apex ?? $wall->height;
+        $figures = ['width' => $width, 'height' => $wall->foot < 0.0 ? $height->plus(-$wall->foot, 'down to the lowest ground along it, and buried') : $height];
         foreach (['width' => $box->width(), 'height' => $box->height()] as $of => $mm) {
             $off = $figures[$of]->mm - $mm;
             $figures[$of] = abs($off) < 1e-6 ? $figures[$of] : $figures[$of]->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3));

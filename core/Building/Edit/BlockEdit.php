@@ -14,15 +14,15 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\InvalidInput;
 use stdClass;
 
-/** What screens do to blocks: adding and removing them, moving them, giving them a shape, and what the roof does over an edge. */
+/** What screens do to blocks: adding and removing them, moving them, giving them a shape. */
 final readonly class BlockEdit
 {
-    public const OPS = ['add-block', 'remove-block', 'move-block', 'shape-block', 'turn-outline', 'roof-edge'];
+    public const OPS = ['add-block', 'remove-block', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS];
 
     /** One press of an arrow key, 3 in; with Shift a third of it. */
     private const STEP_MM = 76.2;
 
-    private const WINGS = ['wing', 'lean-to', 'dormer', 'block'];
+    private const WINGS = ['wing', 'lean-to', 'dormer', 'platform', 'block'];
 
     private function __construct(
         private Ruler $ruler,
@@ -39,7 +39,7 @@ final readonly class BlockEdit
             'remove-block' => $self->remove(),
             'move-block' => $self->move(),
             'shape-block', 'turn-outline' => (new OutlineEdit($self->ruler, $edit))->apply($op, $self->find()),
-            default => $self->roofEdge(),
+            default => (new EdgeEdit($edit))->apply($op, $self->find()),
         };
     }
 
@@ -112,6 +112,10 @@ final readonly class BlockEdit
             'dormer' => ['footprint' => $rect(1524.0, $depth * 0.4), 'eaves' => $feet($eaves + $depth * 0.22 * tan(deg2rad($pitch))),
                 'place' => [(object) ['set-back' => 'front', 'with' => "$hostId.$edges[0]", 'by' => $feet($depth * 0.12)], (object) ['centre' => 'front', 'with' => "$hostId.$edges[0]"]],
                 'roof' => (object) ['kind' => 'gable', 'ridge' => 'y', 'pitch' => $pitch, 'overhang' => (object) ['eaves' => '6in', 'verge' => '6in']]],
+            // Its back is the host's front, which stands on the ground behind it.
+            'platform' => ['footprint' => $rect($width * 1.5, 2438.4), 'eaves' => '3ft',
+                'place' => [(object) ['against' => 'back', 'with' => "$hostId.$edges[0]"], (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"]],
+                'roof' => (object) ['kind' => 'flat']],
             default => ['footprint' => $rect($width * 0.6, $depth * 0.8), 'eaves' => $feet($eaves),
                 'place' => [(object) ['against' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])], (object) ['centre' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])]],
                 'roof' => (object) ['kind' => 'gable', 'ridge' => 'x', 'pitch' => $pitch, 'overhang' => $overhang, 'edges' => [(object) ['edge' => 'left', 'kind' => RoofEdge::WALL]]]],
@@ -211,46 +215,6 @@ final readonly class BlockEdit
                 $before = is_string($place->by ?? null) ? $place->by : '0ft';
                 $place->by = LengthFormat::like($before, $this->ruler->read($before) + $off);
             }
-        }
-    }
-
-    private function roofEdge(): void
-    {
-        $this->edit->isObject(['op', 'block', 'edge'], ['kind', 'pitch', 'overhang', 'from']);
-        $block = $this->find();
-        $edge = $this->edit->get('edge')?->text(32);
-        if ($block === null || $edge === null) {
-            return;
-        }
-        if (! in_array($edge, Ruler::edges($block), true)) {
-            $this->edit->get('edge')->fault('unknown-edge', ['given' => $edge, 'known' => implode(', ', Ruler::edges($block))]);
-
-            return;
-        }
-        $roof = ($block->roof ?? null) instanceof stdClass ? $block->roof : $block->roof = new stdClass;
-        $edges = is_array($roof->edges ?? null) ? array_values($roof->edges) : [];
-        $entry = null;
-        foreach ($edges as $one) {
-            $entry = $one instanceof stdClass && ($one->edge ?? null) === $edge ? $one : $entry;
-        }
-        if ($entry === null) {
-            $edges[] = $entry = (object) ['edge' => $edge];
-        }
-        foreach (['kind', 'pitch', 'overhang', 'from'] as $key) {
-            $node = $this->edit->get($key);
-            if ($node === null) {
-                continue;
-            }
-            if ($node->value === null) {
-                unset($entry->{$key});
-            } else {
-                $entry->{$key} = $node->value;
-            }
-        }
-        $edges = array_values(array_filter($edges, static fn (mixed $e): bool => ! $e instanceof stdClass || count(get_object_vars($e)) > 1));
-        unset($roof->edges);
-        if ($edges !== []) {
-            $roof->edges = $edges;
         }
     }
 }

@@ -78,13 +78,10 @@ final class EdgeCheck
         }
     }
 
-    /** A foot stands on the lowest level of the structure. */
+    /** A foot stands at the level it is said to, else on the lowest level of the structure. */
     private function foot(Piece $piece, int $edge): void
     {
-        $ground = INF;
-        foreach ($this->assembly->structure() as $other) {
-            $ground = $other->part->group === 'shell' ? min($ground, $other->box[4]) : $ground;
-        }
+        $ground = $piece->part->edges[$edge]['level'] ?? $this->lowest();
         foreach ($piece->strip($edge) as $corner) {
             if (abs($corner->z - $ground) > Tolerance::MEET) {
                 $this->findings[] = new Finding('edge.foot', $piece->part->id, sprintf('The foot of %s stands %.3f mm off the ground', $piece->part->id, $corner->z - $ground), abs($corner->z - $ground));
@@ -92,6 +89,16 @@ final class EdgeCheck
                 return;
             }
         }
+    }
+
+    private function lowest(): float
+    {
+        $ground = INF;
+        foreach ($this->assembly->structure() as $other) {
+            $ground = $other->part->group === 'shell' ? min($ground, $other->box[4]) : $ground;
+        }
+
+        return $ground;
     }
 
     private function undeclared(Piece $a, Piece $b): void

@@ -16,7 +16,7 @@ final readonly class FitPart
 {
     /**
      * @param  ?Ring  $inside  the inside face's outline, point for point, where edges are bevelled
-     * @param  list<array{name: string, free: ?string}>  $edges
+     * @param  list<array{name: string, free: ?string, level: ?float}>  $edges  level: of a foot
      * @param  list<Frame>  $placements
      * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside face
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
@@ -49,7 +49,7 @@ final readonly class FitPart
             $part->text('id'), $part->text('group'), $thickness, $part->whole('qty'),
             new Region($part->ring('outline'), $part->rings('holes')),
             self::inside($part),
-            array_map(static fn (KitShape $e): array => ['name' => $e->text('name'), 'free' => $e->textOrNull('free')], $part->children('edges')),
+            array_map(static fn (KitShape $e): array => ['name' => $e->text('name'), 'free' => $e->textOrNull('free'), 'level' => $e->has('level') ? $e->number('level') : null], $part->children('edges')),
             array_map(static fn (KitShape $p): Frame => $p->frame(), $part->children('placements')),
             $isFolded ? array_map(static fn (KitShape $s): array => self::fold($s, $thickness), $part->children('scores')) : [],
             array_map(static fn (KitShape $s): array => [$s->vec2('0'), $s->vec2('1')], $part->has('slits') ? $part->children('slits') : []),

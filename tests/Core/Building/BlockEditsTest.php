@@ -26,6 +26,7 @@ final class BlockEditsTest extends TestCase
     #[TestWith(['wing'])]
     #[TestWith(['lean-to'])]
     #[TestWith(['dormer'])]
+    #[TestWith(['platform'])]
     public function testAddsWhatGoesTogetherAtOnce(string $kind): void
     {
         $document = self::edited([['op' => 'add-block', 'kind' => $kind]]);
@@ -86,6 +87,18 @@ final class BlockEditsTest extends TestCase
         $document = Edits::apply($document, [(object) ['op' => 'roof-edge', 'block' => 'main', 'edge' => 'left', 'kind' => null, 'pitch' => null]])->document;
         self::assertSame('gable', BuildingReader::fromDocument($document)->blocks[0]->roof->edges[3]->kind);
         self::assertStringNotContainsString('"edges"', JsonText::encode($document));
+    }
+
+    public function testACornerIsMadeItsOwnWayNamedAndTakenBack(): void
+    {
+        $document = self::edited([['op' => 'corner', 'block' => 'main', 'vertex' => 1, 'method' => 'mitre', 'name' => 'gate corner'], ['op' => 'corner', 'block' => 'main', 'vertex' => 2, 'through' => 'after']]);
+        $corners = BuildingReader::fromDocument($document)->blocks[0]->corners;
+        self::assertSame(['mitre', 'gate corner', null, 'after'], [$corners[1]->method, $corners[1]->name, $corners[2]->method, $corners[2]->through]);
+        self::assertTrue(Kits::of($document)->dryFit->goesTogether(), 'one corner mitred, three butted');
+        $document = Edits::apply($document, [(object) ['op' => 'corner', 'block' => 'main', 'vertex' => 1, 'method' => null, 'name' => null], (object) ['op' => 'corner', 'block' => 'main', 'vertex' => 2, 'through' => null]])->document;
+        self::assertStringNotContainsString('"corners"', JsonText::encode($document));
+        self::expectException(InvalidInput::class);
+        Edits::apply($document, [(object) ['op' => 'corner', 'block' => 'main', 'vertex' => 4]]);
     }
 
     public function testAnOutlineThatRunsClockwiseIsTurnedRoundWhenAsked(): void

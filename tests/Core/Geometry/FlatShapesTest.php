@@ -8,6 +8,9 @@ use Chartula\Core\Geometry\Arc;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Convex;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
@@ -110,5 +113,19 @@ final class FlatShapesTest extends TestCase
         $flat = Convex::slab(Ring::rectangle(0.0, 0.0, 30.0, 20.0), new Frame(new Vec3(0.0, 0.0, 0.0), $x, new Vec3(0.0, 1.0, 0.0)), 5.0);
         $upright = Convex::slab(Ring::rectangle(4.0, -40.0, 9.0, 40.0), new Frame(new Vec3(0.0, $in - 1.0, 0.0), $x, new Vec3(0.0, 0.0, 1.0)), 1.0);
         self::assertEqualsWithDelta($depth, $flat->depthIn($upright, -INF), 1e-9);
+    }
+
+    /** The short side of a five-sided shape vanishes, wherever the shape is begun, and every other keeps its name. */
+    #[TestWith([0])]
+    #[TestWith([2])]
+    #[TestWith([4])]
+    public function testASideThatVanishesTakesNoOtherSName(int $first): void
+    {
+        $patch = new Patch(new Ring([new Vec2(0.0, 0.0), new Vec2(20.0, 0.0), new Vec2(20.0, 9.0), new Vec2(19.0, 10.0), new Vec2(0.0, 10.0)]), ['foot', 'right', 'cut', 'top', 'left']);
+        $moved = Offset::patch($patch->turned($first), static fn (string $label): float => $label === 'cut' ? 0.0 : -1.0);
+        self::assertNotNull($moved);
+        $sides = array_map(static fn (Line $l): string => sprintf('%s %.0f %.0f', $l->label, $l->from->x, $l->from->y), $moved->lines());
+        sort($sides);
+        self::assertSame(['foot 1 1', 'left 1 9', 'right 19 1', 'top 19 9'], $sides);
     }
 }

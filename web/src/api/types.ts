@@ -123,6 +123,21 @@ export interface Wall {
   parts: string[];
   openings: Opening[];
   chains: ChainLink[][];
+  /** Lines printed on it: where lower roofs meet it, its plinth, the ground. */
+  marks: { path: Point[]; text: string }[];
+  ends: WallCorner[];
+}
+
+/** How a wall ends at a corner of the footprint, and what the document says of that. */
+export interface WallCorner {
+  end: 'left' | 'right';
+  vertex: number;
+  name: string | null;
+  angle: string;
+  kind: 'through' | 'stopped' | 'mitre' | 'open' | 'straight';
+  /** The wall round the corner. */
+  other: string;
+  said: '' | 'through' | 'stopped' | 'mitre';
 }
 
 export interface Cut2D {
@@ -362,7 +377,7 @@ export interface StandPiece {
   away: Triple;
   /** Where it stands, in words. */
   stands: string;
-  facets: { origin: Triple; x: Triple; y: Triple; outline: Point[]; holes: Point[][] }[];
+  facets: { origin: Triple; x: Triple; y: Triple; outline: Point[]; inside: Point[] | null; holes: Point[][] }[];
 }
 
 export interface Stand {
@@ -411,11 +426,19 @@ export type Edit =
   | { op: 'copy-opening'; wall: string; id: string }
   | { op: 'repeat-opening'; wall: string; id: string; count: number; pitch?: string }
   | { op: 'remove-opening'; wall: string; id: string }
-  | { op: 'add-block'; kind: 'wing' | 'lean-to' | 'dormer' | 'block'; beside?: string }
+  | { op: 'add-block'; kind: 'wing' | 'lean-to' | 'dormer' | 'platform' | 'block'; beside?: string }
   | { op: 'remove-block'; block: string }
   | { op: 'move-block'; block: string; x?: number; y?: number }
   | { op: 'shape-block'; block: string; shape: string; w?: string; d?: string; a?: string; b?: string; sides?: number }
   | { op: 'turn-outline'; block: string }
+  | {
+      op: 'corner';
+      block: string;
+      vertex: number;
+      method?: 'butt' | 'mitre' | null;
+      through?: 'before' | 'after' | null;
+      name?: string | null;
+    }
   | {
       op: 'roof-edge';
       block: string;

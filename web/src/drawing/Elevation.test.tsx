@@ -63,6 +63,8 @@ const wall: Wall = {
   ],
   parts: [],
   openings: [opening('w1', 10), opening('w2', 40)],
+  marks: [],
+  ends: [],
   chains: [[{ from: 0, to: 10, opening: null, size: size(10), bricks: '3.33 bricks' }]],
 };
 

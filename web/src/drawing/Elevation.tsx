@@ -153,6 +153,18 @@ export function Elevation({
             stroke="#1f2a2e"
             strokeWidth={2 * perPx}
           />
+          {wall.marks.map((mark, i) => (
+            <g key={i}>
+              <path
+                d={pathOf(mark.path, false)}
+                fill="none"
+                stroke="#4c5b66"
+                strokeWidth={perPx}
+                strokeDasharray={`${1.5 * perPx} ${3 * perPx}`}
+              />
+              <title>{mark.text}</title>
+            </g>
+          ))}
           {wall.openings.map((opening) => {
             const isChosen = opening.key === chosen;
             const pulled =

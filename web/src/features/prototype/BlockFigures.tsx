@@ -1,6 +1,8 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import type { Json, PlanBlock } from '../../api/types';
+import { Entries, entriesAt, freeId } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -59,6 +61,25 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
       )}
       <LengthField label="eaves above datum" path={`${at}.eaves`} value={text('eaves')} />
       <LengthField label="base above datum" path={`${at}.base`} value={text('base')} optional />
+      <LengthField label="top of the plinth" path={`${at}.plinth`} value={text('plinth')} optional />
+      <Entries
+        title="Storeys"
+        path={`${at}.storeys`}
+        add="Add a storey"
+        empty="Floors that rows of windows are measured from."
+        named={(entry, i) => (typeof entry.name === 'string' ? entry.name : `Storey ${i + 1}`)}
+        fresh={(others) => ({
+          id: freeId(others, 's'),
+          name: `Storey ${others.length + 1}`,
+          floor: '0ft',
+          height: '10ft',
+        })}
+        fields={[
+          { key: 'name', label: 'name', what: 'text' },
+          { key: 'floor', label: 'floor above datum', what: 'length' },
+          { key: 'height', label: 'floor to floor', what: 'length' },
+        ]}
+      />
       {blocks.length > 1 && <Place index={index} id={id} blocks={blocks} />}
     </>
   );
@@ -66,6 +87,7 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
 
 function Corners({ index, id, polygon }: { index: number; id: string; polygon: Json[] }) {
   const { state, save } = useBuilding();
+  const names = entriesAt(state.document, `blocks.${index}.corners`);
   const isClockwise = state.faults.some((fault) => fault.code === 'footprint.clockwise');
   return (
     <details>
@@ -78,6 +100,15 @@ function Corners({ index, id, polygon }: { index: number; id: string; polygon: J
       {polygon.map((_corner, i) => (
         <fieldset key={i}>
           <legend className="visually-hidden">Corner {i + 1}</legend>
+          <CornerName
+            id={id}
+            at={i}
+            name={textAt(
+              names.find((one) => one.vertex === i),
+              'name',
+            )}
+            edge={textAt(state.document, `blocks.${index}.footprint.edges.${i}`)}
+          />
           {(['to the right', 'to the back'] as const).map((words, k) => (
             <LengthField
               key={words}
@@ -89,6 +120,37 @@ function Corners({ index, id, polygon }: { index: number; id: string; polygon: J
         </fieldset>
       ))}
     </details>
+  );
+}
+
+/** A corner's own name, and the edge that begins at it. */
+function CornerName({ id, at, name, edge }: { id: string; at: number; name: string; edge: string }) {
+  const { save } = useBuilding();
+  const field = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const commit = () => {
+    if (draft !== null && draft !== name)
+      save([{ op: 'corner', block: id, vertex: at, name: draft.trim() === '' ? null : draft.trim() }]);
+    setDraft(null);
+  };
+  return (
+    <div className="field-row wide">
+      <Form.Label htmlFor={field}>
+        corner {at + 1}
+        {edge === '' ? '' : `, where ${edge} begins`}
+      </Form.Label>
+      <Form.Control
+        id={field}
+        value={draft ?? name}
+        placeholder="name it"
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === 'Enter') commit();
+        }}
+      />
+    </div>
   );
 }
 

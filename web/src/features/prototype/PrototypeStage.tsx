@@ -16,6 +16,7 @@ const KINDS = [
   ['wing', 'Add a wing'],
   ['lean-to', 'Add a lean-to'],
   ['dormer', 'Add a dormer'],
+  ['platform', 'Add a platform'],
 ] as const;
 
 /** What is the real thing, and how big is it? */

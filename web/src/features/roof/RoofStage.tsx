@@ -177,6 +177,25 @@ function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: stri
       <p className="quiet">
         Finished, the eaves reach {section.reach.model} out: the overhang and the square edge of the card.
       </p>
+      <h3 className="mt-3">How they are made</h3>
+      <SelectField
+        label="edges of the panels"
+        value={textAt(state.document, 'methods.panels') || 'square'}
+        choices={[
+          ['square', 'cut square, strips cover'],
+          ['bevelled', 'bevelled to meet'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.panels', value }])}
+      />
+      <SelectField
+        label="formers and boards under them"
+        value={textAt(state.document, 'methods.supports') || 'none'}
+        choices={[
+          ['auto', 'as the card asks'],
+          ['none', 'none'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.supports', value }])}
+      />
       <h3 className="mt-3">Edges</h3>
       <ul className="list-unstyled mb-0">
         {block?.edges.map((edge) => (

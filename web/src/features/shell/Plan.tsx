@@ -12,6 +12,15 @@ export function Methods() {
     <>
       <h2>How it is made</h2>
       <SelectField
+        label="corners"
+        value={text('methods.corner') || 'butt'}
+        choices={[
+          ['butt', 'butt jointed'],
+          ['mitre', 'mitred'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.corner', value }])}
+      />
+      <SelectField
         label="walls that run through"
         value={text('methods.through') || 'front-and-back'}
         choices={[
@@ -39,15 +48,6 @@ export function Methods() {
         onChange={(value) => save([{ op: 'set', path: 'methods.braces', value }])}
       />
       <SelectField
-        label="formers under the roofs"
-        value={text('methods.supports') || 'none'}
-        choices={[
-          ['auto', 'as the card asks'],
-          ['none', 'none'],
-        ]}
-        onChange={(value) => save([{ op: 'set', path: 'methods.supports', value }])}
-      />
-      <SelectField
         label="template goes on"
         value={text('methods.template.side') || 'back'}
         choices={[
@@ -57,8 +57,10 @@ export function Methods() {
         onChange={(value) => save([{ op: 'set', path: 'methods.template.side', value }])}
       />
       <p className="quiet">
-        Corners are butt jointed: the stopped walls are shorter by the thickness of the others. Choose a wall to see its
-        sum.
+        {text('methods.corner') === 'mitre'
+          ? 'Mitred corners hide every cut edge, and want each wall bevelled at half the turn.'
+          : 'Butt jointed, the stopped walls are shorter by the thickness of the others.'}{' '}
+        Choose a wall to see its sum, or to make its corners otherwise.
       </p>
     </>
   );

@@ -3,6 +3,7 @@ import type { Wall } from '../../api/types';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../building/context';
 import { ChecksAt } from './ChecksAt';
+import { WallDetails } from './WallDetails';
 
 /** Figures of the wall, its parts, and the sum of one of them. */
 export function WallFigures({ wall, part: named }: { wall: Wall; part: string | null }) {
@@ -33,6 +34,7 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
           ? 'No opening in it. Add one above the drawing.'
           : 'Choose an opening to see its figures.'}
       </p>
+      <WallDetails wall={wall} />
       {first !== undefined && told !== undefined && (
         <>
           <WorkingsTable workings={first} title={`${told.label}, ${told.name}`} />

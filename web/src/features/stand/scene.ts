@@ -218,6 +218,7 @@ export class StandScene {
       const shape = new THREE.Shape(facet.outline.map(vector));
       shape.holes = facet.holes.map((hole) => new THREE.Path(hole.map(vector)));
       const geometry = new THREE.ExtrudeGeometry(shape, { depth: piece.thickness, bevelEnabled: false });
+      if (facet.inside !== null) bevel(geometry, facet.outline, facet.inside);
       geometry.translate(0, 0, -piece.thickness);
       const x = new THREE.Vector3(...facet.x);
       const y = new THREE.Vector3(...facet.y);
@@ -280,6 +281,18 @@ export class StandScene {
     const key: unknown = hit?.object.userData.key;
     this.options.onPick(typeof key === 'string' ? key : null);
   };
+}
+
+/** Moves the corners of the far face, at depth 0 of the extrusion, to where bevelled edges have them. */
+function bevel(geometry: THREE.BufferGeometry, outline: Point[], inside: Point[]): void {
+  const places = geometry.getAttribute('position');
+  for (let i = 0; i < places.count; i++) {
+    if (places.getZ(i) > 1e-6) continue;
+    const at = outline.findIndex(([x, y]) => Math.hypot(x - places.getX(i), y - places.getY(i)) < 1e-3);
+    const to = inside[at];
+    if (to !== undefined) places.setXY(i, to[0], to[1]);
+  }
+  geometry.computeVertexNormals();
 }
 
 function vector([x, y]: Point): THREE.Vector2 {
