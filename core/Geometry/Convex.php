@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
-use Closure;
-
 /** A convex piece of card: of a plate, from its outside face to its inside face, or what a bevelled edge has beyond that. */
 final class Convex
 {
@@ -17,11 +15,12 @@ final class Convex
 
     /**
      * @param  list<Vec3>  $corners
-     * @param  Closure(): array{list<Vec3>, list<Vec3>}  $find  the axes
+     * @param  ?Ring  $ring  of a slab; null of a wedge
      */
     private function __construct(
         private readonly array $corners,
-        private readonly Closure $find,
+        private readonly ?Ring $ring,
+        private readonly Frame $frame,
     ) {
         $low = [INF, INF, INF];
         $high = [-INF, -INF, -INF];
@@ -41,47 +40,56 @@ final class Convex
             $corners[] = $frame->at($point, -$thickness);
         }
 
-        return new self($corners, static function () use ($ring, $frame): array {
-            $normals = $edges = [$frame->normal];
-            foreach ($ring->points as $i => $point) {
-                $along = $ring->point($i + 1)->minus($point);
-                $length = $along->length();
-                if ($length > Tolerance::SAME) {
-                    $direction = $frame->x->times($along->x / $length)->plus($frame->y->times($along->y / $length));
-                    $edges[] = $direction;
-                    $normals[] = $direction->cross($frame->normal);
-                }
-            }
-
-            return [$normals, $edges];
-        });
+        return new self($corners, $ring, $frame);
     }
 
     /**
      * The triangular piece between three lines that run much alike, and its two ends.
      *
      * @param  array{Vec3, Vec3, Vec3, Vec3, Vec3, Vec3}  $corners  the ends of each line in turn
+     * @param  Frame  $frame  of the plate
      */
-    public static function wedge(array $corners): self
+    public static function wedge(array $corners, Frame $frame): self
     {
-        return new self($corners, static function () use ($corners): array {
-            [$a, $b, $c, $d, $e, $f] = $corners;
-            $unit = static fn (Vec3 $v): ?Vec3 => $v->length() > Tolerance::SAME ? $v->times(1.0 / $v->length()) : null;
-            $edges = array_values(array_filter(array_map($unit, [$b->minus($a), $d->minus($c), $f->minus($e), $c->minus($a), $e->minus($a), $e->minus($c), $d->minus($b), $f->minus($b), $f->minus($d)])));
-            $along = $b->minus($a);
-            $normals = array_values(array_filter(array_map($unit, [
-                $along->cross($c->minus($a)), $along->cross($e->minus($a)), $d->minus($c)->cross($e->minus($c)),
-                $c->minus($a)->cross($e->minus($a)), $d->minus($b)->cross($f->minus($b)),
-            ])));
-
-            return [$normals, $edges];
-        });
+        return new self($corners, null, $frame);
     }
 
     /** @return array{list<Vec3>, list<Vec3>} */
     private function axes(): array
     {
-        return $this->axes ??= ($this->find)();
+        return $this->axes ??= $this->ring === null ? $this->axesOfWedge() : $this->axesOfSlab($this->ring);
+    }
+
+    /** @return array{list<Vec3>, list<Vec3>} */
+    private function axesOfSlab(Ring $ring): array
+    {
+        $normals = $edges = [$this->frame->normal];
+        foreach ($ring->points as $i => $point) {
+            $along = $ring->point($i + 1)->minus($point);
+            $length = $along->length();
+            if ($length > Tolerance::SAME) {
+                $direction = $this->frame->x->times($along->x / $length)->plus($this->frame->y->times($along->y / $length));
+                $edges[] = $direction;
+                $normals[] = $direction->cross($this->frame->normal);
+            }
+        }
+
+        return [$normals, $edges];
+    }
+
+    /** @return array{list<Vec3>, list<Vec3>} */
+    private function axesOfWedge(): array
+    {
+        [$a, $b, $c, $d, $e, $f] = $this->corners;
+        $unit = static fn (Vec3 $v): ?Vec3 => $v->length() > Tolerance::SAME ? $v->times(1.0 / $v->length()) : null;
+        $edges = array_values(array_filter(array_map($unit, [$b->minus($a), $d->minus($c), $f->minus($e), $c->minus($a), $e->minus($a), $e->minus($c), $d->minus($b), $f->minus($b), $f->minus($d)])));
+        $along = $b->minus($a);
+        $normals = array_values(array_filter(array_map($unit, [
+            $along->cross($c->minus($a)), $along->cross($e->minus($a)), $d->minus($c)->cross($e->minus($c)),
+            $c->minus($a)->cross($e->minus($a)), $d->minus($b)->cross($f->minus($b)),
+        ])));
+
+        return [$normals, $edges];
     }
 
     /**

@@ -79,7 +79,7 @@ final class Facet
             foreach ([[$this->region->outline, 0.0, -$this->thickness], [$this->inside, -$this->thickness, 0.0]] as [$ring, $here, $there]) {
                 [$p, $q] = [$ring->point($i), $ring->point($i + 1)];
                 if ($p->distanceTo($a) + $q->distanceTo($b) > Tolerance::MEET) {
-                    $this->wedges[] = Convex::wedge([$this->frame->at($a, $here), $this->frame->at($b, $here), $this->frame->at($p, $here), $this->frame->at($q, $here), $this->frame->at($a, $there), $this->frame->at($b, $there)]);
+                    $this->wedges[] = Convex::wedge([$this->frame->at($a, $here), $this->frame->at($b, $here), $this->frame->at($p, $here), $this->frame->at($q, $here), $this->frame->at($a, $there), $this->frame->at($b, $there)], $this->frame);
                 }
             }
         }
