@@ -169,14 +169,15 @@ final readonly class BlockEdit
 
     private function move(): void
     {
-        $this->edit->isObject(['op', 'block'], ['x', 'y']);
+        $this->edit->isObject(['op', 'block'], ['x', 'y', 'snap']);
+        $snaps = $this->edit->get('snap')?->bool() ?? false;
         $block = $this->find();
         $by = new Vec2(($this->edit->get('x')?->number() ?? 0.0) * self::STEP_MM, ($this->edit->get('y')?->number() ?? 0.0) * self::STEP_MM);
         if ($block === null) {
             return;
         }
         if (is_array($block->place ?? null) && $block->place !== []) {
-            $this->moveWithin($block->place, $by);
+            $this->moveWithin($block->place, $by, $snaps);
 
             return;
         }
@@ -187,6 +188,36 @@ final readonly class BlockEdit
             $moved[] = $mm === 0.0 ? $before : LengthFormat::like($before, $this->ruler->read($before) + $mm);
         }
         $block->at = $moved;
+        if ($snaps) {
+            $this->snap($block);
+        }
+    }
+
+    private function snap(stdClass $block): void
+    {
+        $standing = $this->standing();
+        $id = is_string($block->id) ? $block->id : '';
+        $others = array_values(array_filter($standing, fn (Block $b): bool => $b->id !== $id && ! $this->standsBy($b->id, $id)));
+        $relations = isset($standing[$id]) ? Snapping::relations($standing[$id], $others) : [];
+        if ($relations !== []) {
+            unset($block->at);
+            $block->place = $relations;
+        }
+    }
+
+    /** Whether where one block stands follows, over however many, from where another does. */
+    private function standsBy(string $one, string $other, int $depth = 0): bool
+    {
+        foreach ($this->blocks() as $block) {
+            foreach (($block->id ?? null) === $one && is_array($block->place ?? null) && $depth < 64 ? $block->place : [] as $place) {
+                $with = $place instanceof stdClass && is_string($place->with ?? null) ? explode('.', $place->with)[0] : '';
+                if ($with === $other || ($with !== '' && $this->standsBy($with, $other, $depth + 1))) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -194,7 +225,7 @@ final readonly class BlockEdit
      *
      * @param  array<array-key, mixed>  $places
      */
-    private function moveWithin(array $places, Vec2 $by): void
+    private function moveWithin(array $places, Vec2 $by, bool $snaps): void
     {
         $standing = $this->standing();
         foreach ($places as $place) {
@@ -214,6 +245,9 @@ final readonly class BlockEdit
             if (abs($off) > 1e-6) {
                 $before = is_string($place->by ?? null) ? $place->by : '0ft';
                 $place->by = LengthFormat::like($before, $this->ruler->read($before) + $off);
+                if ($snaps && ! isset($place->{Placing::RELATIONS[1]}) && Snapping::isNothing($this->ruler->read($place->by))) {
+                    unset($place->by);
+                }
             }
         }
     }

@@ -69,6 +69,30 @@ final class BlockEditsTest extends TestCase
         self::assertEqualsWithDelta(609.6 + 5486.4, $building->blocks[1]->at->x, 0.01);
     }
 
+    public function testABlockPutDownNearlyAgainstAnotherIsHeldThere(): void
+    {
+        $document = self::edited([['op' => 'add-block', 'kind' => 'block']]);
+        $block = self::block($document, 1);
+        unset($block->place);
+        // The office is 18 ft wide; 3 in from its right wall, 4 in off its middle.
+        $block->at = ['18ft 9in', '1ft'];
+        $block->footprint = (object) ['rect' => ['10ft', '10ft 6in']];
+        $snapped = Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'block', 'x' => -2, 'snap' => true]])->document;
+        $place = self::block($snapped, 1)->place;
+        self::assertEquals([(object) ['against' => 'left', 'with' => 'main.right'], (object) ['centre' => 'left', 'with' => 'main.right']], $place);
+        self::assertObjectNotHasProperty('at', self::block($snapped, 1));
+        $far = Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'block', 'x' => 8, 'snap' => true]])->document;
+        self::assertObjectNotHasProperty('place', self::block($far, 1));
+        $nudged = Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'block', 'x' => -2]])->document;
+        self::assertObjectNotHasProperty('place', self::block($nudged, 1), 'the arrow keys go by their own steps');
+        // What already stands by the other is never made to hold it: no circle.
+        $back = Edits::apply($snapped, [(object) ['op' => 'move-block', 'block' => 'main', 'x' => 1, 'snap' => true]])->document;
+        self::assertObjectNotHasProperty('place', self::block($back, 0));
+        // Pulled along its wall and back near the middle it is centred again.
+        $along = Edits::apply($snapped, [(object) ['op' => 'move-block', 'block' => 'block', 'y' => 4, 'snap' => true], (object) ['op' => 'move-block', 'block' => 'block', 'y' => -3, 'snap' => true]])->document;
+        self::assertEquals($place, self::block($along, 1)->place);
+    }
+
     public function testWhatStoodByARemovedBlockStaysWhereItStood(): void
     {
         $document = self::edited([['op' => 'add-block', 'kind' => 'wing'], ['op' => 'add-block', 'kind' => 'lean-to', 'beside' => 'wing']]);

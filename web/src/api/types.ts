@@ -428,7 +428,7 @@ export type Edit =
   | { op: 'remove-opening'; wall: string; id: string }
   | { op: 'add-block'; kind: 'wing' | 'lean-to' | 'dormer' | 'platform' | 'block'; beside?: string }
   | { op: 'remove-block'; block: string }
-  | { op: 'move-block'; block: string; x?: number; y?: number }
+  | { op: 'move-block'; block: string; x?: number; y?: number; snap?: boolean }
   | { op: 'shape-block'; block: string; shape: string; w?: string; d?: string; a?: string; b?: string; sides?: number }
   | { op: 'turn-outline'; block: string }
   | {

@@ -9,7 +9,7 @@ interface Props {
   chosen: string;
   onChoose: (id: string) => void;
   /** Moved by so many steps of 3in to the right and to the back. */
-  onMove: (id: string, x: number, y: number) => void;
+  onMove: (id: string, x: number, y: number, snap: boolean) => void;
 }
 
 interface Drag {
@@ -47,7 +47,7 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
     const move = moves[event.key];
     const at = plan.blocks.findIndex((block) => block.id === chosen);
     const next = plan.blocks[at + (event.shiftKey ? -1 : 1)];
-    if (move !== undefined) onMove(chosen, move[0], move[1]);
+    if (move !== undefined) onMove(chosen, move[0], move[1], false);
     else if (event.key === 'Tab' && next !== undefined) onChoose(next.id);
     else return;
     event.preventDefault();
@@ -56,7 +56,7 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
   function drop() {
     if (drag === null) return;
     const [x, y] = [steps(drag.byX, drag.perPx, rule.foot_mm), steps(drag.byY, drag.perPx, rule.foot_mm)];
-    if (x !== 0 || y !== 0) onMove(drag.id, x, y);
+    if (x !== 0 || y !== 0) onMove(drag.id, x, y, true);
     setDrag(null);
   }
 

@@ -82,7 +82,9 @@ export function PrototypeStage() {
                 <PlanEditor
                   chosen={block}
                   onChoose={setChosen}
-                  onMove={(id, x, y) => gather([{ op: 'move-block', block: id, x, y }])}
+                  onMove={(id, x, y, snap) =>
+                    gather([{ op: 'move-block', block: id, x, y, ...(snap ? { snap } : {}) }])
+                  }
                 />
               </>
             ) : (

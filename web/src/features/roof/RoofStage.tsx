@@ -182,8 +182,8 @@ function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: stri
         label="edges of the panels"
         value={textAt(state.document, 'methods.panels') || 'square'}
         choices={[
-          ['square', 'cut square, strips cover'],
-          ['bevelled', 'bevelled to meet'],
+          ['square', 'cut square'],
+          ['bevelled', 'bevelled'],
         ]}
         onChange={(value) => save([{ op: 'set', path: 'methods.panels', value }])}
       />

@@ -112,7 +112,7 @@ function CornerField({ wall, corner }: { wall: Wall; corner: WallCorner }) {
   return (
     <>
       <SelectField
-        label={`${corner.end}, ${corner.name ?? corner.other}, ${corner.angle}`}
+        label={`${corner.name ?? `${corner.end} end`}, ${corner.angle}`}
         value={corner.said}
         choices={[
           ['', 'as the building’s are'],

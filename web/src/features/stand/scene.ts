@@ -42,7 +42,6 @@ export class StandScene {
   readonly #section = new THREE.Plane(new THREE.Vector3(0, 1, 0), 0);
   readonly #observer: ResizeObserver;
   readonly #centre = new THREE.Vector3();
-  #size = 1;
   #phases: string[] = [];
   #stand: Stand;
   #down: readonly [number, number] | null = null;
@@ -67,8 +66,8 @@ export class StandScene {
     this.#observer = new ResizeObserver(() => this.#resize());
     this.#observer.observe(canvas);
     this.update(stand);
-    this.look();
     this.#resize();
+    this.look();
   }
 
   /** Another state of the kit: pieces that are the same stay, and so does the view. */
@@ -76,7 +75,6 @@ export class StandScene {
     this.#stand = stand;
     const [x0, x1, y0, y1, z0, z1] = stand.box;
     this.#centre.set((x0 + x1) / 2, (y0 + y1) / 2, (z0 + z1) / 2);
-    this.#size = Math.max(x1 - x0, y1 - y0, z1 - z0);
     this.#phases = stand.phases
       .map((phase) => phase.key)
       .filter((key) => stand.pieces.some((piece) => piece.phase === key));
@@ -94,8 +92,21 @@ export class StandScene {
 
   /** From the front left and above, all of it in view. */
   look(): void {
-    const far = this.#size * 2.1;
-    this.#camera.position.copy(this.#centre).add(new THREE.Vector3(-0.55, -1, 0.5).normalize().multiplyScalar(far));
+    const [x0, x1, y0, y1, z0, z1] = this.#stand.box;
+    const towards = new THREE.Vector3(-0.55, -1, 0.5).normalize();
+    const right = new THREE.Vector3(0, 0, 1).cross(towards).normalize();
+    const up = towards.clone().cross(right);
+    const high = Math.tan(THREE.MathUtils.degToRad(this.#camera.fov / 2)) * 0.9;
+    const wide = high * this.#camera.aspect;
+    let far = 0;
+    for (const x of [x0, x1])
+      for (const y of [y0, y1])
+        for (const z of [z0, z1]) {
+          const corner = new THREE.Vector3(x, y, z).sub(this.#centre);
+          const off = Math.max(Math.abs(corner.dot(right)) / wide, Math.abs(corner.dot(up)) / high);
+          far = Math.max(far, off + corner.dot(towards));
+        }
+    this.#camera.position.copy(this.#centre).addScaledVector(towards, far);
     this.#aim(this.#centre);
   }
 
