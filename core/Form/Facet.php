@@ -87,8 +87,24 @@ final readonly class Facet
         return $lean < 0.0 ? -$angle : $angle;
     }
 
+    /** Whether it may be higher than another plane by something between two figures in a box. */
+    public function mayBeWithin(self $other, Box2 $box, float $least, float $most): bool
+    {
+        $offs = $this->offs($other, $box);
+
+        return min($offs) < $most && max($offs) > $least;
+    }
+
     /** Whether it is above another plane in some places of a box and below it in others. */
     public function crosses(self $other, Box2 $box): bool
+    {
+        $offs = $this->offs($other, $box);
+
+        return min($offs) < 1e-6 && max($offs) > -1e-6;
+    }
+
+    /** @return non-empty-list<float> by how much it is higher than another plane at the corners of a box */
+    private function offs(self $other, Box2 $box): array
     {
         $offs = [];
         foreach ([[$box->x0, $box->y0], [$box->x1, $box->y0], [$box->x0, $box->y1], [$box->x1, $box->y1]] as [$x, $y]) {
@@ -96,7 +112,7 @@ final readonly class Facet
             $offs[] = $this->heightAt($at) - $other->heightAt($at);
         }
 
-        return min($offs) < 1e-6 && max($offs) > -1e-6;
+        return $offs;
     }
 
     /**

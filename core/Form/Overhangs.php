@@ -64,9 +64,12 @@ final readonly class Overhangs
             $both = $facet->whole->outline->bounds()->shared($other->whole->outline->bounds());
             // The other's top, and by how much square ends lean into each other.
             $room = $roof / $other->pitch->cos() + $roof * ($other->pitch->sin() + $facet->pitch->sin());
+            if ($both === null || ! $facet->mayBeWithin($other, $both, self::CROSSES, $room)) {
+                continue;
+            }
             $isUnder = static fn (Vec2 $at): bool => $facet->whole->outline->contains($at) && $other->whole->outline->contains($at) && ! $own->contains($at) && ! $own->isBesideTail($at) && ! $solid->isBesideTail($at);
             $lines = [...self::plain($facet->whole->outline), ...self::plain($other->whole->outline), ...self::plain($own->ring), ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails]))];
-            $under = $both === null ? [] : Overlay::patches(array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines))), $isUnder);
+            $under = Overlay::patches(array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines))), $isUnder);
             $offs = array_merge(...array_map(static fn (Patch $u): array => array_map(static fn (Vec2 $p): float => $facet->heightAt($p) - $other->heightAt($p), $u->outline->points), $under));
             // Where the two cross there is a valley.
             foreach ($offs !== [] && min($offs) > self::CROSSES && min($offs) < $room ? $under : [] as $patch) {

@@ -9,6 +9,9 @@ final class Bins
 {
     private const MOST = 1024;
 
+    /** So few are looked at all together. */
+    private const FEW = 12;
+
     private float $low;
 
     private float $width;
@@ -32,7 +35,7 @@ final class Bins
             $low = min($low, $from);
             $high = max($high, $to);
         }
-        $bins = max(1, min(self::MOST, intdiv(count($reaches), 2)));
+        $bins = count($reaches) <= self::FEW ? 1 : min(self::MOST, intdiv(count($reaches), 2));
         $this->low = $low;
         $this->width = max(Tolerance::EDGE, ($high - $low) / $bins);
         $this->last = $bins - 1;
@@ -46,6 +49,9 @@ final class Bins
     /** @return list<int> those that may reach between two places, each once */
     public function between(float $from, float $to): array
     {
+        if ($this->last === 0) {
+            return $this->bins[0] ?? [];
+        }
         $first = $this->bin($from);
         $end = $this->bin($to);
         if ($first === $end) {

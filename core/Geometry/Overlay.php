@@ -20,7 +20,7 @@ final class Overlay
     /** @var list<Vec2> */
     private array $points = [];
 
-    /** @var array<string, list<int>> */
+    /** @var array<int, array<int, list<int>>> points by the square millimetre they lie in */
     private array $cells = [];
 
     /** @var array<int, array<int, string>> label of the side from point to point, what is wanted on its left */
@@ -127,18 +127,19 @@ final class Overlay
 
     private function point(Vec2 $at): int
     {
-        [$x, $y] = [floor($at->x), floor($at->y)];
-        for ($i = -1; $i <= 1; $i++) {
-            for ($j = -1; $j <= 1; $j++) {
-                foreach ($this->cells[($x + $i).' '.($y + $j)] ?? [] as $id) {
-                    if ($this->points[$id]->distanceTo($at) < 4.0 * self::SHORT) {
+        // Its own cell, and where it lies on the border of one the next as well.
+        $reach = 4.0 * self::SHORT;
+        for ($x = (int) floor($at->x - $reach), $x1 = (int) floor($at->x + $reach); $x <= $x1; $x++) {
+            for ($y = (int) floor($at->y - $reach), $y1 = (int) floor($at->y + $reach); $y <= $y1; $y++) {
+                foreach ($this->cells[$x][$y] ?? [] as $id) {
+                    if ($this->points[$id]->distanceTo($at) < $reach) {
                         return $id;
                     }
                 }
             }
         }
         $this->points[] = $at;
-        $this->cells[$x.' '.$y][] = count($this->points) - 1;
+        $this->cells[(int) floor($at->x)][(int) floor($at->y)][] = count($this->points) - 1;
 
         return count($this->points) - 1;
     }

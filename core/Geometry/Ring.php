@@ -46,6 +46,9 @@ final readonly class Ring
     /** Point $i, counted round and round. */
     public function point(int $i): Vec2
     {
+        if (isset($this->points[$i])) {
+            return $this->points[$i];
+        }
         $n = count($this->points);
 
         return $this->points[(($i % $n) + $n) % $n];

@@ -26,14 +26,15 @@ final readonly class RoofPanel
     ) {
     }
 
-    /** @return list<array{?int, int, string}> hole, edge and label of every side on which it meets another plane */
-    public function meetings(): array
+    /** @return list<array{?int, int}> hole and edge of every side on which it meets the plane of another panel */
+    public function meetings(self $other): array
     {
         $sides = [];
+        $met = Facet::key('plane', $other->facet->block, $other->facet->edge, $other->facet->level);
         foreach ([null, ...array_keys($this->holeLabels)] as $hole) {
             foreach ($hole === null ? $this->labels : $this->holeLabels[$hole] as $edge => $label) {
-                if (str_starts_with($label, 'plane:')) {
-                    $sides[] = [$hole, $edge, $label];
+                if ($label === $met) {
+                    $sides[] = [$hole, $edge];
                 }
             }
         }

@@ -85,8 +85,8 @@ final readonly class RoofParts
     {
         $joints = [];
         $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
-        foreach ($one->meetings() as [$hole, $i]) {
-            foreach ($other->meetings() as [$itsHole, $j]) {
+        foreach ($one->meetings($other) as [$hole, $i]) {
+            foreach ($other->meetings($one) as [$itsHole, $j]) {
                 $met = Meeting::along($one->part, $i, $other->part, $j, $hole, $itsHole);
                 if ($met === null) {
                     continue;

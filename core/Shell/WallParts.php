@@ -172,8 +172,10 @@ final readonly class WallParts
     private function againstAny(WallPiece $piece, int $edge, bool $isOpen): array
     {
         $joints = [];
+        $ring = $piece->part->outline->ring;
+        $end = $piece->part->placements[0]->at($ring->point($edge)->plus($ring->point($edge + 1))->times(0.5));
         foreach ($this->walls->spans() as $span) {
-            if ($span->form !== $piece->span->form && ($isOpen || $span->form->block !== $piece->span->form->block)) {
+            if ($span->form !== $piece->span->form && ($isOpen || $span->form->block !== $piece->span->form->block) && $span->isNear($end, 2.0 * $piece->span->stack->thickness_mm)) {
                 array_push($joints, ...$this->butts($piece, $edge, $this->walls->facing($span, true), true, 0.0));
                 foreach (array_keys($span->stack->layers) as $k) {
                     array_push($joints, ...$this->onEnds($piece, $edge, $this->walls->pieces($span, $k)));

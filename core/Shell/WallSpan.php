@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Stock\Stack;
 
 /** Where a wall's card begins and ends, layer by layer, and what of it is cut. Model millimetres. */
@@ -93,6 +94,15 @@ final class WallSpan
         [$start, $end] = $this->extent();
 
         return $end - $start <= self::LEAST_MM && ($this->left->angle < 180.0) !== ($this->right->angle < 180.0);
+    }
+
+    /** Whether a place is no further than that, in plan, from any of its card. */
+    public function isNear(Vec3 $place, float $within): bool
+    {
+        $at = $this->form->frame->project($place)->x;
+        $reach = $within + 2.0 * $this->stack->thickness_mm;
+
+        return abs($this->form->frame->height($place)) < $reach && $at > -$reach && $at < $this->form->length->mm + $reach;
     }
 
     public function name(): string
