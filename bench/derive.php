@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Times the core: reading, deriving, dry fit, packing, sheets and PDF, for the weigh office, for long lofts of about 50,
- * 150 and 200 pieces, and for a hall of 1,000 with windows in all four walls. Prints medians over RUNS runs after a
+ * Times the core: reading, deriving, dry fit, packing, sheets and PDF, for the weigh office, the creamery with its four
+ * meeting blocks, for long lofts of about 50, 150 and 200 pieces, and for a hall of 1,000 with windows in all four walls. Prints medians over RUNS runs after a
  * warm-up, and the peak of memory.
  *
  *   php bench/derive.php [runs]
@@ -40,7 +40,8 @@ function median(int $runs, callable $work): float
 }
 
 printf("%-24s %7s %8s %8s %8s %8s %8s %8s %8s\n", 'building', 'pieces', 'read', 'derive', 'document', 'dry fit', 'packing', 'all', 'PDF');
-foreach (['weigh office' => $office, 'about 50' => loft($office, 8), 'about 150' => loft($office, 33), 'about 200' => loft($office, 44), 'about 1,000' => hall($office, 122)] as $name => $text) {
+$creamery = (string) file_get_contents(__DIR__.'/../docs/examples/creamery.json');
+foreach (['weigh office' => $office, 'creamery' => $creamery, 'about 50' => loft($office, 8), 'about 150' => loft($office, 33), 'about 200' => loft($office, 44), 'about 1,000' => hall($office, 122)] as $name => $text) {
     $building = BuildingReader::fromText($text);
     $kit = Kit::derive($building);
     $document = json_decode((string) json_encode(KitDocument::of($building, 'sha256:'.str_repeat('0', 64), $kit)), true);

@@ -8,7 +8,7 @@ declare(strict_types=1);
  *
  *   php bench/http.php [address] [edits] [windows]
  *
- * With windows, a loft with so many in front and back: 33 make about 150 pieces.
+ * With windows, a loft with so many in front and back: 33 make about 150 pieces. With `creamery`, that.
  */
 
 use GuzzleHttp\Client;
@@ -20,8 +20,11 @@ require __DIR__.'/buildings.php';
 $address = $argv[1] ?? 'http://127.0.0.1:8080';
 $edits = (int) ($argv[2] ?? 60);
 $office = (string) file_get_contents(__DIR__.'/../docs/examples/weigh-office.json');
-$document = isset($argv[3]) ? loft($office, (int) $argv[3]) : $office;
-$opening = isset($argv[3]) ? 'w' : 'w1';
+[$document, $wall, $opening] = match ($argv[3] ?? '') {
+    '' => [$office, 'front', 'w1'],
+    'creamery' => [(string) file_get_contents(__DIR__.'/../docs/examples/creamery.json'), 'hall.front', 'w1'],
+    default => [loft($office, (int) $argv[3]), 'front', 'w'],
+};
 $jar = new CookieJar;
 $client = new Client(['base_uri' => $address, 'cookies' => $jar]);
 $call = static function (string $method, string $path, array $data = []) use ($client, $jar): mixed {
@@ -38,7 +41,7 @@ $times = [];
 for ($i = 0; $i < $edits + 5; $i++) {
     $start = hrtime(true);
     $call('POST', "buildings/$building->id/revisions", ['client_id' => $uuid(), 'base' => $i + 1, 'edits' => [
-        ['op' => 'move-opening', 'wall' => 'front', 'id' => $opening, 'bricks' => $i % 2 === 0 ? 0.25 : -0.25],
+        ['op' => 'move-opening', 'wall' => $wall, 'id' => $opening, 'bricks' => $i % 2 === 0 ? 0.25 : -0.25],
         ['op' => 'set', 'path' => 'name', 'value' => "Bench $i ".bin2hex(random_bytes(4))],
     ]]);
     $times[] = (hrtime(true) - $start) / 1e6;

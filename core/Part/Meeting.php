@@ -31,6 +31,14 @@ final readonly class Meeting
         return self::inPlane(self::strip($part, $edge, $copy), $mate->placements[0]->moved(0.0, 0.0, $face === 'inside' ? -$mate->thickness : 0.0), $mate->face($face));
     }
 
+    /** How far an edge stays below the plane of another part's inside, where it comes nearest. */
+    public static function under(Part $part, int $edge, Part $mate): float
+    {
+        $plane = $mate->placements[0]->moved(0.0, 0.0, -$mate->thickness);
+
+        return min(array_map(static fn (Vec3 $p): float => -$plane->height($p), self::strip($part, $edge, 0)));
+    }
+
     /** Ends of two boards against each other. */
     public static function onEnd(Part $part, int $edge, Part $mate, int $end): ?self
     {

@@ -159,8 +159,8 @@ final class Panels
             'top' => new Edge('top', 'top'),
             'open' => new Edge('end', 'eaves'),
             'foot', 'deck' => new Edge($kind, 'clearance'),
-            'wall' => new Edge('wall'),
-            'over' => new Edge('on the roof below'),
+            'wall' => new Edge('wall', $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
+            'over' => new Edge('on the roof below', $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
             // What square cuts have left of a line may be too short for its other side to have any.
             default => new Edge($this->line($facet, $label, $from, $to), isset($this->cut[substr($label, 6)]) && $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
         };

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\LengthFormat;
@@ -21,6 +22,9 @@ use Chartula\Core\Shell\Walls;
 /** Panels in layers, how they meet each other, sit on the walls and end against others, and the strips over their gaps. */
 final readonly class RoofParts
 {
+    /** Square cuts take off so much of a slope's sharp end at most. */
+    private const CUT_SHORT_MM = 2.0;
+
     /** A panel's edge shorter than this needs no strip, mm. */
     private const WORTH_A_STRIP_MM = 0.5;
 
@@ -185,11 +189,33 @@ final readonly class RoofParts
                     free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $met->length), why: $stands ? 'the wall stands on the slope' : 'the slope rests on the gable', touch: $met->touch);
             }
         }
+        if (! $stands && $joints === [] && ($panels === [] || $piece->part->outline->ring->edgeLength($edge) < self::CUT_SHORT_MM)) {
+            array_push($joints, ...$this->underNone($piece, $edge));
+        }
         if ($stands && $joints === [] && $panels !== [] && $piece->layer > 0) {
             $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::outside($panels[0]->part->id), self::outer($piece, $edge), why: 'behind where the slope is cut out; the layer before it stands on the slope');
         }
 
         return $joints;
+    }
+
+    /**
+     * The slope over it is too narrow to be cut, or to be cut so far: it stays clear of the next.
+     *
+     * @return list<Joint>
+     */
+    private function underNone(WallPiece $piece, int $edge): array
+    {
+        $nearest = null;
+        $least = INF;
+        foreach ($this->panels->layer($this->panels->carrier()) as $panel) {
+            $gap = $panel->facet->block === $piece->span->form->block ? Meeting::under($piece->part, $edge, $panel->part) : -INF;
+            if ($gap > -Tolerance::MEET && $gap < $least) {
+                [$nearest, $least] = [$panel->part, $gap];
+            }
+        }
+
+        return $nearest === null ? [] : [new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::inside($nearest->id), self::outer($piece, $edge), gap_mm: $least, why: 'the slope over it is too narrow to be cut so far')];
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Patch;
@@ -29,15 +28,6 @@ final class Strips
     /** What a strip lies on at least, each side. */
     private const LEAST_COVER_MM = 1.0;
 
-    /** Room that a strip wants under another roof, how finely that is looked for, and how far: no eaves reach further. */
-    private const ROOM_MM = 1.5;
-
-    private const BELOW_MM = 4.0;
-
-    private const STEP_MM = 0.25;
-
-    private const LONGEST_EAVES_MM = 15.0;
-
     /** A shorter strip cannot be handled. */
     private const SHORTEST_MM = 1.0;
 
@@ -56,10 +46,13 @@ final class Strips
     /** @var array<string, int> how many of a name there are */
     private array $names = [];
 
+    private readonly StripRoom $room;
+
     public function __construct(
         private readonly Building $building,
         private readonly Panels $panels,
     ) {
+        $this->room = new StripRoom($building, $panels);
     }
 
     /** @return list<Part> */
@@ -104,12 +97,13 @@ final class Strips
         }
         [$i, $j, $length] = $met;
         // It stays clear of the roofs and walls that the line runs into.
-        $clear = [max($this->clearance($one, $p, $i, -1), $this->clearance($other, $q, $j, 1)), max($this->clearance($one, $p, $i, 1), $this->clearance($other, $q, $j, -1))];
-        $clear = [max($clear[0], $this->underRoof($one, $p, $i, true)), max($clear[1], $this->underRoof($one, $p, $i, false))];
+        $clear = [max($this->room->atEnd($one, $p, $i, -1), $this->room->atEnd($other, $q, $j, 1)), max($this->room->atEnd($one, $p, $i, 1), $this->room->atEnd($other, $q, $j, -1))];
+        $clear = [max($clear[0], $this->room->underRoof($one, $p, $i, true)), max($clear[1], $this->room->underRoof($one, $p, $i, false))];
         $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
         $open = $this->panels->stack->layers[0]->thickness_mm * tan($half);
         $cover = max(self::LEAST_COVER_MM, self::WING_MM / $this->building->scale->ratio);
-        $leg = $open + $cover;
+        $cover = min($cover, $this->room->beside($p, $i) - $open, $this->room->beside($q, $j) - $open);
+        $leg = max($open, $open + $cover);
         $legs = [StripHalf::of($p, $i, $leg), StripHalf::of($q, $j, $leg)];
         // The second runs the other way along the line.
         if ($length - array_sum($clear) < self::SHORTEST_MM || min(StripHalf::reach($legs[0]), StripHalf::reach($legs[1])) < $open + self::LEAST_COVER_MM / 4.0) {
@@ -139,52 +133,6 @@ final class Strips
         }
 
         return null;
-    }
-
-    /** How far from an end of its line a strip has another roof so close above it that there is no room. */
-    private function underRoof(RoofPanel $panel, Patch $shape, int $edge, bool $atStart): float
-    {
-        $frame = $panel->facet->frame;
-        [$a, $b] = [$shape->outline->point($edge), $shape->outline->point($edge + 1)];
-        [$from, $to] = $atStart ? [$a, $b] : [$b, $a];
-        $length = $from->distanceTo($to);
-        $under = 0.0;
-        for ($at = self::STEP_MM; $at < min($length, self::LONGEST_EAVES_MM); $at += self::STEP_MM) {
-            $top = $frame->at($from->plus($to->minus($from)->times($at / $length)), $this->panels->stack->thickness_mm);
-            $place = new Vec2($top->x, $top->y);
-            foreach ($this->panels->form->facets as $other) {
-                $gap = $other->block === $panel->facet->block ? INF : $other->heightAt($place) - $top->z;
-                if ($gap > -self::BELOW_MM && $gap < self::ROOM_MM && $this->reaches($other, $place)) {
-                    $under = $at + self::STEP_MM;
-                }
-            }
-        }
-
-        return $under;
-    }
-
-    /** Whether some of a plane's card stands over a place: cut square, it leans out past its underside. */
-    private function reaches(Facet $facet, Vec2 $place): bool
-    {
-        $lean = $this->panels->stack->thickness_mm * $facet->pitch->sin() + self::STEP_MM;
-        foreach ($facet->patches as $patch) {
-            if ($patch->region()->contains($place) || $patch->outline->distanceTo($place) < $lean) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** How far short of the end of a line its strip stops, before a valley or a wall: by twice its own thickness. */
-    private function clearance(RoofPanel $panel, Patch $shape, int $edge, int $way): float
-    {
-        $n = $shape->outline->count();
-        $name = explode(':', $shape->labels[($edge + $way + $n) % $n])[0];
-        $isValley = $name === 'plane' && $this->isValley($panel, $shape, ($edge + $way + $n) % $n);
-        $stock = $this->building->methods->strip;
-
-        return $name === 'wall' || $name === 'over' || $isValley ? 2.0 * ($stock->thickness_mm + $this->building->methods->template->addsTo($stock)) : 0.0;
     }
 
     /**
@@ -268,15 +216,6 @@ final class Strips
         $card = $this->outermost($panel);
 
         return count($half) < 3 ? 0.0 : Clip::sharedArea(new Region(new Ring(array_map(static fn (Vec2 $v): Vec2 => $card->placements[0]->project($line->at($v)), $half))), $card->region());
-    }
-
-    private function isValley(RoofPanel $panel, Patch $shape, int $edge): bool
-    {
-        $along = $shape->outline->point($edge + 1)->minus($shape->outline->point($edge));
-        $frame = $panel->facet->frame;
-        $out = new Vec2($frame->x->x * $along->y - $frame->y->x * $along->x, $frame->x->y * $along->y - $frame->y->y * $along->x);
-
-        return $panel->facet->foldTo($this->panels->form->plane(substr($shape->labels[$edge], 6)), $out) < 0.0;
     }
 
     private function kind(RoofPanel $panel, Patch $shape, int $edge): string

@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
@@ -79,7 +80,7 @@ final readonly class PaperParts
             $id, 'P', ucfirst($span->name()).' wall, brick paper', 'skin', $stock, $stock->thickness_mm,
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
             $holes, $scores, $slits, self::sills($building, $forms), mayTurn: false,
-            foldedAbout: self::onWall($patch, $span), art: self::art($building, $span, $forms),
+            foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms),
         );
         $joints = [];
         foreach ($walls->facing($span, true) as $card) {
@@ -91,17 +92,20 @@ final readonly class PaperParts
         return new PartSet([$part], $joints);
     }
 
-    /** A point of the paper on the wall itself, near its foot. */
-    private static function onWall(Patch $patch, WallSpan $span): Vec2
+    /** A point of the paper on the wall itself: just inside a corner, where no opening and none of its flaps can be. */
+    private static function onWall(Patch $patch): Vec2
     {
-        $start = max(0.0, $span->extent()[0]);
-        $first = new Vec2($start + 0.01, 0.01);
-
-        if ($patch->outline->contains($first)) {
-            return $first;
+        $aside = 10.0 * Tolerance::EDGE;
+        foreach ($patch->outline->points as $corner) {
+            foreach ([[1.0, 1.0], [-1.0, 1.0], [1.0, -1.0], [-1.0, -1.0]] as [$x, $y]) {
+                $at = new Vec2($corner->x + $x * $aside, $corner->y + $y * $aside);
+                if ($patch->outline->contains($at)) {
+                    return $at;
+                }
+            }
         }
 
-        return ((new Region($patch->outline))->trapezoids()[0] ?? $patch->outline)->middle();
+        return $patch->outline->middle();
     }
 
     /**

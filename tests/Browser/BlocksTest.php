@@ -48,6 +48,43 @@ final class BlocksTest extends BrowserTestCase
         $this->assertSound('a panel');
     }
 
+    public function testCornersRowsAndLevelsAreSaidOnTheScreen(): void
+    {
+        $this->beginBuilding('Marit', 'Gate lodge');
+        $this->find("//summary[normalize-space()='Storeys']")->click();
+        $this->press('Add a storey');
+        $this->saved(2);
+        $this->sees('floor to floor');
+        $this->press('Add a platform');
+        $this->saved(3);
+        $this->find("//*[@data-block='platform']");
+        $this->assertSound('the plan with a platform');
+
+        $this->link('Shell')->click();
+        $this->press('back');
+        $this->heading('Main, back, from outside');
+        $this->find("//label[starts-with(., 'left end')]/following-sibling::select/option[.='mitred']")->click();
+        $this->saved(4);
+        $this->find("//summary[normalize-space()='Rows in bays']")->click();
+        $this->press('Add a row');
+        $this->saved(5);
+        $this->sees('Row 1');
+        self::assertCount(3, $this->browser->findElements(WebDriverBy::cssSelector('[data-opening]')));
+        $this->find("//summary[normalize-space()='Ground along it']")->click();
+        $this->press('It falls');
+        $this->saved(6);
+        $this->type('at its right end', '-1ft');
+        $this->saved(7);
+        // 12 in at 1:76.2 are 4 mm, and 2 are buried.
+        $this->sees('down to the lowest ground along it');
+        $this->assertSound('a wall with a row and falling ground');
+        $this->press('plan');
+        $this->find("//label[.='corners']/following-sibling::select/option[.='mitred']")->click();
+        $this->saved(8);
+        $this->sees('Mitred corners hide every cut edge');
+        $this->sees('joints close');
+    }
+
     public function testAFaultIsAtTheEdgeAndTheLastRoofStays(): void
     {
         $this->beginBuilding('Sten', 'Faults');

@@ -84,7 +84,9 @@ export function WallDetails({ wall }: { wall: Wall }) {
               path={`${path}.ground.1`}
               value={textAt(state.document, `${path}.ground.1`)}
             />
-            <p className="quiet mb-1">Above the datum. The card goes to the lowest of it, and 2 mm into the ground.</p>
+            <p className="quiet mb-1">
+              Above the datum. The card goes down to the lowest of it and somewhat into the ground.
+            </p>
             <Button variant="outline-secondary" size="sm" onClick={() => put('ground')(null)}>
               Level with the base
             </Button>

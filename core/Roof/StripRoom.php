@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Roof;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Vec2;
+
+/** How far a strip may go along its line and into its panels before something else is in the way. Model millimetres. */
+final readonly class StripRoom
+{
+    /** Room that a strip wants under another roof, how finely that is looked for, and how far: no eaves reach further. */
+    private const ROOM_MM = 1.5;
+
+    private const BELOW_MM = 4.0;
+
+    private const STEP_MM = 0.25;
+
+    private const LONGEST_EAVES_MM = 15.0;
+
+    public function __construct(
+        private Building $building,
+        private Panels $panels,
+    ) {
+    }
+
+    /** How far into a panel a strip may reach: short of the corners of what is cut into it from the other side. */
+    public function beside(Patch $shape, int $edge): float
+    {
+        $ring = $shape->outline;
+        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
+        $length = $a->distanceTo($b);
+        $along = $b->minus($a)->times(1.0 / $length);
+        $stock = $this->building->methods->strip;
+        $clear = 2.0 * ($stock->thickness_mm + $this->building->methods->template->addsTo($stock));
+        $room = INF;
+        foreach (array_keys($shape->labels) as $k) {
+            $corner = $ring->point($k)->minus($a);
+            $isInner = $ring->point($k)->minus($ring->point($k - 1))->cross($ring->point($k + 1)->minus($ring->point($k))) < 0.0;
+            if ($isInner && $corner->dot($along) > 0.0 && $corner->dot($along) < $length) {
+                $room = min($room, $along->cross($corner) - $clear);
+            }
+        }
+
+        return $room;
+    }
+
+    /** How far from an end of its line a strip has another roof so close above it that there is no room. */
+    public function underRoof(RoofPanel $panel, Patch $shape, int $edge, bool $atStart): float
+    {
+        $frame = $panel->facet->frame;
+        [$a, $b] = [$shape->outline->point($edge), $shape->outline->point($edge + 1)];
+        [$from, $to] = $atStart ? [$a, $b] : [$b, $a];
+        $length = $from->distanceTo($to);
+        $under = 0.0;
+        for ($at = self::STEP_MM; $at < min($length, self::LONGEST_EAVES_MM); $at += self::STEP_MM) {
+            $top = $frame->at($from->plus($to->minus($from)->times($at / $length)), $this->panels->stack->thickness_mm);
+            $place = new Vec2($top->x, $top->y);
+            foreach ($this->panels->form->facets as $other) {
+                $gap = $other->block === $panel->facet->block ? INF : $other->heightAt($place) - $top->z;
+                if ($gap > -self::BELOW_MM && $gap < self::ROOM_MM && $this->reaches($other, $place)) {
+                    $under = $at + self::STEP_MM;
+                }
+            }
+        }
+
+        return $under;
+    }
+
+    /** Whether some of a plane's card stands over a place: cut square, it leans out past its underside. */
+    private function reaches(Facet $facet, Vec2 $place): bool
+    {
+        $lean = $this->panels->stack->thickness_mm * $facet->pitch->sin() + self::STEP_MM;
+        foreach ($facet->patches as $patch) {
+            if ($patch->region()->contains($place) || $patch->outline->distanceTo($place) < $lean) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** How far short of the end of a line its strip stops, before a valley or a wall: by twice its own thickness. */
+    public function atEnd(RoofPanel $panel, Patch $shape, int $edge, int $way): float
+    {
+        $n = $shape->outline->count();
+        $name = explode(':', $shape->labels[($edge + $way + $n) % $n])[0];
+        $isValley = $name === 'plane' && $this->isValley($panel, $shape, ($edge + $way + $n) % $n);
+        $stock = $this->building->methods->strip;
+
+        return $name === 'wall' || $name === 'over' || $isValley ? 2.0 * ($stock->thickness_mm + $this->building->methods->template->addsTo($stock)) : 0.0;
+    }
+
+    private function isValley(RoofPanel $panel, Patch $shape, int $edge): bool
+    {
+        $along = $shape->outline->point($edge + 1)->minus($shape->outline->point($edge));
+        $frame = $panel->facet->frame;
+        $out = new Vec2($frame->x->x * $along->y - $frame->y->x * $along->x, $frame->x->y * $along->y - $frame->y->y * $along->x);
+
+        return $panel->facet->foldTo($this->panels->form->plane(substr($shape->labels[$edge], 6)), $out) < 0.0;
+    }
+}
