@@ -14,6 +14,7 @@ use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\KitDocument;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Recall\Recall;
 use Chartula\Core\Sheets\Sheet;
 use Chartula\Core\Sheets\SheetPlan;
 
@@ -40,15 +41,16 @@ final readonly class Derivation
 
     /**
      * @param  string  $text  the building's accepted text, for its fingerprint
+     * @param  Recall  $recall  what an earlier run worked out
      *
      * @throws InvalidInput with every reason why it cannot be made
      */
-    public static function of(Building $building, string $text): self
+    public static function of(Building $building, string $text, Recall $recall = new Recall): self
     {
-        $kit = Kit::derive($building);
-        $plan = SheetPlan::of($building, $kit);
+        $kit = Kit::derive($building, $recall);
+        $plan = SheetPlan::of($building, $kit, null, $recall);
         $checks = [...$plan->checks, ...Checks::of($building, $kit)];
-        $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit);
+        $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit, $recall);
         $document['checks'] = array_map(static fn (Check $c): array => $c->toArray(), $checks);
         $document['sheets'] = array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets);
         $document['totals'] = KitDocument::totals($kit, count($plan->sheets));
@@ -57,7 +59,7 @@ final readonly class Derivation
         assert(is_array($serialised));
 
         /** @var array<string, mixed> $serialised */
-        return new self($building, $kit, $checks, $plan, $document, $json, $serialised, DryFit::check($serialised));
+        return new self($building, $kit, $checks, $plan, $document, $json, $serialised, DryFit::check($serialised, $recall));
     }
 
     /** @return array<string, mixed> the kit document as it reads back from its JSON */

@@ -11,6 +11,9 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\BuildingView;
 use Chartula\Core\Output\Docket;
 use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Recall\Recall;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use LogicException;
 
 /** What a sound building gives, derived once for each text and core version and then kept. */
@@ -32,7 +35,7 @@ final class DeriveKit
         if (is_string($stored)) {
             return $this->answered[$fingerprint] = $stored;
         }
-        $derived = Derivation::of($building, $text);
+        $derived = $this->derive($building, $text, $version);
         // The kit is text already, and most of the answer.
         $rest = json_encode([
             'dry_fit' => $derived->dryFit->toArray(),
@@ -48,6 +51,29 @@ final class DeriveKit
         StoredKit::query()->insertOrIgnore(['fingerprint' => $fingerprint, 'core_version' => $version, 'answer' => $answer, 'parts' => json_encode($parts), 'created_at' => now()]);
 
         return $this->answered[$fingerprint] = $answer;
+    }
+
+    /**
+     * With what this person's last derivation worked out, most of which an edit leaves as it was.
+     *
+     * @throws InvalidInput
+     */
+    private function derive(Building $building, string $text, string $version): Derivation
+    {
+        $person = Auth::id();
+        if ($person === null) {
+            return Derivation::of($building, $text);
+        }
+        $key = "recall.$person";
+        $kept = Cache::get($key);
+        // Only what the same core wrote can be read back.
+        $before = is_array($kept) && ($kept[0] ?? null) === $version && is_string($kept[1] ?? null) ? unserialize($kept[1]) : [];
+        $recall = new Recall(is_array($before) ? $before : []);
+        $derived = Derivation::of($building, $text, $recall);
+        // After the answer has gone out.
+        app()->terminating(static fn (): bool => Cache::put($key, [$version, serialize($recall->answers())], now()->addDay()));
+
+        return $derived;
     }
 
     /** @throws InvalidInput */

@@ -181,7 +181,7 @@ launch() {
 web_up() {
   write_server_settings
   am_root && { touch "$logs/fpm.log" "$logs/nginx.log" "$logs/worker.log"; chown "$web_user" "$logs"/{fpm,nginx,worker}.log; }
-  alive "$run/fpm.pid" || { rm -f "$run/fpm.sock"; launch fpm "$(php_fpm_program)" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M --nodaemonize --fpm-config "$run/fpm.conf"; }
+  alive "$run/fpm.pid" || { rm -f "$run/fpm.sock"; launch fpm "$(php_fpm_program)" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d zend.enable_gc=0 --nodaemonize --fpm-config "$run/fpm.conf"; }
   alive "$run/nginx.pid" || launch nginx nginx -e "$logs/nginx.log" -c "$run/nginx.conf"
   for _ in $(seq 100); do
     [ -S "$run/fpm.sock" ] && ! port_is_free "$web_port" && return 0

@@ -18,6 +18,7 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Recall\Recall;
 
 /** Makes the surfaces of a building: each block's walls and roof, cut where blocks meet. docs/formulas.md#form */
 final readonly class Former
@@ -34,17 +35,18 @@ final readonly class Former
         private array $rings,
         private float $reach,
         private Problems $problems,
+        private Recall $recall,
     ) {
     }
 
     /** Adds what cannot be made to the problems; the form is whole only where there are none. */
-    public static function form(Building $building, Problems $problems): Form
+    public static function form(Building $building, Problems $problems, Recall $recall = new Recall): Form
     {
         $ratio = $building->scale->ratio;
         $rings = array_map(static fn (Block $b): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $p->times(1.0 / $ratio), $b->standing()->points)), $building->blocks);
         $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
 
-        return (new self($building, $rings, count($rings) > 1 ? $box->width() + $box->height() : 0.0, $problems))->whole();
+        return (new self($building, $rings, count($rings) > 1 ? $box->width() + $box->height() : 0.0, $problems, $recall))->whole();
     }
 
     private function whole(): Form
@@ -55,13 +57,33 @@ final readonly class Former
         }
         $this->pointContacts($solids);
         $thickness = array_map($this->thickness(...), $this->building->blocks);
-        $facets = $this->problems->areNone() ? Envelope::of($solids, $thickness, $this->building->methods->roof()->thickness_mm, $this->problems, array_map(static fn (Block $b): string => $b->roof->path, $this->building->blocks)) : [];
+        $facets = $this->problems->areNone() ? $this->envelope($solids, $thickness) : [];
+        $key = Recall::question('solids', $solids, $this->building->methods->roof()->thickness_mm);
         $blocks = [];
         foreach ($this->building->blocks as $i => $block) {
-            $blocks[] = $this->block($i, $block, $solids);
+            $blocks[] = $this->block($i, $block, $solids, $key);
         }
 
         return new Form($blocks, $facets, $solids);
+    }
+
+    /**
+     * @param  list<Solid>  $solids
+     * @param  list<list<float>>  $thickness
+     * @return list<Facet>
+     */
+    private function envelope(array $solids, array $thickness): array
+    {
+        $roof = $this->building->methods->roof()->thickness_mm;
+        $paths = array_map(static fn (Block $b): string => $b->roof->path, $this->building->blocks);
+        [$facets, $problems] = $this->recall->of(Recall::question('envelope', $solids, $thickness, $roof, $paths), static function () use ($solids, $thickness, $roof, $paths): array {
+            $problems = new Problems;
+
+            return [Envelope::of($solids, $thickness, $roof, $problems, $paths), $problems];
+        });
+        $this->problems->addAll($problems);
+
+        return $facets;
     }
 
     /**
@@ -104,7 +126,7 @@ final readonly class Former
     }
 
     /** @param  list<Solid>  $solids */
-    private function block(int $i, Block $block, array $solids): BlockForm
+    private function block(int $i, Block $block, array $solids, string $key): BlockForm
     {
         $solid = $solids[$i];
         $turn = deg2rad($block->turnDeg);
@@ -114,7 +136,7 @@ final readonly class Former
         $height = $solid->base === 0.0 ? $height : $height->less($solid->base, 'less the base, '.LengthFormat::trimmed($solid->base, 3));
         $walls = [];
         foreach (array_keys($block->walls) as $edge) {
-            $walls[] = $this->wall($i, $block, $edge, $height, $solids);
+            $walls[] = $this->wall($i, $block, $edge, $height, $solids, $key);
         }
 
         return new BlockForm($i, $block, $ground, $solid->ring, $solid->base, $solid->eaves, $walls, $solid->roof,
@@ -122,7 +144,7 @@ final readonly class Former
     }
 
     /** @param  list<Solid>  $solids */
-    private function wall(int $i, Block $block, int $edge, Figure $height, array $solids): WallForm
+    private function wall(int $i, Block $block, int $edge, Figure $height, array $solids, string $key): WallForm
     {
         $wall = $block->walls[$edge];
         $ring = $solids[$i]->ring;
@@ -132,7 +154,7 @@ final readonly class Former
         $ground = $wall->ground === null ? null : array_map(fn (RealLength $level): float => $this->building->scale->modelMm($level) - $solids[$i]->base, $wall->ground);
         // As deep as the lowest ground along it and somewhat buried, never short of the floor.
         $foot = $ground === null ? 0.0 : min(0.0, min($ground) - $this->building->methods->bury_mm);
-        $section = $this->section($i, $block, $edge, $solids, $foot);
+        $section = $this->section($i, $block, $edge, $solids, $foot, $key);
         $top = $section->topLine(0.0);
         $isPapered = $wall->treat === 'full' && in_array($wall->finish, Finish::DRAWN, true);
         $openings = [];
@@ -155,7 +177,7 @@ final readonly class Former
     }
 
     /** @param  list<Solid>  $solids */
-    private function section(int $i, Block $block, int $edge, array $solids, float $foot): WallSection
+    private function section(int $i, Block $block, int $edge, array $solids, float $foot, string $key): WallSection
     {
         $ring = $solids[$i]->ring;
         $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
@@ -163,8 +185,11 @@ final readonly class Former
         $isLevel = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true);
         $thickness = $this->building->methods->roof()->thickness_mm;
 
-        return new WallSection($solids, $solids[$i], $ring->point($edge), $along, $ring->edgeLength($edge), $this->party($i, $edge, $solids, $roofEdge),
-            $isLevel, $roofEdge->kind === RoofEdge::WALL, static fn (Facet $f): float => $thickness / $f->pitch->cos(), $foot);
+        $party = $this->party($i, $edge, $solids, $roofEdge);
+        $yields = $roofEdge->kind === RoofEdge::WALL;
+
+        return new WallSection($solids, $solids[$i], $ring->point($edge), $along, $ring->edgeLength($edge), $party, $isLevel, $yields, static fn (Facet $f): float => $thickness / $f->pitch->cos(), $foot,
+            $this->recall, Recall::question('wall', $key, $i, $edge, $party, $isLevel, $yields, $foot));
     }
 
     /**

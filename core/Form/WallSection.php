@@ -8,6 +8,7 @@ use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Recall\Recall;
 
 /**
  * What of a wall is built, between two depths behind its outside: up to its own roof, outside other blocks, standing on
@@ -31,6 +32,7 @@ final readonly class WallSection
      * @param  list<array{float, float, string}>  $party  stretches where another block's wall stands in its place, and which
      * @param  bool  $isLevel  its top is cut square at the eaves, under a slope
      * @param  bool  $yields  it is not built above the blocks it stands against either
+     * @param  string  $key  of all of these, for what is recalled
      * @param  callable(Facet): float  $above  how high above the underside, upright, a roof's top lies
      */
     public function __construct(
@@ -44,6 +46,8 @@ final readonly class WallSection
         private bool $yields,
         private mixed $above,
         private float $foot,
+        private Recall $recall,
+        private string $key,
     ) {
     }
 
@@ -53,6 +57,12 @@ final readonly class WallSection
      * @return list<Patch> in the wall's frame, from left to right
      */
     public function patches(float $outer, float $inner, float $start, float $end): array
+    {
+        return $this->recall->of($this->key.pack('d4', $outer, $inner, $start, $end), fn (): array => $this->cut($outer, $inner, $start, $end));
+    }
+
+    /** @return list<Patch> */
+    private function cut(float $outer, float $inner, float $start, float $end): array
     {
         // Its own ends before what may stand beside them.
         $lines = [

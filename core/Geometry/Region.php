@@ -16,6 +16,18 @@ final class Region
     ) {
     }
 
+    /** @return array{Ring, list<Ring>} its shape: what was looked up in it is made again where it is asked for */
+    public function __serialize(): array
+    {
+        return [$this->outline, $this->holes];
+    }
+
+    /** @param  array{Ring, list<Ring>}  $shape */
+    public function __unserialize(array $shape): void
+    {
+        [$this->outline, $this->holes] = $shape;
+    }
+
     public function area(): float
     {
         return $this->outline->area() - array_sum(array_map(static fn (Ring $hole): float => $hole->area(), $this->holes));

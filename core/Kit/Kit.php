@@ -14,6 +14,7 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Recall\Recall;
 use Chartula\Core\Roof\BoardParts;
 use Chartula\Core\Roof\FormerParts;
 use Chartula\Core\Roof\Panels;
@@ -45,12 +46,12 @@ final readonly class Kit
     }
 
     /** @throws InvalidInput with every reason why the building cannot be made */
-    public static function derive(Building $building): self
+    public static function derive(Building $building, Recall $recall = new Recall): self
     {
         $problems = new Problems;
         Limits::collect($building, $problems);
         $problems->throwIfAny();
-        $form = Former::form($building, $problems);
+        $form = Former::form($building, $problems, $recall);
         $problems->throwIfAny();
         $walls = new Walls($building, $form);
         FormFaults::collect($building, $walls, $problems);
@@ -63,12 +64,28 @@ final readonly class Kit
         $set = WallParts::make($walls)
             ->with(BaseParts::make($building, $walls))
             ->with(BraceParts::make($building, $walls))
-            ->with(RoofParts::make($building, $panels, $walls))
-            ->with(self::supports($building, $panels, $walls))
+            ->with(self::roofs($building, $panels, $walls, $recall))
             ->with(PaperParts::make($building, $walls))
-            ->with(PanelParts::make($building, $walls));
+            ->with(PanelParts::make($building, $walls, $recall));
 
         return new self($form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
+    }
+
+    /** All that lies on the walls, and what holds it up: of walls it knows their outlines, and nothing of what is let into them. */
+    private static function roofs(Building $building, Panels $panels, Walls $walls, Recall $recall): PartSet
+    {
+        $blocks = array_map(static fn (Block $b): array => [$b->id, $b->name, $b->footprint, $b->at, $b->turnDeg, $b->base, $b->eaves, $b->roof], $building->blocks);
+        $cards = [];
+        foreach ($walls->spans() as $span) {
+            foreach (array_keys($span->stack->layers) as $k) {
+                foreach ($walls->pieces($span, $k) as $piece) {
+                    $cards[] = [$piece->part->id, $piece->part->placements, $piece->part->thickness, $piece->shape->outline, $piece->shape->labels];
+                }
+            }
+        }
+        $question = Recall::question('roofs', $building->methods, $building->scale, $blocks, $walls->form->facets, $cards);
+
+        return $recall->of($question, static fn (): PartSet => RoofParts::make($building, $panels, $walls)->with(self::supports($building, $panels, $walls)));
     }
 
     private static function supports(Building $building, Panels $panels, Walls $walls): PartSet

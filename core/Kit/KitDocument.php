@@ -14,6 +14,7 @@ use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Recall\Recall;
 
 /**
  * The kit as its public format's arrays (docs/formats.md, section 3), without checks and sheets, which later rooms add.
@@ -23,7 +24,7 @@ final readonly class KitDocument
     public const FORMAT = 'chartula.kit';
 
     /** @return array<string, mixed> */
-    public static function of(Building $building, string $fingerprint, Kit $kit): array
+    public static function of(Building $building, string $fingerprint, Kit $kit, Recall $recall = new Recall): array
     {
         return [
             'format' => self::FORMAT,
@@ -32,7 +33,7 @@ final readonly class KitDocument
             'scale' => $building->scale->ratio,
             'parts' => array_map(self::part(...), $kit->parts),
             'joints' => array_map(static fn ($joint, int $i): array => $joint->toArray('j'.($i + 1)), $kit->joints, array_keys($kit->joints)),
-            'outside' => array_map(static fn (Surface $s): array => $s->toArray(), Surface::of($kit->walls, $kit->panels)),
+            'outside' => array_map(static fn (Surface $s): array => $s->toArray(), Surface::of($kit->walls, $kit->panels, $recall)),
             'checks' => [],
             'sheets' => [],
             'totals' => self::totals($kit, 0),

@@ -13,6 +13,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Recall\Recall;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofPanel;
 use Chartula\Core\Shell\WallEnd;
@@ -44,21 +45,21 @@ final readonly class Surface
     }
 
     /** @return list<self> */
-    public static function of(Walls $walls, Panels $panels): array
+    public static function of(Walls $walls, Panels $panels, Recall $recall = new Recall): array
     {
         $surfaces = [];
         foreach ($walls->spans() as $span) {
-            array_push($surfaces, ...self::wall($walls, $span));
+            array_push($surfaces, ...self::wall($walls, $span, $recall));
         }
         foreach ($panels->layer($panels->carrier()) as $panel) {
-            $surfaces[] = self::slope($panels, $panel);
+            $surfaces[] = self::slope($panels, $panel, $recall);
         }
 
         return $surfaces;
     }
 
     /** @return list<self> */
-    private static function wall(Walls $walls, WallSpan $span): array
+    private static function wall(Walls $walls, WallSpan $span, Recall $recall): array
     {
         $surfaces = [];
         $wall = $span->form;
@@ -70,7 +71,7 @@ final readonly class Surface
             foreach (WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings as $opening) {
                 $holes[] = $opening->ring($wall->turnIn);
             }
-            $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), self::together([...self::openAtCorners($walls, $span, $patch), ...self::openBySquareCuts($span, $patch)]), $real,
+            $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), self::together([...self::openAtCorners($walls, $span, $patch, $recall), ...self::openBySquareCuts($span, $patch)]), $real,
                 self::hidden($walls, $span));
         }
 
@@ -143,7 +144,7 @@ final readonly class Surface
      *
      * @return list<Ring>
      */
-    public static function openAtCorners(Walls $walls, WallSpan $span, Patch $patch): array
+    public static function openAtCorners(Walls $walls, WallSpan $span, Patch $patch, Recall $recall): array
     {
         $gaps = [];
         $wall = $span->form;
@@ -170,7 +171,8 @@ final readonly class Surface
 
                 return ($isLeft ? $p->x < $cut : $p->x > $cut) && $patch->outline->contains($p);
             };
-            foreach (Overlay::patches($lines, $isOpen) as $gap) {
+            $open = $recall->of(Recall::question('corner', $lines, $ends, $isLeft, $cut, $patch->outline), static fn (): array => Overlay::patches($lines, $isOpen));
+            foreach ($open as $gap) {
                 $gaps[] = $gap->outline;
             }
         }
@@ -231,7 +233,7 @@ final readonly class Surface
         return $rings;
     }
 
-    private static function slope(Panels $panels, RoofPanel $panel): self
+    private static function slope(Panels $panels, RoofPanel $panel, Recall $recall): self
     {
         $form = $panels->form;
         $true = $panels->shape($panel)->at(0.0) ?? throw new LogicException('A panel without a plane');
@@ -245,7 +247,8 @@ final readonly class Surface
                 $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }
         }
-        $gaps = array_map(static fn (Patch $gap): Ring => $gap->outline, Overlay::patches($lines, static fn (Vec2 $p): bool => $whole->contains($p) && ! $card->contains($p)));
+        $open = $recall->of(Recall::question('slope', $lines, $whole->rings(), $card->rings()), static fn (): array => Overlay::patches($lines, static fn (Vec2 $p): bool => $whole->contains($p) && ! $card->contains($p)));
+        $gaps = array_map(static fn (Patch $gap): Ring => $gap->outline, $open);
         $name = $form->blocks[$panel->facet->block]->block->id.'.'.$panel->facet->name.($panel->facet->name === 'deck' ? '' : '-slope').($panel->piece > 0 ? '-'.($panel->piece + 1) : '');
 
         return new self($name, 'slope', $panel->facet->frame, $true->region(), $gaps, null);

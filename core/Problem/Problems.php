@@ -16,6 +16,12 @@ final class Problems
         $this->all[] = new Problem($path, $code, $facts);
     }
 
+    /** Takes in what was collected apart. */
+    public function addAll(self $others): void
+    {
+        array_push($this->all, ...$others->all);
+    }
+
     public function areNone(): bool
     {
         return $this->all === [];

@@ -11,6 +11,7 @@ use Chartula\Core\Kit\Limits;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Recall\Recall;
 
 /** All parts of a kit on pages, stock by stock. */
 final readonly class SheetPlan
@@ -30,7 +31,7 @@ final readonly class SheetPlan
      *
      * @throws InvalidInput limit.sheets, sheet.no-room
      */
-    public static function of(Building $building, Kit $kit, ?array $only = null): self
+    public static function of(Building $building, Kit $kit, ?array $only = null, Recall $recall = new Recall): self
     {
         $wanted = $only === null ? null : array_fill_keys($only, true);
         $page = new Page($building->sheets);
@@ -44,7 +45,7 @@ final readonly class SheetPlan
         $sheets = [];
         $checks = [];
         foreach ($byStock as $parts) {
-            array_push($sheets, ...self::forStock($building, $page, $parts, $wanted, count($sheets), $checks));
+            array_push($sheets, ...self::forStock($building, $page, $parts, $wanted, count($sheets), $checks, $recall));
         }
         if (count($sheets) > Limits::SHEETS) {
             throw InvalidInput::at('sheets', 'limit.sheets', ['given' => count($sheets), 'limit' => Limits::SHEETS]);
@@ -59,7 +60,7 @@ final readonly class SheetPlan
      * @param  list<Check>  $checks
      * @return list<Sheet>
      */
-    private static function forStock(Building $building, Page $page, array $parts, ?array $wanted, int $before, array &$checks): array
+    private static function forStock(Building $building, Page $page, array $parts, ?array $wanted, int $before, array &$checks, Recall $recall): array
     {
         $stock = $parts[0]->part->stock;
         $isTemplate = $stock->takesTemplate();
@@ -85,7 +86,8 @@ final readonly class SheetPlan
             }
         }
         $onBin = [];
-        foreach ($packer->pack($boxes) as $i => $packed) {
+        $places = $recall->of(Recall::question('packed', $packer, $boxes), static fn (): array => $packer->pack($boxes));
+        foreach ($places as $i => $packed) {
             [$part, $copy] = $copies[$i];
             $onBin[$packed->bin][] = new PlacedPart($part, $copy, $page->roomX() + $packed->x, $page->roomY() + $page->roomHeight() - $packed->y - $packed->height(), $packed->turned, $isMirrored);
         }

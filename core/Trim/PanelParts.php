@@ -22,6 +22,7 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Recall\Recall;
 use Chartula\Core\Shell\PanelDepth;
 use Chartula\Core\Shell\WallPiece;
 use Chartula\Core\Shell\Walls;
@@ -44,14 +45,15 @@ final readonly class PanelParts
         private Building $building,
         private Walls $walls,
         private WallSpan $span,
+        private Recall $recall,
     ) {
     }
 
-    public static function make(Building $building, Walls $walls): PartSet
+    public static function make(Building $building, Walls $walls, Recall $recall = new Recall): PartSet
     {
         $set = new PartSet;
         foreach ($walls->spans() as $span) {
-            $maker = new self($building, $walls, $span);
+            $maker = new self($building, $walls, $span, $recall);
             foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
                 $set = $set->with($maker->panel($opening));
             }
@@ -222,8 +224,8 @@ final readonly class PanelParts
     /** @param  list<Ring>  $panes */
     private function touching(Ring $glass, array $panes): float
     {
-        $open = array_sum(array_map(static fn (Ring $pane): float => Clip::sharedArea(new Region($glass), new Region($pane)), $panes));
+        $open = static fn (): float => array_sum(array_map(static fn (Ring $pane): float => Clip::sharedArea(new Region($glass), new Region($pane)), $panes));
 
-        return $glass->area() - $open;
+        return $glass->area() - $this->recall->of(Recall::question('panes', $glass, $panes), $open);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
+use Chartula\Core\Recall\Recall;
 use UnexpectedValueException;
 
 /** The serialised kit with every copy of every part standing in its place. */
@@ -25,13 +26,13 @@ final readonly class Assembly
      *
      * @throws UnexpectedValueException where it is no kit
      */
-    public static function of(array $kit): self
+    public static function of(array $kit, Recall $recall = new Recall): self
     {
         $shape = new KitShape($kit);
         $parts = [];
         $pieces = [];
         foreach ($shape->children('parts') as $value) {
-            $part = FitPart::read($value);
+            $part = FitPart::recalled($value, $recall);
             $parts[$part->id] = $part;
             foreach (array_keys($part->placements) as $copy) {
                 $piece = Piece::of($part, $copy);

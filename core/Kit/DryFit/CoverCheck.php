@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Recall\Recall;
 
 /**
  * The outside of the building is filled with card exactly: along a grid of lines a millimetre apart, both ways, card
@@ -25,31 +26,47 @@ final readonly class CoverCheck
     private const GROUP_OF = ['wall' => 'shell', 'slope' => 'roof'];
 
     /** @return list<Finding> */
-    public static function all(Assembly $assembly): array
+    public static function all(Assembly $assembly, Recall $recall): array
     {
         $findings = [];
         $surfaces = array_map(static fn (KitShape $s): array => [$s, $s->frame(), self::wanted($s)], $assembly->kit->children('outside'));
-        foreach ($surfaces as [$surface, $frame, $wanted]) {
-            $kind = self::kind($surface);
-            // Surfaces that lie flush are filled together: a board may run on from one to the next.
-            $flush = [$wanted];
-            $hidden = self::hidden($surface);
-            foreach ($surfaces as [$other, $plane, $region]) {
-                if ($other !== $surface && self::kind($other) === $kind && self::isFlush($frame, $plane, $region)) {
-                    array_push($hidden, ...array_map(static fn (Region $r): Region => new Region(self::drawn($r->outline, $plane, 0.0, $frame)), self::hidden($other)));
-                    $flush[] = new Region(self::drawn($region->outline, $plane, 0.0, $frame), array_map(static fn (Ring $r): Ring => self::drawn($r, $plane, 0.0, $frame), $region->holes));
-                }
-            }
-            $plates = self::platesIn($frame, $assembly, $kind);
-            $worst = max(self::worst($wanted, $flush, $plates, $hidden, false), self::worst($wanted, $flush, $plates, $hidden, true));
+        foreach ($surfaces as $surface) {
+            [$shape, $frame, $wanted] = $surface;
+            $kind = self::kind($shape);
+            $flush = array_values(array_filter($surfaces, static fn (array $other): bool => $other !== $surface && self::kind($other[0]) === $kind && self::isFlush($frame, $other[1], $other[2])));
+            $pieces = array_values(array_filter($assembly->structure(), static fn (Piece $p): bool => $p->part->group === self::GROUP_OF[$kind] && $p->mayReach($frame, Tolerance::COVER)));
+            $question = Recall::question('cover', $shape->values, array_map(static fn (array $other): array => $other[0]->values, $flush), array_map(static fn (Piece $p): string => $p->told, $pieces));
+            $worst = $recall->of($question, static fn (): float => self::off($surface, $flush, $pieces, $kind));
+            $name = $shape->text('name');
             if ($worst > Tolerance::COVER) {
-                $name = $surface->text('name');
                 $findings[] = new Finding('outside.cover', $name, sprintf('On the outside of %s card is missing or stands out over %.2f mm', $name, $worst), $worst);
             }
-            self::checkSize($assembly, $surface, $wanted, $findings);
+            self::checkSize($assembly, $shape, $wanted, $findings);
         }
 
         return $findings;
+    }
+
+    /**
+     * The most by which card and a surface differ.
+     *
+     * @param  array{KitShape, Frame, Region}  $surface
+     * @param  list<array{KitShape, Frame, Region}>  $beside  surfaces that lie flush are filled together: a board may run on from one to the next
+     * @param  list<Piece>  $pieces
+     * @param  key-of<self::GROUP_OF>  $kind
+     */
+    private static function off(array $surface, array $beside, array $pieces, string $kind): float
+    {
+        [$shape, $frame, $wanted] = $surface;
+        $flush = [$wanted];
+        $hidden = self::hidden($shape);
+        foreach ($beside as [$other, $plane, $region]) {
+            array_push($hidden, ...array_map(static fn (Region $r): Region => new Region(self::drawn($r->outline, $plane, 0.0, $frame)), self::hidden($other)));
+            $flush[] = new Region(self::drawn($region->outline, $plane, 0.0, $frame), array_map(static fn (Ring $r): Ring => self::drawn($r, $plane, 0.0, $frame), $region->holes));
+        }
+        $plates = self::platesIn($frame, $pieces, $kind);
+
+        return max(self::worst($wanted, $flush, $plates, $hidden, false), self::worst($wanted, $flush, $plates, $hidden, true));
     }
 
     private static function wanted(KitShape $surface): Region
@@ -98,16 +115,14 @@ final readonly class CoverCheck
      * What lies in the plane, in the plane's own axes: faces of card, and at walls the ends of the boards that run
      * through. (At 45 degrees the edge of one slope lies in the plane of the other, beyond the ridge.)
      *
+     * @param  list<Piece>  $pieces  that may reach it
      * @param  key-of<self::GROUP_OF>  $kind
      * @return list<Region>
      */
-    private static function platesIn(Frame $plane, Assembly $assembly, string $kind): array
+    private static function platesIn(Frame $plane, array $pieces, string $kind): array
     {
         $plates = [];
-        foreach ($assembly->structure() as $piece) {
-            if ($piece->part->group !== self::GROUP_OF[$kind] || ! $piece->mayReach($plane, Tolerance::COVER)) {
-                continue;
-            }
+        foreach ($pieces as $piece) {
             foreach ($piece->facets as $facet) {
                 // Card that fills a surface lies behind it; what only touches it from outside is another wall's.
                 $faces = $facet->frame->normal->dot($plane->normal);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
+use Chartula\Core\Recall\Recall;
 use UnexpectedValueException;
 
 /**
@@ -14,19 +15,20 @@ final readonly class DryFit
 {
     /**
      * @param  array<string, mixed>  $kit  the decoded kit document
+     * @param  Recall  $recall  what an earlier check found: two pieces of unchanged shape in unchanged places meet as they did
      *
      * @throws UnexpectedValueException where it is no kit
      */
-    public static function check(array $kit): Report
+    public static function check(array $kit, Recall $recall = new Recall): Report
     {
-        $assembly = Assembly::of($kit);
-        $joints = new JointCheck($assembly);
-        $edges = new EdgeCheck($assembly);
+        $assembly = Assembly::of($kit, $recall);
+        $joints = new JointCheck($assembly, $recall);
+        $edges = new EdgeCheck($assembly, $recall);
         $findings = [
             ...$joints->all(),
             ...$edges->all(),
-            ...OverlapCheck::all($assembly),
-            ...CoverCheck::all($assembly),
+            ...OverlapCheck::all($assembly, $recall),
+            ...CoverCheck::all($assembly, $recall),
             ...(new MeasureCheck($assembly))->all(),
         ];
         usort($findings, static fn (Finding $a, Finding $b): int => [$b->mm, $a->at] <=> [$a->mm, $b->at]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Recall\Recall;
 
 /** Accounts for every outline edge of the structure, and finds contacts that nobody declared. */
 final class EdgeCheck
@@ -23,8 +24,10 @@ final class EdgeCheck
     /** @var array<string, true> edges that meet a face, with the face's piece */
     private array $declared = [];
 
-    public function __construct(private readonly Assembly $assembly)
-    {
+    public function __construct(
+        private readonly Assembly $assembly,
+        private readonly Recall $recall,
+    ) {
     }
 
     /** @return list<Finding> */
@@ -103,10 +106,18 @@ final class EdgeCheck
 
     private function undeclared(Piece $a, Piece $b): void
     {
-        foreach (array_keys($a->part->region->outline->points) as $edge) {
-            if (isset($this->declared[$a->key().'/'.$edge.'>'.$b->key()])) {
-                continue;
+        foreach ($this->recall->of("touch$a->told$b->told", static fn (): array => self::touches($a, $b)) as [$edge, $face, $length]) {
+            if (! isset($this->declared[$a->key().'/'.$edge.'>'.$b->key()])) {
+                $this->findings[] = new Finding('contact.undeclared', $a->part->id, sprintf('%s touches the %s of %s over %.2f mm, which no joint says', $a->part->id, $face, $b->part->id, $length), $length);
             }
+        }
+    }
+
+    /** @return list<array{int, string, float}> edges of one that lie on a face of the other, and over how much */
+    private static function touches(Piece $a, Piece $b): array
+    {
+        $touches = [];
+        foreach (array_keys($a->part->region->outline->points) as $edge) {
             foreach ($b->facets as $facet) {
                 foreach (['outside', 'inside'] as $face) {
                     // Most edges are nowhere near: one corner off the face rules the strip out.
@@ -115,10 +126,12 @@ final class EdgeCheck
                     }
                     $contact = Contact::find($a, $edge, $facet, $face);
                     if ($contact !== null && $contact->touch === 'strip' && $contact->length > Tolerance::PASSING) {
-                        $this->findings[] = new Finding('contact.undeclared', $a->part->id, sprintf('%s touches the %s of %s over %.2f mm, which no joint says', $a->part->id, $face, $b->part->id, $contact->length), $contact->length);
+                        $touches[] = [$edge, $face, $contact->length];
                     }
                 }
             }
         }
+
+        return $touches;
     }
 }

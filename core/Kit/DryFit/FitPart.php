@@ -9,11 +9,15 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Recall\Recall;
 use UnexpectedValueException;
 
 /** A part as the serialised kit describes it. */
 final readonly class FitPart
 {
+    /** What is read of a part. */
+    private const READ = ['id', 'group', 'thickness', 'qty', 'outline', 'inside_outline', 'holes', 'edges', 'placements', 'scores', 'slits', 'form', 'roof', 'workings'];
+
     /**
      * @param  ?Ring  $inside  the inside face's outline, point for point, where edges are bevelled
      * @param  list<array{name: string, free: ?string, level: ?float}>  $edges  level: of a foot
@@ -21,6 +25,7 @@ final readonly class FitPart
      * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside face
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
      * @param  list<Vec3>  $underside
+     * @param  string  $told  all of it in one word
      * @param  list<array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>}>  $workings
      */
     private function __construct(
@@ -37,10 +42,18 @@ final readonly class FitPart
         public ?Vec2 $base,
         public array $underside,
         public array $workings,
+        public string $told,
     ) {
     }
 
-    public static function read(KitShape $part): self
+    public static function recalled(KitShape $part, Recall $recall): self
+    {
+        $told = Recall::question('part', array_intersect_key($part->values, array_flip(self::READ)));
+
+        return $recall->of($told, static fn (): self => self::read($part, $told));
+    }
+
+    private static function read(KitShape $part, string $told): self
     {
         $thickness = $part->number('thickness');
         $isFolded = $part->has('form');
@@ -56,6 +69,7 @@ final readonly class FitPart
             $isFolded ? $part->child('form')->vec2('base') : null,
             $part->has('roof') ? $part->child('roof')->points3('underside') : [],
             array_map(self::figure(...), $part->children('workings')),
+            $told,
         );
     }
 

@@ -8,6 +8,7 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Recall\Recall;
 
 /** Measures each declared joint where the parts stand, and says where it differs from what is declared. */
 final class JointCheck
@@ -41,8 +42,13 @@ final class JointCheck
     /** @var list<string> */
     private array $found = [];
 
-    public function __construct(private readonly Assembly $assembly)
-    {
+    /** @var list<array{string, string, float}> code, text and millimetres of what is wrong with it */
+    private array $wrong = [];
+
+    public function __construct(
+        private readonly Assembly $assembly,
+        private readonly Recall $recall,
+    ) {
         $this->areas = new SharedAreas;
     }
 
@@ -52,27 +58,39 @@ final class JointCheck
         foreach ($this->assembly->kit->children('joints') as $joint) {
             $a = Side::read($joint->child('a'));
             $b = Side::read($joint->child('b'));
-            [$this->off, $this->found, $before] = [0.0, [], count($this->findings)];
             $one = $this->assembly->pieces[$a->key()] ?? null;
             $other = $this->assembly->pieces[$b->key()] ?? null;
             if ($one === null || $other === null) {
+                [$this->off, $this->found, $this->wrong] = [0.0, [], []];
                 $this->add('joint.part-missing', $joint, 'names '.($one === null ? $a->part : $b->part).', which is not in the kit');
-                $this->measured($joint, $a, $b, false);
-
-                continue;
+                $answer = [0.0, [], $this->wrong];
+            } else {
+                $answer = $this->recall->of(Recall::question('joint', $one->told, $other->told, ['id' => ''] + $joint->values), fn (): array => $this->meet($joint, $one, $a, $other, $b));
             }
-            $this->places($joint, $one, $other);
-            match ($joint->text('kind')) {
-                'butt', 'seat' => $this->edgeOnFace($joint, $one, $a, $other, $b),
-                'mitre' => $this->mitre($joint, $one, $a, $other, $b),
-                'lap' => $this->lap($joint, $one, $a, $other, $b),
-                'clearance' => $this->clearance($joint, $one, $a, $other, $b),
-                default => $this->add('joint.unknown-kind', $joint, 'is of no kind that can be measured'),
-            };
-            $this->measured($joint, $a, $b, count($this->findings) === $before);
+            [$off, $found, $wrong] = $answer;
+            foreach ($wrong as [$code, $text, $mm]) {
+                $this->findings[] = new Finding($code, $joint->text('id'), $text, $mm);
+            }
+            $this->measures[] = new JointMeasure($joint->text('id'), $joint->text('kind'), $a->part, $b->part, $off, implode(', ', $found), $wrong === [], $joint->textOrNull('why') ?? '');
         }
 
         return $this->findings;
+    }
+
+    /** @return array{float, list<string>, list<array{string, string, float}>} the worst, the figures in words, what is wrong */
+    private function meet(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): array
+    {
+        [$this->off, $this->found, $this->wrong] = [0.0, [], []];
+        $this->places($joint, $one, $other);
+        match ($joint->text('kind')) {
+            'butt', 'seat' => $this->edgeOnFace($joint, $one, $a, $other, $b),
+            'mitre' => $this->mitre($joint, $one, $a, $other, $b),
+            'lap' => $this->lap($joint, $one, $a, $other, $b),
+            'clearance' => $this->clearance($joint, $one, $a, $other, $b),
+            default => $this->add('joint.unknown-kind', $joint, 'is of no kind that can be measured'),
+        };
+
+        return [$this->off, $this->found, $this->wrong];
     }
 
     /** @return list<JointMeasure> worst first, once all() has run */
@@ -84,17 +102,12 @@ final class JointCheck
         return $measures;
     }
 
-    private function measured(KitShape $joint, Side $a, Side $b, bool $closes): void
-    {
-        $this->measures[] = new JointMeasure($joint->text('id'), $joint->text('kind'), $a->part, $b->part, $this->off, implode(', ', $this->found), $closes, $joint->textOrNull('why') ?? '');
-    }
-
     private function add(string $code, KitShape $joint, string $text, float $mm = 0.0): void
     {
         $a = Side::read($joint->child('a'))->part;
         $b = Side::read($joint->child('b'))->part;
         $this->off = max($this->off, $mm);
-        $this->findings[] = new Finding($code, $joint->text('id'), "The joint of $a with $b $text", $mm);
+        $this->wrong[] = [$code, "The joint of $a with $b $text", $mm];
     }
 
     /** A figure for the page, once each; nothing left free need not be said. */

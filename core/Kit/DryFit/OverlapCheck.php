@@ -6,19 +6,20 @@ namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Convex;
 use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Recall\Recall;
 
 /** No two pieces of card may stand in the same place. */
 final readonly class OverlapCheck
 {
     /** @return list<Finding> */
-    public static function all(Assembly $assembly): array
+    public static function all(Assembly $assembly, Recall $recall): array
     {
         $findings = [];
         $solids = $assembly->solids();
         foreach ($solids as $i => $a) {
             foreach (array_slice($solids, $i + 1) as $b) {
                 if ($a->isNear($b, -Tolerance::OVERLAP)) {
-                    $depth = self::depth($a, $b);
+                    $depth = $recall->of("overlap$a->told$b->told", static fn (): float => self::depth($a, $b));
                     if ($depth > Tolerance::OVERLAP) {
                         $findings[] = new Finding('overlap', $a->part->id, sprintf('%s goes %.2f mm into %s', $a->part->id, $depth, $b->part->id), $depth);
                     }

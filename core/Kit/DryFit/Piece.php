@@ -18,8 +18,12 @@ final readonly class Piece
     /** @var list<array{Vec3, Vec3, Vec3, Vec3}> the strip of every edge */
     private array $strips;
 
-    /** @param  non-empty-list<Facet>  $facets */
+    /**
+     * @param  string  $told  its shape and where it stands in one word
+     * @param  non-empty-list<Facet>  $facets
+     */
     private function __construct(
+        public string $told,
         public FitPart $part,
         public int $copy,
         public Frame $frame,
@@ -44,7 +48,7 @@ final readonly class Piece
     {
         $frame = $part->placements[$copy];
 
-        return new self($part, $copy, $frame, $part->isPaper() || $part->folds === [] ? [new Facet($frame, $part->region, $part->thickness, $part->inside)] : Folding::facets($part, $frame));
+        return new self("$part->told#$copy", $part, $copy, $frame, $part->isPaper() || $part->folds === [] ? [new Facet($frame, $part->region, $part->thickness, $part->inside)] : Folding::facets($part, $frame));
     }
 
     public function key(): string

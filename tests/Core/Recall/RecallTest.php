@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Recall;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Edit\Edits;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Derivation;
+use Chartula\Core\Form\Former;
+use Chartula\Core\Kit\DryFit\DryFit;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problems;
+use Chartula\Core\Recall\Recall;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\FormGenerator;
+use Tests\Support\KitMutants;
+use Tests\Support\Kits;
+
+/** What is recalled comes sooner and is never different. */
+final class RecallTest extends TestCase
+{
+    public function testAQuestionIsWorkedOnceAndForgottenWhereARunDoesNotAskIt(): void
+    {
+        $asked = 0;
+        $work = static function () use (&$asked): string {
+            return 'answer '.++$asked;
+        };
+        $first = new Recall;
+        self::assertSame(['answer 1', 'answer 1', 'answer 2'], [$first->of('a', $work), $first->of('a', $work), $first->of('b', $work)]);
+        self::assertSame(2, $first->worked());
+
+        $second = new Recall($first->answers());
+        self::assertSame('answer 2', $second->of('b', $work));
+        self::assertSame([0, ['b']], [$second->worked(), array_keys($second->answers())]);
+
+        $third = new Recall($second->answers());
+        self::assertSame('answer 3', $third->of('a', $work));
+    }
+
+    public function testQuestionsDifferWithAnythingTheyAreMadeOf(): void
+    {
+        $questions = [Recall::question('a', 1, 2.0), Recall::question('b', 1, 2.0), Recall::question('a', 1, 2), Recall::question('a', 1, 2.0 + 1e-15), Recall::question('a', [1, 2.0])];
+        self::assertCount(5, array_unique($questions));
+        self::assertSame(Recall::question('a', 1, 2.0), Recall::question('a', 1, 2.0));
+    }
+
+    /** @param  list<array<string, mixed>>  $edits */
+    #[DataProvider('provideChains')]
+    #[Group('property')]
+    public function testAChainOfEditsGivesWhatEachGivesAlone(stdClass $document, array $edits): void
+    {
+        $recall = new Recall;
+        $fresh = [];
+        foreach ([[], ...$edits, []] as $edit) {
+            $document = $edit === [] ? $document : Edits::apply($document, [(object) $edit])->document;
+            $text = JsonText::encode($document);
+            $building = BuildingReader::fromText($text);
+            // As it is kept between two edits.
+            /** @var array<string, mixed> $before */
+            $before = unserialize(serialize($recall->answers()));
+            $recall = new Recall($before);
+            self::assertEquals(self::derived($building, $text, new Recall), self::derived($building, $text, $recall));
+            $fresh[] = $recall->worked();
+        }
+        self::assertGreaterThan(0, $fresh[0]);
+        self::assertSame(0, end($fresh), 'the same again is nothing new');
+    }
+
+    /** @return array{string, mixed, mixed} */
+    private static function derived(Building $building, string $text, Recall $recall): array
+    {
+        try {
+            $derived = Derivation::of($building, $text, $recall);
+
+            return [$derived->json, $derived->dryFit, $derived->plan];
+        } catch (InvalidInput $faults) {
+            return ['', null, $faults->problems];
+        }
+    }
+
+    /** @return iterable<string, array{stdClass, list<array<string, mixed>>}> */
+    public static function provideChains(): iterable
+    {
+        yield 'the creamery' => [JsonText::decode(Kits::exampleText('creamery')), [
+            ['op' => 'move-opening', 'wall' => 'hall.front', 'id' => 'w1', 'bricks' => 1],
+            ['op' => 'set', 'path' => 'name', 'value' => 'Another'],
+            ['op' => 'set', 'path' => 'methods.template.stays', 'value' => true],
+            ['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => '13ft 1in'],
+            ['op' => 'set', 'path' => 'methods.corner', 'value' => 'mitre'],
+            ['op' => 'set', 'path' => 'methods.panels', 'value' => 'bevelled'],
+            ['op' => 'set', 'path' => 'scale', 'value' => '1:87'],
+        ]];
+        foreach (range(0, getenv('CHARTULA_DEEP') !== false ? 139 : 6) as $seed) {
+            yield "form $seed" => [(new FormGenerator($seed))->document(), [
+                ['op' => 'set', 'path' => 'name', 'value' => 'Another'],
+                ['op' => 'set', 'path' => 'scale', 'value' => '1:76'],
+                ['op' => 'set', 'path' => 'methods.supports', 'value' => 'none'],
+            ]];
+        }
+    }
+
+    #[DataProvider('provideKits')]
+    #[Group('property')]
+    public function testAWrongKitIsFoundByOneWhoRemembersTheSoundOne(string $name, int $each): void
+    {
+        $kit = Kits::serialised(Kits::example($name));
+        $recall = new Recall;
+        self::assertTrue(DryFit::check($kit, $recall)->goesTogether());
+        $differ = [];
+        $made = 0;
+        foreach (KitMutants::of($kit, 5) as $what => $mutant) {
+            if ($made++ % $each === 0 && DryFit::check($mutant, new Recall($recall->answers()))->toArray() !== DryFit::check($mutant)->toArray()) {
+                $differ[] = $what;
+            }
+        }
+        self::assertSame([], $differ);
+        self::assertGreaterThan(50, $made);
+    }
+
+    /** @return iterable<string, array{string, int}> an example, and how many of its mutants to pass over */
+    public static function provideKits(): iterable
+    {
+        yield 'the weigh office' => ['weigh-office', 1];
+        yield 'the creamery' => ['creamery', 17];
+    }
+
+    public function testAFaultIsFoundAgainByOneWhoRemembersIt(): void
+    {
+        $document = JsonText::decode(Kits::exampleText('creamery'));
+        $document = Edits::apply($document, [(object) ['op' => 'set', 'path' => 'blocks.1.eaves', 'value' => '13ft']])->document;
+        $building = BuildingReader::fromDocument($document);
+        $recall = new Recall;
+        $found = [];
+        foreach ([1, 2] as $time) {
+            $problems = new Problems;
+            Former::form($building, $problems, $recall);
+            try {
+                $problems->throwIfAny();
+                self::fail("Nothing found the $time. time");
+            } catch (InvalidInput $faults) {
+                $found[] = array_map(static fn ($fault): array => $fault->toArray(), $faults->problems);
+            }
+        }
+        self::assertSame($found[0], $found[1]);
+    }
+}
