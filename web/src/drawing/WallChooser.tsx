@@ -1,7 +1,10 @@
-import type { Wall } from '../api/types';
+import type { View } from '../api/types';
 
 interface Props {
-  walls: readonly Pick<Wall, 'key' | 'block' | 'edge'>[];
+  view: {
+    walls: readonly Pick<View['walls'][number], 'key' | 'block' | 'edge'>[];
+    plan: { blocks: readonly { id: string; name: string }[] };
+  };
   chosen: string;
   onChoose: (key: string) => void;
   /** Views beside the walls, as the plan. */
@@ -9,7 +12,7 @@ interface Props {
 }
 
 /** Which wall is looked at: a block first, where there are several, then its edges. */
-export function WallChooser({ walls, chosen, onChoose, also = [] }: Props) {
+export function WallChooser({ view: { walls, plan }, chosen, onChoose, also = [] }: Props) {
   const blocks = [...new Set(walls.map((wall) => wall.block))];
   const block = walls.find((wall) => wall.key === chosen)?.block ?? blocks[0];
   return (
@@ -30,7 +33,9 @@ export function WallChooser({ walls, chosen, onChoose, also = [] }: Props) {
           }}
         >
           {blocks.map((id) => (
-            <option key={id}>{id}</option>
+            <option key={id} value={id}>
+              {plan.blocks.find((one) => one.id === id)?.name ?? id}
+            </option>
           ))}
         </select>
       )}

@@ -15,15 +15,15 @@ export function Compared({ from, to }: { from: number; to: number }) {
   if (compared.isPending) return <p role="status">Laying both beside each other …</p>;
   if (compared.isError) return <p className="text-danger">{compared.error.message}</p>;
   const { changes, parts } = compared.data;
-  const walls = (compared.data.to.view ?? compared.data.from.view)?.walls ?? [];
-  const wall = chosen ?? walls[0]?.key ?? '';
+  const view = compared.data.to.view ?? compared.data.from.view;
+  const wall = chosen ?? view?.walls[0]?.key ?? '';
   return (
     <>
       <div className="d-flex flex-wrap justify-content-between gap-2">
         <h2>
           Revision {from} and revision {to}
         </h2>
-        <WallChooser walls={walls} chosen={wall} onChoose={setWall} />
+        {view !== null && <WallChooser view={view} chosen={wall} onChoose={setWall} />}
       </div>
       <div className="side-by-side">
         <Side side={compared.data.from} wall={wall} />

@@ -39,7 +39,7 @@ export function PrototypeStage() {
           <h2>The real building</h2>
           {derived !== null && (
             <WallChooser
-              walls={walls}
+              view={derived.view}
               chosen={wall?.key ?? 'plan'}
               onChoose={(next) => setSearch({ view: next }, { replace: true })}
               also={['plan']}
@@ -75,7 +75,7 @@ export function PrototypeStage() {
                         setChosen(null);
                       }}
                     >
-                      Remove {block}
+                      Remove {blocks.find((one) => one.id === block)?.name ?? block}
                     </Button>
                   )}
                 </div>

@@ -38,7 +38,7 @@ export function ShellStage() {
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
           <h2>{wall?.title ?? 'Plan, cut through the walls'}</h2>
-          <WallChooser walls={walls} chosen={wall?.key ?? 'plan'} onChoose={choose} also={['plan']} />
+          <WallChooser view={derived.view} chosen={wall?.key ?? 'plan'} onChoose={choose} also={['plan']} />
         </div>
         {wall === undefined ? (
           <Plan onChoose={choose} />

@@ -35,7 +35,7 @@ export function SkinStage() {
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
           <h2>Paper of the {wall.edge} wall</h2>
-          <WallChooser walls={walls} chosen={wall.key} onChoose={setKey} />
+          <WallChooser view={derived.view} chosen={wall.key} onChoose={setKey} />
         </div>
         {paper === undefined ? (
           <p>This wall stays bare card. Choose a bond beside it, and its paper is drawn here.</p>
