@@ -8,6 +8,8 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\SheetDrawing;
 use Chartula\Core\Fit\Checks;
+use Chartula\Core\Fit\Plot\Fit;
+use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Report;
 use Chartula\Core\Kit\Kit;
@@ -36,6 +38,7 @@ final readonly class Derivation
         public string $json,
         private array $serialised,
         public Report $dryFit,
+        public ?Fit $fit,
     ) {
     }
 
@@ -49,17 +52,35 @@ final readonly class Derivation
     {
         $kit = Kit::derive($building, $recall);
         $plan = SheetPlan::of($building, $kit, null, $recall);
-        $checks = [...$plan->checks, ...Checks::of($building, $kit)];
         $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit, $recall);
-        $document['checks'] = array_map(static fn (Check $c): array => $c->toArray(), $checks);
-        $document['sheets'] = array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets);
-        $document['totals'] = KitDocument::totals($kit, count($plan->sheets));
-        $json = json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-        $serialised = json_decode($json, true, 512, JSON_THROW_ON_ERROR);
-        assert(is_array($serialised));
+        // What is judged is what was written down: it is read back before the remarks on it are added.
+        [$json, $serialised] = self::written($document);
+        $assembly = Assembly::of($serialised, $recall);
+        $fit = Fit::of($building, $kit, $assembly, $recall);
+        $checks = Checks::inOrder([...$plan->checks, ...Checks::of($building, $kit), ...$fit?->checks() ?? []]);
+        $added = [
+            'checks' => array_map(static fn (Check $c): array => $c->toArray(), $checks),
+            'sheets' => array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets),
+            'totals' => KitDocument::totals($kit, count($plan->sheets)),
+            'assembly' => [],
+        ];
+        [$rest, $readBack] = self::written($added);
+        $serialised += $readBack;
 
+        return new self($building, $kit, $checks, $plan, $document + $added, substr($json, 0, -1).','.substr($rest, 1), $serialised, DryFit::of($assembly->in($serialised), $recall), $fit);
+    }
+
+    /**
+     * @param  array<string, mixed>  $document
+     * @return array{string, array<string, mixed>} as text, and as it reads back
+     */
+    private static function written(array $document): array
+    {
+        $json = json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
         /** @var array<string, mixed> $serialised */
-        return new self($building, $kit, $checks, $plan, $document, $json, $serialised, DryFit::check($serialised, $recall));
+        $serialised = json_decode($json, true, 512, JSON_THROW_ON_ERROR);
+
+        return [$json, $serialised];
     }
 
     /** @return array<string, mixed> the kit document as it reads back from its JSON */

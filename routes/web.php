@@ -13,6 +13,7 @@ use App\Http\Controllers\MockupController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\RevisionController;
+use App\Http\Controllers\ScaleController;
 use App\Http\Controllers\SectionController;
 use App\Http\Controllers\StandController;
 use App\Models\Project;
@@ -56,6 +57,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('buildings/{building}/mockup', [MockupController::class, 'show'])->can('view', 'building')->name('mockup');
         Route::get('buildings/{building}/mockup.pdf', [MockupController::class, 'pdf'])->can('view', 'building')->name('mockup.pdf');
         Route::get('buildings/{building}/mockup/{page}.svg', [MockupController::class, 'page'])->whereNumber('page')->can('view', 'building')->name('mockup.page');
+        Route::get('buildings/{building}/scales', [ScaleController::class, 'table'])->can('view', 'building')->name('scales');
+        Route::get('buildings/{building}/material', [ScaleController::class, 'material'])->can('view', 'building')->name('material');
         Route::get('buildings/{building}/section', SectionController::class)->can('view', 'building')->name('section');
         Route::get('buildings/{building}/stand', StandController::class)->can('view', 'building')->name('stand');
         Route::get('buildings/{building}/document', [BuildingFileController::class, 'document'])->can('view', 'building')->name('files.document');

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\BuildingView;
+use Chartula\Core\Drawing\PlotView;
 use Chartula\Core\Output\Docket;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
@@ -23,7 +24,7 @@ final class DeriveKit
     private array $answered = [];
 
     /**
-     * @return string the answer as JSON: kit, dry_fit, view, docket, stages
+     * @return string the answer as JSON: kit, dry_fit, plot, view, docket, stages
      *
      * @throws InvalidInput with every fault
      */
@@ -39,6 +40,7 @@ final class DeriveKit
         // The kit is text already, and most of the answer.
         $rest = json_encode([
             'dry_fit' => $derived->dryFit->toArray(),
+            'plot' => PlotView::of($derived->fit),
             'view' => BuildingView::of($derived->building, $derived->kit),
             'docket' => Docket::of($derived),
             'stages' => Docket::stages($derived),

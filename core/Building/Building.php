@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\Scale;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Site\PlotReader;
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\Scale;
 use Chartula\Core\Problem\InvalidInput;
@@ -58,7 +59,7 @@ final readonly class BuildingReader
 
         self::refuseLater($root);
         $stocks = self::stocks($root->get('stock'), $values);
-        $plot = PlotReader::read($root->get('plot'), $values);
+        $plot = PlotReader::read($root->get('plot'), $values, $scale);
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
         $styles = (new StyleReader($values))->readAll($root->get('styles'));
         $blocks = (new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1])))->readAll($root->get('blocks'));

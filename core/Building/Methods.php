@@ -43,6 +43,22 @@ final readonly class Methods
         return $this->stacks['wall'];
     }
 
+    /** @return array<string, Stock> all that it is made from, by id */
+    public function stocks(): array
+    {
+        $stocks = [];
+        foreach ($this->stacks as $stack) {
+            foreach ($stack->layers as $layer) {
+                $stocks[$layer->stock->id] = $layer->stock;
+            }
+        }
+        foreach ([$this->frame, $this->glazing, $this->paper, $this->strip] as $stock) {
+            $stocks[$stock->id] = $stock;
+        }
+
+        return $stocks;
+    }
+
     public function roof(): Stack
     {
         return $this->stacks['roof'];

@@ -9,8 +9,10 @@ use Chartula\Core\Measure\RealLength;
 /** A kind of opening, described once. Real sizes; `w` and `h` are the finished structural opening, `h` to the crown. */
 final readonly class Style
 {
+    public const KINDS = ['window', 'door', 'open'];
+
     /**
-     * @param  'window'|'door'  $kind
+     * @param  value-of<self::KINDS>  $kind  open: nothing stands in it, as in an archway
      * @param  ?RealLength  $rise  of a segmental head; null for a flat one
      */
     public function __construct(

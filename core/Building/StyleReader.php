@@ -43,7 +43,7 @@ final readonly class StyleReader
         if (! $node->isObject(['kind', 'w', 'h'], ['head', 'reveal', 'sill', 'frame'])) {
             return null;
         }
-        $kind = $node->get('kind')?->choice(['window', 'door']);
+        $kind = $node->get('kind')?->choice(Style::KINDS);
         $w = $this->values->real($node->get('w'));
         $h = $this->values->real($node->get('h'));
         $rise = $this->rise($node->get('head'), $w, $h);

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Drawing;
 
-use Chartula\Core\Building\Plot;
+use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\Facet;
@@ -134,8 +135,9 @@ final readonly class StandView
         }
         $turn = deg2rad($plot->turnDeg);
         $along = new Vec3(cos($turn), sin($turn), 0.0);
-        $back = new Vec3(-sin($turn), cos($turn), 0.0);
-        $at = (new Vec3($plot->x, $plot->y, $plot->eye->height))->plus($along->times($plot->width / 2.0))->minus($back->times($plot->eye->distance));
+        $place = $plot->outline->bounds();
+        $stand = $plot->inBuilding(new Vec2($place->centre()->x, $place->y0 - $plot->eye->distance));
+        $at = new Vec3($stand->x, $stand->y, $plot->eye->height);
         $looks = new Vec3(($box[0] + $box[1]) / 2.0, ($box[2] + $box[3]) / 2.0, ($box[4] + $box[5]) / 2.0);
 
         return ['at' => $at->toArray(), 'along' => $along->toDirection(), 'travel' => $plot->eye->travel, 'looks' => $looks->toArray()];

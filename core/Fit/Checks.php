@@ -20,16 +20,24 @@ final readonly class Checks
 {
     private const ORDER = [Check::STOP => 0, Check::WARN => 1, Check::NOTE => 2, Check::OK => 3];
 
-    /** @return list<Check> worst first */
+    /** @return list<Check> */
     public static function of(Building $building, Kit $kit): array
     {
-        $checks = [
+        return [
             ...OpeningChecks::of($building, $kit->walls),
             ...self::webs($kit->walls),
             ...self::stocks($building),
             ...self::braces($building, $kit->walls),
             ...self::later($kit->walls),
         ];
+    }
+
+    /**
+     * @param  list<Check>  $checks
+     * @return list<Check> worst first
+     */
+    public static function inOrder(array $checks): array
+    {
         usort($checks, static fn (Check $a, Check $b): int => [self::ORDER[$a->level], $a->at] <=> [self::ORDER[$b->level], $b->at]);
 
         return $checks;

@@ -18,14 +18,14 @@ use Chartula\Core\Trim\PanelParts;
 final readonly class OpeningChecks
 {
     /** A figure 5 ft 8 in tall. docs/formulas.md#figure */
-    private const FIGURE_MM = 1727.0;
+    public const FIGURE_MM = 1727.2;
 
     private const LEAST_DOOR = 1.08;
 
     private const GREATEST_SILL = 0.75;
 
     /** Usual sizes, real millimetres: least and greatest width, least and greatest height. docs/formulas.md#usual-sizes */
-    private const USUAL_MM = ['door' => [609.6, 4876.8, 1828.8, 4876.8], 'window' => [304.8, 2438.4, 304.8, 2438.4]];
+    private const USUAL_MM = ['open' => [304.8, 6096.0, 304.8, 6096.0], 'door' => [609.6, 4876.8, 1828.8, 4876.8], 'window' => [304.8, 2438.4, 304.8, 2438.4]];
 
     private function __construct(
         private Building $building,
@@ -164,7 +164,7 @@ final readonly class OpeningChecks
             return null;
         }
 
-        return $this->check('size.unusual', Check::NOTE, sprintf('A %s of %s × %s is outside the usual %s–%s × %s–%s. Feet for metres, or scaled twice?', $style->kind,
+        return $this->check('size.unusual', Check::NOTE, sprintf('A %s of %s × %s is outside the usual %s–%s × %s–%s. Feet for metres, or scaled twice?', $style->kind === 'open' ? 'opening' : $style->kind,
             LengthFormat::imperial($style->w->mm), LengthFormat::imperial($style->h->mm), LengthFormat::imperial($w0), LengthFormat::imperial($w1), LengthFormat::imperial($h0), LengthFormat::imperial($h1)));
     }
 }

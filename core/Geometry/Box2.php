@@ -53,6 +53,12 @@ final readonly class Box2
         return $this->x0 < $that->x1 + $by && $that->x0 < $this->x1 + $by && $this->y0 < $that->y1 + $by && $that->y0 < $this->y1 + $by;
     }
 
+    /** How far the two are apart along an axis, at the least; negative where they overlap. */
+    public function gapTo(self $that): float
+    {
+        return max($this->x0 - $that->x1, $that->x0 - $this->x1, $this->y0 - $that->y1, $that->y0 - $this->y1);
+    }
+
     /** What lies in both; null where that is nothing. */
     public function shared(self $that): ?self
     {

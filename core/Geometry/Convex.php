@@ -18,7 +18,7 @@ final class Convex
      * @param  ?Ring  $ring  of a slab; null of a wedge
      */
     private function __construct(
-        private readonly array $corners,
+        public readonly array $corners,
         private readonly ?Ring $ring,
         private readonly Frame $frame,
     ) {

@@ -34,10 +34,6 @@ final readonly class KitDocument
             'parts' => array_map(self::part(...), $kit->parts),
             'joints' => array_map(static fn ($joint, int $i): array => $joint->toArray('j'.($i + 1)), $kit->joints, array_keys($kit->joints)),
             'outside' => array_map(static fn (Surface $s): array => $s->toArray(), Surface::of($kit->walls, $kit->panels, $recall)),
-            'checks' => [],
-            'sheets' => [],
-            'totals' => self::totals($kit, 0),
-            'assembly' => [],
         ];
     }
 

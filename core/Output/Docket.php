@@ -7,6 +7,8 @@ namespace Chartula\Core\Output;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Derivation;
+use Chartula\Core\Fit\Plot\Clearance;
+use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Problem\Check;
 
@@ -24,6 +26,7 @@ final readonly class Docket
         $sheets = count($d->plan->sheets);
 
         return [
+            ...self::plot($d->fit),
             ['key' => 'dry-fit', 'over' => 'dry fit', 'text' => $open === 0 ? $d->dryFit->joints.' joints close' : self::many($open, 'place does', 'places do').' not close', 'state' => $open === 0 ? 'fits' : 'stop'],
             ['key' => 'checks', 'over' => 'to think about', 'text' => match (true) {
                 $stops > 0 => self::many($stops, 'thing stops', 'things stop').' it',
@@ -31,9 +34,26 @@ final readonly class Docket
                 $notes > 0 => self::many($notes, 'note', 'notes'),
                 default => 'nothing',
             }, 'state' => $stops > 0 ? 'stop' : ($warnings > 0 ? 'look' : 'plain')],
-            ['key' => 'parts', 'over' => 'parts', 'text' => "$pieces pieces, ".count($d->kit->parts).' shapes', 'state' => 'plain'],
+            ['key' => 'parts', 'over' => 'parts', 'text' => "$pieces pieces", 'state' => 'plain'],
             ['key' => 'sheets', 'over' => 'sheets', 'text' => "$sheets of ".($d->building->sheets->paper === 'a4' ? 'A4' : 'Letter'), 'state' => 'plain'],
         ];
+    }
+
+    /** @return list<array{key: string, over: string, text: string, state: string}> */
+    private static function plot(?Fit $fit): array
+    {
+        if ($fit === null) {
+            return [];
+        }
+        $worst = $fit->clearances[0] ?? null;
+        $bad = count(array_filter($fit->clearances, static fn (Clearance $c): bool => ! $c->isFree()));
+
+        return [['key' => 'plot', 'over' => 'fits the plot?', 'text' => match (true) {
+            $worst === null => 'nothing to judge by',
+            $bad === 0 => sprintf('yes, %.1f mm to spare', max(0.0, $worst->left_mm)),
+            $bad === 1 => sprintf('no: %s, %.1f mm short', $worst->with, -$worst->left_mm),
+            default => sprintf('no: %.1f mm short, %d places', -$worst->left_mm, $bad),
+        }, 'state' => $bad === 0 ? 'fits' : 'stop']];
     }
 
     /** @return array<string, string> a few words for each stage */
@@ -45,6 +65,7 @@ final readonly class Docket
 
         return [
             'prototype' => 'described',
+            'plot' => $d->fit === null ? 'no place yet' : ($d->fit->fits() ? 'fits' : 'does not fit'),
             'shell' => self::many($openings, 'opening', 'openings'),
             'roof' => self::roof($d->building->blocks),
             'skin' => $papers === 0 ? ($bare === count($d->kit->form->walls()) ? 'all bare' : 'no papers yet') : self::many($papers, 'paper', 'papers'),

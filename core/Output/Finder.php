@@ -33,6 +33,7 @@ final readonly class Finder
         ['fit', 'Dry fit: every joint and every check', 'joints checks'],
         ['history', 'History: what changed, and back to it', 'revisions compare versions'],
         ['prototype', 'Prototype: the real figures', 'stage sizes'],
+        ['plot', 'Plot: the place on the layout, does it fit', 'stage scale clearance track'],
         ['shell', 'Shell: walls, floors, braces', 'stage openings windows'],
         ['roof', 'Roof: panels and ridge', 'stage pitch overhang'],
         ['skin', 'Skin: papers', 'stage brick bond'],

@@ -55,6 +55,15 @@ final readonly class ProblemText
         'both-pitch-and-rise' => 'pitch and rise are both given; keep one',
         'frame.no-room' => 'stiles of {stile} and bars of {bar} leave no glass in a frame {width} wide and {height} high (model mm); use fewer panes or thinner members',
         'colour' => '“{given}” is not a colour; write it as #rrggbb',
+        // plots
+        'plot.both' => 'size and outline are both given; keep one',
+        'plot.size-or-outline' => 'give either its size or its outline',
+        'plot.size-or-across' => 'give either its size, or how far across it is where it is round',
+        'plot.upside-down' => 'its top at {to} mm lies no higher than its foot at {from} mm',
+        'unknown-vehicle' => 'there is no vehicle “{given}”; known are {known}',
+        'vehicle.centres' => 'bogies or axles {given} mm apart do not stand under a body {length} mm long; they must be less',
+        'track.piece' => 'a piece of track is one of straight, left and right; curves have degrees beside their radius',
+        'track.radius' => 'a radius of {given} mm is too tight for {vehicle}, whose bogies or axles are {centres} mm apart; take a greater one, or leave it out of this track’s vehicles',
         // footprints and places
         'footprint.both' => 'rect and polygon are both given; keep one',
         'footprint.rect-edges' => 'the edges of a rect are front, right, back and left; give names only to a polygon',

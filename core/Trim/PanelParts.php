@@ -55,7 +55,7 @@ final readonly class PanelParts
         foreach ($walls->spans() as $span) {
             $maker = new self($building, $walls, $span, $recall);
             foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
-                $set = $set->with($maker->panel($opening));
+                $set = $opening->style->kind === 'open' ? $set : $set->with($maker->panel($opening));
             }
         }
 

@@ -11,6 +11,7 @@ import { BuildingFrame } from './features/building/BuildingFrame';
 import { Finder } from './features/finder/Finder';
 import { FitPage } from './features/fit/FitPage';
 import { HistoryPage } from './features/history/HistoryPage';
+import { PlotStage } from './features/plot/PlotStage';
 import { ProjectsPage } from './features/projects/ProjectsPage';
 import { PrototypeStage } from './features/prototype/PrototypeStage';
 import { RoofStage } from './features/roof/RoofStage';
@@ -60,6 +61,7 @@ function SignedIn({ user }: { user: User }) {
         <Route path="/buildings/:id" element={<BuildingFrame user={user} />}>
           <Route index element={<Navigate to="shell" replace />} />
           <Route path="prototype" element={<PrototypeStage />} />
+          <Route path="plot" element={<PlotStage />} />
           <Route path="shell" element={<ShellStage />} />
           <Route path="roof" element={<RoofStage />} />
           <Route path="skin" element={<SkinStage />} />

@@ -14,13 +14,14 @@ use stdClass;
 
 /**
  * Changes to a document, as screens ask for them: setting a field; moving, adding, copying, repeating and removing
- * openings by bricks and courses; blocks, their shapes and what the roof does over their edges. Works on the document, sound or not, and says what became different.
+ * openings by bricks and courses; blocks, their shapes and what the roof does over their edges; the plot and the building's place
+ * on it. Works on the document, sound or not, and says what became different.
  */
 final readonly class Edits
 {
     public const MOST = 200;
 
-    private const OPS = ['set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening', ...BlockEdit::OPS];
+    private const OPS = ['set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening', ...BlockEdit::OPS, ...PlotEdit::OPS];
 
     /** @param  list<Change>  $changes  what became different by it */
     private function __construct(
@@ -51,6 +52,7 @@ final readonly class Edits
             }
             match (true) {
                 $op === 'set' => SetField::apply($document, $edit),
+                in_array($op, PlotEdit::OPS, true) => PlotEdit::apply($document, $op, $edit),
                 in_array($op, BlockEdit::OPS, true) => BlockEdit::apply($document, $op, $edit),
                 default => OpeningEdit::apply($document, $op, $edit),
             };

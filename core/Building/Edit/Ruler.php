@@ -48,6 +48,21 @@ final readonly class Ruler
         return $parsed->world === World::Model ? $parsed->mm * $this->scale->ratio : $parsed->mm;
     }
 
+    /** Model millimetres. */
+    public function readModel(mixed $text): float
+    {
+        if (! is_string($text)) {
+            return 0.0;
+        }
+        try {
+            $parsed = $this->lengths->parse($text, '', World::Model);
+        } catch (InvalidInput) {
+            return 0.0;
+        }
+
+        return $parsed->world === World::Real ? $parsed->mm / $this->scale->ratio : $parsed->mm;
+    }
+
     public function widthOf(mixed $style): float
     {
         return $style instanceof stdClass ? $this->read($style->w ?? null) : 0.0;

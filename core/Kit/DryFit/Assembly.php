@@ -22,6 +22,16 @@ final readonly class Assembly
     }
 
     /**
+     * The same pieces, with what else the kit says of them.
+     *
+     * @param  array<string, mixed>  $kit
+     */
+    public function in(array $kit): self
+    {
+        return new self(new KitShape($kit), $this->parts, $this->pieces);
+    }
+
+    /**
      * @param  array<string, mixed>  $kit
      *
      * @throws UnexpectedValueException where it is no kit

@@ -21,7 +21,11 @@ final readonly class DryFit
      */
     public static function check(array $kit, Recall $recall = new Recall): Report
     {
-        $assembly = Assembly::of($kit, $recall);
+        return self::of(Assembly::of($kit, $recall), $recall);
+    }
+
+    public static function of(Assembly $assembly, Recall $recall = new Recall): Report
+    {
         $joints = new JointCheck($assembly, $recall);
         $edges = new EdgeCheck($assembly, $recall);
         $findings = [

@@ -11,6 +11,7 @@ import type {
   Made,
   Mockup,
   ProjectSummary,
+  ScaleTable,
   Stand,
 } from './types';
 
@@ -50,6 +51,20 @@ export const sectionOptions = (id: string, across: 'x' | 'y', at: string, revisi
   queryOptions({
     queryKey: ['building', id, 'section', across, at, revision],
     queryFn: () => api.get<Cut2D & { revision: number }>(`buildings/${id}/section?across=${across}&at=${at}`),
+  });
+
+export const scalesOptions = (id: string, revision: number, also: string) =>
+  queryOptions({
+    queryKey: ['building', id, 'scales', revision, also],
+    queryFn: () => api.get<ScaleTable>(`buildings/${id}/scales${also === '' ? '' : `?also=${also}`}`),
+  });
+
+export const materialOptions = (id: string, revision: number, world: 'model' | 'real', text: string) =>
+  queryOptions({
+    queryKey: ['building', id, 'material', revision, world, text],
+    queryFn: () =>
+      api.get<{ text: string }>(`buildings/${id}/material?${new URLSearchParams({ world, text }).toString()}`),
+    retry: false,
   });
 
 export const mockupOptions = (id: string, revision: number, size: string) =>

@@ -82,7 +82,7 @@ export interface Opening {
   copy: number;
   count: number;
   style: string;
-  kind: 'window' | 'door';
+  kind: 'window' | 'door' | 'open';
   path: string;
   style_path: string;
   left: Size;
@@ -233,6 +233,57 @@ export interface DocketEntry {
   state: 'fits' | 'look' | 'stop' | 'plain';
 }
 
+export interface Clearance {
+  kind: 'side' | 'height' | 'neighbour' | 'road' | 'track' | 'obstacle' | 'lift' | 'run';
+  code: string;
+  with: string;
+  piece: string;
+  left_mm: number;
+  fits: boolean;
+  line: [Point, Point] | null;
+  text: string;
+  path: string;
+  sums: string[];
+}
+
+/** The place on the layout, in its own axes, and what is left round the finished building. */
+export interface PlotView {
+  fits: boolean;
+  extents: { x0: number; x1: number; y0: number; y1: number; high: number };
+  clearances: Clearance[];
+  outline: Point[];
+  edges: { name: string; middle: Point; wanted: number; backscene: boolean; line: [Point, Point] }[];
+  walls: Point[][];
+  roofs: Point[][];
+  neighbours: { id: string; name: string; ring: Point[] }[];
+  roads: { id: string; name: string; rings: Point[][] }[];
+  tracks: { id: string; name: string; middle: Point[]; left: Point[][]; right: Point[][] }[];
+  obstacles: { id: string; name: string; rings: Point[][] }[];
+  eye: { left: Point; right: Point; height: number } | null;
+}
+
+export interface ScaleRow {
+  scale: string;
+  ratio: number;
+  here: boolean;
+  percent: number;
+  card_real: string;
+  figure_mm: number;
+  size: { width: number; depth: number; height: number } | null;
+  fits: boolean | null;
+  fit: string | null;
+  fine: string[];
+  doors: { style: string; mm: number; figures: number }[];
+  faults: string[];
+}
+
+export interface ScaleTable {
+  here: number;
+  rows: ScaleRow[];
+  scaled: { what: string; mm: string }[];
+  kept: { what: string; mm: string }[];
+}
+
 export interface Derived {
   kit: { parts: Part[]; checks: Check[]; sheets: Sheet[]; totals: { parts: number; sheets: number } };
   dry_fit: {
@@ -241,6 +292,7 @@ export interface Derived {
     pieces: number;
     findings: { code: string; at: string; text: string; mm: number }[];
   };
+  plot: PlotView | null;
   view: View;
   docket: DocketEntry[];
   stages: Record<string, string>;
@@ -439,6 +491,8 @@ export type Edit =
       through?: 'before' | 'after' | null;
       name?: string | null;
     }
+  | { op: 'add-plot' }
+  | { op: 'move-on-plot'; x: number; y: number }
   | {
       op: 'roof-edge';
       block: string;

@@ -10,7 +10,11 @@ type Entry = Record<string, Json | undefined>;
 interface Field {
   key: string;
   label: string;
-  what: 'length' | 'text' | 'count' | 'choice';
+  what: 'length' | 'text' | 'count' | 'number' | 'choice' | 'list';
+  /** Of a length: which world a figure without a word is of. */
+  world?: 'real' | 'model';
+  /** Of a list within the entry. */
+  list?: Omit<Props, 'path' | 'onPut'>;
   optional?: boolean;
   choices?: readonly (readonly [string, string])[];
 }
@@ -76,8 +80,17 @@ export function Entries({ title, path, fields, named, fresh, add, empty, onPut }
 function EntryField({ field, path }: { field: Field; path: string }) {
   const { state, save } = useBuilding();
   const value = textAt(state.document, path);
+  if (field.what === 'list') return field.list === undefined ? null : <Entries {...field.list} path={path} />;
   if (field.what === 'length') {
-    return <LengthField label={field.label} path={path} value={value} optional={field.optional ?? false} />;
+    return (
+      <LengthField
+        label={field.label}
+        path={path}
+        value={value}
+        world={field.world ?? 'real'}
+        optional={field.optional ?? false}
+      />
+    );
   }
   if (field.what === 'choice') {
     return (
@@ -96,8 +109,13 @@ function EntryField({ field, path }: { field: Field; path: string }) {
       value={value}
       isWide={field.what === 'text'}
       {...(field.what === 'count' ? { read: (text: string) => (/^\d+$/.test(text) ? Number(text) : null) } : {})}
+      {...(field.what === 'number' ? { read: numberOf } : {})}
     />
   );
+}
+
+export function numberOf(text: string): number | null {
+  return /^-?\d+(\.\d+)?$/.test(text.trim()) ? Number(text) : null;
 }
 
 /** The objects of a list in the document. */

@@ -16,6 +16,7 @@ import { useSaving } from './useSaving';
 
 const STAGES = [
   ['prototype', 'Prototype'],
+  ['plot', 'Plot'],
   ['shell', 'Shell'],
   ['roof', 'Roof'],
   ['skin', 'Skin'],

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Building;
+namespace Chartula\Core\Building\Site;
 
 /** From where the layout is looked at: to the plot's front, above the baseboard, and so far to each side. Model millimetres. */
 final readonly class Eye

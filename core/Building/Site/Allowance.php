@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Site;
+
+/** What will stand proud of the kit and is not described: gutters at the roofs, downpipes and the like at the walls. Model millimetres. */
+final readonly class Allowance
+{
+    public function __construct(
+        public float $roofs,
+        public float $walls,
+    ) {
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Site;
+
+use Chartula\Core\Building\Node;
+use Chartula\Core\Building\Sign;
+use Chartula\Core\Building\Values;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Scale;
+
+/** Reads `plot`: the place on the layout, with all that stands on it, runs through it and is looked at from. */
+final readonly class PlotReader
+{
+    public const MOST = 100;
+
+    private const MOST_CORNERS = 50;
+
+    /** Clears glue and warp, lets the model be lifted, and throws a thin shadow. */
+    private const GAP_MM = 3.0;
+
+    private const LIFT_PLAY_MM = 0.5;
+
+    private const KEYS = ['size', 'outline', 'edges', 'at', 'turn', 'height', 'gap', 'backscene', 'clear', 'allow', 'eye', 'vehicles', 'neighbours', 'roads', 'tracks', 'obstacles', 'lift', 'runs'];
+
+    public static function read(?Node $plot, Values $values, Scale $scale): ?Plot
+    {
+        if ($plot === null || ! $plot->isObject([], self::KEYS)) {
+            return null;
+        }
+        $shape = new ShapeReader($values);
+        [$outline, $edges] = self::outline($plot, $shape, $values);
+        $runs = new RailReader($values, $scale);
+        $vehicles = $runs->vehicles($plot->get('vehicles'));
+        $things = new ThingsReader($values, $shape, $scale);
+        $clear = [];
+        foreach ($plot->get('clear')?->entries(self::MOST_CORNERS) ?? [] as $name => $node) {
+            $edge = self::edge($name, $node, $edges);
+            $mm = $values->model($node, Sign::ZeroOrMore)?->mm;
+            if ($edge !== null && $mm !== null) {
+                $clear[$edge] = $mm;
+            }
+        }
+        $made = [
+            $shape->pair($plot->get('at')) ?? new Vec2(0.0, 0.0), $plot->get('turn')?->number() ?? 0.0, $values->model($plot->get('height'))?->mm,
+            $values->model($plot->get('gap'), Sign::ZeroOrMore)->mm ?? self::GAP_MM, self::backscene($plot->get('backscene'), $edges), $clear,
+            self::allowance($plot->get('allow'), $values), self::eye($plot->get('eye'), $values),
+            $vehicles, $things->neighbours($plot->get('neighbours')), $things->roads($plot->get('roads')), $runs->tracks($plot->get('tracks'), $vehicles, $shape),
+            $things->obstacles($plot->get('obstacles')), self::lift($plot->get('lift'), $values), $runs->runs($plot->get('runs'), $vehicles),
+        ];
+
+        return $outline === null ? null : new Plot($outline, $edges, ...$made);
+    }
+
+    /** @return array{?Ring, list<string>} */
+    private static function outline(Node $plot, ShapeReader $shape, Values $values): array
+    {
+        $names = ['front', 'right', 'back', 'left'];
+        $corners = $plot->get('outline');
+        if ($corners === null) {
+            $size = $shape->size($plot->get('size'));
+            if ($plot->get('size') === null) {
+                $plot->missing('size');
+            }
+
+            return [$size === null ? null : Ring::rectangle(0.0, 0.0, $size->x, $size->y), $names];
+        }
+        if ($plot->get('size') !== null) {
+            $corners->fault('plot.both');
+        }
+        $ring = $shape->outline($corners, self::MOST_CORNERS);
+        $n = is_array($corners->value) ? count($corners->value) : 0;
+        $names = array_map(static fn (int $i): string => "edge-$i", range(0, max(0, $n - 1)));
+        $given = $plot->get('edges')?->items(self::MOST_CORNERS) ?? [];
+        if ($given !== [] && count($given) !== $n) {
+            $plot->get('edges')?->fault('footprint.names', ['given' => count($given), 'wanted' => $n]);
+        }
+        foreach ($given as $i => $node) {
+            $text = $values->id($node);
+            if ($text !== null && in_array($text, array_slice($names, 0, $i), true)) {
+                $node->fault('id-twice', ['given' => $text]);
+            }
+            $names[$i] = $text ?? "edge-$i";
+        }
+
+        return [$ring, array_values($names)];
+    }
+
+    /** @param  list<string>  $edges */
+    private static function edge(string $name, Node $node, array $edges): ?int
+    {
+        $edge = array_search($name, $edges, true);
+        if ($edge === false) {
+            $node->fault('unknown-edge', ['given' => mb_substr($name, 0, 40), 'known' => implode(', ', $edges)]);
+
+            return null;
+        }
+
+        return $edge;
+    }
+
+    /**
+     * @param  list<string>  $edges
+     * @return list<int>
+     */
+    private static function backscene(?Node $node, array $edges): array
+    {
+        if ($node === null) {
+            $back = array_search('back', $edges, true);
+
+            return $back === false ? [] : [$back];
+        }
+        $found = [];
+        foreach ($node->items(self::MOST_CORNERS) as $item) {
+            $name = $item->text(32);
+            $edge = $name === null ? null : self::edge($name, $item, $edges);
+            if ($edge !== null) {
+                $found[] = $edge;
+            }
+        }
+
+        return $found;
+    }
+
+    private static function allowance(?Node $node, Values $values): Allowance
+    {
+        $node = $node?->isObject([], ['roofs', 'walls']) === true ? $node : null;
+
+        return new Allowance($values->model($node?->get('roofs'), Sign::ZeroOrMore)->mm ?? 0.0, $values->model($node?->get('walls'), Sign::ZeroOrMore)->mm ?? 0.0);
+    }
+
+    private static function lift(?Node $node, Values $values): Lift
+    {
+        $node = $node?->isObject([], ['way', 'play']) === true ? $node : null;
+
+        return new Lift($node?->get('way')?->choice(Lift::WAYS) ?? 'up', $values->model($node?->get('play'), Sign::ZeroOrMore)->mm ?? self::LIFT_PLAY_MM);
+    }
+
+    private static function eye(?Node $eye, Values $values): ?Eye
+    {
+        if ($eye === null || ! $eye->isObject(['distance', 'height'], ['travel'])) {
+            return null;
+        }
+        $distance = $values->model($eye->get('distance'))?->mm;
+        $height = $values->model($eye->get('height'), Sign::Any)?->mm;
+        $travel = $values->model($eye->get('travel'), Sign::ZeroOrMore)->mm ?? 0.0;
+
+        return $distance === null || $height === null ? null : new Eye($distance, $height, $travel);
+    }
+}

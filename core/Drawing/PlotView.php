@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Building\Site\Neighbour;
+use Chartula\Core\Building\Site\Obstacle;
+use Chartula\Core\Building\Site\Plot;
+use Chartula\Core\Building\Site\Road;
+use Chartula\Core\Building\Site\Track;
+use Chartula\Core\Fit\Plot\FinishedPiece;
+use Chartula\Core\Fit\Plot\Fit;
+use Chartula\Core\Fit\Plot\Lane;
+use Chartula\Core\Fit\Plot\Lanes;
+use Chartula\Core\Fit\Plot\Things;
+use Chartula\Core\Geometry\Hull;
+use Chartula\Core\Geometry\Vec2;
+
+/** The plot in plan, with the finished building on it and all that is round it: in the plot's own axes, model millimetres. */
+final readonly class PlotView
+{
+    /** Arcs are drawn in chords of so many degrees. */
+    private const CHORD_DEG = 2.0;
+
+    /** @return ?array<string, mixed> */
+    public static function of(?Fit $fit): ?array
+    {
+        if ($fit === null) {
+            return null;
+        }
+        $plot = $fit->plot;
+
+        return $fit->toArray() + [
+            'outline' => self::ring($plot->outline->points),
+            'edges' => array_map(static fn (string $name, int $i): array => [
+                'name' => $name, 'middle' => $plot->outline->point($i)->plus($plot->outline->point($i + 1))->times(0.5)->toArray(),
+                'wanted' => $plot->wanted($i), 'backscene' => in_array($i, $plot->backscene, true), 'line' => self::ring([$plot->outline->point($i), $plot->outline->point($i + 1)]),
+            ], $plot->edges, array_keys($plot->edges)),
+            'walls' => self::shadows($fit, ['shell', 'sill']),
+            'roofs' => self::roofs($fit),
+            'neighbours' => array_map(static fn (Neighbour $n): array => ['id' => $n->id, 'name' => $n->name, 'ring' => self::ring($n->outline->points)], $plot->neighbours),
+            'roads' => array_map(static fn (Road $r): array => ['id' => $r->id, 'name' => $r->name, 'rings' => self::road($r)], $plot->roads),
+            'tracks' => array_map(static fn (Track $t): array => ['id' => $t->id, 'name' => $t->name] + self::track($t), $plot->tracks),
+            'obstacles' => array_map(static fn (Obstacle $o): array => ['id' => $o->id, 'name' => $o->name, 'rings' => array_map(static fn ($b): array => self::ring($b->shadow->points), Things::obstacle($o))], $plot->obstacles),
+            'eye' => self::eye($plot),
+        ];
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private static function roofs(Fit $fit): array
+    {
+        $pieces = array_filter($fit->finished->pieces, static fn (FinishedPiece $p): bool => $p->group === 'roof');
+
+        return array_map(self::ring(...), array_merge(...array_map(static fn (FinishedPiece $p): array => $p->outlines(), array_values($pieces))));
+    }
+
+    /**
+     * @param  list<string>  $groups
+     * @return list<list<array{float, float}>>
+     */
+    private static function shadows(Fit $fit, array $groups): array
+    {
+        $pieces = array_filter($fit->finished->pieces, static fn (FinishedPiece $p): bool => in_array($p->group, $groups, true));
+
+        return array_values(array_map(static fn (FinishedPiece $p): array => self::ring($p->whole->shadow->points), $pieces));
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private static function road(Road $road): array
+    {
+        $rings = [];
+        foreach (array_slice($road->line, 1) as $i => $to) {
+            $from = $road->line[$i];
+            $along = $to->minus($from);
+            $aside = (new Vec2(-$along->y, $along->x))->times($road->width / 2.0 / max($along->length(), 0.001));
+            $rings[] = self::ring(Hull::around([$from->plus($aside), $from->minus($aside), $to->plus($aside), $to->minus($aside)])->points);
+        }
+
+        return $rings;
+    }
+
+    /** @return array{middle: list<array{float, float}>, left: list<list<array{float, float}>>, right: list<list<array{float, float}>>} its middle, and what is to stay free on either side, stretch by stretch */
+    private static function track(Track $track): array
+    {
+        $drawn = ['middle' => [], 'left' => [], 'right' => []];
+        foreach (Lanes::of($track) as $lane) {
+            array_push($drawn['middle'], ...self::along($lane, 0.0));
+            $drawn['left'][] = self::along($lane, $lane->left);
+            $drawn['right'][] = self::along($lane, -$lane->right);
+        }
+
+        return $drawn;
+    }
+
+    /** @return list<array{float, float}> */
+    private static function along(Lane $lane, float $aside): array
+    {
+        $steps = $lane->radius <= 0.0 ? 1 : max(1, (int) ceil(rad2deg($lane->length / $lane->radius) / self::CHORD_DEG));
+
+        return array_map(static fn (int $i): array => $lane->at($lane->length * $i / $steps, $aside)->toArray(), range(0, $steps));
+    }
+
+    /** @return ?array{left: array{float, float}, right: array{float, float}, height: float} from where it looks at the one end of its way and at the other */
+    private static function eye(Plot $plot): ?array
+    {
+        if ($plot->eye === null) {
+            return null;
+        }
+        $place = $plot->outline->bounds();
+        [$x, $y] = [$place->centre()->x, $place->y0 - $plot->eye->distance];
+
+        return ['left' => (new Vec2($x - $plot->eye->travel, $y))->toArray(), 'right' => (new Vec2($x + $plot->eye->travel, $y))->toArray(), 'height' => $plot->eye->height];
+    }
+
+    /**
+     * @param  list<Vec2>  $points
+     * @return list<array{float, float}>
+     */
+    private static function ring(array $points): array
+    {
+        return array_map(static fn (Vec2 $p): array => $p->toArray(), $points);
+    }
+}

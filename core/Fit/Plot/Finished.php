@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit\Plot;
+
+use Chartula\Core\Building\Site\Plot;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Kit\DryFit\Assembly;
+use Chartula\Core\Kit\DryFit\Facet;
+use Chartula\Core\Kit\DryFit\Folding;
+use Chartula\Core\Kit\DryFit\Piece;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\Scale;
+use Chartula\Core\Recall\Recall;
+use Chartula\Core\Shell\WallSpan;
+
+/** The finished outside as it stands on the plot: every card and paper of the assembled kit, and the sills that will stand proud. */
+final readonly class Finished
+{
+    /** @param  list<FinishedPiece>  $pieces */
+    private function __construct(public array $pieces)
+    {
+    }
+
+    public static function of(Plot $plot, Assembly $assembly, Kit $kit, Scale $scale, Recall $recall = new Recall): self
+    {
+        $names = [];
+        foreach ($assembly->kit->children('parts') as $part) {
+            $names[$part->text('id')] = $part->text('label').' '.$part->text('name');
+        }
+        $pieces = [];
+        foreach ($assembly->pieces as $piece) {
+            $facets = static fn (): array => self::facets($piece);
+            $whole = $recall->of(Recall::question('stands', $piece->told, $plot->at, $plot->turnDeg), static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot));
+            $pieces[] = new FinishedPiece($piece->part->id, $names[$piece->part->id] ?? $piece->part->id, $piece->part->group, $whole, $facets, $plot);
+        }
+        foreach ($kit->walls->spans() as $span) {
+            foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
+                array_push($pieces, ...self::sill($plot, $span, $opening, $scale));
+            }
+        }
+
+        return new self($pieces);
+    }
+
+    /** @return non-empty-list<Facet> papers as they fold */
+    private static function facets(Piece $piece): array
+    {
+        return $piece->part->isPaper() && $piece->part->folds !== [] ? Folding::facets($piece->part, $piece->frame) : $piece->facets;
+    }
+
+    /** @return list<FinishedPiece> */
+    private static function sill(Plot $plot, WallSpan $span, OpeningForm $opening, Scale $scale): array
+    {
+        $sill = $opening->opening->style->sill;
+        if ($sill === null || $opening->reachesFoot() || $sill->proud->mm <= 0.0) {
+            return [];
+        }
+        [$height, $proud, $beyond] = [$scale->modelMm($sill->h), $scale->modelMm($sill->proud), $scale->modelMm($sill->beyond)];
+        $corners = [];
+        foreach ([$opening->left - $beyond, $opening->right() + $beyond] as $x) {
+            foreach ([$opening->sill - $height, $opening->sill] as $y) {
+                array_push($corners, $span->form->frame->at(new Vec2($x, $y)), $span->form->frame->at(new Vec2($x, $y), $proud));
+            }
+        }
+
+        return [new FinishedPiece($span->block->id.'.'.$span->name().'.'.$opening->id, "the sill of $opening->id", 'sill', FinishedPiece::body($corners, $plot), static fn (): array => [], $plot)];
+    }
+
+    /**
+     * How far it reaches on the plot.
+     *
+     * @return array{x0: float, x1: float, y0: float, y1: float, high: float}
+     */
+    public function extents(): array
+    {
+        $extents = ['x0' => INF, 'x1' => -INF, 'y0' => INF, 'y1' => -INF, 'high' => -INF];
+        foreach ($this->pieces as $piece) {
+            $extents = [
+                'x0' => min($extents['x0'], $piece->box->x0), 'x1' => max($extents['x1'], $piece->box->x1),
+                'y0' => min($extents['y0'], $piece->box->y0), 'y1' => max($extents['y1'], $piece->box->y1), 'high' => max($extents['high'], $piece->whole->high),
+            ];
+        }
+
+        return $extents;
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit\Plot;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Site\Plot;
+use Chartula\Core\Kit\DryFit\Assembly;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Recall\Recall;
+
+/** Whether the finished building has room where it is to stand. docs/formulas.md#plot */
+final readonly class Fit
+{
+    /** Less than this is no difference. */
+    public const SAME_MM = 0.005;
+
+    /** With less than this left it will not go in without a fight. */
+    private const TIGHT_MM = 0.5;
+
+    /** A gap before the backscene wider than this shows, and throws a shadow that shows. */
+    private const WIDE_GAP_MM = 6.0;
+
+    private const LEAST_GAP_MM = 1.0;
+
+    /** @param  list<Clearance>  $clearances  worst first */
+    private function __construct(
+        public Plot $plot,
+        public Finished $finished,
+        public array $clearances,
+    ) {
+    }
+
+    /** Null where the building has no plot. */
+    public static function of(Building $building, Kit $kit, Assembly $assembly, Recall $recall = new Recall): ?self
+    {
+        $plot = $building->plot;
+        if ($plot === null) {
+            return null;
+        }
+        $finished = Finished::of($plot, $assembly, $kit, $building->scale, $recall);
+        $clearances = [
+            ...(new SideCheck($plot, $finished))->all(),
+            ...(new ThingCheck($plot, $finished))->all(),
+            ...(new TrackCheck($plot, $finished))->all(),
+            ...(new LiftCheck($plot, $finished))->all(),
+            ...RunCheck::all($plot),
+        ];
+        usort($clearances, static fn (Clearance $a, Clearance $b): int => [$a->left_mm, $a->with] <=> [$b->left_mm, $b->with]);
+
+        return new self($plot, $finished, $clearances);
+    }
+
+    public function fits(): bool
+    {
+        return $this->clearances === [] || $this->clearances[0]->isFree();
+    }
+
+    /** @return list<Check> */
+    public function checks(): array
+    {
+        $checks = array_values(array_filter(array_map(static fn (Clearance $c): ?Check => $c->check(), $this->clearances)));
+        foreach ($this->clearances as $c) {
+            if ($c->kind === 'side' && $c->isFree() && $c->left_mm < self::TIGHT_MM) {
+                $checks[] = new Check('plot.tight', Check::NOTE, $c->with, sprintf('Only %.2f mm are left at the %s side: glue and warp take up as much. Leave half a millimetre.', max(0.0, $c->left_mm), $c->with), $c->left_mm);
+            }
+        }
+        if ($this->plot->backscene !== [] && $this->plot->gap < self::LEAST_GAP_MM) {
+            $checks[] = new Check('plot.gap-narrow', Check::NOTE, 'gap', sprintf('A gap of %.2f mm before the backscene rubs; 3 mm clears glue and warp and lets the building be lifted.', $this->plot->gap), $this->plot->gap);
+        }
+        if ($this->plot->backscene !== [] && $this->plot->gap > self::WIDE_GAP_MM) {
+            $checks[] = new Check('plot.gap-wide', Check::NOTE, 'gap', sprintf('A gap of %.2f mm before the backscene shows, and so does the shadow in it; 3 mm is usual.', $this->plot->gap), $this->plot->gap);
+        }
+        if ($this->plot->tracks !== []) {
+            $checks[] = new Check('plot.try', Check::NOTE, $this->plot->tracks[0]->id, 'Before anything is fixed or drilled, run your own longest and widest vehicles past the place, on every track and both ways.');
+        }
+        if ($this->eyeIsInside()) {
+            $checks[] = new Check('plot.eye-inside', Check::STOP, 'eye', sprintf('The eye, %.0f mm before the plot’s front and %.0f mm up, is inside the building; move it further off.', $this->plot->eye->distance ?? 0.0, $this->plot->eye->height ?? 0.0));
+        }
+
+        return $checks;
+    }
+
+    /** Anywhere on its way to and fro. */
+    private function eyeIsInside(): bool
+    {
+        $eye = $this->plot->eye;
+        if ($eye === null) {
+            return false;
+        }
+        $place = $this->plot->outline->bounds();
+        $box = $this->finished->extents();
+        [$x, $y] = [$place->centre()->x, $place->y0 - $eye->distance];
+
+        return $y > $box['y0'] && $y < $box['y1'] && $x + $eye->travel > $box['x0'] && $x - $eye->travel < $box['x1'] && $eye->height < $box['high'] && $eye->height > 0.0;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['fits' => $this->fits(), 'extents' => array_map(static fn (float $mm): float => round($mm, 4), $this->finished->extents()), 'clearances' => array_map(static fn (Clearance $c): array => $c->toArray(), $this->clearances)];
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Geometry;
+
+/** A convex shape in a plane, counter-clockwise; it may be as thin as a line or a point. Millimetres. */
+final readonly class Hull
+{
+    /** @param  non-empty-list<Vec2>  $points */
+    private function __construct(public array $points)
+    {
+    }
+
+    /**
+     * What a string round the points would enclose.
+     *
+     * @param  non-empty-list<Vec2>  $points
+     */
+    public static function around(array $points): self
+    {
+        usort($points, static fn (Vec2 $a, Vec2 $b): int => [$a->x, $a->y] <=> [$b->x, $b->y]);
+        $lower = self::chain($points);
+        $upper = self::chain(array_reverse($points));
+        $whole = [...array_slice($lower, 0, -1), ...array_slice($upper, 0, -1)];
+
+        return new self($whole === [] ? [$points[0]] : $whole);
+    }
+
+    public static function rectangle(float $x0, float $y0, float $x1, float $y1): self
+    {
+        return new self([new Vec2($x0, $y0), new Vec2($x1, $y0), new Vec2($x1, $y1), new Vec2($x0, $y1)]);
+    }
+
+    /** A circle's outline in as many sides as keep to it within $within, on the outside of it. */
+    public static function circle(Vec2 $centre, float $radius, float $within = 0.01): self
+    {
+        $sides = max(8, (int) ceil(M_PI / acos($radius / ($radius + $within))));
+        $out = $radius / cos(M_PI / $sides);
+
+        return new self(array_map(static fn (int $i): Vec2 => new Vec2($centre->x + $out * cos(2.0 * M_PI * $i / $sides), $centre->y + $out * sin(2.0 * M_PI * $i / $sides)), range(0, $sides - 1)));
+    }
+
+    /**
+     * @param  list<Vec2>  $points  in order along x
+     * @return list<Vec2>
+     */
+    private static function chain(array $points): array
+    {
+        $chain = [];
+        foreach ($points as $p) {
+            while (count($chain) > 1) {
+                [$a, $b] = array_slice($chain, -2);
+                if ($b->minus($a)->cross($p->minus($b)) > Tolerance::SAME * Tolerance::SAME) {
+                    break;
+                }
+                array_pop($chain);
+            }
+            $chain[] = $p;
+        }
+
+        return $chain;
+    }
+
+    /** What it covers while it moves by $by. */
+    public function swept(Vec2 $by): self
+    {
+        return self::around([...$this->points, ...array_map(static fn (Vec2 $p): Vec2 => $p->plus($by), $this->points)]);
+    }
+
+    public function bounds(): Box2
+    {
+        return Box2::around($this->points);
+    }
+
+    /**
+     * What of it lies to the left of the line from $a in a direction; null where nothing does.
+     */
+    public function leftOf(Vec2 $a, Vec2 $direction): ?self
+    {
+        $kept = [];
+        $n = count($this->points);
+        foreach ($this->points as $i => $p) {
+            $q = $this->points[($i + 1) % $n];
+            [$here, $there] = [$direction->cross($p->minus($a)), $direction->cross($q->minus($a))];
+            if ($here >= 0.0) {
+                $kept[] = $p;
+            }
+            if (($here > 0.0 && $there < 0.0) || ($here < 0.0 && $there > 0.0)) {
+                $kept[] = $p->plus($q->minus($p)->times($here / ($here - $there)));
+            }
+        }
+
+        return $kept === [] ? null : new self($kept);
+    }
+
+    /** How far the two are apart; negative where they share a place: the least way by which one could be moved out. */
+    public function distanceTo(self $that): float
+    {
+        $gap = max($this->gapTo($that), $that->gapTo($this));
+        if ($gap < 0.0 && $gap !== -INF) {
+            return $gap;
+        }
+
+        return max($gap, min($this->cornersTo($that), $that->cornersTo($this)));
+    }
+
+    /** From a place to the nearest of it; 0 inside. */
+    public function distanceFrom(Vec2 $at): float
+    {
+        return max(0.0, $this->distanceTo(new self([$at])));
+    }
+
+    /** The widest gap that one of its sides has before the other. */
+    private function gapTo(self $that): float
+    {
+        $widest = -INF;
+        $n = count($this->points);
+        for ($i = 0; $n > 1 && $i < $n; $i++) {
+            $a = $this->points[$i];
+            $along = $this->points[($i + 1) % $n]->minus($a);
+            $least = INF;
+            foreach ($that->points as $p) {
+                $least = min($least, -$along->cross($p->minus($a)) / $along->length());
+            }
+            $widest = max($widest, $least);
+        }
+
+        return $widest;
+    }
+
+    private function cornersTo(self $that): float
+    {
+        $least = INF;
+        $n = count($that->points);
+        foreach ($this->points as $p) {
+            foreach ($that->points as $i => $a) {
+                $least = min($least, $p->distanceToSegment($a, $that->points[($i + 1) % $n]));
+            }
+        }
+
+        return $least;
+    }
+}

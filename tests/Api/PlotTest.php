@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Api;
+
+/** The plot as screens ask for it. */
+final class PlotTest extends ApiTestCase
+{
+    public function testAPlaceIsJudgedWithEveryEdit(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $answer = $this->edit($building, 1, [['op' => 'set', 'path' => 'plot', 'value' => null]])->assertCreated();
+        self::assertMatches('api.schema.json#/$defs/building', self::decoded($answer));
+        $answer->assertJsonPath('derived.plot', null)->assertJsonPath('derived.stages.plot', 'no place yet');
+        $answer = $this->edit($building, 2, [['op' => 'add-plot']])->assertCreated();
+        self::assertMatches('api.schema.json#/$defs/building', self::decoded($answer));
+        $answer->assertJsonPath('derived.plot.fits', true)->assertJsonPath('derived.docket.0.key', 'plot')->assertJsonPath('derived.stages.plot', 'fits');
+        $answer = $this->edit($building, 3, [['op' => 'move-on-plot', 'x' => 60, 'y' => 0]])->assertCreated();
+        self::assertMatches('api.schema.json#/$defs/building', self::decoded($answer));
+        $answer->assertJsonPath('derived.plot.fits', false)->assertJsonPath('derived.plot.clearances.0.with', 'right')->assertJsonPath('derived.docket.0.state', 'stop');
+        $answer = $this->edit($building, 4, [['op' => 'set', 'path' => 'plot.tracks', 'value' => [['id' => 't', 'from' => ['0mm', '0mm'], 'course' => [['left' => '90mm', 'degrees' => 10]]]]]])->assertCreated();
+        $answer->assertJsonPath('faults.0.path', 'plot.tracks.0.course.0');
+    }
+
+    public function testScalesAndStockAreAnswered(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $scales = $this->getJson("/api/buildings/$building->id/scales?also=64")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/scales', self::decoded($scales));
+        $scales->assertJsonPath('rows.2.scale', '1:64');
+        $this->getJson("/api/buildings/$building->id/scales?also=5000")->assertStatus(422);
+        $material = $this->getJson("/api/buildings/$building->id/material?world=real&text=6in")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/material', self::decoded($material));
+        $this->getJson("/api/buildings/$building->id/material?world=model&text=3/64in")->assertOk()->assertJsonPath('imperial', '3.57 in');
+        $this->getJson("/api/buildings/$building->id/material?world=model&text=three")->assertStatus(422)->assertJsonPath('problems.0.path', 'text');
+    }
+}

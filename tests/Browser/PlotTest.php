@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** The place on the layout, as a person gives it and moves about on it. */
+final class PlotTest extends BrowserTestCase
+{
+    public function testABuildingIsGivenAPlaceMovedAndTriedAtAnotherScale(): void
+    {
+        $this->beginBuilding('Signe', 'Lamp room');
+        $this->link('Plot')->click();
+        $this->heading('On the layout');
+        $this->press('Give it a place');
+        $this->saved(2);
+        $this->sees('to spare');
+        $this->assertSound('the plot');
+        // Pressed until it stands over the edge; presses within a second are one revision.
+        $this->browser->executeScript('document.querySelector("svg.drawing").focus()');
+        foreach (range(1, 30) as $press) {
+            $this->keys(WebDriverKeys::ARROW_RIGHT);
+        }
+        $this->saved(3);
+        $this->sees('too far out at the right side');
+        $this->sees('does not fit');
+        $this->find("//summary[normalize-space()='Tracks']")->click();
+        $this->press('Add a track');
+        $this->saved(4);
+        $this->find("//*[@data-track='t1']");
+        $this->press('scales');
+        $this->sees('1 mm of card');
+        $this->find("//tr[th='1:148']//button")->click();
+        $this->saved(5);
+        $this->sees('1:148');
+        $material = $this->find("//label[.='a strip or sheet of']/following-sibling::input");
+        $material->sendKeys('3/64in'.WebDriverKeys::ENTER);
+        $this->sees('stands for 6.94 in');
+        $this->assertSound('the scales');
+    }
+}

@@ -1,0 +1,178 @@
+import type { KeyboardEvent } from 'react';
+import type { PlotView } from '../../api/types';
+import { Canvas } from '../../drawing/Canvas';
+import { Words } from '../../drawing/Dimension';
+import { boundsOf, pathOf } from '../../drawing/geometry';
+import { useBuilding } from '../building/context';
+
+interface Props {
+  plot: PlotView;
+  chosen: string | null;
+  /** By so many millimetres to the right and to the back. */
+  onMove: (x: number, y: number) => void;
+  onChoose: (key: string | null) => void;
+}
+
+/** The plot in plan with the finished building on it; arrow keys move the building by a millimetre. */
+export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
+  const { derived, units } = useBuilding();
+  if (derived === null) return null;
+  const bounds = boundsOf([
+    plot.outline,
+    ...plot.roofs,
+    ...plot.walls,
+    ...plot.neighbours.map((one) => one.ring),
+    ...plot.tracks.map((one) => one.middle),
+  ]);
+  const room = Math.max(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0) * 0.05;
+
+  function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
+    const by = event.shiftKey ? 0.1 : 1;
+    const moves: Record<string, readonly [number, number]> = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, by],
+      ArrowDown: [0, -by],
+    };
+    const move = moves[event.key];
+    if (move === undefined) return;
+    onMove(move[0], move[1]);
+    event.preventDefault();
+  }
+
+  return (
+    <Canvas
+      bounds={bounds}
+      room={[room, room * 1.6, room]}
+      above={24}
+      rule={derived.view.rule}
+      units={units}
+      title="The plot in plan. Arrow keys move the building by a millimetre, with Shift by a tenth."
+      focusable
+      onKeyDown={onKeyDown}
+    >
+      {({ perPx }) => (
+        <>
+          <path d={pathOf(plot.outline)} fill="#f3eee0" stroke="none" />
+          {plot.roads.map((road) => (
+            <g key={road.id}>
+              {road.rings.map((ring, i) => (
+                <path key={i} d={pathOf(ring)} fill="#ddd6c4" stroke="none" />
+              ))}
+              <Name ring={road.rings[0] ?? []} perPx={perPx}>
+                {road.name}
+              </Name>
+            </g>
+          ))}
+          {plot.tracks.map((track) => (
+            <g key={track.id} data-track={track.id}>
+              {[...track.left, ...track.right].map((line, i) => (
+                <path
+                  key={i}
+                  d={pathOf(line, false)}
+                  fill="none"
+                  stroke="#4c5b66"
+                  strokeWidth={perPx}
+                  strokeDasharray={`${6 * perPx} ${4 * perPx}`}
+                />
+              ))}
+              <path d={pathOf(track.middle, false)} fill="none" stroke="#1f2a2e" strokeWidth={3 * perPx} />
+              <Name ring={track.middle} perPx={perPx} below>
+                {track.name}
+              </Name>
+            </g>
+          ))}
+          {plot.neighbours.map((one) => (
+            <g key={one.id}>
+              <path d={pathOf(one.ring)} fill="#cfc8b6" stroke="#4c5b66" strokeWidth={perPx} />
+              <Name ring={one.ring} perPx={perPx}>
+                {one.name}
+              </Name>
+            </g>
+          ))}
+          {plot.edges.map((edge) => (
+            <g key={edge.name}>
+              <path
+                d={pathOf(edge.line, false)}
+                stroke={edge.backscene ? '#4c5b66' : '#1f2a2e'}
+                strokeWidth={(edge.backscene ? 5 : 1.5) * perPx}
+              />
+              {edge.backscene && (
+                <Words x={edge.middle[0]} y={edge.middle[1] + 8 * perPx} perPx={perPx}>
+                  backscene
+                </Words>
+              )}
+            </g>
+          ))}
+          {plot.walls.map((ring, i) => (
+            <path key={i} d={pathOf(ring)} fill="#e6dcc4" stroke="#1f2a2e" strokeWidth={perPx * 0.8} />
+          ))}
+          {plot.roofs.map((ring, i) => (
+            <path key={i} d={pathOf(ring)} fill="#efe0d6" stroke="#9c7d6c" strokeWidth={perPx * 0.8} opacity={0.8} />
+          ))}
+          {plot.obstacles.map((one) => (
+            <g key={one.id}>
+              {one.rings.map((ring, i) => (
+                <path key={i} d={pathOf(ring)} fill="#b9832b" stroke="#7d5510" strokeWidth={perPx} />
+              ))}
+              <Name ring={one.rings[0] ?? []} perPx={perPx} below>
+                {one.name}
+              </Name>
+            </g>
+          ))}
+          {plot.clearances.map((one, i) => {
+            if (one.line === null) return null;
+            const [from, to] = one.line;
+            const key = `${one.kind} ${one.with}`;
+            const colour = one.fits ? '#5d7045' : '#b3261e';
+            return (
+              <g key={i} className="opening" onClick={() => onChoose(chosen === key ? null : key)}>
+                <path
+                  d={pathOf([from, to], false)}
+                  stroke={colour}
+                  strokeWidth={(chosen === key ? 3.5 : 1.5) * perPx}
+                />
+                <Words
+                  x={(from[0] + to[0]) / 2 + (Math.abs(from[0] - to[0]) > Math.abs(from[1] - to[1]) ? 0 : 26 * perPx)}
+                  y={
+                    (from[1] + to[1]) / 2 +
+                    (Math.abs(from[0] - to[0]) > Math.abs(from[1] - to[1]) ? 6 * perPx : -4 * perPx)
+                  }
+                  perPx={perPx}
+                  strong={!one.fits}
+                >
+                  {one.left_mm.toFixed(1)}
+                </Words>
+              </g>
+            );
+          })}
+        </>
+      )}
+    </Canvas>
+  );
+}
+
+function Name({
+  ring,
+  perPx,
+  children,
+  below = false,
+}: {
+  ring: readonly (readonly [number, number])[];
+  perPx: number;
+  children: string;
+  below?: boolean;
+}) {
+  if (ring.length === 0) return null;
+  const box = boundsOf([ring]);
+  return (
+    <Words
+      x={(box.x0 + box.x1) / 2}
+      y={below ? box.y0 - 14 * perPx : (box.y0 + box.y1) / 2 - 4 * perPx}
+      perPx={perPx}
+      size={11.5}
+    >
+      {children}
+    </Words>
+  );
+}

@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Empty } from '../../ui/States';
+import { useBuilding } from '../building/context';
+import { Clearances } from './Clearances';
+import { PlotFigures } from './PlotFigures';
+import { PlotPlan } from './PlotPlan';
+import { Scales } from './Scales';
+
+const VIEWS = ['plan', 'scales'] as const;
+
+/** Where does it stand on the layout, does it fit, and what is given up if not? */
+export function PlotStage() {
+  const { derived, state, save, gather } = useBuilding();
+  const [view, setView] = useState<(typeof VIEWS)[number]>('plan');
+  const [chosen, setChosen] = useState<string | null>(null);
+  if (derived === null) {
+    return (
+      <Empty title="Nothing to place yet">
+        <p>Put the figures right under Prototype; then it can be tried in its place.</p>
+      </Empty>
+    );
+  }
+  const { plot } = derived;
+  const hasPlot = state.document.plot !== undefined;
+  return (
+    <>
+      <section className="sheet" aria-label="Drawing">
+        <div className="d-flex flex-wrap justify-content-between gap-2">
+          <h2>{view === 'plan' ? 'On the layout' : 'At other scales'}</h2>
+          <div className="walls-nav" role="group" aria-label="View">
+            {VIEWS.map((name) => (
+              <button key={name} type="button" aria-pressed={view === name} onClick={() => setView(name)}>
+                {name}
+              </button>
+            ))}
+          </div>
+        </div>
+        {view === 'scales' && <Scales />}
+        {view === 'plan' &&
+          (plot === null ? (
+            <>
+              <p>
+                Say what place it has, and what stands and runs round it: every edit then says what is left on each
+                side, card, papers, sills and roofs counted.
+              </p>
+              {!hasPlot && <Button onClick={() => save([{ op: 'add-plot' }])}>Give it a place</Button>}
+            </>
+          ) : (
+            <>
+              <PlotPlan
+                plot={plot}
+                chosen={chosen}
+                onMove={(x, y) => gather([{ op: 'move-on-plot', x, y }])}
+                onChoose={setChosen}
+              />
+              <Clearances plot={plot} chosen={chosen} onChoose={setChosen} />
+            </>
+          ))}
+      </section>
+      <aside className="sheet" aria-label="Figures">
+        {hasPlot ? (
+          <PlotFigures />
+        ) : (
+          <>
+            <h2>Figures</h2>
+            <p className="quiet mb-0">It has no place on the layout yet.</p>
+          </>
+        )}
+      </aside>
+    </>
+  );
+}
