@@ -16,6 +16,7 @@ final readonly class Block
      * @param  array<int, Corner>  $corners  those that are made in a way of their own, by corner
      * @param  list<Storey>  $storeys
      * @param  ?RealLength  $plinth  its top above the datum
+     * @param  ?Uncut  $uncut  the whole block, where this is what low relief has left of it
      */
     public function __construct(
         public string $id,
@@ -31,12 +32,13 @@ final readonly class Block
         public array $storeys,
         public ?RealLength $plinth,
         public string $path,
+        public ?Uncut $uncut = null,
     ) {
     }
 
     public function movedTo(Vec2 $at): self
     {
-        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->plinth, $this->path);
+        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->plinth, $this->path, $this->uncut);
     }
 
     /** The footprint where it stands, real millimetres. */

@@ -25,6 +25,18 @@ final readonly class Building
         public array $blocks,
         public PrintSettings $sheets,
         public ?Plot $plot,
+        public ?Relief $relief,
     ) {
+    }
+
+    public function withRelief(?Relief $relief): self
+    {
+        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $relief);
+    }
+
+    /** @param  non-empty-list<Block>  $blocks */
+    public function withBlocks(array $blocks): self
+    {
+        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $blocks, $this->sheets, $this->plot, $this->relief);
     }
 }

@@ -23,7 +23,6 @@ final readonly class BuildingReader
 
     /** What stands in a document but cannot be made yet, and what to do meanwhile. */
     private const LATER = [
-        'relief' => 'take it out for now: low relief comes later',
         'features' => 'leave the list empty for now',
     ];
 
@@ -60,6 +59,7 @@ final readonly class BuildingReader
         self::refuseLater($root);
         $stocks = self::stocks($root->get('stock'), $values);
         $plot = PlotReader::read($root->get('plot'), $values, $scale);
+        $relief = ReliefReader::read($root->get('relief'), $values);
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
         $styles = (new StyleReader($values))->readAll($root->get('styles'));
         $blocks = (new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1])))->readAll($root->get('blocks'));
@@ -68,7 +68,7 @@ final readonly class BuildingReader
             return null;
         }
 
-        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot);
+        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot, $relief);
     }
 
     /**

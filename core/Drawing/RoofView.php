@@ -79,7 +79,8 @@ final readonly class RoofView
     {
         if (! str_starts_with($line->label, 'plane:')) {
             return match (explode(':', $line->label)[0]) {
-                'eaves', 'open' => 'eaves',
+                'eaves', 'open', 'beside' => 'eaves',
+                'cut' => 'cut',
                 'wall' => 'wall line',
                 'deck' => 'parapet',
                 default => explode(':', $line->label)[0],

@@ -7,6 +7,7 @@ namespace Chartula\Core\Fit;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
+use Chartula\Core\Fit\Relief\ReliefChecks;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
@@ -29,6 +30,7 @@ final readonly class Checks
             ...self::stocks($building),
             ...self::braces($building, $kit->walls),
             ...self::later($kit->walls),
+            ...ReliefChecks::of($building, $kit),
         ];
     }
 

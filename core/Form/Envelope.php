@@ -21,6 +21,9 @@ final readonly class Envelope
     /** Heights nearer than this are equal, mm. */
     private const SAME = 1e-7;
 
+    /** So far to either side of a line it is asked what lies there, mm. */
+    private const ASIDE = 0.001;
+
     /** Pieces smaller than this, mm², are nothing that can be cut. */
     private const LEAST_MM2 = 0.01;
 
@@ -100,7 +103,7 @@ final readonly class Envelope
         // Where lines lie on each other the first says what the side is: a ridge before what happens to run along it, a wall
         // before an eaves that ends at it.
         $sides = $facet->whole->lines();
-        $isShared = static fn (Line $line): bool => str_starts_with($line->label, 'plane:');
+        $isShared = static fn (Line $line): bool => $line->label === 'cut' || str_starts_with($line->label, 'plane:');
         $lines = [
             ...array_values(array_filter($sides, $isShared)),
             ...array_merge(...array_map(fn (Solid $s): array => $this->meetings($facet, $s, $box), $near)),
@@ -112,6 +115,7 @@ final readonly class Envelope
         ];
         $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($box), $lines)));
         $outline = $facet->whole->outline;
+        $names = new SideNames($this->solids, $this->roof);
         $cut = [...$stubs, ...$notches];
         $into = self::above($own, $near);
         $patches = Overlay::patches($lines, function (Vec2 $at) use ($outline, $facet, $near, $own, $cut, $into): bool {
@@ -130,7 +134,7 @@ final readonly class Envelope
             }
 
             return true;
-        }, fn (string $label, Vec2 $at): string => self::isBeside($notches, $at) ? 'open' : $this->named($label, $at, $own, $facet, $lean));
+        }, fn (string $label, Vec2 $at): string => self::isBeside($notches, $at) ? 'open' : $names->of($label, $at, $own, $facet, $lean));
 
         return $facet->with(array_values(array_filter($patches, static fn (Patch $p): bool => $p->area() > self::LEAST_MM2)));
     }
@@ -145,28 +149,6 @@ final readonly class Envelope
         }
 
         return false;
-    }
-
-    /**
-     * An overhang that comes down on another block's roof ends on top of it: only inside its own block is that roof cut. Cut
-     * square, its edges lean out, so that this holds for as far inside as they lean.
-     */
-    private function named(string $label, Vec2 $at, Solid $own, Facet $facet, float $lean): string
-    {
-        [$kind, $block] = [...explode(':', $label), ''];
-        if ($kind !== 'plane' || (int) $block === $own->index) {
-            return $label;
-        }
-        $other = $this->solids[(int) $block];
-        $over = 'over'.substr($label, 5);
-        if ($own->contains($at)) {
-            $slope = $facet->gradient();
-            $out = $slope->length() < 1e-9 ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
-
-            return $own->ring->distanceTo($at) < $lean && ! $own->contains($out) && $other->contains($out) && $other->ring->distanceTo($out) > $lean ? $over : $label;
-        }
-
-        return ! $own->mayReach($at) && $other->contains($at) ? $over : $label;
     }
 
     /**
@@ -209,9 +191,14 @@ final readonly class Envelope
         $lines = [];
         foreach ($solid->roof->facets as $other) {
             $bounds = $other->whole->outline->bounds();
-            $both = $box->shared($bounds);
+            // Roofs that end flush at one wall share no more than a line.
+            $both = $box->shared($bounds->grown(self::ASIDE));
             if ($both !== null && $facet->crosses($other, $both)) {
                 $lines = [...$lines, ...$facet->levelWith($other, $bounds)];
+            }
+            // Beside a flush wall what leans out of a square-cut eaves stays clear of the other's card, not only of its underside.
+            if ($both !== null && min($both->width(), $both->height()) < 3.0 * self::ASIDE) {
+                $lines = [...$lines, ...$facet->levelWith($other, $bounds, $this->roof / $other->pitch->cos()), ...$facet->levelWith($other, $bounds, -$this->roof / $facet->pitch->cos())];
             }
         }
 
@@ -261,7 +248,7 @@ final readonly class Envelope
     }
 
     /**
-     * The inner faces of a block's walls, and where a roof's top rises past its eaves.
+     * The inner faces of a block's walls, and where a roof rises past its eaves, on top and underneath.
      *
      * @return list<Line>
      */
@@ -279,9 +266,11 @@ final readonly class Envelope
         $steep = $slope->length();
         if ($steep > 1e-9) {
             $centre = $box->centre();
-            $foot = $centre->minus($slope->times(($facet->heightAt($centre) + $this->roof / $facet->pitch->cos() - $solid->eaves) / ($steep * $steep)));
             $way = (new Vec2(-$slope->y, $slope->x))->times(($box->width() + $box->height()) / $steep);
-            $lines[] = new Line($foot->minus($way), $foot->plus($way), 'foot');
+            foreach ([$this->roof / $facet->pitch->cos(), 0.0] as $above) {
+                $foot = $centre->minus($slope->times(($facet->heightAt($centre) + $above - $solid->eaves) / ($steep * $steep)));
+                $lines[] = new Line($foot->minus($way), $foot->plus($way), 'foot');
+            }
         }
 
         return $lines;

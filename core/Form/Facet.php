@@ -17,7 +17,7 @@ use Chartula\Core\Measure\Angle;
  *
  * Sides of its patches are labelled `eaves`, `verge`, `top` (the high side of a lean-to), `open`, `plane:B:E:L` (it meets
  * the plane over edge E of block B at level L), `wall:B:E` (it stops at that wall), `foot:B:E` (that wall stands on it, beside the hole),
- * `deck` (a flat roof between its parapets).
+ * `beside:B:E` (cut upright before the roof over that wall), `deck` (a flat roof between its parapets), `cut` (low relief has left no more of it).
  */
 final readonly class Facet
 {

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Form\Relief\ReliefRoof;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
@@ -42,8 +43,7 @@ final readonly class Former
     /** Adds what cannot be made to the problems; the form is whole only where there are none. */
     public static function form(Building $building, Problems $problems, Recall $recall = new Recall): Form
     {
-        $ratio = $building->scale->ratio;
-        $rings = array_map(static fn (Block $b): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $p->times(1.0 / $ratio), $b->standing()->points)), $building->blocks);
+        $rings = array_map(static fn (Block $b): Ring => $b->standing()->scaled(1.0 / $building->scale->ratio), $building->blocks);
         $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
 
         return (new self($building, $rings, count($rings) > 1 ? $box->width() + $box->height() : 0.0, $problems, $recall))->whole();
@@ -114,9 +114,16 @@ final readonly class Former
         $scale = $this->building->scale;
         $eaves = $scale->modelMm($block->eaves);
         $inset = array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($block));
-        $roof = RoofFormer::form($i, $block, $scale, $this->rings[$i], $eaves, $this->reach, $inset, $this->problems);
+        $roof = $block->uncut === null
+            ? RoofFormer::form($i, $block, $scale, $this->rings[$i], $eaves, $this->reach, $inset, $this->problems)
+            : ReliefRoof::of(RoofFormer::form($i, $block->uncut->block, $scale, $this->ring($block->uncut->block), $eaves, $this->reach, array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($block->uncut->block)), $this->problems), $block->uncut, $scale->ratio);
 
         return Solid::of($i, $block, $this->rings[$i], $scale->modelMm($block->base), $eaves, $roof, $this->reach);
+    }
+
+    private function ring(Block $block): Ring
+    {
+        return $block->standing()->scaled(1.0 / $this->building->scale->ratio);
     }
 
     /** @return list<float> */

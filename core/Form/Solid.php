@@ -35,7 +35,8 @@ final readonly class Solid
     {
         $tails = [];
         foreach ($block->roof->edges as $i => $edge) {
-            if ($edge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to' && $reach > 0.0) {
+            // Beyond the last edge are those of which low relief has left nothing.
+            if ($i < $ring->count() && $edge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to' && $reach > 0.0) {
                 $tails[] = self::tail($ring, $i, $reach);
             }
         }

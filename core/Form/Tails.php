@@ -46,7 +46,7 @@ final readonly class Tails
             $along = $line->to->minus($line->from);
             $middle = $line->from->plus($line->to)->times(0.5);
             $out = $middle->plus((new Vec2($along->y, -$along->x))->times(2.0 * self::TOUCHES / max(self::TOUCHES, $along->length())));
-            if (in_array(explode(':', $line->label)[0], ['wall', 'open', 'top', 'verge'], true) && $solid->beyondTail($middle) > self::RUNS_MM && ! self::isInAny($out, $solids)) {
+            if (in_array(explode(':', $line->label)[0], ['wall', 'open', 'top', 'cut', 'verge'], true) && $solid->beyondTail($middle) > self::RUNS_MM && ! self::isInAny($out, $solids)) {
                 return true;
             }
         }

@@ -99,6 +99,11 @@ final readonly class Ring
         return Box2::around($this->points);
     }
 
+    public function scaled(float $by): self
+    {
+        return new self(array_map(static fn (Vec2 $p): Vec2 => $p->times($by), $this->points));
+    }
+
     public function moved(float $dx, float $dy): self
     {
         return new self(array_map(static fn (Vec2 $p): Vec2 => new Vec2($p->x + $dx, $p->y + $dy), $this->points));

@@ -8,6 +8,8 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Relief\ReliefCut;
+use Chartula\Core\Form\Relief\Relieved;
 use Chartula\Core\Part\Fingerprint;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Part;
@@ -37,6 +39,7 @@ final readonly class Kit
      * @param  list<Joint>  $joints
      */
     private function __construct(
+        public Relieved $modelled,
         public Form $form,
         public Walls $walls,
         public Panels $panels,
@@ -51,6 +54,9 @@ final readonly class Kit
         $problems = new Problems;
         Limits::collect($building, $problems);
         $problems->throwIfAny();
+        $modelled = ReliefCut::of($building, $problems);
+        $problems->throwIfAny();
+        $building = $modelled->building;
         $form = Former::form($building, $problems, $recall);
         $problems->throwIfAny();
         $walls = new Walls($building, $form);
@@ -68,7 +74,7 @@ final readonly class Kit
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls, $recall));
 
-        return new self($form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
+        return new self($modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
     }
 
     /** All that lies on the walls, and what holds it up: of walls it knows their outlines, and nothing of what is let into them. */

@@ -55,6 +55,11 @@ final readonly class ProblemText
         'both-pitch-and-rise' => 'pitch and rise are both given; keep one',
         'frame.no-room' => 'stiles of {stile} and bars of {bar} leave no glass in a frame {width} wide and {height} high (model mm); use fewer panes or thinner members',
         'colour' => '“{given}” is not a colour; write it as #rrggbb',
+        // low relief
+        'relief.deeper' => 'the building is only {whole} mm deep on the model; a depth of {given} mm cuts nothing off: take it out, or make it less',
+        'relief.shallow' => 'a depth of {given} mm leaves no room behind the front’s card; at least {least} mm are needed',
+        'relief.no-ridge' => 'a depth of {given} mm does not reach the ridge, {least} mm behind the front, and fails by {short} mm; make it deeper, or choose slice or keep-ridge',
+        'relief.through' => 'the cut at {given} mm runs through {block}, which stands on a roof; cut in front of it, at {before} mm or less, or behind it, from {behind} mm on',
         // plots
         'plot.both' => 'size and outline are both given; keep one',
         'plot.size-or-outline' => 'give either its size or its outline',

@@ -51,7 +51,7 @@ final readonly class PanelShape
      */
     public function bevelled(float $low, float $high): ?array
     {
-        $face = fn (float $height): ?Patch => Offset::patch($this->flat, fn (string $label): float => in_array(explode(':', $label)[0], ['plane', 'wall'], true)
+        $face = fn (float $height): ?Patch => Offset::patch($this->flat, fn (string $label): float => in_array(explode(':', $label)[0], ['plane', 'wall', 'beside'], true)
             ? $this->out($label, $height) : min($this->out($label, $low), $this->out($label, $high)));
         [$outside, $inside, $square] = [$face($high), $face($low), $this->square($low, $high)];
 
@@ -81,7 +81,7 @@ final readonly class PanelShape
 
             return -($this->thickness - $height * $cos) / sqrt(max(1e-12, 1.0 - $cos * $cos));
         }
-        if (($kind === 'wall' || $kind === 'foot') && $key !== '') {
+        if (in_array($kind, ['wall', 'beside', 'foot'], true) && $key !== '') {
             [$block, $edge] = array_map(intval(...), explode(':', $key));
             $out = $this->form->blocks[$block]->wall($edge)->frame->normal;
             $level = $normal->dot(new Vec3(-$out->x, -$out->y, 0.0));
@@ -89,7 +89,7 @@ final readonly class PanelShape
             $lean = -$level / sqrt(max(1e-12, 1.0 - $level * $level));
 
             // Under a wall that stands on it the top goes as far as the wall's inside, whatever sticks out below.
-            return $kind === 'wall' ? $height * $lean : max(0.0, $this->thickness * $lean);
+            return $kind !== 'foot' ? $height * $lean : max(0.0, $this->thickness * $lean);
         }
 
         return 0.0;

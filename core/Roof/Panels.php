@@ -157,9 +157,11 @@ final class Panels
             'eaves' => new Edge('eaves', 'eaves'),
             'verge' => new Edge($to->y > $from->y ? 'verge-right' : 'verge-left', 'verge'),
             'top' => new Edge('top', 'top'),
+            'cut' => new Edge('cut back', 'top'),
             'open' => new Edge('end', 'eaves'),
             'foot', 'deck' => new Edge($kind, 'clearance'),
             'wall' => new Edge('wall', $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
+            'beside' => new Edge('beside the next roof', 'clearance'),
             'over' => new Edge('on the roof below', $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
             // What square cuts have left of a line may be too short for its other side to have any.
             default => new Edge($this->line($facet, $label, $from, $to), isset($this->cut[substr($label, 6)]) && $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
@@ -192,6 +194,9 @@ final class Panels
     {
         $box = $cut->outline->bounds();
         $block = $this->form->blocks[$facet->block];
+        if ($facet->edge >= $block->ring->count()) {
+            return ['width' => Figure::given($box->width(), 'what the cut has left of it'), 'height' => Figure::given($box->height(), 'what the cut has left of it, '.LengthFormat::trimmed($box->height() * $facet->pitch->cos(), 3).' ÷ cos '.$facet->pitch->text())];
+        }
         $roof = $block->block->roof;
         $scale = $this->building->scale;
         $n = $block->block->footprint->count();

@@ -234,6 +234,8 @@ final readonly class RoofParts
             if ($met !== null) {
                 $joints[] = new Joint('seat', Ref::edge($piece->part->id, $edge), Ref::inside($panel->part->id), self::outer($piece, $edge), $met->length,
                     free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $met->length), why: 'the slope rests on the outer arris', touch: $met->touch);
+            } elseif ($joints === [] && $depth === 0.0 && array_filter($panel->labels, static fn (string $label): bool => in_array(explode(':', $label)[0], ['wall', 'beside'], true)) !== []) {
+                $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::inside($panel->part->id), self::outer($piece, $edge), why: 'the slope is cut back before the wall beside it');
             } elseif ($depth > 0.0 && $joints === []) {
                 $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::inside($panel->part->id), self::outer($piece, $edge),
                     gap_mm: $depth * $panel->facet->pitch->sin(), why: 'cut square below the slope');

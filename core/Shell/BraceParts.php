@@ -129,13 +129,19 @@ final readonly class BraceParts
     /** @param  'left'|'right'  $side  the wall's end at the corner */
     private function mate(int $edge, string $side): Part
     {
+        return $this->mateOrNull($edge, $side) ?? throw new LogicException('A braced wall without a foot');
+    }
+
+    /** @param  'left'|'right'  $side  the wall's end at the corner */
+    private function mateOrNull(int $edge, string $side): ?Part
+    {
         foreach ($this->walls->facing($this->walls->span($this->block, $edge), false) as $piece) {
             if (in_array('foot', $piece->shape->labels, true) && in_array($side, $piece->shape->labels, true)) {
                 return $piece->part;
             }
         }
 
-        throw new LogicException('A braced wall without a foot');
+        return null;
     }
 
     /** @return list<int> outer corners of about a right angle, built on both sides from the ground up */
@@ -146,7 +152,9 @@ final readonly class BraceParts
             $previous = $this->walls->span($this->block, $vertex - 1);
             if ($span->left->angle > self::ANGLES_DEG[0] && $span->left->angle < self::ANGLES_DEG[1]
                 && in_array($span->left->kind, [WallEnd::THROUGH, WallEnd::STOPPED, WallEnd::MITRE], true)
-                && self::standsAt($span->form, 'left') && self::standsAt($previous->form, 'right')) {
+                && self::standsAt($span->form, 'left') && self::standsAt($previous->form, 'right')
+                // Cut to a layer's depth it may end before the corner.
+                && $this->mateOrNull($vertex, 'left') !== null && $this->mateOrNull($vertex - 1, 'right') !== null) {
                 $corners[] = $vertex;
             }
         }

@@ -30,6 +30,11 @@ final class PlotTest extends ApiTestCase
         self::assertMatches('api.schema.json#/$defs/scales', self::decoded($scales));
         $scales->assertJsonPath('rows.2.scale', '1:64');
         $this->getJson("/api/buildings/$building->id/scales?also=5000")->assertStatus(422);
+        $relief = $this->getJson("/api/buildings/$building->id/relief?depth=24mm")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/relief', self::decoded($relief));
+        $relief->assertJsonPath('rows.0.school', 'slice')->assertJsonPath('even', []);
+        $this->getJson("/api/buildings/$building->id/relief?depth=0mm")->assertStatus(422);
+        $this->getJson("/api/buildings/$building->id/relief?depth=deep")->assertStatus(422)->assertJsonPath('problems.0.path', 'depth');
         $material = $this->getJson("/api/buildings/$building->id/material?world=real&text=6in")->assertOk();
         self::assertMatches('api.schema.json#/$defs/material', self::decoded($material));
         $this->getJson("/api/buildings/$building->id/material?world=model&text=3/64in")->assertOk()->assertJsonPath('imperial', '3.57 in');

@@ -40,4 +40,22 @@ final class PlotTest extends BrowserTestCase
         $this->sees('stands for 6.94 in');
         $this->assertSound('the scales');
     }
+
+    public function testABuildingIsCutToLowRelief(): void
+    {
+        $this->beginBuilding('Torvald', 'Lamp room');
+        $this->link('Plot')->click();
+        $this->press('low relief');
+        $this->sees('Everything that is left is true');
+        $this->find("//section[@aria-label='Keep the ridge']//button")->click();
+        $this->saved(2);
+        $this->sees('as it is modelled');
+        $this->find("//label[normalize-space()='its back']/following-sibling::select/option[.='plain card']")->click();
+        $this->saved(3);
+        $this->sees('joints close');
+        $this->assertSound('low relief');
+        $this->press('Model it whole');
+        $this->saved(4);
+        $this->sees('The building is modelled whole');
+    }
 }

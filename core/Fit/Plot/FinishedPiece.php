@@ -11,7 +11,6 @@ use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Facet;
-use Closure;
 
 /** A piece of the finished building as it stands on the plot. */
 final class FinishedPiece
@@ -27,14 +26,14 @@ final class FinishedPiece
     /**
      * @param  string  $group  shell, brace, roof, skin or trim
      * @param  Body  $whole  all of it, openings filled
-     * @param  Closure(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is convex
+     * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is convex
      */
     public function __construct(
         public readonly string $id,
         public readonly string $name,
         public readonly string $group,
         public readonly Body $whole,
-        private readonly Closure $facets,
+        private readonly mixed $facets,
         private readonly Plot $plot,
     ) {
         $this->box = $whole->shadow->bounds();

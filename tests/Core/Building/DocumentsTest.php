@@ -75,7 +75,8 @@ final class DocumentsTest extends TestCase
         yield 'half a million bricks' => ['gauge', (object) ['brick' => '3mm', 'course' => '3mm', 'joint' => '0.1mm'], array_map(static fn (int $i): string => "blocks.0.walls.$i.finish", range(0, 3))];
         yield 'a printer far out' => ['sheets', (object) ['proof' => (object) ['x' => '90mm']], ['sheets.proof.x']];
         yield 'a roof of no kind' => ['blocks.0.roof.kind', 'dome', ['blocks.0.roof.kind']];
-        yield 'not made yet' => ['relief', (object) ['depth' => '20mm', 'school' => 'slice'], ['relief']];
+        yield 'not made yet' => ['features', [(object) ['kind' => 'chimney']], ['features']];
+        yield 'a relief of no school' => ['relief', (object) ['depth' => '20mm', 'school' => 'crush', 'back' => 'wide'], ['relief.school', 'relief.back']];
         yield 'a name of nothing' => ['name', '', ['name']];
         yield 'too many layers' => ['methods.wall', array_fill(0, 5, (object) ['stock' => 'card-0.5', 'role' => 'core']), ['methods.wall']];
     }

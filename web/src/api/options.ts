@@ -11,6 +11,7 @@ import type {
   Made,
   Mockup,
   ProjectSummary,
+  ReliefTable,
   ScaleTable,
   Stand,
 } from './types';
@@ -57,6 +58,13 @@ export const scalesOptions = (id: string, revision: number, also: string) =>
   queryOptions({
     queryKey: ['building', id, 'scales', revision, also],
     queryFn: () => api.get<ScaleTable>(`buildings/${id}/scales${also === '' ? '' : `?also=${also}`}`),
+  });
+
+export const reliefOptions = (id: string, revision: number, depth: string) =>
+  queryOptions({
+    queryKey: ['building', id, 'relief', revision, depth],
+    queryFn: () => api.get<ReliefTable>(`buildings/${id}/relief?${new URLSearchParams({ depth }).toString()}`),
+    retry: false,
   });
 
 export const materialOptions = (id: string, revision: number, world: 'model' | 'real', text: string) =>

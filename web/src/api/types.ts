@@ -277,6 +277,26 @@ export interface ScaleRow {
   faults: string[];
 }
 
+export interface ReliefRow {
+  school: string;
+  costs: string;
+  chosen: boolean;
+  refused: string | null;
+  top_mm: number | null;
+  off_mm: number | null;
+  slopes: { name: string; pitch: string; slope_mm: number }[];
+  lost: string[];
+  view: { kind: 'wall' | 'roof'; ring: Point[] }[];
+}
+
+export interface ReliefTable {
+  depth_mm: number;
+  whole_mm: number;
+  half_bricks: number;
+  even: number[];
+  rows: ReliefRow[];
+}
+
 export interface ScaleTable {
   here: number;
   rows: ScaleRow[];

@@ -3,11 +3,14 @@ import Button from 'react-bootstrap/Button';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../building/context';
 import { Clearances } from './Clearances';
+import { LowRelief } from './LowRelief';
 import { PlotFigures } from './PlotFigures';
 import { PlotPlan } from './PlotPlan';
+import { ReliefFigures } from './ReliefFigures';
 import { Scales } from './Scales';
 
-const VIEWS = ['plan', 'scales'] as const;
+const VIEWS = ['plan', 'scales', 'low relief'] as const;
+const TITLES = { plan: 'On the layout', scales: 'At other scales', 'low relief': 'Cut before the backscene' };
 
 /** Where does it stand on the layout, does it fit, and what is given up if not? */
 export function PlotStage() {
@@ -27,7 +30,7 @@ export function PlotStage() {
     <>
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
-          <h2>{view === 'plan' ? 'On the layout' : 'At other scales'}</h2>
+          <h2>{TITLES[view]}</h2>
           <div className="walls-nav" role="group" aria-label="View">
             {VIEWS.map((name) => (
               <button key={name} type="button" aria-pressed={view === name} onClick={() => setView(name)}>
@@ -37,6 +40,7 @@ export function PlotStage() {
           </div>
         </div>
         {view === 'scales' && <Scales />}
+        {view === 'low relief' && <LowRelief />}
         {view === 'plan' &&
           (plot === null ? (
             <>
@@ -59,7 +63,9 @@ export function PlotStage() {
           ))}
       </section>
       <aside className="sheet" aria-label="Figures">
-        {hasPlot ? (
+        {view === 'low relief' ? (
+          <ReliefFigures />
+        ) : hasPlot ? (
           <PlotFigures />
         ) : (
           <>

@@ -23,12 +23,14 @@ export function WallDetails({ wall }: { wall: Wall }) {
   const ground = textAt(state.document, `${path}.ground.0`);
   return (
     <>
-      <section className="workings">
-        <h3>Its corners</h3>
-        {wall.ends.map((end) => (
-          <CornerField key={end.end} wall={wall} corner={end} />
-        ))}
-      </section>
+      {state.document.relief === undefined && (
+        <section className="workings">
+          <h3>Its corners</h3>
+          {wall.ends.map((end) => (
+            <CornerField key={end.end} wall={wall} corner={end} />
+          ))}
+        </section>
+      )}
       <Entries
         title="Rows in bays"
         path={`${path}.rows`}

@@ -35,7 +35,11 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
           ? 'No opening in it. Add one above the drawing.'
           : 'Choose an opening to see its figures.'}
       </p>
-      <WallDetails wall={wall} />
+      {wall.path.startsWith('relief') ? (
+        <p className="quiet">Here the building is cut before the backscene; what stands there is said under Plot.</p>
+      ) : (
+        <WallDetails wall={wall} />
+      )}
       {first !== undefined && told !== undefined && (
         <>
           <WorkingsTable workings={first} title={`${told.label}, ${told.name}`} />

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+/** Reads `relief`; whether the building can be cut so is found out where it is formed. */
+final readonly class ReliefReader
+{
+    public static function read(?Node $node, Values $values): ?Relief
+    {
+        if ($node === null || $node->isEmpty() || ! $node->isObject(['depth', 'school'], ['back', 'flank'])) {
+            return null;
+        }
+        $depth = $values->model($node->get('depth'));
+        $school = $node->get('school')?->choice(Relief::SCHOOLS);
+        $back = $node->get('back') === null ? 'open' : $node->get('back')->choice(Relief::BACKS);
+        $flank = $node->get('flank') === null ? 'keep' : $node->get('flank')->choice(Relief::FLANKS);
+
+        return $depth === null || $school === null || $back === null || $flank === null ? null : new Relief($depth, $school, $back, $flank, $node->path);
+    }
+}

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit\Relief;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Relief;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Relief\ReliefCut;
+use Chartula\Core\Form\Relief\Relieved;
+use Chartula\Core\Form\Solid;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\ModelLength;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problem;
+use Chartula\Core\Problem\Problems;
+
+/** The five schools of low relief side by side, each with what it keeps and what it costs. docs/formulas.md#relief */
+final readonly class ReliefTable
+{
+    private const COSTS = [
+        Relief::SLICE => 'Everything that is left is true; there is no ridge, and the end leans to a cut top. Hide that behind a parapet, trees or a high backscene.',
+        Relief::SQUEEZE => 'The whole outline is there and the ridge as high as it is; the gables are steep, and rows of slates are too few. Only where the gables cannot be looked at.',
+        Relief::KEEP_PITCH => 'A true but smaller gable; the front’s roof looks shallow, and has rows of slates too few.',
+        Relief::FRONT_SLOPE => 'The front and the ridge are true; the rear is dropped behind it and nobody sees that.',
+        Relief::KEEP_RIDGE => 'The ridge is true and stands at the backscene; the slope to it is steeper, or less steep, than it is.',
+    ];
+
+    /**
+     * @param  Building  $building  sound
+     * @param  float  $depth_mm  wanted, on the model
+     * @return array{depth_mm: float, whole_mm: float, half_bricks: float, even: list<float>, rows: list<array<string, mixed>>}
+     */
+    public static function of(Building $building, float $depth_mm): array
+    {
+        $whole = self::formed($building->withRelief(null));
+        $half = $building->gauge->brick_mm / 2.0 / $building->scale->ratio;
+        $rows = array_map(static fn (string $school): array => self::row($building, $school, $depth_mm, $whole[0]), Relief::SCHOOLS);
+        $box = self::box($whole[0]);
+        $count = floor($depth_mm / $half + 1e-9);
+
+        return [
+            'depth_mm' => $depth_mm, 'whole_mm' => round($box[1] - $box[0], 4), 'half_bricks' => round($depth_mm / $half, 3),
+            'even' => abs($depth_mm / $half - round($depth_mm / $half)) < 0.001 ? [] : [round($count * $half, 3), round(($count + 1.0) * $half, 3)], 'rows' => $rows,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(Building $building, string $school, float $depth_mm, Form $whole): array
+    {
+        assert(in_array($school, Relief::SCHOOLS, true));
+        $row = ['school' => $school, 'costs' => self::COSTS[$school], 'chosen' => $building->relief?->school === $school && abs($building->relief->depth->mm - $depth_mm) < 1e-6];
+        try {
+            $relief = new Relief(ModelLength::ofMillimetres($depth_mm), $school, $building->relief->back ?? 'open', $building->relief->flank ?? 'keep', 'relief');
+            [$form, $cut] = self::formed($building->withRelief($relief));
+        } catch (InvalidInput $e) {
+            return $row + ['refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'top_mm' => null, 'off_mm' => null, 'slopes' => [], 'lost' => [], 'view' => []];
+        }
+        [$top, $was] = [self::top($form), self::top($whole)];
+
+        return $row + ['refused' => null, 'top_mm' => round($top, 3), 'off_mm' => round($top - $was, 3) + 0.0, 'slopes' => self::slopes($form), 'lost' => self::lost($cut), 'view' => self::view($form)];
+    }
+
+    /**
+     * @return array{Form, Relieved}
+     *
+     * @throws InvalidInput
+     */
+    private static function formed(Building $building): array
+    {
+        $problems = new Problems;
+        $cut = ReliefCut::of($building, $problems);
+        $problems->throwIfAny();
+        $form = Former::form($cut->building, $problems);
+        $problems->throwIfAny();
+
+        return [$form, $cut];
+    }
+
+    private static function top(Form $form): float
+    {
+        return max([0.0, ...array_map(static fn (Solid $solid): float => $solid->peak(), $form->solids)]);
+    }
+
+    /** @return array{float, float} from where to where it stands, front to back */
+    private static function box(Form $form): array
+    {
+        $ys = array_merge(...array_map(static fn (BlockForm $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->ring->points), $form->blocks));
+
+        return [min($ys), max($ys)];
+    }
+
+    /**
+     * How long and how steep each slope is.
+     *
+     * @return list<array{name: string, pitch: string, slope_mm: float}>
+     */
+    private static function slopes(Form $form): array
+    {
+        return array_map(static fn (Facet $f): array => [
+            'name' => (count($form->blocks) > 1 ? $form->blocks[$f->block]->block->name.', ' : '').$f->name, 'pitch' => LengthFormat::trimmed($f->pitch->degrees, 2).'°',
+            'slope_mm' => round(self::along($f), 3),
+        ], array_values(array_filter($form->facets, static fn (Facet $f): bool => $f->pitch->degrees > 0.0)));
+    }
+
+    private static function along(Facet $facet): float
+    {
+        $ys = array_map(static fn (Vec2 $p): float => $facet->flat($p)->y, $facet->whole->outline->points);
+
+        return max($ys) - min($ys);
+    }
+
+    /** @return list<string> */
+    public static function lost(Relieved $cut): array
+    {
+        return array_map(static fn (array $l): string => match ($l['what']) {
+            'block' => "{$l['at']} lies behind the cut and is not modelled",
+            'narrowed' => sprintf('%s: %s narrowed', $l['at'], $l['count'] === 1 ? 'one' : (string) $l['count']),
+            default => sprintf('%s: %s not modelled, for want of room', $l['at'], $l['count'] === 1 ? 'one' : (string) $l['count']),
+        }, $cut->lost);
+    }
+
+    /**
+     * As it looks from its right end: depth from the front, and height.
+     *
+     * @return list<array{kind: 'wall'|'roof', ring: list<array{float, float}>}>
+     */
+    private static function view(Form $form): array
+    {
+        $shapes = [];
+        foreach ($form->blocks as $block) {
+            $ys = array_map(static fn (Vec2 $p): float => $p->y, $block->ring->points);
+            $shapes[] = ['kind' => 'wall', 'ring' => self::rounded([[min($ys), $block->base], [max($ys), $block->base], [max($ys), $block->eaves], [min($ys), $block->eaves]])];
+            foreach ($block->walls as $wall) {
+                // Ends that rise to a gable, as they are seen.
+                if ($wall->isBuilt() && abs($wall->frame->normal->x) > 0.5) {
+                    foreach ($wall->patches as $patch) {
+                        $shapes[] = ['kind' => 'wall', 'ring' => self::rounded(array_map(static fn (Vec2 $p): array => [$wall->frame->at($p)->y, $wall->frame->at($p)->z], $patch->outline->points))];
+                    }
+                }
+            }
+        }
+        foreach ($form->facets as $facet) {
+            foreach ($facet->patches as $patch) {
+                $shapes[] = ['kind' => 'roof', 'ring' => self::rounded(array_map(static fn (Vec2 $p): array => [$p->y, $facet->heightAt($p)], $patch->outline->points))];
+            }
+        }
+
+        return $shapes;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $ring
+     * @return list<array{float, float}>
+     */
+    private static function rounded(array $ring): array
+    {
+        return array_map(static fn (array $p): array => [round($p[0], 3) + 0.0, round($p[1], 3) + 0.0], $ring);
+    }
+}

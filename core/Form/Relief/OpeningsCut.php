@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form\Relief;
+
+use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\Style;
+use Chartula\Core\Measure\RealLength;
+
+/** Openings of a wall of which a stretch is left, perhaps squeezed: kept as wide as they are, narrowed, or dropped. Real millimetres. */
+final readonly class OpeningsCut
+{
+    private const SAME_MM = 0.01;
+
+    /** Narrower than this share of itself an opening is dropped rather than narrowed. */
+    private const LEAST_SHARE = 0.5;
+
+    /**
+     * @param  string  $wall  for what is said of it
+     * @param  float  $start  where the stretch begins and ends in the whole wall
+     * @param  float  $length  of it now
+     * @param  float  $margin  of wall beside an opening, for the neighbouring wall's card
+     * @param  float  $whole  length of the whole wall
+     */
+    public function __construct(
+        private string $wall,
+        private string $flank,
+        private float $start,
+        private float $end,
+        private float $length,
+        private float $squeeze,
+        private float $margin,
+        private float $whole,
+    ) {
+    }
+
+    /**
+     * @param  list<Opening>  $openings
+     * @return array{list<Opening>, list<array{what: 'block'|'opening'|'narrowed', at: string, count: int}>}
+     */
+    public function of(array $openings): array
+    {
+        $isWhole = abs($this->squeeze - 1.0) < 1e-9 && $this->start < self::SAME_MM && $openings !== [] && max(array_map(static fn (Opening $o): float => $o->leftMm($o->count - 1) + $o->style->w->mm, $openings)) <= ($this->end > $this->whole - self::SAME_MM ? $this->whole : $this->end - $this->margin) + self::SAME_MM;
+        if ($isWhole || $openings === []) {
+            return [$openings, []];
+        }
+        $made = [];
+        $lost = [];
+        $taken = [];
+        foreach ($openings as $opening) {
+            $row = [];
+            $narrow = 0;
+            for ($i = 0; $i < $opening->count; $i++) {
+                $place = $this->flank === 'drop' ? null : $this->place($opening->leftMm($i), $opening->style->w->mm);
+                $clear = $place === null || array_filter($taken, static fn (array $t): bool => $place[0] < $t[1] - self::SAME_MM && $t[0] < $place[1] + self::SAME_MM && $opening->sill->mm < $t[3] && $t[2] < $opening->sill->mm + $opening->style->h->mm) === [];
+                if ($place !== null && $clear) {
+                    $row[] = $place;
+                    $taken[] = [$place[0], $place[1], $opening->sill->mm, $opening->sill->mm + $opening->style->h->mm];
+                    $narrow += $opening->style->w->mm - self::SAME_MM > $place[1] - $place[0] ? 1 : 0;
+                }
+            }
+            if (count($row) < $opening->count) {
+                $lost[] = ['what' => 'opening', 'at' => "$this->wall.$opening->id", 'count' => $opening->count - count($row)];
+            }
+            if ($narrow > 0) {
+                $lost[] = ['what' => 'narrowed', 'at' => "$this->wall.$opening->id", 'count' => $narrow];
+            }
+            array_push($made, ...self::asRow($opening, $row));
+        }
+
+        return [$made, $lost];
+    }
+
+    /**
+     * Where an opening stands in the stretch; null where it has no room.
+     *
+     * @return ?array{float, float}
+     */
+    private function place(float $left, float $width): ?array
+    {
+        if ($this->flank === 'narrow') {
+            $from = max(0.0, ($left - $this->start) * $this->squeeze);
+            $to = min($this->length, ($left + $width - $this->start) * $this->squeeze);
+            $to = min($to, $this->length - $this->margin);
+            $from = max($from, $this->margin);
+
+            return $to - $from < $width * self::LEAST_SHARE ? null : [$from, min($to, $from + $width)];
+        }
+        $middle = ($left + $width / 2.0 - $this->start) * $this->squeeze;
+        $from = $middle - $width / 2.0;
+
+        // An end that was not cut is as it was.
+        $isTrue = abs($this->squeeze - 1.0) < 1e-9;
+        $least = $isTrue && $this->start < self::SAME_MM ? 0.0 : $this->margin;
+        $most = $this->length - ($isTrue && $this->end > $this->whole - self::SAME_MM ? 0.0 : $this->margin);
+
+        return $from < $least - self::SAME_MM || $from + $width > $most + self::SAME_MM ? null : [$from, $from + $width];
+    }
+
+    /**
+     * A row stays one where its openings are alike and equally far apart.
+     *
+     * @param  list<array{float, float}>  $places
+     * @return list<Opening>
+     */
+    private static function asRow(Opening $opening, array $places): array
+    {
+        if ($places === []) {
+            return [];
+        }
+        $widths = array_map(static fn (array $p): float => $p[1] - $p[0], $places);
+        $isAlike = max($widths) - min($widths) < self::SAME_MM;
+        for ($i = 2; $isAlike && $i < count($places); $i++) {
+            $isAlike = abs(($places[$i][0] - $places[$i - 1][0]) - ($places[1][0] - $places[0][0])) < self::SAME_MM;
+        }
+        if ($isAlike) {
+            $pitch = count($places) > 1 ? RealLength::ofMillimetres($places[1][0] - $places[0][0]) : null;
+
+            return [self::opening($opening, $opening->id, $places[0], count($places), $pitch)];
+        }
+
+        return array_map(static fn (array $place, int $i): Opening => self::opening($opening, $opening->id.($i > 0 ? '-'.($i + 1) : ''), $place, 1, null), $places, array_keys($places));
+    }
+
+    /** @param  array{float, float}  $place */
+    private static function opening(Opening $opening, string $id, array $place, int $count, ?RealLength $pitch): Opening
+    {
+        $style = $opening->style;
+        if ($style->w->mm - self::SAME_MM > $place[1] - $place[0]) {
+            $style = new Style($style->id, $style->kind, RealLength::ofMillimetres($place[1] - $place[0]), $style->h, $style->rise, $style->reveal, $style->sill, $style->frame);
+        }
+
+        return new Opening($id, $style, RealLength::ofMillimetres($place[0]), $opening->sill, $count, $pitch, $opening->path);
+    }
+}

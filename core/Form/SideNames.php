@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+use Chartula\Core\Geometry\Vec2;
+
+/** What a side of a roof's plane is called where it was cut by other blocks. docs/formulas.md#envelope */
+final readonly class SideNames
+{
+    private const SAME_MM = 1e-7;
+
+    /** So far to either side of a line it is asked what lies there. */
+    private const ASIDE_MM = 0.001;
+
+    /**
+     * @param  list<Solid>  $solids
+     * @param  float  $roof  thickness of the roof
+     */
+    public function __construct(
+        private array $solids,
+        private float $roof,
+    ) {
+    }
+
+    /**
+     * An overhang that comes down on another block's roof ends on top of it: only inside its own block is that roof cut. Cut
+     * square, its edges lean out, so that this holds for as far inside as they lean.
+     */
+    public function of(string $label, Vec2 $at, Solid $own, Facet $facet, float $lean): string
+    {
+        [$kind, $block, $edge] = [...explode(':', $label), '', ''];
+        if ($kind === 'wall') {
+            return $this->ownSide($facet, $this->solids[(int) $block], (int) $edge, $at) ?? $label;
+        }
+        if ($kind !== 'plane' || (int) $block === $own->index) {
+            return $label;
+        }
+        $other = $this->solids[(int) $block];
+        $over = 'over'.substr($label, 5);
+        if ($own->contains($at)) {
+            $slope = $facet->gradient();
+            $out = $slope->length() < 1e-9 ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
+
+            return $own->ring->distanceTo($at) < $lean && ! $own->contains($out) && $other->contains($out) && $other->ring->distanceTo($out) > $lean ? $over : $label;
+        }
+
+        return ! $own->mayReach($at) && $other->contains($at) ? $over : $label;
+    }
+
+    /** A roof that ends by itself over a wall's own block, or above the wall's top, does not die into that wall. */
+    private function ownSide(Facet $facet, Solid $solid, int $edge, Vec2 $at): ?string
+    {
+        $along = $solid->ring->point($edge + 1)->minus($solid->ring->point($edge));
+        $out = (new Vec2($along->y, -$along->x))->times(self::ASIDE_MM / $along->length());
+        $side = self::sideAt($facet, $at);
+        $isInside = $facet->whole->outline->contains($at->minus($out)) && ! $facet->whole->outline->contains($at->plus($out));
+        if (! $isInside) {
+            $top = $solid->top($at->minus($out));
+            $under = $facet->heightAt($at);
+            if ($side === null || $under + ($side === 'eaves' ? $this->roof / $facet->pitch->cos() : 0.0) < $top - self::SAME_MM) {
+                return null;
+            }
+            // An eaves against a wall that does not reach up to its top, or that would lean out over another's card, is cut upright and free.
+            if ($side === 'eaves' && $under < $top + $this->roof / $this->pitchAt($solid, $at->minus($out))) {
+                return "beside:$solid->index:$edge";
+            }
+        }
+
+        return $side;
+    }
+
+    /** The cosine of the pitch of a roof over a place; 1 where there is none. */
+    private function pitchAt(Solid $solid, Vec2 $at): float
+    {
+        foreach ($solid->roof->facets as $facet) {
+            if ($facet->whole->outline->contains($at)) {
+                return $facet->pitch->cos();
+            }
+        }
+
+        return 1.0;
+    }
+
+    private static function sideAt(Facet $facet, Vec2 $at): ?string
+    {
+        foreach ($facet->whole->lines() as $side) {
+            if ($at->distanceToSegment($side->from, $side->to) < self::ASIDE_MM) {
+                return $side->label;
+            }
+        }
+
+        return null;
+    }
+}

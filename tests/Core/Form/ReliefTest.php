@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Form;
+
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\Relief;
+use Chartula\Core\Derivation;
+use Chartula\Core\Fit\Relief\ReliefTable;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\InvalidInput;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\FormGenerator;
+use Tests\Support\Kits;
+
+/** Buildings cut to low relief. A box 160 wide, 100 deep, 60 to the eaves under 40 degrees; true ridge 101.955. */
+final class ReliefTest extends TestCase
+{
+    private static function box(string $depth, string $school, string $back = 'open', string $overhang = '0mm'): Derivation
+    {
+        return self::cut(Kits::box('160mm', '100mm', '60mm', 40.0, $overhang, '0mm'), $depth, $school, $back);
+    }
+
+    private static function cut(stdClass $document, string $depth, string $school, string $back = 'open', string $flank = 'keep'): Derivation
+    {
+        $document->relief = (object) ['depth' => $depth, 'school' => $school, 'back' => $back, 'flank' => $flank];
+
+        return Kits::of($document);
+    }
+
+    private static function part(Derivation $derived, string $id): LabelledPart
+    {
+        foreach ($derived->kit->parts as $part) {
+            if ($part->part->id === $id) {
+                return $part;
+            }
+        }
+        self::fail("No part $id");
+    }
+
+    private static function top(Derivation $derived): float
+    {
+        return max([0.0, ...array_merge(...array_map(static fn (Facet $f): array => array_map($f->heightAt(...), $f->whole->outline->points), $derived->kit->form->facets))]);
+    }
+
+    /** @param  array<string, float>  $slopes  how long each carrier is up the slope */
+    #[DataProvider('provideSchools')]
+    public function testWorkedSchools(string $depth, string $school, float $top, array $slopes): void
+    {
+        foreach (Relief::BACKS as $back) {
+            $derived = self::box($depth, $school, $back);
+            self::assertSame([], $derived->dryFit->toArray()['findings'], $back);
+            self::assertEqualsWithDelta($top, self::top($derived), 0.0005);
+            foreach ($slopes as $name => $slope) {
+                self::assertEqualsWithDelta($slope, self::part($derived, "main.$name.carrier")->part->outline->ring->bounds()->height(), 0.0005);
+            }
+            self::assertCount(count($slopes), $derived->kit->form->facets);
+        }
+    }
+
+    /** @return iterable<string, array{string, string, float, array<string, float>}> */
+    public static function provideSchools(): iterable
+    {
+        yield 'slice at 40' => ['40mm', 'slice', 93.564, ['front-slope' => 52.216]];
+        yield 'squeeze to 40' => ['40mm', 'squeeze', 101.955, ['front-slope' => 46.478, 'back-slope' => 46.478]];
+        yield 'keep the pitch at 40' => ['40mm', 'keep-pitch', 76.782, ['front-slope' => 26.108, 'back-slope' => 26.108]];
+        yield 'front slope at 55' => ['55mm', 'front-slope', 101.955, ['front-slope' => 65.270, 'back-slope' => 6.527]];
+        yield 'keep the ridge at 40' => ['40mm', 'keep-ridge', 101.955, ['front-slope' => 57.967]];
+    }
+
+    public function testTheRearSlopeOfAFrontSlopeEndsLowAtTheBack(): void
+    {
+        $rear = array_values(array_filter(self::box('55mm', 'front-slope')->kit->form->facets, static fn (Facet $f): bool => $f->name === 'back'))[0];
+        self::assertEqualsWithDelta(97.759, $rear->heightAt(new Vec2(80.0, 55.0)), 0.0005);
+    }
+
+    public function testPitchesAreSqueezedAsTheHandbookHasThem(): void
+    {
+        self::assertEqualsWithDelta(64.51, self::box('40mm', 'squeeze')->kit->form->facets[0]->pitch->degrees, 0.005);
+        self::assertEqualsWithDelta(46.37, self::box('40mm', 'keep-ridge')->kit->form->facets[0]->pitch->degrees, 0.005);
+    }
+
+    /** A ridge from front to back stays where it is, whatever the school: only what lies behind the cut goes. */
+    public function testARidgeFromFrontToBackIsOnlyCut(): void
+    {
+        foreach (['slice', 'keep-pitch', 'front-slope', 'keep-ridge'] as $school) {
+            $document = Kits::box('160mm', '100mm', '60mm', 40.0);
+            self::assertIsArray($document->blocks);
+            $block = $document->blocks[0];
+            assert($block instanceof stdClass && $block->roof instanceof stdClass);
+            $block->roof->ridge = 'y';
+            $derived = self::cut($document, '40mm', $school);
+            self::assertTrue($derived->dryFit->goesTogether(), $school);
+            self::assertEqualsWithDelta(60.0 + 80.0 * tan(deg2rad(40.0)), self::top($derived), 0.0005, $school);
+            self::assertEqualsWithDelta(40.0, self::part($derived, 'main.right-slope.carrier')->part->outline->ring->bounds()->width(), 0.0005, $school);
+        }
+    }
+
+    /** The front below the eaves is one and the same in every school. */
+    #[DataProvider('provideExamples')]
+    public function testTheFrontIsTheSameInEverySchool(string $example, string $depth): void
+    {
+        $whole = Kits::example($example);
+        $fronts = array_values(array_filter($whole->kit->parts, static fn (LabelledPart $p): bool => preg_match('/\.front\.(face|core|paper|frame|glazing|leaf)/', $p->part->id) === 1 && $p->part->placements[0]->origin->y < 0.5));
+        self::assertGreaterThan(1, count($fronts));
+        foreach (Relief::SCHOOLS as $school) {
+            $derived = self::cut(JsonText::decode(Kits::exampleText($example)), $depth, $school);
+            foreach ($fronts as $front) {
+                self::assertSame($front->cut, self::part($derived, $front->part->id)->cut, "$school, {$front->part->id}");
+            }
+        }
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function provideExamples(): iterable
+    {
+        yield 'the weigh office' => ['weigh-office', '30mm'];
+        yield 'the creamery' => ['creamery', '75mm'];
+    }
+
+    #[Group('property')]
+    public function testCutAtItsFullDepthNothingChanges(): void
+    {
+        $tried = 0;
+        foreach (range(0, 27) as $seed) {
+            $document = (new FormGenerator($seed))->document();
+            try {
+                $whole = Kits::of($document);
+            } catch (InvalidInput) {
+                continue;
+            }
+            $depth = ReliefTable::of(BuildingReader::fromDocument($document), 1.0)['whole_mm'];
+            foreach (['slice', 'squeeze', 'keep-pitch', 'front-slope'] as $school) {
+                $cut = self::cut(JsonText::decode(JsonText::encode($document)), "{$depth}mm", $school);
+                self::assertSame(self::cuts($whole), self::cuts($cut), "seed $seed, $school");
+                self::assertContains('relief.nothing', array_map(static fn (Check $c): string => $c->code, $cut->checks));
+                $tried++;
+            }
+        }
+        self::assertGreaterThan(80, $tried);
+    }
+
+    /** @return array<string, string> */
+    private static function cuts(Derivation $derived): array
+    {
+        return array_column(array_map(static fn (LabelledPart $p): array => [$p->part->id, $p->cut], $derived->kit->parts), 1, 0);
+    }
+
+    /** What is said of it holds for any form: a kit that is no deeper than was asked, or a clear fault; and it goes together, but for dormers. */
+    #[Group('property')]
+    public function testAnyFormIsCutOrSaysWhyNot(): void
+    {
+        $counts = [];
+        foreach (range(0, getenv('CHARTULA_DEEP') !== false ? 699 : 139) as $seed) {
+            $generator = new FormGenerator($seed);
+            $document = $generator->document();
+            try {
+                $building = BuildingReader::fromDocument($document);
+                $table = ReliefTable::of($building, 1.0);
+            } catch (InvalidInput) {
+                continue;
+            }
+            $school = Relief::SCHOOLS[intdiv($seed, 7) % 5];
+            $depth = round($table['whole_mm'] * [0.3, 0.45, 0.6, 0.8][intdiv($seed, 35) % 4], 2);
+            $counts[$generator->class] ??= ['whole' => 0, 'red' => 0, 'refused' => 0];
+            try {
+                $derived = self::cut($document, "{$depth}mm", $school, Relief::BACKS[$seed % 3]);
+            } catch (InvalidInput $faults) {
+                self::assertNotSame('', $faults->problems[0]->line());
+                $counts[$generator->class]['refused']++;
+
+                continue;
+            }
+            $front = min(array_map(static fn ($b): float => $b->standing()->bounds()->y0, $building->blocks)) / $building->scale->ratio;
+            foreach ($derived->kit->form->facets as $facet) {
+                foreach ($facet->patches as $patch) {
+                    self::assertLessThan($front + $depth + 0.001, $patch->outline->bounds()->y1, "seed $seed, $school");
+                }
+            }
+            $counts[$generator->class][$derived->dryFit->goesTogether() ? 'whole' : 'red']++;
+        }
+        fwrite(STDERR, "\n".json_encode($counts)."\n");
+        foreach ($counts as $class => $count) {
+            self::assertGreaterThanOrEqual(getenv('CHARTULA_DEEP') !== false ? 50 : 10, $count['whole'] + $count['red'], $class);
+            self::assertLessThanOrEqual($class === 'dormer' ? 0.4 : 0.1, $count['red'] / ($count['whole'] + $count['red']), $class);
+        }
+    }
+
+    public function testOpeningsOfShortenedFlanksAreKeptNarrowedOrDroppedAndItIsSaid(): void
+    {
+        $kept = self::cut(JsonText::decode(Kits::exampleText('weigh-office')), '24mm', 'squeeze');
+        self::assertSame([], $kept->kit->modelled->lost);
+        $narrowed = self::cut(JsonText::decode(Kits::exampleText('weigh-office')), '24mm', 'squeeze', 'open', 'narrow');
+        self::assertSame([['what' => 'narrowed', 'at' => 'main.right.w1', 'count' => 1]], $narrowed->kit->modelled->lost);
+        $dropped = self::cut(JsonText::decode(Kits::exampleText('weigh-office')), '24mm', 'squeeze', 'open', 'drop');
+        self::assertSame([['what' => 'opening', 'at' => 'main.right.w1', 'count' => 1]], $dropped->kit->modelled->lost);
+        foreach ([$kept, $narrowed, $dropped] as $derived) {
+            self::assertTrue($derived->dryFit->goesTogether());
+        }
+        self::assertContains('relief.lost', array_map(static fn (Check $c): string => $c->code, $dropped->checks));
+        // Bricks keep their size: 24 mm are sixteen half-bricks, 24.5 are not.
+        self::assertNotContains('relief.half-brick', array_map(static fn (Check $c): string => $c->code, $dropped->checks));
+        self::assertContains('relief.half-brick', array_map(static fn (Check $c): string => $c->code, self::cut(JsonText::decode(Kits::exampleText('weigh-office')), '24.5mm', 'slice')->checks));
+    }
+
+    public function testTheDepthIsTheFinishedOnesOnThePlot(): void
+    {
+        $document = Kits::box('160mm', '100mm', '60mm', 40.0);
+        $document->plot = json_decode('{"size": ["200mm", "44mm"], "at": ["-20mm", "-1mm"], "gap": "3mm"}');
+        $fit = self::cut($document, '40mm', 'slice')->fit;
+        self::assertTrue($fit?->fits());
+        // The cut ends of the cards, square to the slope, lean forward of the cut.
+        self::assertLessThanOrEqual(41.0 + 1e-6, $fit->finished->extents()['y1']);
+    }
+
+    #[DataProvider('provideBadCuts')]
+    public function testWhatCannotBeCutSaysWhatWould(string $depth, string $school, string $code, string $words): void
+    {
+        try {
+            self::box($depth, $school);
+            self::fail('Cut');
+        } catch (InvalidInput $faults) {
+            self::assertSame(['relief.depth', $code], [$faults->problems[0]->path, $faults->problems[0]->code]);
+            self::assertStringContainsString($words, $faults->problems[0]->line());
+        }
+    }
+
+    /** @return iterable<string, array{string, string, string, string}> */
+    public static function provideBadCuts(): iterable
+    {
+        yield 'deeper than it is' => ['101mm', 'slice', 'relief.deeper', 'only 100 mm deep'];
+        yield 'less than its card' => ['1.5mm', 'slice', 'relief.shallow', 'at least 2 mm'];
+        yield 'a front slope that does not reach the ridge' => ['40mm', 'front-slope', 'relief.no-ridge', 'fails by 10 mm'];
+        yield 'nothing' => ['0mm', 'slice', 'length.not-above-zero', 'above 0'];
+    }
+
+    public function testACutThroughADormerIsRefusedWithTheDepthsThatWouldDo(): void
+    {
+        $this->expectExceptionMessage('16 mm or less, or behind it, from 40 mm on');
+        self::cut(JsonText::decode(Kits::exampleText('creamery')), '30mm', 'slice');
+    }
+
+    public function testTheSchoolsSideBySide(): void
+    {
+        $table = ReliefTable::of(BuildingReader::fromDocument(Kits::box('160mm', '100mm', '60mm', 40.0)), 40.0);
+        $rows = array_column($table['rows'], null, 'school');
+        self::assertSame([-8.391, 0.0, -25.173, null, 0.0], array_map(static fn (string $s): mixed => $rows[$s]['off_mm'], Relief::SCHOOLS));
+        self::assertStringContainsString('fails by 10 mm', (string) json_encode($rows['front-slope']['refused']));
+        self::assertSame(100.0, $table['whole_mm']);
+    }
+}
