@@ -35,6 +35,9 @@ final class PlotTest extends ApiTestCase
         $relief->assertJsonPath('rows.0.school', 'slice')->assertJsonPath('even', []);
         $this->getJson("/api/buildings/$building->id/relief?depth=0mm")->assertStatus(422);
         $this->getJson("/api/buildings/$building->id/relief?depth=deep")->assertStatus(422)->assertJsonPath('problems.0.path', 'depth');
+        $sight = $this->getJson("/api/buildings/$building->id/sight")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/sight', self::decoded($sight));
+        $sight->assertJsonPath('faces.0.key', 'main.front')->assertJsonPath('faces.0.wants', 'full');
         $material = $this->getJson("/api/buildings/$building->id/material?world=real&text=6in")->assertOk();
         self::assertMatches('api.schema.json#/$defs/material', self::decoded($material));
         $this->getJson("/api/buildings/$building->id/material?world=model&text=3/64in")->assertOk()->assertJsonPath('imperial', '3.57 in');

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\DeriveKit;
 use App\Models\Building;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Fit\Relief\ReliefTable;
 use Chartula\Core\Fit\ScaleTable;
+use Chartula\Core\Fit\Sight\SightReport;
+use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Measure\LengthText;
 use Chartula\Core\Measure\World;
 use Chartula\Core\Problem\InvalidInput;
@@ -16,7 +19,7 @@ use Chartula\Core\Stock\Sizes;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** A building at other scales, in low relief, and what is sold at its own. */
+/** What a building would be: at other scales, in low relief, from the operator's eye; and what is sold at its scale. */
 final readonly class ScaleController
 {
     public function table(Request $request, Building $building): JsonResponse
@@ -40,6 +43,17 @@ final readonly class ScaleController
         $mm = $depth->world === World::Real ? $depth->mm / $read->scale->ratio : $depth->mm;
 
         return $mm > 0.0 ? response()->json(ReliefTable::of($read, $mm)) : throw InvalidInput::at('depth', 'length.not-above-zero', ['given' => $input['depth']]);
+    }
+
+    /** What shows from the operator's eye; no faces where nobody says where that is. */
+    public function sight(Building $building, DeriveKit $derive): JsonResponse
+    {
+        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
+        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
+        $derived = $derive->derivation($sound);
+        $report = SightReport::of($derived->building, $derived->kit, Assembly::of($derived->serialised()));
+
+        return response()->json($report?->toArray() ?? ['faces' => [], 'lines' => []]);
     }
 
     /** A size on the bench as what it stands for, or a real one as what comes nearest to it. */

@@ -82,6 +82,26 @@ final readonly class ReliefTable
         return [$form, $cut];
     }
 
+    /**
+     * How high the whole building's ridge is, and how far back.
+     *
+     * @return array{float, float} model millimetres, the building's axes
+     *
+     * @throws InvalidInput
+     */
+    public static function ridge(Building $building): array
+    {
+        $best = [0.0, 0.0];
+        foreach (self::formed($building->withRelief(null))[0]->facets as $facet) {
+            foreach ($facet->whole->outline->points as $p) {
+                $height = $facet->heightAt($p);
+                $best = $height > $best[0] + 0.001 ? [$height, $p->y] : $best;
+            }
+        }
+
+        return $best;
+    }
+
     private static function top(Form $form): float
     {
         return max([0.0, ...array_map(static fn (Solid $solid): float => $solid->peak(), $form->solids)]);

@@ -13,6 +13,7 @@ import type {
   ProjectSummary,
   ReliefTable,
   ScaleTable,
+  Sight,
   Stand,
 } from './types';
 
@@ -65,6 +66,12 @@ export const reliefOptions = (id: string, revision: number, depth: string) =>
     queryKey: ['building', id, 'relief', revision, depth],
     queryFn: () => api.get<ReliefTable>(`buildings/${id}/relief?${new URLSearchParams({ depth }).toString()}`),
     retry: false,
+  });
+
+export const sightOptions = (id: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'sight', revision],
+    queryFn: () => api.get<Sight>(`buildings/${id}/sight`),
   });
 
 export const materialOptions = (id: string, revision: number, world: 'model' | 'real', text: string) =>

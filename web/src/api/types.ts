@@ -277,6 +277,22 @@ export interface ScaleRow {
   faults: string[];
 }
 
+export interface SeenFace {
+  kind: 'wall' | 'roof';
+  key: string;
+  name: string;
+  path: string;
+  share: number;
+  degrees: number;
+  treat: string;
+  wants: 'full' | 'plain' | 'omit';
+}
+
+export interface Sight {
+  faces: SeenFace[];
+  lines: { key: string; shows: boolean; text: string }[];
+}
+
 export interface ReliefRow {
   school: string;
   costs: string;

@@ -3,14 +3,20 @@ import Button from 'react-bootstrap/Button';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../building/context';
 import { Clearances } from './Clearances';
+import { FromTheEye } from './FromTheEye';
 import { LowRelief } from './LowRelief';
 import { PlotFigures } from './PlotFigures';
 import { PlotPlan } from './PlotPlan';
 import { ReliefFigures } from './ReliefFigures';
 import { Scales } from './Scales';
 
-const VIEWS = ['plan', 'scales', 'low relief'] as const;
-const TITLES = { plan: 'On the layout', scales: 'At other scales', 'low relief': 'Cut before the backscene' };
+const VIEWS = ['plan', 'scales', 'low relief', 'from the eye'] as const;
+const TITLES = {
+  plan: 'On the layout',
+  scales: 'At other scales',
+  'low relief': 'Cut before the backscene',
+  'from the eye': 'What shows',
+};
 
 /** Where does it stand on the layout, does it fit, and what is given up if not? */
 export function PlotStage() {
@@ -41,6 +47,7 @@ export function PlotStage() {
         </div>
         {view === 'scales' && <Scales />}
         {view === 'low relief' && <LowRelief />}
+        {view === 'from the eye' && <FromTheEye />}
         {view === 'plan' &&
           (plot === null ? (
             <>

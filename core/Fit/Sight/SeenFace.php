@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit\Sight;
+
+/** How much of one face of the building shows, from the best place of the eye. */
+final readonly class SeenFace
+{
+    /** Shows less than this, or more nearly edge-on than that, and it needs no detail. */
+    private const LITTLE = 0.05;
+
+    private const GRAZING_DEG = 8.0;
+
+    /**
+     * @param  'wall'|'roof'  $kind
+     * @param  string  $name  what it is called
+     * @param  string  $path  of the wall in the document
+     * @param  float  $share  of the face that shows
+     * @param  float  $degrees  between the line of sight and the face, where it shows best
+     * @param  string  $treat  how the wall is treated now
+     */
+    public function __construct(
+        public string $kind,
+        public string $key,
+        public string $name,
+        public string $path,
+        public float $share,
+        public float $degrees,
+        public string $treat,
+    ) {
+    }
+
+    /** @return 'full'|'plain'|'omit' */
+    public function wants(): string
+    {
+        return match (true) {
+            $this->share <= 0.0 => 'omit',
+            $this->share < self::LITTLE || $this->degrees < self::GRAZING_DEG => 'plain',
+            default => 'full',
+        };
+    }
+
+    /** @return array{kind: string, key: string, name: string, path: string, share: float, degrees: float, treat: string, wants: string} */
+    public function toArray(): array
+    {
+        return ['kind' => $this->kind, 'key' => $this->key, 'name' => $this->name, 'path' => $this->path, 'share' => round($this->share, 4), 'degrees' => round($this->degrees, 2), 'treat' => $this->treat, 'wants' => $this->wants()];
+    }
+}

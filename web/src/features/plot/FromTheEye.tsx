@@ -1,0 +1,145 @@
+import { useQuery } from '@tanstack/react-query';
+import Button from 'react-bootstrap/Button';
+import { Link } from 'react-router';
+import { sightOptions } from '../../api/options';
+import type { Edit, SeenFace } from '../../api/types';
+import { textAt, useBuilding } from '../building/context';
+
+const WORDS = { full: 'shows', plain: 'hardly shows: plain card will do', omit: 'never shows' } as const;
+
+/** Which faces show from the operator's eye, which need no detail and which no paper, and what gives low relief away. */
+export function FromTheEye() {
+  const { state, save } = useBuilding();
+  const hasEye = textAt(state.document, 'plot.eye.distance') !== '';
+  const sight = useQuery({ ...sightOptions(state.id, state.derived_from ?? 0), enabled: hasEye });
+  if (!hasEye) {
+    return (
+      <>
+        <p>Say from where the layout is looked at, and how far the eye moves to each side.</p>
+        <Button
+          onClick={() =>
+            save([
+              ...(state.document.plot === undefined ? [{ op: 'add-plot' } as const] : []),
+              { op: 'set', path: 'plot.eye', value: { distance: '600mm', height: '350mm', travel: '400mm' } },
+            ])
+          }
+        >
+          Say where it is seen from
+        </Button>
+      </>
+    );
+  }
+  if (sight.isPending) return <p role="status">Looking at it from everywhere …</p>;
+  if (sight.isError)
+    return (
+      <p className="text-danger" role="alert">
+        {sight.error.message}
+      </p>
+    );
+  const walls = sight.data.faces.filter((face) => face.kind === 'wall');
+  const roofs = sight.data.faces.filter((face) => face.kind === 'roof');
+  const spare = walls.filter(
+    (face) => face.wants !== 'full' && face.treat === 'full' && !face.path.startsWith('relief'),
+  );
+  const treat = (face: SeenFace, how: string): Edit =>
+    /\.\d+$/.test(face.path)
+      ? { op: 'set', path: `${face.path}.treat`, value: how }
+      : {
+          op: 'set',
+          path: `${face.path}.=${face.key.split('.')[1] ?? ''}`,
+          value: { edge: face.key.split('.')[1] ?? '', treat: how },
+        };
+  return (
+    <>
+      <p className="quiet">
+        From {textAt(state.document, 'plot.eye.distance')} before the front, {textAt(state.document, 'plot.eye.height')}{' '}
+        up, moving {textAt(state.document, 'plot.eye.travel') || 'not at all'} to each side.{' '}
+        <Link to={`/buildings/${state.id}/stand`}>Stand it up</Link> shows the same view.
+      </p>
+      {sight.data.lines.length > 0 && (
+        <ul className="sight-lines">
+          {sight.data.lines.map((line) => (
+            <li key={line.key + line.text} className={line.shows ? 'shows' : undefined}>
+              {line.text}
+            </li>
+          ))}
+        </ul>
+      )}
+      {spare.length > 1 && (
+        <Button
+          variant="outline-primary"
+          className="mb-2"
+          onClick={() => save(spare.map((face) => treat(face, 'plain')))}
+        >
+          Leave {spare.length} walls plain
+        </Button>
+      )}
+      <Faces title="Walls" faces={walls}>
+        {(face) =>
+          face.treat === 'full' && face.wants !== 'full' && !face.path.startsWith('relief') ? (
+            <>
+              <Button size="sm" variant="outline-secondary" onClick={() => save([treat(face, 'plain')])}>
+                Plain
+              </Button>
+              {face.wants === 'omit' && (
+                <Button
+                  size="sm"
+                  variant="outline-secondary"
+                  className="ms-1"
+                  onClick={() => save([treat(face, 'omit')])}
+                >
+                  Leave it out
+                </Button>
+              )}
+            </>
+          ) : face.treat === 'full' ? null : (
+            <Button size="sm" variant="outline-secondary" onClick={() => save([treat(face, 'full')])}>
+              Model it fully
+            </Button>
+          )
+        }
+      </Faces>
+      <Faces title="Roofs" faces={roofs} />
+    </>
+  );
+}
+
+function Faces({
+  title,
+  faces,
+  children,
+}: {
+  title: string;
+  faces: SeenFace[];
+  children?: (face: SeenFace) => React.ReactNode;
+}) {
+  return (
+    <table className="table table-sm scales">
+      <caption className="visually-hidden">{title}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{title.toLowerCase()}</th>
+          <th scope="col">of it shows</th>
+          <th scope="col">at an angle of</th>
+          <th scope="col" />
+          <td />
+        </tr>
+      </thead>
+      <tbody>
+        {faces.map((face) => (
+          <tr key={face.key + face.name}>
+            <th scope="row">{face.name}</th>
+            <td>{(face.share * 100).toFixed(0)} %</td>
+            <td>{face.share > 0 ? `${face.degrees.toFixed(0)}°` : '–'}</td>
+            <td className={`sight-${face.wants}`}>
+              {face.treat === 'full'
+                ? WORDS[face.wants]
+                : `${WORDS[face.wants]}; it is ${face.treat === 'omit' ? 'left out' : face.treat}`}
+            </td>
+            <td>{children?.(face)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
