@@ -51,6 +51,8 @@ final readonly class Derivation
     public static function of(Building $building, string $text, Recall $recall = new Recall): self
     {
         $kit = Kit::derive($building, $recall);
+        // From here on the building is what is modelled of it.
+        $building = $kit->modelled->building;
         $plan = SheetPlan::of($building, $kit, null, $recall);
         $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit, $recall);
         // What is judged is what was written down: it is read back before the remarks on it are added.

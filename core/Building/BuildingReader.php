@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Compression\CompressionReader;
 use Chartula\Core\Building\Site\PlotReader;
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\Scale;
@@ -68,7 +69,7 @@ final readonly class BuildingReader
             return null;
         }
 
-        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot, $relief);
+        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot, $relief, CompressionReader::read($root->get('compression'), $values));
     }
 
     /**
@@ -142,13 +143,6 @@ final readonly class BuildingReader
             $node = $root->get($key);
             if ($node !== null && ! $node->isEmpty()) {
                 $node->fault('not-made-yet', ['given' => $key, 'instead' => $instead]);
-            }
-        }
-        $compression = $root->get('compression');
-        if ($compression !== null && $compression->isObject(['steps'])) {
-            $steps = $compression->get('steps');
-            if ($steps !== null && $steps->items(100) !== []) {
-                $steps->fault('not-made-yet', ['given' => 'compression', 'instead' => 'leave its steps empty for now']);
             }
         }
     }

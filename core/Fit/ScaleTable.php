@@ -68,6 +68,7 @@ final readonly class ScaleTable
     private static function made(Building $building): array
     {
         $kit = Kit::derive($building);
+        $building = $kit->modelled->building;
         /** @var array<string, mixed> $serialised */
         $serialised = json_decode((string) json_encode(KitDocument::of($building, '', $kit)), true);
         $assembly = Assembly::of($serialised);

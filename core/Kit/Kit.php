@@ -6,6 +6,8 @@ namespace Chartula\Core\Kit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Compression\Compressed;
+use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
 use Chartula\Core\Form\Relief\ReliefCut;
@@ -39,6 +41,7 @@ final readonly class Kit
      * @param  list<Joint>  $joints
      */
     private function __construct(
+        public Compressed $compressed,
         public Relieved $modelled,
         public Form $form,
         public Walls $walls,
@@ -54,7 +57,9 @@ final readonly class Kit
         $problems = new Problems;
         Limits::collect($building, $problems);
         $problems->throwIfAny();
-        $modelled = ReliefCut::of($building, $problems);
+        $compressed = Compressor::of($building, $problems);
+        $problems->throwIfAny();
+        $modelled = ReliefCut::of($compressed->building, $problems);
         $problems->throwIfAny();
         $building = $modelled->building;
         $form = Former::form($building, $problems, $recall);
@@ -74,7 +79,7 @@ final readonly class Kit
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls, $recall));
 
-        return new self($modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
+        return new self($compressed, $modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
     }
 
     /** All that lies on the walls, and what holds it up: of walls it knows their outlines, and nothing of what is let into them. */

@@ -55,6 +55,14 @@ final readonly class ProblemText
         'both-pitch-and-rise' => 'pitch and rise are both given; keep one',
         'frame.no-room' => 'stiles of {stile} and bars of {bar} leave no glass in a frame {width} wide and {height} high (model mm); use fewer panes or thinner members',
         'colour' => '“{given}” is not a colour; write it as #rrggbb',
+        // compression
+        'compress.no-block' => 'there is no block “{given}” here any more; known are {known}',
+        'compress.last-block' => '“{given}” is the last block; a building without blocks is none',
+        'compress.protected' => 'a factor makes {kept} smaller too, and those are protected; take them out of protect, or choose another step',
+        'compress.courses' => '{block} has only {most} courses to give, openings and three courses beside each kept; {given} are too many',
+        'compress.skew' => '“{edge}” runs along neither side of the building; shorten a wall that does',
+        'compress.bays' => 'no {given} bays can go from “{edge}”: a row keeps three, and nothing opposite may be cut in two',
+        'compress.too-much' => '{what} of “{edge}” can give {most} at the most, not {given}: a brick and a half stays, and three quarters of a pier',
         // low relief
         'relief.deeper' => 'the building is only {whole} mm deep on the model; a depth of {given} mm cuts nothing off: take it out, or make it less',
         'relief.shallow' => 'a depth of {given} mm leaves no room behind the front’s card; at least {least} mm are needed',

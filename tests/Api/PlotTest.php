@@ -35,6 +35,13 @@ final class PlotTest extends ApiTestCase
         $relief->assertJsonPath('rows.0.school', 'slice')->assertJsonPath('even', []);
         $this->getJson("/api/buildings/$building->id/relief?depth=0mm")->assertStatus(422);
         $this->getJson("/api/buildings/$building->id/relief?depth=deep")->assertStatus(422)->assertJsonPath('problems.0.path', 'depth');
+        $compromises = $this->getJson("/api/buildings/$building->id/compromises?wall=main.front&to=72mm")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/compromises', self::decoded($compromises));
+        $compromises->assertJsonPath('rows.0.key', 'mix');
+        $this->getJson("/api/buildings/$building->id/compromises?wall=main.top&to=72mm")->assertStatus(422)->assertJsonPath('problems.0.path', 'wall');
+        $taken = $this->edit($building, 1, [['op' => 'set', 'path' => 'compression', 'value' => ['steps' => $compromises->json('rows.0.steps')]]])->assertCreated();
+        self::assertEqualsWithDelta(72.0, (float) $taken->json('derived.plot.extents.x1') - (float) $taken->json('derived.plot.extents.x0'), 0.001);
+        $this->getJson("/api/buildings/$building->id/compromises?wall=main.front&to=72mm")->assertOk()->assertJsonPath('rows', [])->assertJsonPath('differences.0.real', '18ft');
         $sight = $this->getJson("/api/buildings/$building->id/sight")->assertOk();
         self::assertMatches('api.schema.json#/$defs/sight', self::decoded($sight));
         $sight->assertJsonPath('faces.0.key', 'main.front')->assertJsonPath('faces.0.wants', 'full');

@@ -41,6 +41,37 @@ final class PlotTest extends BrowserTestCase
         $this->assertSound('the scales');
     }
 
+    public function testABuildingIsFittedToALengthAndASingleStepSwitchedOff(): void
+    {
+        $this->beginBuilding('Ragna', 'Lamp room');
+        $this->link('Plot')->click();
+        $this->press('give up');
+        $this->sees('the building is modelled as it is');
+        $this->find("//label[normalize-space()='fit it to']/following-sibling::input")->sendKeys('62mm'.WebDriverKeys::ENTER);
+        $this->find("//section[@aria-label='Margins only']//button")->click();
+        $this->saved(2);
+        $this->sees('as it is modelled');
+        $this->sees('62.0 mm long');
+        $this->assertSound('what is given up');
+        $this->find("//input[@role='switch' or @type='checkbox'][following-sibling::label[contains(., 'margins shorter')]]")->click();
+        $this->saved(3);
+        $this->find("//li[contains(@class, 'off')]");
+    }
+
+    public function testWhatNeverShowsIsLeftPlain(): void
+    {
+        $this->beginBuilding('Alva', 'Lamp room');
+        $this->link('Plot')->click();
+        $this->press('from the eye');
+        $this->press('Say where it is seen from');
+        $this->saved(2);
+        $this->sees('never shows');
+        $this->find("//tr[th='back']//button[.='Plain']")->click();
+        $this->saved(3);
+        $this->sees('it is plain');
+        $this->assertSound('what shows');
+    }
+
     public function testABuildingIsCutToLowRelief(): void
     {
         $this->beginBuilding('Torvald', 'Lamp room');

@@ -8,6 +8,7 @@ use App\Actions\DeriveKit;
 use App\Models\Building;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Fit\Compromise\Compromises;
 use Chartula\Core\Fit\Relief\ReliefTable;
 use Chartula\Core\Fit\ScaleTable;
 use Chartula\Core\Fit\Sight\SightReport;
@@ -43,6 +44,19 @@ final readonly class ScaleController
         $mm = $depth->world === World::Real ? $depth->mm / $read->scale->ratio : $depth->mm;
 
         return $mm > 0.0 ? response()->json(ReliefTable::of($read, $mm)) : throw InvalidInput::at('depth', 'length.not-above-zero', ['given' => $input['depth']]);
+    }
+
+    /** Ways to bring the building to a finished length along one of its walls, least harmful first. */
+    public function compromises(Request $request, Building $building): JsonResponse
+    {
+        $input = $request->validate(['wall' => ['required', 'string', 'max:80'], 'to' => ['required', 'string', 'max:60']]);
+        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
+        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
+        $read = BuildingReader::fromText($sound);
+        $to = (new LengthText($read->gauge))->parse($input['to'], 'to', World::Model);
+        $mm = $to->world === World::Real ? $to->mm / $read->scale->ratio : $to->mm;
+
+        return $mm > 0.0 ? response()->json(Compromises::of(JsonText::decode($sound), $input['wall'], $mm)) : throw InvalidInput::at('to', 'length.not-above-zero', ['given' => $input['to']]);
     }
 
     /** What shows from the operator's eye; no faces where nobody says where that is. */

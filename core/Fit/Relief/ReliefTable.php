@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit\Relief;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
+use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
@@ -74,7 +75,9 @@ final readonly class ReliefTable
     private static function formed(Building $building): array
     {
         $problems = new Problems;
-        $cut = ReliefCut::of($building, $problems);
+        $whole = Compressor::of($building, $problems)->building;
+        $problems->throwIfAny();
+        $cut = ReliefCut::of($whole, $problems);
         $problems->throwIfAny();
         $form = Former::form($cut->building, $problems);
         $problems->throwIfAny();

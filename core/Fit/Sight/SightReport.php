@@ -39,12 +39,12 @@ final readonly class SightReport
         if ($plot?->eye === null) {
             return null;
         }
-        $sight = $kit->modelled->cut === null ? null : self::sight($building, $plot, $kit);
+        $sight = $kit->modelled->cut === null ? null : self::sight($plot, $kit);
 
         return new self(SeenFaces::of($plot, $assembly, $kit), $sight === null ? [] : self::lines($sight, $plot, $kit), $sight);
     }
 
-    private static function sight(Building $building, Plot $plot, Kit $kit): ?SightLines
+    private static function sight(Plot $plot, Kit $kit): ?SightLines
     {
         $front = self::front($kit->form);
         // The foremost plane that rises to the back is the front slope.
@@ -58,7 +58,7 @@ final readonly class SightReport
             return null;
         }
         $block = $kit->form->blocks[$slope->block];
-        [$ridge, $ridgeAt] = ReliefTable::ridge($building);
+        [$ridge, $ridgeAt] = ReliefTable::ridge($kit->compressed->building);
         $ends = array_merge(...array_map(static fn (BlockForm $b): array => array_map(static fn (Vec2 $p): float => $p->x, $b->ring->points), $kit->form->blocks));
         $eyes = SeenFaces::eyes($plot);
         $xs = array_map(static fn (Vec3 $e): float => $e->x, $eyes);

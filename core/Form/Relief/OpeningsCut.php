@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Form\Relief;
 
 use Chartula\Core\Building\Opening;
-use Chartula\Core\Building\Style;
-use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Building\OpeningRow;
 
 /** Openings of a wall of which a stretch is left, perhaps squeezed: kept as wide as they are, narrowed, or dropped. Real millimetres. */
 final readonly class OpeningsCut
@@ -66,7 +65,7 @@ final readonly class OpeningsCut
             if ($narrow > 0) {
                 $lost[] = ['what' => 'narrowed', 'at' => "$this->wall.$opening->id", 'count' => $narrow];
             }
-            array_push($made, ...self::asRow($opening, $row));
+            array_push($made, ...OpeningRow::of($opening, $row));
         }
 
         return [$made, $lost];
@@ -96,41 +95,5 @@ final readonly class OpeningsCut
         $most = $this->length - ($isTrue && $this->end > $this->whole - self::SAME_MM ? 0.0 : $this->margin);
 
         return $from < $least - self::SAME_MM || $from + $width > $most + self::SAME_MM ? null : [$from, $from + $width];
-    }
-
-    /**
-     * A row stays one where its openings are alike and equally far apart.
-     *
-     * @param  list<array{float, float}>  $places
-     * @return list<Opening>
-     */
-    private static function asRow(Opening $opening, array $places): array
-    {
-        if ($places === []) {
-            return [];
-        }
-        $widths = array_map(static fn (array $p): float => $p[1] - $p[0], $places);
-        $isAlike = max($widths) - min($widths) < self::SAME_MM;
-        for ($i = 2; $isAlike && $i < count($places); $i++) {
-            $isAlike = abs(($places[$i][0] - $places[$i - 1][0]) - ($places[1][0] - $places[0][0])) < self::SAME_MM;
-        }
-        if ($isAlike) {
-            $pitch = count($places) > 1 ? RealLength::ofMillimetres($places[1][0] - $places[0][0]) : null;
-
-            return [self::opening($opening, $opening->id, $places[0], count($places), $pitch)];
-        }
-
-        return array_map(static fn (array $place, int $i): Opening => self::opening($opening, $opening->id.($i > 0 ? '-'.($i + 1) : ''), $place, 1, null), $places, array_keys($places));
-    }
-
-    /** @param  array{float, float}  $place */
-    private static function opening(Opening $opening, string $id, array $place, int $count, ?RealLength $pitch): Opening
-    {
-        $style = $opening->style;
-        if ($style->w->mm - self::SAME_MM > $place[1] - $place[0]) {
-            $style = new Style($style->id, $style->kind, RealLength::ofMillimetres($place[1] - $place[0]), $style->h, $style->rise, $style->reveal, $style->sill, $style->frame);
-        }
-
-        return new Opening($id, $style, RealLength::ofMillimetres($place[0]), $opening->sill, $count, $pitch, $opening->path);
     }
 }

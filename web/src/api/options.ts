@@ -4,6 +4,7 @@ import type {
   Account,
   BuildingState,
   Comparison,
+  Compromises,
   Cut,
   Cut2D,
   Fit,
@@ -65,6 +66,13 @@ export const reliefOptions = (id: string, revision: number, depth: string) =>
   queryOptions({
     queryKey: ['building', id, 'relief', revision, depth],
     queryFn: () => api.get<ReliefTable>(`buildings/${id}/relief?${new URLSearchParams({ depth }).toString()}`),
+    retry: false,
+  });
+
+export const compromisesOptions = (id: string, revision: number, wall: string, to: string) =>
+  queryOptions({
+    queryKey: ['building', id, 'compromises', revision, wall, to],
+    queryFn: () => api.get<Compromises>(`buildings/${id}/compromises?${new URLSearchParams({ wall, to }).toString()}`),
     retry: false,
   });
 

@@ -277,6 +277,29 @@ export interface ScaleRow {
   faults: string[];
 }
 
+export interface CompromiseRow {
+  key: string;
+  steps: { [key: string]: Json }[];
+  costs: string[];
+  harm: number;
+  protected: boolean;
+  finished_mm: number | null;
+  closes: boolean;
+  refused: string | null;
+  view: { kind: 'wall' | 'opening'; ring: Point[] }[];
+}
+
+export interface Compromises {
+  wall: string;
+  now_mm: number;
+  to_mm: number;
+  by: string;
+  most: string;
+  rows: CompromiseRow[];
+  ghost: { kind: 'wall' | 'opening'; ring: Point[] }[];
+  differences: { what: string; real: string; modelled: string }[];
+}
+
 export interface SeenFace {
   kind: 'wall' | 'roof';
   key: string;

@@ -4,16 +4,18 @@ import { Empty } from '../../ui/States';
 import { useBuilding } from '../building/context';
 import { Clearances } from './Clearances';
 import { FromTheEye } from './FromTheEye';
+import { GiveUp } from './GiveUp';
 import { LowRelief } from './LowRelief';
 import { PlotFigures } from './PlotFigures';
 import { PlotPlan } from './PlotPlan';
 import { ReliefFigures } from './ReliefFigures';
 import { Scales } from './Scales';
 
-const VIEWS = ['plan', 'scales', 'low relief', 'from the eye'] as const;
+const VIEWS = ['plan', 'scales', 'give up', 'low relief', 'from the eye'] as const;
 const TITLES = {
   plan: 'On the layout',
   scales: 'At other scales',
+  'give up': 'What to give up',
   'low relief': 'Cut before the backscene',
   'from the eye': 'What shows',
 };
@@ -48,6 +50,7 @@ export function PlotStage() {
         {view === 'scales' && <Scales />}
         {view === 'low relief' && <LowRelief />}
         {view === 'from the eye' && <FromTheEye />}
+        {view === 'give up' && <GiveUp />}
         {view === 'plan' &&
           (plot === null ? (
             <>

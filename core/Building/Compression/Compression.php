@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Compression;
+
+/** What is given up of the real building, step by step; the real figures stay as they were measured. */
+final readonly class Compression
+{
+    /** What a step leaves alone unless the person says otherwise. */
+    public const PROTECTED = ['doors', 'windows'];
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<value-of<self::PROTECTED>>  $protect
+     */
+    public function __construct(
+        public array $steps,
+        public array $protect,
+    ) {
+    }
+
+    public static function none(): self
+    {
+        return new self([], self::PROTECTED);
+    }
+}

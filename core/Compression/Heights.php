@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Compression;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
+
+/** A block's height in stretches: openings, which stay true, and what is blank in every wall, which may lose courses from the top down. Real millimetres above the datum. */
+final readonly class Heights
+{
+    private const SAME_MM = 0.01;
+
+    /** Courses that stay above and below every opening. */
+    private const LEAST_COURSES = 3;
+
+    public function __construct(
+        private Building $building,
+        private Block $block,
+    ) {
+    }
+
+    /** @return array{?AxisMap, float} shorter by so much, and the most that could be; null where that is less */
+    public function without(float $by): array
+    {
+        $taken = [];
+        foreach ($this->block->walls as $wall) {
+            foreach ($wall->openings as $opening) {
+                $sill = $this->block->base->mm + $opening->sill->mm;
+                $taken[] = [$sill, $sill + $opening->style->h->mm];
+            }
+        }
+        sort($taken);
+        $blank = [];
+        $at = $this->block->base->mm;
+        foreach ($taken as [$from, $to]) {
+            if ($from > $at + self::SAME_MM) {
+                $blank[] = [$at, $from];
+            }
+            $at = max($at, $to);
+        }
+        if ($this->block->eaves->mm > $at + self::SAME_MM) {
+            $blank[] = [$at, $this->block->eaves->mm];
+        }
+        $course = $this->building->gauge->course_mm;
+        $left = $by;
+        $room = 0.0;
+        $shrunk = [];
+        foreach (array_reverse($blank) as [$from, $to]) {
+            // Whole courses, so that beds stay beds.
+            $most = max(0.0, floor(($to - $from) / $course + 1e-6 - self::LEAST_COURSES) * $course);
+            $room += $most;
+            $share = min($left, $most);
+            $left -= $share;
+            if ($share > 0.0) {
+                array_unshift($shrunk, [$from, $to, $share]);
+            }
+        }
+
+        return [$left > self::SAME_MM ? null : new AxisMap($shrunk), $room];
+    }
+}

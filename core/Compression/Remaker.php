@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Compression;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Footprint;
+use Chartula\Core\Building\OpeningRow;
+use Chartula\Core\Building\Storey;
+use Chartula\Core\Building\Wall;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\RealLength;
+
+/** Makes a building anew whose places have moved along its axes; what is protected was not moved within itself. Real millimetres. */
+final readonly class Remaker
+{
+    private const SAME_MM = 0.01;
+
+    /**
+     * @param  array<string, AxisMap>  $heights  by block
+     */
+    public function __construct(
+        private ?AxisMap $across,
+        private ?AxisMap $deep,
+        private array $heights,
+    ) {
+    }
+
+    public function building(Building $building): Building
+    {
+        $blocks = array_map($this->block(...), $building->blocks);
+
+        return $building->withBlocks($blocks);
+    }
+
+    private function moved(Vec2 $at): Vec2
+    {
+        return new Vec2($this->across?->at($at->x) ?? $at->x, $this->deep?->at($at->y) ?? $at->y);
+    }
+
+    private function block(Block $block): Block
+    {
+        $ring = $block->standing();
+        $points = array_map($this->moved(...), $ring->points);
+        $at = $block->at->plus($points[0]->minus($ring->points[0]));
+        $turn = deg2rad($block->turnDeg);
+        $own = array_map(static function (Vec2 $p) use ($at, $turn): Vec2 {
+            $off = $p->minus($at);
+
+            return new Vec2($off->x * cos($turn) + $off->y * sin($turn), $off->y * cos($turn) - $off->x * sin($turn));
+        }, $points);
+        $map = $this->heights[$block->id] ?? null;
+        $up = static fn (RealLength $z): RealLength => $map === null || abs($map->at($z->mm) - $z->mm) < self::SAME_MM ? $z : self::length($z, $map->at($z->mm));
+        $walls = array_map(fn (Wall $wall): Wall => $this->wall($block, $wall, $ring->point($wall->edge), $ring->point($wall->edge + 1), $map), $block->walls);
+
+        return new Block($block->id, $block->name, self::footprint($block->footprint, $own), $at, $block->turnDeg, $block->base, $up($block->eaves), $walls, $block->roof, $block->corners,
+            array_map(static fn (Storey $s): Storey => new Storey($s->id, $s->name, $up($s->floor), $s->height), $block->storeys), $block->plinth === null ? null : $up($block->plinth), $block->path);
+    }
+
+    /** As it is modelled, written as it was measured. */
+    private static function length(RealLength $was, float $mm): RealLength
+    {
+        return RealLength::entered($mm, LengthFormat::like($was->text ?? '', round($mm, 4)).' as modelled', $was->path ?? '');
+    }
+
+    /** @param  non-empty-list<Vec2>  $own  corners in the block's own axes */
+    private static function footprint(Footprint $was, array $own): Footprint
+    {
+        $before = $was->ring()->points;
+        $isSame = true;
+        foreach ($own as $i => $p) {
+            $isSame = $isSame && $p->distanceTo($before[$i]) < self::SAME_MM;
+        }
+        if ($isSame) {
+            return $was;
+        }
+        if ($was->rect !== null) {
+            $size = [$own[2]->x, $own[2]->y];
+
+            return Footprint::rect(...array_map(static fn (RealLength $l, float $mm): RealLength => abs($l->mm - $mm) < self::SAME_MM ? $l : self::length($l, $mm), $was->rect, $size));
+        }
+
+        return Footprint::polygon(array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $own), $was->edges);
+    }
+
+    private function wall(Block $block, Wall $wall, Vec2 $from, Vec2 $to, ?AxisMap $map): Wall
+    {
+        $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+        $start = $this->moved($from);
+        $openings = [];
+        foreach ($wall->openings as $opening) {
+            $places = [];
+            for ($i = 0; $i < $opening->count; $i++) {
+                $left = $from->plus($along->times($opening->leftMm($i)));
+                $right = $from->plus($along->times($opening->leftMm($i) + $opening->style->w->mm));
+                if (! $this->isSwallowed($left, $right)) {
+                    $places[] = [$this->moved($left)->distanceTo($start), $this->moved($right)->distanceTo($start)];
+                }
+            }
+            $sill = $map === null ? $opening->sill : RealLength::ofMillimetres($map->at($block->base->mm + $opening->sill->mm) - $block->base->mm);
+            array_push($openings, ...OpeningRow::of($opening, $places, abs($sill->mm - $opening->sill->mm) < self::SAME_MM ? null : $sill));
+        }
+        $ground = $wall->ground === null || $map === null ? $wall->ground : array_map(static fn (RealLength $z): RealLength => RealLength::ofMillimetres($map->at($z->mm)), $wall->ground);
+
+        return new Wall($wall->edge, $wall->name, $wall->finish, $wall->treat, $wall->stack, $openings, $ground, $wall->path);
+    }
+
+    private function isSwallowed(Vec2 $a, Vec2 $b): bool
+    {
+        return ($this->across !== null && abs($a->x - $b->x) > self::SAME_MM && $this->across->swallows(min($a->x, $b->x), max($a->x, $b->x)))
+            || ($this->deep !== null && abs($a->y - $b->y) > self::SAME_MM && $this->deep->swallows(min($a->y, $b->y), max($a->y, $b->y)));
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit\Compromise;
+
+use Chartula\Core\Building\Compression\Step;
+
+/**
+ * The ways to make one wall shorter by so much, each with its harm: 100·w·|ln(x′/x)| summed over the classes of lengths that it
+ * touches. Real millimetres. docs/formulas.md#compression
+ *
+ * @phpstan-type Measures array{length: float, margins: float, piers: float, least_margins: float, least_piers: float, piers_count: int, row: int, bay: float}
+ */
+final readonly class Ladder
+{
+    private const MARGINS = 0.5;
+
+    private const PIERS = 1.0;
+
+    private const BAYS = 1.5;
+
+    private const FACTOR = 4.0;
+
+    /** Smaller than this everything is not called the same building any more. */
+    private const LEAST_FACTOR = 0.9;
+
+    private const LEAST_BAYS = 3;
+
+    private const SAME_MM = 0.01;
+
+    /**
+     * @param  Measures  $of
+     * @param  ?float  $whole  how long the building is in that direction, where that is more than the wall
+     * @return list<Proposal> least harmful first, those that touch what is protected last
+     */
+    public static function of(string $block, string $edge, array $of, float $by, ?float $whole = null): array
+    {
+        $step = static fn (string $op, float $mm): array => ['op' => $op, 'block' => $block, 'edge' => $edge, 'by' => self::mm($mm)];
+        $found = [];
+        [$margins, $piers] = [$of['margins'], $of['piers']];
+        if ($margins - $by >= $of['least_margins'] - self::SAME_MM) {
+            $found[] = new Proposal('margins', [$step(Step::MARGINS, $by)], [self::share('margins', $margins, $margins - $by)], self::harm(self::MARGINS, $margins, $margins - $by));
+        }
+        if ($piers > 0.0 && $piers - $by >= $of['least_piers'] - self::SAME_MM) {
+            $found[] = new Proposal('piers', [$step(Step::PIERS, $by)], [self::share('piers', $piers, $piers - $by)], self::harm(self::PIERS, $piers, $piers - $by));
+        }
+        $mix = self::mix($of, $by);
+        if ($mix !== null && $mix[0] > self::SAME_MM && $mix[1] > self::SAME_MM) {
+            $found[] = new Proposal('mix', [$step(Step::MARGINS, $mix[0]), $step(Step::PIERS, $mix[1])], [self::share('margins', $margins, $margins - $mix[0]), self::share('piers', $piers, $piers - $mix[1])],
+                self::harm(self::MARGINS, $margins, $margins - $mix[0]) + self::harm(self::PIERS, $piers, $piers - $mix[1]));
+        }
+        $bays = self::bays($block, $edge, $of, $by);
+        $factor = 1.0 - $by / ($whole ?? $of['length']);
+        if ($factor >= self::LEAST_FACTOR) {
+            $found[] = new Proposal('factor', [['op' => Step::FACTOR, 'by' => round($factor, 6)]], [sprintf('everything %.1f %% smaller, doors and windows too; areas %.3f, volumes %.3f of it', 100.0 * (1.0 - $factor), $factor ** 2, $factor ** 3)], self::harm(self::FACTOR, 1.0, $factor), true);
+        }
+        $found = [...$found, ...$bays === null ? [] : [$bays]];
+        // What is protected is offered last, whatever else it would cost.
+        usort($found, static fn (Proposal $a, Proposal $b): int => [$a->isProtected, $a->harm] <=> [$b->isProtected, $b->harm]);
+
+        return $found;
+    }
+
+    /**
+     * The best mix of margins and piers: 2e′/w_e = (n − 1)p′/w_p, neither larger than before nor smaller than it may be.
+     *
+     * @param  Measures  $of
+     * @return ?array{float, float} by how much each is less
+     */
+    private static function mix(array $of, float $by): ?array
+    {
+        $left = $of['margins'] + $of['piers'] - $by;
+        if ($of['piers'] <= 0.0 || $left < $of['least_margins'] + $of['least_piers'] - self::SAME_MM) {
+            return null;
+        }
+        $margins = $left * self::MARGINS / (self::MARGINS + self::PIERS);
+        $margins = max($of['least_margins'], $left - $of['piers'], min($of['margins'], $left - $of['least_piers'], $margins));
+
+        return [$of['margins'] - $margins, $of['piers'] - ($left - $margins)];
+    }
+
+    /**
+     * @param  Measures  $of
+     */
+    private static function bays(string $block, string $edge, array $of, float $by): ?Proposal
+    {
+        $drop = $of['bay'] > 0.0 ? (int) ceil($by / $of['bay'] - 1e-9) : 0;
+        if ($drop < 1 || $of['row'] - $drop < self::LEAST_BAYS) {
+            return null;
+        }
+        $over = $drop * $of['bay'] - $by;
+        $steps = [['op' => Step::BAYS, 'block' => $block, 'edge' => $edge, 'count' => $drop]];
+        $costs = [sprintf('%d openings to %d', $of['row'], $of['row'] - $drop)];
+        $harm = self::harm(self::BAYS, $of['row'], $of['row'] - $drop);
+        if ($over > self::SAME_MM) {
+            // Evenly over what piers and margins are left, as many as there are.
+            $piers = $of['piers_count'] - $drop;
+            $each = $over / ($piers + 2);
+            $width = $of['piers_count'] > 0 ? $of['piers'] / $of['piers_count'] : 0.0;
+            $steps[] = ['op' => Step::SPREAD, 'block' => $block, 'edge' => $edge, 'by' => self::mm($over)];
+            $costs[] = self::share('margins', $of['margins'], $of['margins'] + 2.0 * $each);
+            $harm += self::harm(self::MARGINS, $of['margins'], $of['margins'] + 2.0 * $each);
+            if ($piers > 0 && $width > 0.0) {
+                $costs[] = self::share('piers', $width, $width + $each);
+                $harm += self::harm(self::PIERS, $width, $width + $each);
+            }
+        }
+
+        return new Proposal('bays', $steps, $costs, $harm);
+    }
+
+    private static function harm(float $weight, float $was, float $is): float
+    {
+        return $was <= 0.0 || $is <= 0.0 ? 0.0 : 100.0 * $weight * abs(log($is / $was));
+    }
+
+    private static function share(string $what, float $was, float $is): string
+    {
+        return sprintf('%s %.0f %% %s', $what, 100.0 * abs($is / $was - 1.0), $is < $was ? 'narrower' : 'wider');
+    }
+
+    private static function mm(float $mm): string
+    {
+        return rtrim(rtrim(number_format($mm, 3, '.', ''), '0'), '.').'mm';
+    }
+}
