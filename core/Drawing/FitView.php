@@ -69,7 +69,7 @@ final readonly class FitView
         if ($side->edge === null) {
             return array_map(static fn (Vec2 $p): array => $plane->project($one->frame->at($p))->toArray(), $one->part->region->outline->points);
         }
-        [$p, $q, $r, $s] = $one->strip($side->edge);
+        [$p, $q, $r, $s] = $one->strip($side->edge, $side->hole);
 
         return array_map(static fn (Vec3 $corner): array => $plane->project($corner)->toArray(), [$p, $q, $s, $r]);
     }

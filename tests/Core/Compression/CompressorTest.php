@@ -227,7 +227,7 @@ final class CompressorTest extends TestCase
             }
             // A factor leaves card as thick as it is, and so falls a little short of nothing.
             self::assertEqualsWithDelta($to, $row['finished_mm'], $row['key'] === 'factor' ? 0.5 : 0.001, (string) json_encode($row['key']));
-            self::assertGreaterThanOrEqual($row['protected'] ? 0.0 : $harm, $row['harm']);
+            self::assertGreaterThanOrEqual($row['protected'] === true ? 0.0 : $harm, $row['harm']);
             $harm = $row['harm'];
         }
     }

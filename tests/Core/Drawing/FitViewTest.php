@@ -8,6 +8,7 @@ use Chartula\Core\Drawing\FitView;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\FreeEdge;
 use Chartula\Core\Kit\DryFit\JointMeasure;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Kits;
 
@@ -33,6 +34,27 @@ final class FitViewTest extends TestCase
         self::assertSame('closes over 38.00 mm, leaves free 1.52 mm', $found['main.right.core butt main.front.core']);
         // 2 · 1.17 · sin 40 = 1.50 over 18 ft and two verges of 6 in: 76.
         self::assertSame('parts on the inside by 0.00 mm, closes over 76.00 mm, is open outside by 1.50 mm', $found['main.front-slope.carrier mitre main.back-slope.carrier']);
+    }
+
+    #[DataProvider('provideExamples')]
+    public function testEveryJointOfEveryExampleIsDrawn(string $example): void
+    {
+        $derived = Kits::example($example);
+        $view = FitView::of($derived->serialised(), $derived->dryFit);
+        self::assertIsArray($view['measures']);
+        self::assertGreaterThan(50, count($view['measures']));
+        foreach ($view['measures'] as $measure) {
+            self::assertIsArray($measure);
+            self::assertIsArray($measure['drawing']);
+        }
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function provideExamples(): iterable
+    {
+        foreach (['weigh-office', 'creamery', 'ropewalk-row'] as $example) {
+            yield $example => [$example];
+        }
     }
 
     public function testTheWorstComesFirstAndSaysByHowMuch(): void
