@@ -89,7 +89,8 @@ final class DocumentDifference
                 $this->values($was, $is, $path, $entry);
             }
         }
-        if (array_keys(array_intersect_key($old, $new)) !== array_keys(array_intersect_key($new, $old))) {
+        // What is new comes to stand at the end.
+        if ([...array_keys(array_intersect_key($old, $new)), ...array_keys(array_diff_key($new, $old))] !== array_keys($new)) {
             $this->add($keys, $thing->words, Words::field($thing->field($keys)).' in another order', $before, $after);
         }
     }

@@ -37,6 +37,8 @@ final class DocumentDifferenceTest extends TestCase
         yield 'a wall’s paper' => [[$set('blocks.0.walls.=back.finish', 'bare')], 'back: finish from brick-flemish to bare'];
         yield 'one gone, one new' => [[['op' => 'remove-opening', 'wall' => 'front', 'id' => 'd1'], ['op' => 'add-opening', 'wall' => 'left', 'style' => 'door']], 'front: door d1 removed; left: door d1 added'];
         yield 'many' => [array_map(static fn (string $key): array => $set("blocks.0.$key", '20ft'), ['eaves', 'base', 'footprint.rect.0', 'footprint.rect.1', 'roof.overhang.eaves']), 'width from 18ft to 20ft, depth from 12ft to 20ft, eaves from 9ft 6in to 20ft, overhang eaves from 9in to 20ft; and 1 more'];
+        yield 'what is given up' => [[$set('compression.steps', [['op' => 'piers', 'block' => 'main', 'edge' => 'front', 'by' => '1ft'], ['op' => 'margins', 'block' => 'main', 'edge' => 'front', 'by' => '6in']])], 'compression added'];
+        yield 'the place' => [[$set('plot.eye.travel', '200mm'), $set('plot.lift.way', 'front')], 'plot eye travel from 400mm to 200mm, plot lift added'];
         yield 'nothing' => [[$set('blocks.0.eaves', '9ft 6in')], ''];
     }
 
@@ -56,6 +58,17 @@ final class DocumentDifferenceTest extends TestCase
             self::assertSame([], array_map(static fn (Change $c): string => $c->text(), DocumentDifference::of($before, $after)), "seed $seed");
         }
         self::assertGreaterThan(500, $checked);
+    }
+
+    public function testWhatIsRoundABuildingAndGivenUpOfItIsTakenAcrossToo(): void
+    {
+        [$before, $after] = [JsonText::decode(Kits::exampleText('creamery')), JsonText::decode(Kits::exampleText('ropewalk-row'))];
+        $before->compression = json_decode('{"steps": [{"op": "piers", "block": "hall", "edge": "front", "by": "1ft"}, {"op": "omit", "block": "dormer"}]}');
+        $after->compression = json_decode('{"steps": [{"op": "omit", "block": "tar", "off": true}, {"op": "piers", "block": "hall", "edge": "front", "by": "2ft"}], "protect": []}');
+        foreach (DocumentDifference::of($before, $after) as $change) {
+            $before = Edits::apply($before, json_decode((string) json_encode([['op' => 'set', 'path' => $change->path, 'value' => $change->after]])))->document;
+        }
+        self::assertSame([], array_map(static fn (Change $c): string => $c->text(), DocumentDifference::of($before, $after)));
     }
 
     public function testAnOpeningIsTheSameWhereverItStandsInItsList(): void
