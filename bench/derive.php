@@ -47,8 +47,8 @@ $creamery = (string) file_get_contents(__DIR__.'/../docs/examples/creamery.json'
 foreach (['weigh office' => $office, 'creamery' => $creamery, 'about 50' => loft($office, 8), 'about 150' => loft($office, 33), 'about 200' => loft($office, 44), 'about 1,000' => hall($office, 122)] as $name => $text) {
     $building = BuildingReader::fromText($text);
     $kit = Kit::derive($building);
-    $document = json_decode((string) json_encode(KitDocument::of($building, 'sha256:'.str_repeat('0', 64), $kit)), true);
     $derived = Derivation::of($building, $text);
+    $document = $derived->serialised();
     $drawings = $derived->drawings();
     $before = new Recall;
     Derivation::of($building, $text, $before);

@@ -63,6 +63,7 @@ final readonly class ProblemText
         'compress.skew' => '“{edge}” runs along neither side of the building; shorten a wall that does',
         'compress.bays' => 'no {given} bays can go from “{edge}”: a row keeps three, and nothing opposite may be cut in two',
         'compress.too-much' => '{what} of “{edge}” can give {most} at the most, not {given}: a brick and a half stays, and three quarters of a pier',
+        'perspective.no-deeper' => 'an apparent depth of {apparent} mm is no more than the true {depth}; make it more',
         // low relief
         'relief.deeper' => 'the building is only {whole} mm deep on the model; a depth of {given} mm cuts nothing off: take it out, or make it less',
         'relief.shallow' => 'a depth of {given} mm leaves no room behind the front’s card; at least {least} mm are needed',

@@ -42,6 +42,11 @@ final class PlotTest extends ApiTestCase
         $taken = $this->edit($building, 1, [['op' => 'set', 'path' => 'compression', 'value' => ['steps' => $compromises->json('rows.0.steps')]]])->assertCreated();
         self::assertEqualsWithDelta(72.0, (float) $taken->json('derived.plot.extents.x1') - (float) $taken->json('derived.plot.extents.x0'), 0.001);
         $this->getJson("/api/buildings/$building->id/compromises?wall=main.front&to=72mm")->assertOk()->assertJsonPath('rows', [])->assertJsonPath('differences.0.real', '18ft');
+        $mouth = 'distance=600mm&depth=50mm&width=30mm&height=28mm&axis=14mm&apparent=';
+        $perspective = $this->getJson("/api/buildings/$building->id/perspective?{$mouth}150mm")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/perspective', self::decoded($perspective));
+        self::assertEqualsWithDelta(375.0, (float) $perspective->json('vanishing_mm'), 0.001);
+        $this->getJson("/api/buildings/$building->id/perspective?{$mouth}40mm")->assertStatus(422)->assertJsonPath('problems.0.path', 'apparent');
         $sight = $this->getJson("/api/buildings/$building->id/sight")->assertOk();
         self::assertMatches('api.schema.json#/$defs/sight', self::decoded($sight));
         $sight->assertJsonPath('faces.0.key', 'main.front')->assertJsonPath('faces.0.wants', 'full');

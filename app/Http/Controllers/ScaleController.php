@@ -11,6 +11,7 @@ use Chartula\Core\Building\JsonText;
 use Chartula\Core\Fit\Compromise\Compromises;
 use Chartula\Core\Fit\Relief\ReliefTable;
 use Chartula\Core\Fit\ScaleTable;
+use Chartula\Core\Fit\Sight\ForcedPerspective;
 use Chartula\Core\Fit\Sight\SightReport;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Measure\LengthText;
@@ -68,6 +69,28 @@ final readonly class ScaleController
         $report = SightReport::of($derived->building, $derived->kit, Assembly::of($derived->serialised()));
 
         return response()->json($report?->toArray() ?? ['faces' => [], 'lines' => []]);
+    }
+
+    /** A mouth that looks deeper than it is, from the operator's eye. */
+    public function perspective(Request $request, Building $building): JsonResponse
+    {
+        $asked = $request->validate(array_fill_keys(['distance', 'depth', 'apparent', 'width', 'height', 'axis'], ['required', 'string', 'max:60']));
+        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
+        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
+        $read = BuildingReader::fromText($sound);
+        $mm = [];
+        foreach ($asked as $key => $text) {
+            $length = (new LengthText($read->gauge))->parse(is_string($text) ? $text : '', $key, World::Model);
+            $mm[$key] = $length->world === World::Real ? $length->mm / $read->scale->ratio : $length->mm;
+            if ($mm[$key] <= 0.0) {
+                throw InvalidInput::at($key, 'length.not-above-zero', ['given' => is_string($text) ? $text : '']);
+            }
+        }
+        if ($mm['apparent'] <= $mm['depth']) {
+            throw InvalidInput::at('apparent', 'perspective.no-deeper', ['apparent' => round($mm['apparent'], 2), 'depth' => round($mm['depth'], 2)]);
+        }
+
+        return response()->json((new ForcedPerspective($mm['distance'], $mm['depth'], $mm['apparent'], $mm['axis']))->toArray($mm['width'], $mm['height'], $read->scale->ratio));
     }
 
     /** A size on the bench as what it stands for, or a real one as what comes nearest to it. */

@@ -33,8 +33,9 @@ final readonly class Finished
         $pieces = [];
         foreach ($assembly->pieces as $piece) {
             $facets = static fn (): array => self::facets($piece);
-            $whole = $recall->of(Recall::question('stands', $piece->told, $plot->at, $plot->turnDeg), static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot));
-            $pieces[] = new FinishedPiece($piece->part->id, $names[$piece->part->id] ?? $piece->part->id, $piece->part->group, $whole, $facets, $plot);
+            $told = Recall::question('stands', $piece->told, $plot->at, $plot->turnDeg);
+            $whole = $recall->of($told, static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot));
+            $pieces[] = new FinishedPiece($piece->part->id, $names[$piece->part->id] ?? $piece->part->id, $piece->part->group, $whole, $facets, $plot, $told, $recall);
         }
         foreach ($kit->walls->spans() as $span) {
             foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {

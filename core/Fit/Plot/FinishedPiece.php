@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Facet;
+use Chartula\Core\Recall\Recall;
 
 /** A piece of the finished building as it stands on the plot. */
 final class FinishedPiece
@@ -26,6 +27,7 @@ final class FinishedPiece
     /**
      * @param  string  $group  shell, brace, roof, skin or trim
      * @param  Body  $whole  all of it, openings filled
+     * @param  string  $told  its shape and where it stands in one word, for what is recalled
      * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is convex
      */
     public function __construct(
@@ -35,6 +37,8 @@ final class FinishedPiece
         public readonly Body $whole,
         private readonly mixed $facets,
         private readonly Plot $plot,
+        private readonly string $told = '',
+        private readonly Recall $recall = new Recall,
     ) {
         $this->box = $whole->shadow->bounds();
     }
@@ -50,13 +54,16 @@ final class FinishedPiece
     /** @return list<Body> it without its openings, in convex pieces */
     public function bodies(): array
     {
-        if ($this->bodies !== null) {
-            return $this->bodies;
-        }
+        return $this->bodies ??= $this->recall->of("bodies$this->told", $this->cut(...));
+    }
+
+    /** @return list<Body> */
+    private function cut(): array
+    {
         $facets = ($this->facets)();
         $slabs = array_merge(...array_map(static fn (Facet $f): array => $f->slabsIn(self::boxOf($f), -self::ROUND_MM), $facets));
 
-        return $this->bodies = $facets === [] ? [$this->whole] : array_values(array_filter(array_map(fn (Convex $c): ?Body => $c->corners === [] ? null : self::body($c->corners, $this->plot), $slabs)));
+        return $facets === [] ? [$this->whole] : array_values(array_filter(array_map(fn (Convex $c): ?Body => $c->corners === [] ? null : self::body($c->corners, $this->plot), $slabs)));
     }
 
     /** @return list<list<Vec2>> its faces as they look from above, in the plot's own axes */

@@ -11,6 +11,7 @@ import type {
   Found,
   Made,
   Mockup,
+  Perspective,
   ProjectSummary,
   ReliefTable,
   ScaleTable,
@@ -73,6 +74,13 @@ export const compromisesOptions = (id: string, revision: number, wall: string, t
   queryOptions({
     queryKey: ['building', id, 'compromises', revision, wall, to],
     queryFn: () => api.get<Compromises>(`buildings/${id}/compromises?${new URLSearchParams({ wall, to }).toString()}`),
+    retry: false,
+  });
+
+export const perspectiveOptions = (id: string, revision: number, asked: Record<string, string>) =>
+  queryOptions({
+    queryKey: ['building', id, 'perspective', revision, asked],
+    queryFn: () => api.get<Perspective>(`buildings/${id}/perspective?${new URLSearchParams(asked).toString()}`),
     retry: false,
   });
 

@@ -316,6 +316,17 @@ export interface Sight {
   lines: { key: string; shows: boolean; text: string }[];
 }
 
+export interface Perspective {
+  vanishing_mm: number;
+  back_scale: number;
+  back_ratio: number;
+  rise_mm: number;
+  depths: { apparent_mm: number; true_mm: number; scale: number }[];
+  pieces: { name: string; front_mm: number; back_mm: number; long_mm: number; other_mm: number }[];
+  strong: boolean;
+  texts: string[];
+}
+
 export interface ReliefRow {
   school: string;
   costs: string;

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { sightOptions } from '../../api/options';
 import type { Edit, SeenFace } from '../../api/types';
 import { textAt, useBuilding } from '../building/context';
+import { ForcedPerspective } from './ForcedPerspective';
 
 const WORDS = { full: 'shows', plain: 'hardly shows: plain card will do', omit: 'never shows' } as const;
 
@@ -100,6 +101,7 @@ export function FromTheEye() {
         }
       </Faces>
       <Faces title="Roofs" faces={roofs} />
+      <ForcedPerspective />
     </>
   );
 }
