@@ -22,25 +22,11 @@ use Chartula\Core\Recall\Recall;
 use Chartula\Core\Sheets\SheetPlan;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/median.php';
 require __DIR__.'/buildings.php';
 
 $runs = (int) ($argv[1] ?? 15);
 $office = (string) file_get_contents(__DIR__.'/../docs/examples/weigh-office.json');
-
-/** @param  callable(): mixed  $work */
-function median(int $runs, callable $work): float
-{
-    $work();
-    $times = [];
-    for ($i = 0; $i < $runs; $i++) {
-        $start = hrtime(true);
-        $work();
-        $times[] = (hrtime(true) - $start) / 1e6;
-    }
-    sort($times);
-
-    return $times[intdiv($runs, 2)];
-}
 
 printf("%-24s %7s %8s %8s %8s %8s %8s %8s %8s %8s\n", 'building', 'pieces', 'read', 'derive', 'document', 'dry fit', 'packing', 'all', 'edited', 'PDF');
 $creamery = (string) file_get_contents(__DIR__.'/../docs/examples/creamery.json');

@@ -16,23 +16,9 @@ use Chartula\Core\Mockup\Mockup;
 use Chartula\Core\Problem\Problems;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/median.php';
 
 $runs = (int) ($argv[1] ?? 9);
-
-/** @param  callable(): mixed  $work */
-function median(int $runs, callable $work): float
-{
-    $work();
-    $times = [];
-    for ($i = 0; $i < $runs; $i++) {
-        $start = hrtime(true);
-        $work();
-        $times[] = (hrtime(true) - $start) / 1e6;
-    }
-    sort($times);
-
-    return $times[intdiv($runs, 2)];
-}
 
 /** A star with so many corners about 12 mm apart, every other one drawn in by 3 mm. */
 function star(int $corners): string

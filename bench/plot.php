@@ -22,18 +22,11 @@ use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Recall\Recall;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/median.php';
 
 $runs = (int) ($argv[1] ?? 7);
 $time = static function (string $what, callable $work) use ($runs): void {
-    $work();
-    $times = [];
-    for ($i = 0; $i < $runs; $i++) {
-        $start = hrtime(true);
-        $work();
-        $times[] = (hrtime(true) - $start) / 1e6;
-    }
-    sort($times);
-    printf("%-52s %8.1f ms\n", $what, $times[intdiv($runs, 2)]);
+    printf("%-52s %8.1f ms\n", $what, median($runs, $work));
 };
 $creamery = JsonText::decode((string) file_get_contents(__DIR__.'/../docs/examples/creamery.json'));
 assert($creamery->plot instanceof stdClass);

@@ -166,7 +166,7 @@ final readonly class MadeParts
     /** @throws InvalidInput where no revision was ever sound */
     private function sound(Building $building): Revision
     {
-        return $building->revisions()->where('is_sound', true)->orderByDesc('number')->first() ?? throw InvalidInput::at('', 'print.never-sound');
+        return $building->sound() ?? throw InvalidInput::at('', 'print.never-sound');
     }
 
     /** @return array<string, PartRecord> */

@@ -92,7 +92,7 @@ final readonly class SaveRevision
     /** @throws FixedPartsWouldChange */
     private function spareFixed(Building $building, RevisionChange $change): void
     {
-        $before = $building->revisions()->where('is_sound', true)->orderByDesc('number')->first();
+        $before = $building->sound();
         if ($before === null || $building->pieces->where('state', 'fixed')->isEmpty() || $this->faults($change->document, $change->text) !== []) {
             return;
         }

@@ -55,6 +55,12 @@ final class Building extends Model
         return $this->revisions()->where('number', $number)->firstOrFail();
     }
 
+    /** The last one that can be derived. */
+    public function sound(): ?Revision
+    {
+        return $this->revisions()->where('is_sound', true)->orderByDesc('number')->first();
+    }
+
     public function latest(): Revision
     {
         return $this->revision($this->current);

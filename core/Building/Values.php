@@ -105,12 +105,7 @@ final readonly class Values
 
             return null;
         }
-        $world = $parsed->world ?? $native;
-        $mm = match (true) {
-            $world === $native => $parsed->mm,
-            $native === World::Real => $parsed->mm * $this->scale->ratio,
-            default => $parsed->mm / $this->scale->ratio,
-        };
+        $mm = $parsed->in($native, $this->scale);
         $realMm = $native === World::Real ? $mm : $mm * $this->scale->ratio;
         $code = match (true) {
             $sign === Sign::AboveZero && $mm <= 0.0 => $mm < 0.0 ? 'length.negative' : 'length.not-above-zero',

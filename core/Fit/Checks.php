@@ -30,6 +30,7 @@ final readonly class Checks
             ...self::stocks($building),
             ...self::braces($building, $kit->walls),
             ...self::later($kit->walls),
+            ...self::givenUp($building, $kit),
             ...ReliefChecks::of($building, $kit),
         ];
     }
@@ -43,6 +44,12 @@ final readonly class Checks
         usort($checks, static fn (Check $a, Check $b): int => [self::ORDER[$a->level], $a->at] <=> [self::ORDER[$b->level], $b->at]);
 
         return $checks;
+    }
+
+    /** @return list<Check> */
+    private static function givenUp(Building $building, Kit $kit): array
+    {
+        return array_map(static fn (array $taken): Check => new Check('compress.given-up', Check::NOTE, $taken['path'], 'Given up: '.$taken['text'].'.', $taken['gains_mm'] / $building->scale->ratio), $kit->compressed->taken);
     }
 
     /**

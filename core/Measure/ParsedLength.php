@@ -12,4 +12,14 @@ final readonly class ParsedLength
         public ?World $world,
     ) {
     }
+
+    /** Millimetres of a world: what was written without one is of that. */
+    public function in(World $native, Scale $scale): float
+    {
+        return match (true) {
+            ($this->world ?? $native) === $native => $this->mm,
+            $native === World::Real => $this->mm * $scale->ratio,
+            default => $this->mm / $scale->ratio,
+        };
+    }
 }

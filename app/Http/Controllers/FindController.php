@@ -30,7 +30,7 @@ final readonly class FindController
     {
         $input = $request->validate(['text' => ['present', 'string', 'max:200']]);
         [$scale, $gauge] = BuildingReader::scaleAndGauge(JsonText::decode($building->latest()->text), new Problems);
-        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
+        $sound = $building->sound()?->text;
         $answer = is_string($sound) ? json_decode($derive->fromText($sound), true, 512, JSON_THROW_ON_ERROR) : [];
         $kit = is_array($answer) ? ($answer['kit'] ?? null) : null;
 

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\DeriveKit;
 use App\Models\Building;
+use Chartula\Core\Building\Building as Described;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Fit\Compromise\Compromises;
@@ -21,51 +22,42 @@ use Chartula\Core\Stock\Sizes;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** What a building would be: at other scales, in low relief, from the operator's eye; and what is sold at its scale. */
+/** What the last sound building would be: at other scales, in low relief, shorter, from the operator's eye; and what is sold at its scale. */
 final readonly class ScaleController
 {
+    private const LENGTH = ['required', 'string', 'max:60'];
+
     public function table(Request $request, Building $building): JsonResponse
     {
         $input = $request->validate(['also' => ['sometimes', 'numeric', 'between:1,1000']]);
         $also = is_numeric($input['also'] ?? null) ? [(float) $input['also']] : [];
-        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
-        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
 
-        return response()->json(ScaleTable::of(JsonText::decode($sound), $also));
+        return response()->json(ScaleTable::of(JsonText::decode(self::sound($building)), $also));
     }
 
     /** The five schools at a depth. */
     public function relief(Request $request, Building $building): JsonResponse
     {
-        $input = $request->validate(['depth' => ['required', 'string', 'max:60']]);
-        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
-        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
-        $read = BuildingReader::fromText($sound);
-        $depth = (new LengthText($read->gauge))->parse($input['depth'], 'depth', World::Model);
-        $mm = $depth->world === World::Real ? $depth->mm / $read->scale->ratio : $depth->mm;
+        $input = $request->validate(['depth' => self::LENGTH]);
+        $read = BuildingReader::fromText(self::sound($building));
 
-        return $mm > 0.0 ? response()->json(ReliefTable::of($read, $mm)) : throw InvalidInput::at('depth', 'length.not-above-zero', ['given' => $input['depth']]);
+        return response()->json(ReliefTable::of($read, self::length($read, $input['depth'], 'depth', World::Model)));
     }
 
-    /** Ways to bring the building to a finished length along one of its walls, least harmful first. */
+    /** Ways to bring the building to a finished length along one of its walls, least harmful first; how long it is, where none is asked. */
     public function compromises(Request $request, Building $building): JsonResponse
     {
-        $input = $request->validate(['wall' => ['required', 'string', 'max:80'], 'to' => ['required', 'string', 'max:60']]);
-        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
-        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
-        $read = BuildingReader::fromText($sound);
-        $to = (new LengthText($read->gauge))->parse($input['to'], 'to', World::Model);
-        $mm = $to->world === World::Real ? $to->mm / $read->scale->ratio : $to->mm;
+        $input = $request->validate(['wall' => ['required', 'string', 'max:80'], 'to' => ['sometimes', 'string', 'max:60']]);
+        $text = self::sound($building);
+        $to = isset($input['to']) ? self::length(BuildingReader::fromText($text), $input['to'], 'to', World::Model) : null;
 
-        return $mm > 0.0 ? response()->json(Compromises::of(JsonText::decode($sound), $input['wall'], $mm)) : throw InvalidInput::at('to', 'length.not-above-zero', ['given' => $input['to']]);
+        return response()->json(Compromises::of(JsonText::decode($text), $input['wall'], $to));
     }
 
     /** What shows from the operator's eye; no faces where nobody says where that is. */
     public function sight(Building $building, DeriveKit $derive): JsonResponse
     {
-        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
-        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
-        $derived = $derive->derivation($sound);
+        $derived = $derive->derivation(self::sound($building));
         $report = SightReport::of($derived->building, $derived->kit, Assembly::of($derived->serialised()));
 
         return response()->json($report?->toArray() ?? ['faces' => [], 'lines' => []]);
@@ -74,35 +66,37 @@ final readonly class ScaleController
     /** A mouth that looks deeper than it is, from the operator's eye. */
     public function perspective(Request $request, Building $building): JsonResponse
     {
-        $asked = $request->validate(array_fill_keys(['distance', 'depth', 'apparent', 'width', 'height', 'axis'], ['required', 'string', 'max:60']));
-        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
-        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
-        $read = BuildingReader::fromText($sound);
-        $mm = [];
-        foreach ($asked as $key => $text) {
-            $length = (new LengthText($read->gauge))->parse(is_string($text) ? $text : '', $key, World::Model);
-            $mm[$key] = $length->world === World::Real ? $length->mm / $read->scale->ratio : $length->mm;
-            if ($mm[$key] <= 0.0) {
-                throw InvalidInput::at($key, 'length.not-above-zero', ['given' => is_string($text) ? $text : '']);
-            }
-        }
-        if ($mm['apparent'] <= $mm['depth']) {
-            throw InvalidInput::at('apparent', 'perspective.no-deeper', ['apparent' => round($mm['apparent'], 2), 'depth' => round($mm['depth'], 2)]);
-        }
+        $keys = ['distance', 'depth', 'apparent', 'axis', 'width', 'height'];
+        $input = $request->validate(array_fill_keys($keys, self::LENGTH));
+        $read = BuildingReader::fromText(self::sound($building));
+        [$distance, $depth, $apparent, $axis, $width, $height] = array_map(static fn (string $key): float => self::length($read, $input[$key], $key, World::Model), $keys);
 
-        return response()->json((new ForcedPerspective($mm['distance'], $mm['depth'], $mm['apparent'], $mm['axis']))->toArray($mm['width'], $mm['height'], $read->scale->ratio));
+        return response()->json(ForcedPerspective::of($distance, $depth, $apparent, $axis)->toArray($width, $height, $read->scale->ratio));
     }
 
     /** A size on the bench as what it stands for, or a real one as what comes nearest to it. */
     public function material(Request $request, Building $building): JsonResponse
     {
         $input = $request->validate(['text' => ['required', 'string', 'max:100'], 'world' => ['required', 'in:model,real']]);
-        $sound = $building->revisions()->where('is_sound', true)->orderByDesc('number')->value('text');
-        abort_unless(is_string($sound), 404, 'Nothing stands yet.');
-        $read = BuildingReader::fromText($sound);
-        $isModel = $input['world'] === 'model';
-        $length = (new LengthText($read->gauge))->parse($input['text'], 'text', $isModel ? World::Model : World::Real);
+        $read = BuildingReader::fromText(self::sound($building));
 
-        return response()->json($isModel ? Sizes::ofModel($length->mm, $read->scale) : Sizes::nearest($length->mm, $read->scale, $read->methods->stocks()));
+        return response()->json($input['world'] === 'model' ? Sizes::ofModel(self::length($read, $input['text'], 'text', World::Model), $read->scale)
+            : Sizes::nearest(self::length($read, $input['text'], 'text', World::Real), $read->scale, $read->methods->stocks()));
+    }
+
+    private static function sound(Building $building): string
+    {
+        $text = $building->sound()?->text;
+        abort_if($text === null, 404, 'Nothing stands yet.');
+
+        return $text;
+    }
+
+    /** @throws InvalidInput at $path where it is no length above 0 */
+    private static function length(Described $read, mixed $text, string $path, World $native): float
+    {
+        $mm = (new LengthText($read->gauge))->parse(is_string($text) ? $text : '', $path, $native)->in($native, $read->scale);
+
+        return $mm > 0.0 ? $mm : throw InvalidInput::at($path, 'length.not-above-zero', ['given' => is_string($text) ? $text : '']);
     }
 }

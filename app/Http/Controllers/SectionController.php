@@ -18,7 +18,7 @@ final readonly class SectionController
     public function __invoke(Request $request, Building $building, DeriveKit $derive): JsonResponse
     {
         $asked = $request->validate(['across' => ['required', 'in:x,y'], 'at' => ['required', 'numeric', 'between:-100000,100000']]);
-        $revision = $building->revisions()->where('is_sound', true)->orderByDesc('number')->first();
+        $revision = $building->sound();
         abort_if(! $revision instanceof Revision, 404, 'Nothing stands yet.');
         $at = is_numeric($asked['at']) ? (float) $asked['at'] : 0.0;
         // Looked at from the right, or from the front.

@@ -16,7 +16,7 @@ final readonly class StandController
 {
     public function __invoke(Building $building, DeriveKit $derive): JsonResponse
     {
-        $revision = $building->revisions()->where('is_sound', true)->orderByDesc('number')->first();
+        $revision = $building->sound();
         abort_if(! $revision instanceof Revision, 404, 'Nothing stands yet.');
         $answer = json_decode($derive->fromText($revision->text), true, 512, JSON_THROW_ON_ERROR);
 

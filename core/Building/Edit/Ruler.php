@@ -36,31 +36,25 @@ final readonly class Ruler
     /** Real millimetres. */
     public function read(mixed $text): float
     {
-        if (! is_string($text)) {
-            return 0.0;
-        }
-        try {
-            $parsed = $this->lengths->parse($text, '');
-        } catch (InvalidInput) {
-            return 0.0;
-        }
-
-        return $parsed->world === World::Model ? $parsed->mm * $this->scale->ratio : $parsed->mm;
+        return $this->millimetres($text, World::Real);
     }
 
     /** Model millimetres. */
     public function readModel(mixed $text): float
     {
+        return $this->millimetres($text, World::Model);
+    }
+
+    private function millimetres(mixed $text, World $native): float
+    {
         if (! is_string($text)) {
             return 0.0;
         }
         try {
-            $parsed = $this->lengths->parse($text, '', World::Model);
+            return $this->lengths->parse($text, '', $native)->in($native, $this->scale);
         } catch (InvalidInput) {
             return 0.0;
         }
-
-        return $parsed->world === World::Real ? $parsed->mm / $this->scale->ratio : $parsed->mm;
     }
 
     public function widthOf(mixed $style): float

@@ -36,12 +36,12 @@ final readonly class Compromises
 
     /**
      * @param  string  $wall  along which it is to be shorter: block and edge
-     * @param  float  $to_mm  how long it is to be finished in that direction, model millimetres
-     * @return array{wall: string, now_mm: float, to_mm: float, by: string, most: string, rows: list<array<string, mixed>>, ghost: list<array<string, mixed>>, differences: list<array{what: string, real: string, modelled: string}>}
+     * @param  ?float  $to_mm  how long it is to be finished in that direction, model millimetres; null where that is not known yet
+     * @return array{wall: string, now_mm: float, to_mm: ?float, by: string, most: string, rows: list<array<string, mixed>>, ghost: list<array<string, mixed>>, differences: list<array{what: string, real: string, modelled: string}>}
      *
      * @throws InvalidInput
      */
-    public static function of(stdClass $document, string $wall, float $to_mm): array
+    public static function of(stdClass $document, string $wall, ?float $to_mm): array
     {
         $real = BuildingReader::fromDocument($document);
         $problems = new Problems;
@@ -51,7 +51,7 @@ final readonly class Compromises
         $recall = new Recall;
         [$kit, $now] = self::made($real, $lengths->isAcross, $recall);
         $measures = $lengths->measures();
-        $by = ($now - $to_mm) * $building->scale->ratio;
+        $by = ($now - ($to_mm ?? $now)) * $building->scale->ratio;
         $rows = [];
         foreach ($by <= self::SAME_MM * $building->scale->ratio ? [] : array_slice(Ladder::of($block, $edge, $measures, $by, $now * $building->scale->ratio), 0, self::MOST) as $proposal) {
             $rows[] = self::tried($document, $proposal, $lengths->isAcross, $wall, new Recall($recall->answers()));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Sight;
 
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Problem\InvalidInput;
 
 /**
  * A depth that looks deeper than it is, to an eye before it: straight lines stay straight and all that recede aim at one point on
@@ -24,12 +25,18 @@ final readonly class ForcedPerspective
      * @param  float  $apparent  greater than that
      * @param  float  $axis  height of the eye's axis above the floor of the mouth
      */
-    public function __construct(
+    private function __construct(
         public float $distance,
         public float $depth,
         public float $apparent,
         public float $axis,
     ) {
+    }
+
+    /** @throws InvalidInput at "apparent" where that is no deeper: perspective.no-deeper */
+    public static function of(float $distance, float $depth, float $apparent, float $axis): self
+    {
+        return $apparent > $depth ? new self($distance, $depth, $apparent, $axis) : throw InvalidInput::at('apparent', 'perspective.no-deeper', ['apparent' => round($apparent, 2), 'depth' => round($depth, 2)]);
     }
 
     /** How far behind the mouth all receding lines meet. */

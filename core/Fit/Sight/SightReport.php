@@ -28,7 +28,6 @@ final readonly class SightReport
     private function __construct(
         public array $faces,
         public array $lines,
-        public ?SightLines $sight,
     ) {
     }
 
@@ -41,7 +40,7 @@ final readonly class SightReport
         }
         $sight = $kit->modelled->cut === null ? null : self::sight($plot, $kit);
 
-        return new self(SeenFaces::of($plot, $assembly, $kit), $sight === null ? [] : self::lines($sight, $plot, $kit), $sight);
+        return new self(SeenFaces::of($plot, $assembly, $kit), $sight === null ? [] : self::lines($sight, $plot, $kit));
     }
 
     private static function sight(Plot $plot, Kit $kit): ?SightLines

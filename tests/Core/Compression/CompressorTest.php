@@ -14,6 +14,7 @@ use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Compromise\Compromises;
 use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -60,6 +61,7 @@ final class CompressorTest extends TestCase
         self::assertSame([], $derived->dryFit->toArray()['findings']);
         self::assertEqualsWithDelta($shorter, self::width($whole) - self::width($derived), 0.001);
         self::assertEqualsWithDelta($lower, ($whole->fit?->finished->extents()['high'] ?? 0.0) - ($derived->fit?->finished->extents()['high'] ?? 0.0), 0.001);
+        self::assertCount(count($derived->kit->compressed->taken), array_filter($derived->checks, static fn (Check $c): bool => $c->code === 'compress.given-up'));
         self::assertCount(count(array_filter($steps, static fn (array $s): bool => ($s['off'] ?? false) !== true)), $derived->kit->compressed->taken);
     }
 

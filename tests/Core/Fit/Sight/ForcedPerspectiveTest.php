@@ -13,7 +13,7 @@ final class ForcedPerspectiveTest extends TestCase
 {
     private static function mouth(float $axis = 14.0): ForcedPerspective
     {
-        return new ForcedPerspective(600.0, 50.0, 150.0, $axis);
+        return ForcedPerspective::of(600.0, 50.0, 150.0, $axis);
     }
 
     public function testWorkedDepths(): void
@@ -53,7 +53,7 @@ final class ForcedPerspectiveTest extends TestCase
     public function testAStrongIllusionIsSaid(): void
     {
         self::assertFalse(self::mouth()->isStrong());
-        self::assertTrue((new ForcedPerspective(600.0, 50.0, 200.0, 14.0))->isStrong());
-        self::assertTrue((new ForcedPerspective(200.0, 50.0, 150.0, 14.0))->isStrong(), 'too small at the back');
+        self::assertTrue(ForcedPerspective::of(600.0, 50.0, 200.0, 14.0)->isStrong());
+        self::assertTrue(ForcedPerspective::of(200.0, 50.0, 150.0, 14.0)->isStrong(), 'too small at the back');
     }
 }
