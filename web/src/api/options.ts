@@ -1,21 +1,17 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
+import type { Compromises, Perspective, ReliefTable, ScaleTable, Sight } from './plot';
 import type {
   Account,
   BuildingState,
   Comparison,
-  Compromises,
   Cut,
   Cut2D,
   Fit,
   Found,
   Made,
   Mockup,
-  Perspective,
   ProjectSummary,
-  ReliefTable,
-  ScaleTable,
-  Sight,
   Stand,
 } from './types';
 
@@ -73,7 +69,10 @@ export const reliefOptions = (id: string, revision: number, depth: string) =>
 export const compromisesOptions = (id: string, revision: number, wall: string, to: string) =>
   queryOptions({
     queryKey: ['building', id, 'compromises', revision, wall, to],
-    queryFn: () => api.get<Compromises>(`buildings/${id}/compromises?${new URLSearchParams({ wall, to }).toString()}`),
+    queryFn: () => {
+      const query = new URLSearchParams(to === '' ? { wall } : { wall, to });
+      return api.get<Compromises>(`buildings/${id}/compromises?${query.toString()}`);
+    },
     retry: false,
   });
 

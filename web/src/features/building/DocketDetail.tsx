@@ -31,6 +31,21 @@ export function DocketDetail({ entry, derived, building }: { entry: string; deri
           <Link to={`/buildings/${building}/fit`}>Every joint, free edge and check</Link>
         </p>
       )}
+      {entry === 'plot' && derived.plot !== null && (
+        <>
+          <ul>
+            {derived.plot.clearances.map((one, i) => (
+              <li key={i}>
+                <span className={`level level-${one.fits ? 'ok' : 'stop'}`}>{one.fits ? 'fits' : 'does not fit'}</span>,{' '}
+                {one.text}
+              </li>
+            ))}
+          </ul>
+          <p className="mb-0">
+            <Link to={`/buildings/${building}/plot`}>On the layout</Link>
+          </p>
+        </>
+      )}
       {entry === 'made' && (
         <p className="mb-0">
           <Link to={`/buildings/${building}/bench`}>What is printed, cut, papered and fixed, and what is stale</Link>

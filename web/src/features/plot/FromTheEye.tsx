@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { sightOptions } from '../../api/options';
-import type { Edit, SeenFace } from '../../api/types';
+import type { SeenFace } from '../../api/plot';
+import type { Edit } from '../../api/types';
 import { textAt, useBuilding } from '../building/context';
 import { ForcedPerspective } from './ForcedPerspective';
 

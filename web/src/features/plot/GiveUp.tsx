@@ -3,8 +3,9 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { compromisesOptions } from '../../api/options';
-import type { CompromiseRow, Compromises, Edit, Json } from '../../api/types';
-import { boundsOf, pathOf } from '../../drawing/geometry';
+import type { CompromiseRow, Compromises } from '../../api/plot';
+import type { Edit, Json } from '../../api/types';
+import { Shapes } from '../../drawing/Shapes';
 import { entriesAt } from '../../ui/Entries';
 import { textAt, useBuilding } from '../building/context';
 
@@ -27,6 +28,8 @@ const STEPS: Record<string, string> = {
   omit: 'left out',
 };
 
+const FILLS = { wall: '#e6dcc4', opening: '#fbfaf6' };
+
 const UNPROTECT: Edit = { op: 'set', path: 'compression.protect', value: [] };
 
 /** What is given up so that it fits: the least harmful ways to a finished length, and the steps taken so far. */
@@ -34,11 +37,13 @@ export function GiveUp() {
   const { state, save, derived } = useBuilding();
   const ids = { wall: useId(), to: useId() };
   const walls = derived?.view.walls ?? [];
-  const [wall, setWall] = useState(walls[0]?.key ?? '');
+  const [picked, setWall] = useState<string | null>(null);
+  // What was picked may have been left out since.
+  const wall = (walls.find((one) => one.key === picked) ?? walls[0])?.key ?? '';
   const [typed, setTyped] = useState('');
   const [to, setTo] = useState('');
   const answer = useQuery({
-    ...compromisesOptions(state.id, state.derived_from ?? 0, wall, to === '' ? '10000mm' : to),
+    ...compromisesOptions(state.id, state.derived_from ?? 0, wall, to),
     placeholderData: keepPreviousData,
     enabled: wall !== '',
   });
@@ -79,7 +84,7 @@ export function GiveUp() {
           className="w-auto"
           size="sm"
           value={typed}
-          placeholder={answer.data === undefined ? '212mm' : `${(answer.data.now_mm - 4).toFixed(0)}mm`}
+          placeholder="212mm"
           onChange={(event) => setTyped(event.target.value)}
         />
         <Button type="submit" size="sm" variant="outline-primary" disabled={typed.trim() === ''}>
@@ -100,7 +105,7 @@ export function GiveUp() {
       )}
       {answer.data !== undefined && to !== '' && answer.data.rows.length === 0 && (
         <p>
-          {answer.data.now_mm <= answer.data.to_mm
+          {answer.data.to_mm !== null && answer.data.now_mm <= answer.data.to_mm
             ? 'It is no longer than that already.'
             : `Nothing in this wall can give ${answer.data.by}. Shorten another wall in the same direction too, leave a block out, or cut it to low relief.`}
         </p>
@@ -182,7 +187,16 @@ function Proposal({ row, answer, onTake }: { row: CompromiseRow; answer: Comprom
   return (
     <section className="school" aria-label={NAMES[row.key] ?? row.key}>
       <h3>{NAMES[row.key] ?? row.key}</h3>
-      {row.refused === null ? <OverGhost row={row} ghost={answer.ghost} /> : <p className="fault">{row.refused}</p>}
+      {row.refused === null ? (
+        <Shapes
+          shapes={row.view}
+          ghost={answer.ghost}
+          fills={FILLS}
+          title="The wall as it would be, over the real one"
+        />
+      ) : (
+        <p className="fault">{row.refused}</p>
+      )}
       <ul>
         {row.costs.map((line) => (
           <li key={line}>{line}</li>
@@ -196,40 +210,5 @@ function Proposal({ row, answer, onTake }: { row: CompromiseRow; answer: Comprom
         Take it
       </Button>
     </section>
-  );
-}
-
-/** The wall as it would be, over a ghost of the real one. */
-function OverGhost({ row, ghost }: { row: CompromiseRow; ghost: Compromises['ghost'] }) {
-  const all = boundsOf([...ghost, ...row.view].map((shape) => shape.ring));
-  const room = (all.x1 - all.x0) * 0.03;
-  return (
-    <svg
-      viewBox={`${all.x0 - room} ${-all.y1 - room} ${all.x1 - all.x0 + 2 * room} ${all.y1 - all.y0 + 2 * room}`}
-      role="img"
-      aria-label="The wall as it would be, over the real one"
-    >
-      <g transform="scale(1 -1)">
-        {row.view.map((shape, i) => (
-          <path
-            key={i}
-            d={pathOf(shape.ring)}
-            fill={shape.kind === 'wall' ? '#e6dcc4' : '#fbfaf6'}
-            stroke="#1f2a2e"
-            strokeWidth={room / 5}
-          />
-        ))}
-        {ghost.map((shape, i) => (
-          <path
-            key={i}
-            d={pathOf(shape.ring)}
-            fill="none"
-            stroke="#9c4a32"
-            strokeWidth={room / 6}
-            strokeDasharray={`${room / 2} ${room / 3}`}
-          />
-        ))}
-      </g>
-    </svg>
   );
 }

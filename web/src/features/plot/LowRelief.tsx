@@ -3,8 +3,9 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { reliefOptions } from '../../api/options';
-import type { ReliefRow } from '../../api/types';
-import { type Bounds, boundsOf, pathOf } from '../../drawing/geometry';
+import type { ReliefRow } from '../../api/plot';
+import { type Bounds, boundsOf } from '../../drawing/geometry';
+import { Shapes } from '../../drawing/Shapes';
 import { textAt, useBuilding } from '../building/context';
 
 const NAMES: Record<string, string> = {
@@ -14,6 +15,8 @@ const NAMES: Record<string, string> = {
   'front-slope': 'Front slope',
   'keep-ridge': 'Keep the ridge',
 };
+
+const FILLS = { wall: '#e6dcc4', roof: '#d9b7a6' };
 
 /** A building cut to a depth before the backscene: the five schools side by side. */
 export function LowRelief() {
@@ -106,7 +109,11 @@ function School({ row, all, onTake }: { row: ReliefRow; all: Bounds; onTake: () 
   return (
     <section className={row.chosen ? 'school chosen' : 'school'} aria-label={NAMES[row.school] ?? row.school}>
       <h3>{NAMES[row.school] ?? row.school}</h3>
-      {row.refused === null ? <EndView row={row} all={all} /> : <p className="fault">{row.refused}</p>}
+      {row.refused === null ? (
+        <Shapes shapes={row.view} fills={FILLS} title="From its right end" bounds={all} />
+      ) : (
+        <p className="fault">{row.refused}</p>
+      )}
       <p>{row.costs}</p>
       {row.top_mm !== null && (
         <p className="quiet">
@@ -134,32 +141,5 @@ function School({ row, all, onTake }: { row: ReliefRow; all: Bounds; onTake: () 
         </Button>
       )}
     </section>
-  );
-}
-
-/** Depth to the right and height up, all of them at one scale. */
-function EndView({ row, all }: { row: ReliefRow; all: Bounds }) {
-  const [wide, high] = [all.x1 - all.x0, all.y1 - all.y0];
-  const room = Math.max(wide, high) * 0.05;
-  return (
-    <svg
-      viewBox={`${all.x0 - room} ${-all.y1 - room} ${wide + 2 * room} ${high + 1.5 * room}`}
-      role="img"
-      aria-label="From its right end"
-    >
-      <g transform="scale(1 -1)">
-        {row.view.map((shape, i) => (
-          <path
-            key={i}
-            d={pathOf(shape.ring)}
-            fill={shape.kind === 'wall' ? '#e6dcc4' : '#d9b7a6'}
-            stroke="#1f2a2e"
-            strokeWidth={room / 12}
-            strokeLinejoin="round"
-          />
-        ))}
-        <path d={`M${all.x0 - room} 0H${all.x1 + room}`} stroke="#1f2a2e" strokeWidth={room / 6} />
-      </g>
-    </svg>
   );
 }

@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { PlotView } from '../../api/types';
+import type { PlotView } from '../../api/plot';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';

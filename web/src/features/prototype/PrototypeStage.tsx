@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { Elevation } from '../../drawing/Elevation';
 import { WallChooser } from '../../drawing/WallChooser';
+import { entriesAt } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -55,6 +56,12 @@ export function PrototypeStage() {
               {derived.view.section.eaves[units]} to the eaves, {derived.view.section.ridge[units]} to the underside of
               the ridge.
             </p>
+            {(state.document.relief !== undefined || entriesAt(state.document, 'compression.steps').length > 0) && (
+              <p className="quiet">
+                Drawn as it is modelled; its figures stay as they were measured. What is given up stands under{' '}
+                <Link to={`/buildings/${state.id}/plot`}>Plot</Link>.
+              </p>
+            )}
             {wall === undefined ? (
               <>
                 <div className="tools mb-2" role="toolbar" aria-label="Blocks">

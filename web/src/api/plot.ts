@@ -1,0 +1,122 @@
+import type { Json, Point } from './types';
+
+export interface Clearance {
+  kind: 'side' | 'height' | 'neighbour' | 'road' | 'track' | 'obstacle' | 'lift' | 'run';
+  code: string;
+  with: string;
+  piece: string;
+  left_mm: number;
+  fits: boolean;
+  line: [Point, Point] | null;
+  text: string;
+  path: string;
+  sums: string[];
+}
+
+/** The place on the layout, in its own axes, and what is left round the finished building. */
+export interface PlotView {
+  fits: boolean;
+  extents: { x0: number; x1: number; y0: number; y1: number; high: number };
+  clearances: Clearance[];
+  outline: Point[];
+  edges: { name: string; middle: Point; wanted: number; backscene: boolean; line: [Point, Point] }[];
+  walls: Point[][];
+  roofs: Point[][];
+  neighbours: { id: string; name: string; ring: Point[] }[];
+  roads: { id: string; name: string; rings: Point[][] }[];
+  tracks: { id: string; name: string; middle: Point[]; left: Point[][]; right: Point[][] }[];
+  obstacles: { id: string; name: string; rings: Point[][] }[];
+  eye: { left: Point; right: Point; height: number } | null;
+}
+
+export interface ScaleRow {
+  scale: string;
+  ratio: number;
+  here: boolean;
+  percent: number;
+  card_real: string;
+  figure_mm: number;
+  size: { width: number; depth: number; height: number } | null;
+  fits: boolean | null;
+  fit: string | null;
+  fine: string[];
+  doors: { style: string; mm: number; figures: number }[];
+  faults: string[];
+}
+
+export interface Perspective {
+  vanishing_mm: number;
+  back_scale: number;
+  back_ratio: number;
+  rise_mm: number;
+  depths: { apparent_mm: number; true_mm: number; scale: number }[];
+  pieces: { name: string; front_mm: number; back_mm: number; long_mm: number; other_mm: number }[];
+  strong: boolean;
+  texts: string[];
+}
+
+export interface ReliefRow {
+  school: string;
+  costs: string;
+  chosen: boolean;
+  refused: string | null;
+  top_mm: number | null;
+  off_mm: number | null;
+  slopes: { name: string; pitch: string; slope_mm: number }[];
+  lost: string[];
+  view: { kind: 'wall' | 'roof'; ring: Point[] }[];
+}
+
+export interface ReliefTable {
+  depth_mm: number;
+  whole_mm: number;
+  half_bricks: number;
+  even: number[];
+  rows: ReliefRow[];
+}
+
+export interface ScaleTable {
+  here: number;
+  rows: ScaleRow[];
+  scaled: { what: string; mm: string }[];
+  kept: { what: string; mm: string }[];
+}
+
+export interface CompromiseRow {
+  key: string;
+  steps: { [key: string]: Json }[];
+  costs: string[];
+  harm: number;
+  protected: boolean;
+  finished_mm: number | null;
+  closes: boolean;
+  refused: string | null;
+  view: { kind: 'wall' | 'opening'; ring: Point[] }[];
+}
+
+export interface Compromises {
+  wall: string;
+  now_mm: number;
+  to_mm: number | null;
+  by: string;
+  most: string;
+  rows: CompromiseRow[];
+  ghost: { kind: 'wall' | 'opening'; ring: Point[] }[];
+  differences: { what: string; real: string; modelled: string }[];
+}
+
+export interface SeenFace {
+  kind: 'wall' | 'roof';
+  key: string;
+  name: string;
+  path: string;
+  share: number;
+  degrees: number;
+  treat: string;
+  wants: 'full' | 'plain' | 'omit';
+}
+
+export interface Sight {
+  faces: SeenFace[];
+  lines: { key: string; shows: boolean; text: string }[];
+}
