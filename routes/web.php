@@ -61,7 +61,6 @@ Route::prefix('api')->group(function (): void {
         Route::get('buildings/{building}/relief', [ScaleController::class, 'relief'])->can('view', 'building')->name('relief');
         Route::get('buildings/{building}/sight', [ScaleController::class, 'sight'])->can('view', 'building')->name('sight');
         Route::get('buildings/{building}/compromises', [ScaleController::class, 'compromises'])->can('view', 'building')->name('compromises');
-        Route::get('buildings/{building}/perspective', [ScaleController::class, 'perspective'])->can('view', 'building')->name('perspective');
         Route::get('buildings/{building}/material', [ScaleController::class, 'material'])->can('view', 'building')->name('material');
         Route::get('buildings/{building}/section', SectionController::class)->can('view', 'building')->name('section');
         Route::get('buildings/{building}/stand', StandController::class)->can('view', 'building')->name('stand');

@@ -17,6 +17,7 @@ final readonly class Block
      * @param  list<Storey>  $storeys
      * @param  ?RealLength  $plinth  its top above the datum
      * @param  ?Uncut  $uncut  the whole block, where this is what low relief has left of it
+     * @param  ?Receding  $receding  the block as it is, where this is what it looks like in forced perspective
      */
     public function __construct(
         public string $id,
@@ -33,12 +34,22 @@ final readonly class Block
         public ?RealLength $plinth,
         public string $path,
         public ?Uncut $uncut = null,
+        public ?Receding $receding = null,
     ) {
     }
 
     public function movedTo(Vec2 $at): self
     {
-        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->plinth, $this->path, $this->uncut);
+        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->plinth, $this->path, $this->uncut, $this->receding);
+    }
+
+    /** A place of the building's plan in the block's own axes. */
+    public function ownAxes(Vec2 $at): Vec2
+    {
+        $turn = deg2rad($this->turnDeg);
+        $off = $at->minus($this->at);
+
+        return new Vec2($off->x * cos($turn) + $off->y * sin($turn), $off->y * cos($turn) - $off->x * sin($turn));
     }
 
     /** The footprint where it stands, real millimetres. */

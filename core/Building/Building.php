@@ -27,6 +27,7 @@ final readonly class Building
         public PrintSettings $sheets,
         public ?Plot $plot,
         public ?Relief $relief,
+        public ?Perspective $perspective,
         public Compression $compression,
     ) {
     }
@@ -35,22 +36,27 @@ final readonly class Building
     public function smallerBy(float $factor): self
     {
         return new self($this->name, $this->note, Scale::of($this->scale->ratio / $factor), new Gauge($this->gauge->brick_mm / $factor, $this->gauge->course_mm / $factor, $this->gauge->joint_mm / $factor),
-            $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $this->relief, $this->compression);
+            $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $this->relief, $this->perspective, $this->compression);
     }
 
     public function uncompressed(): self
     {
-        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $this->relief, Compression::none());
+        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $this->relief, $this->perspective, Compression::none());
     }
 
     public function withRelief(?Relief $relief): self
     {
-        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $relief, $this->compression);
+        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $relief, $this->perspective, $this->compression);
+    }
+
+    public function withPerspective(?Perspective $perspective): self
+    {
+        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $this->blocks, $this->sheets, $this->plot, $this->relief, $perspective, $this->compression);
     }
 
     /** @param  non-empty-list<Block>  $blocks */
     public function withBlocks(array $blocks): self
     {
-        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $blocks, $this->sheets, $this->plot, $this->relief, $this->compression);
+        return new self($this->name, $this->note, $this->scale, $this->gauge, $this->methods, $this->styles, $blocks, $this->sheets, $this->plot, $this->relief, $this->perspective, $this->compression);
     }
 }

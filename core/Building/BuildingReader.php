@@ -46,7 +46,7 @@ final readonly class BuildingReader
     private static function read(Node $root, Problems $problems): ?Building
     {
         $root->isObject(['format', 'version', 'name', 'scale', 'methods', 'blocks'],
-            ['note', 'gauge', 'stock', 'plot', 'relief', 'styles', 'features', 'compression', 'sheets']);
+            ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets']);
         self::expect($root->get('format'), self::FORMAT);
         self::expect($root->get('version'), 1);
         $name = $root->get('name')?->text(200);
@@ -61,6 +61,7 @@ final readonly class BuildingReader
         $stocks = self::stocks($root->get('stock'), $values);
         $plot = PlotReader::read($root->get('plot'), $values, $scale);
         $relief = ReliefReader::read($root->get('relief'), $values);
+        $perspective = PerspectiveReader::read($root->get('perspective'), $values);
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
         $styles = (new StyleReader($values))->readAll($root->get('styles'));
         $blocks = (new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1])))->readAll($root->get('blocks'));
@@ -69,7 +70,7 @@ final readonly class BuildingReader
             return null;
         }
 
-        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot, $relief, CompressionReader::read($root->get('compression'), $values));
+        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot, $relief, $perspective, CompressionReader::read($root->get('compression'), $values));
     }
 
     /**

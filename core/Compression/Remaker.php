@@ -46,12 +46,7 @@ final readonly class Remaker
         $ring = $block->standing();
         $points = array_map($this->moved(...), $ring->points);
         $at = $block->at->plus($points[0]->minus($ring->points[0]));
-        $turn = deg2rad($block->turnDeg);
-        $own = array_map(static function (Vec2 $p) use ($at, $turn): Vec2 {
-            $off = $p->minus($at);
-
-            return new Vec2($off->x * cos($turn) + $off->y * sin($turn), $off->y * cos($turn) - $off->x * sin($turn));
-        }, $points);
+        $own = array_map($block->movedTo($at)->ownAxes(...), $points);
         $map = $this->heights[$block->id] ?? null;
         $up = static fn (RealLength $z): RealLength => $map === null || abs($map->at($z->mm) - $z->mm) < self::SAME_MM ? $z : self::length($z, $map->at($z->mm));
         $walls = array_map(fn (Wall $wall): Wall => $this->wall($block, $wall, $ring->point($wall->edge), $ring->point($wall->edge + 1), $map), $block->walls);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\LabelledPart;
@@ -22,8 +23,9 @@ final readonly class BrickSymbol
     {
         $box = $part->part->outline->ring->bounds();
         $tones = [];
-        foreach ((new BrickLayout($art))->bricks($box->y0, $box->y1) as $brick) {
-            $tones[self::tone($brick, $art)][] = self::corners($brick);
+        $wall = $art->receding?->inverse()->ring(Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1))->bounds() ?? $box;
+        foreach ((new BrickLayout($art))->bricks($wall->y0, $wall->y1) as $brick) {
+            $tones[self::tone($brick, $art)][] = self::corners($brick, $art->receding);
         }
         ksort($tones);
         $paths = [new Path(Layer::Art, [Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)->points], true, null, $art->mortarColour)];
@@ -44,9 +46,11 @@ final readonly class BrickSymbol
     }
 
     /** @return non-empty-list<Vec2> */
-    private static function corners(Box2 $box): array
+    private static function corners(Box2 $box, ?Homography $receding): array
     {
-        return Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)->points;
+        $ring = Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1);
+
+        return ($receding?->ring($ring) ?? $ring)->points;
     }
 
     private static function shade(string $colour, float $by): string

@@ -35,7 +35,7 @@ final readonly class SectionView
         $by = ($along->x !== 0.0 ? $box->width() : $box->height()) * 0.07;
         $scale = $building->scale;
         $roof = $block->block->roof;
-        $top = max([$block->eaves, ...array_map(static fn ($f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $block->roof->facets)]);
+        $top = $block->top();
         $cut = self::cut($kit, new Vec3($centre->x + $along->x * $by, $centre->y + $along->y * $by, 0.0), $along);
         $thickness = $building->methods->roof()->thickness_mm;
         $reach = max([0.0, ...array_map(static fn ($e): float => $e->slopesFromEaves() ? $scale->modelMm($e->overhang) + $thickness * $e->pitch->sin() : 0.0, $roof->edges)]);

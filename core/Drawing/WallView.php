@@ -18,7 +18,6 @@ use Chartula\Core\Measure\Size;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\WallSpan;
-use Chartula\Core\Trim\PaneLayout;
 use Chartula\Core\Trim\PanelParts;
 
 /**
@@ -108,8 +107,7 @@ final readonly class WallView
         $described = $opening->opening;
         $style = $described->style;
         $scale = $this->building->scale;
-        $panes = $style->frame === null ? []
-            : (new PaneLayout($opening->shape, $style->frame, $scale, PanelParts::CLEARANCE_MM))->holes();
+        $panes = PanelParts::panesOf($opening, $scale);
 
         return [
             'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count,

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Fit\Relief\ReliefChecks;
+use Chartula\Core\Fit\Sight\PerspectiveReport;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
@@ -32,6 +33,7 @@ final readonly class Checks
             ...self::later($kit->walls),
             ...self::givenUp($building, $kit),
             ...ReliefChecks::of($building, $kit),
+            ...PerspectiveReport::checks($building, $kit),
         ];
     }
 

@@ -41,7 +41,7 @@ final readonly class OpeningChecks
         foreach ($walls->spans() as $span) {
             foreach ($span->form->openings as $opening) {
                 if ($opening->copy === 0) {
-                    array_push($checks, ...(new self($building, $span, $opening))->all());
+                    array_push($checks, ...(new self($building, $span, $opening->true ?? $opening))->all());
                 }
             }
         }
@@ -97,7 +97,8 @@ final readonly class OpeningChecks
         $wanted = $this->building->scale->modelMm($opening->style->reveal);
         $depth = PanelDepth::of($this->building, $this->span, $opening);
 
-        return $depth >= $wanted - 1e-6 ? null
+        // Where nothing stands in it, its reveal is as deep as the wall.
+        return $opening->style->kind === 'open' || $depth >= $wanted - 1e-6 ? null
             : $this->check('reveal.shallow', Check::NOTE, sprintf('The reveal of %s is deeper than this wall of %s can show with a frame in it; the frame stands %s back.',
                 LengthFormat::millimetres($wanted), LengthFormat::millimetres($this->span->stack->thickness_mm), LengthFormat::millimetres($depth)), $wanted - $depth);
     }

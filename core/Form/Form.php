@@ -27,6 +27,12 @@ final readonly class Form
         return array_merge(...array_map(static fn (BlockForm $b): array => $b->walls, $this->blocks));
     }
 
+    /** How high it is anywhere, above the datum. */
+    public function top(): float
+    {
+        return max(array_map(static fn (BlockForm $b): float => $b->top(), $this->blocks));
+    }
+
     /** A plane by what follows `plane:` in a label. */
     public function plane(string $key): Facet
     {

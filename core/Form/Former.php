@@ -9,9 +9,12 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Building\Wall;
+use Chartula\Core\Form\Perspective\RecedingRoof;
 use Chartula\Core\Form\Relief\ReliefRoof;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -113,12 +116,32 @@ final readonly class Former
     {
         $scale = $this->building->scale;
         $eaves = $scale->modelMm($block->eaves);
-        $inset = array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($block));
-        $roof = $block->uncut === null
-            ? RoofFormer::form($i, $block, $scale, $this->rings[$i], $eaves, $this->reach, $inset, $this->problems)
-            : ReliefRoof::of(RoofFormer::form($i, $block->uncut->block, $scale, $this->ring($block->uncut->block), $eaves, $this->reach, array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($block->uncut->block)), $this->problems), $block->uncut, $scale->ratio);
+        $roof = $this->roof($i, $block->receding->block ?? $block);
+        if ($block->receding !== null) {
+            $view = $block->receding->view->over($scale->ratio);
+            $roof = RecedingRoof::of($roof, $view) ?? $this->tooNear($block);
+            $eaves = max(array_map(static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $eaves))->z, $this->ring($block->receding->block)->points));
+        }
 
         return Solid::of($i, $block, $this->rings[$i], $scale->modelMm($block->base), $eaves, $roof, $this->reach);
+    }
+
+    /** Of a block as it is, cut as low relief leaves it. */
+    private function roof(int $i, Block $block): RoofForm
+    {
+        $whole = $block->uncut->block ?? $block;
+        $scale = $this->building->scale;
+        $inset = array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($whole));
+        $roof = RoofFormer::form($i, $whole, $scale, $this->ring($whole), $scale->modelMm($block->eaves), $this->reach, $inset, $this->problems);
+
+        return $block->uncut === null ? $roof : ReliefRoof::of($roof, $block->uncut, $scale->ratio);
+    }
+
+    private function tooNear(Block $block): RoofForm
+    {
+        $this->problems->add($this->building->perspective->path ?? $block->path, 'perspective.too-near', ['block' => $block->name]);
+
+        return new RoofForm([], null);
     }
 
     private function ring(Block $block): Ring
@@ -158,16 +181,17 @@ final readonly class Former
         $n = $ring->count();
         $a = $ring->point($edge);
         $along = $ring->point($edge + 1)->minus($a)->times(1.0 / $ring->edgeLength($edge));
-        $ground = $wall->ground === null ? null : array_map(fn (RealLength $level): float => $this->building->scale->modelMm($level) - $solids[$i]->base, $wall->ground);
+        $map = $this->receding($block, $edge, $solids[$i]);
+        $ground = $this->ground($wall, $solids[$i]->base, $map, $block, $edge);
         // As deep as the lowest ground along it and somewhat buried, never short of the floor.
-        $foot = $ground === null ? 0.0 : min(0.0, min($ground) - $this->building->methods->bury_mm);
+        $foot = $wall->ground === null || $ground === null ? 0.0 : min(0.0, min($ground) - $this->building->methods->bury_mm);
         $section = $this->section($i, $block, $edge, $solids, $foot, $key);
         $top = $section->topLine(0.0);
         $isPapered = $wall->treat === 'full' && in_array($wall->finish, Finish::DRAWN, true);
         $openings = [];
         foreach ($wall->openings as $opening) {
             for ($k = 0; $k < $opening->count; $k++) {
-                $openings[] = $this->opening($opening, $k, $foot);
+                $openings[] = $this->opening($opening, $k, $foot, $map);
             }
         }
         usort($openings, static fn (OpeningForm $p, OpeningForm $q): int => [$p->left, $p->sill] <=> [$q->left, $q->sill]);
@@ -178,9 +202,41 @@ final readonly class Former
             Figure::measured($block->footprint->length($edge), $this->building->scale, $block->footprint->measure($edge)),
             $height, $this->apex($block, $solids[$i], $top, $a, $along, $height), $top,
             $wall->treat === 'omit' || ! $this->problems->areNone() ? [] : $section->patches(0.0, 0.0, 0.0, $ring->edgeLength($edge)),
-            $openings, $isPapered, $isPapered && $this->building->methods->skin->opening === 'folded' ? $this->building->methods->paper->thickness_mm : 0.0,
-            [$block->footprint->angle($edge), $block->footprint->angle(($edge + 1) % $n)], $section, $foot, $ground,
+            // What recedes is cut: no flap would fold along lines that converge.
+            $openings, $isPapered, $isPapered && $map === null && $this->building->methods->skin->opening === 'folded' ? $this->building->methods->paper->thickness_mm : 0.0,
+            [$block->footprint->angle($edge), $block->footprint->angle(($edge + 1) % $n)], $section, $foot, $ground, $map,
         );
+    }
+
+    /** From the wall as it is to the wall as it is built; null where that is the same. */
+    private function receding(Block $block, int $edge, Solid $solid): ?Homography
+    {
+        if ($block->receding === null) {
+            return null;
+        }
+        $view = $block->receding->view->over($this->building->scale->ratio);
+        $ring = $this->ring($block->receding->block);
+        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
+
+        // The plane at the front is the one that stays true.
+        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < self::SAME_PLANE_MM ? null : $view->ofWall($a, $b->minus($a)->times(1.0 / $a->distanceTo($b)), $solid->base);
+    }
+
+    /**
+     * At its left and its right end above the block's base; of a wall that recedes also where level ground would rise.
+     *
+     * @return ?array{float, float}
+     */
+    private function ground(Wall $wall, float $base, ?Homography $map, Block $block, int $edge): ?array
+    {
+        $ground = $wall->ground === null ? null : array_map(fn (RealLength $level): float => $this->building->scale->modelMm($level) - $base, $wall->ground);
+        if ($map === null) {
+            return $ground;
+        }
+        $length = $this->ring($block->receding->block ?? $block)->edgeLength($edge);
+        $ends = [$map->at(new Vec2(0.0, $ground[0] ?? 0.0))->y, $map->at(new Vec2($length, $ground[1] ?? 0.0))->y];
+
+        return $ground === null && max(array_map(abs(...), $ends)) < self::SAME_PLANE_MM ? null : $ends;
     }
 
     /** @param  list<Solid>  $solids */
@@ -189,14 +245,29 @@ final readonly class Former
         $ring = $solids[$i]->ring;
         $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
         $roofEdge = $block->roof->edges[$edge];
-        $isLevel = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true);
+        $eaves = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true) ? $this->eaves($block, $edge, $solids[$i]) : null;
         $thickness = $this->building->methods->roof()->thickness_mm;
 
         $party = $this->party($i, $edge, $solids, $roofEdge);
         $yields = $roofEdge->kind === RoofEdge::WALL;
 
-        return new WallSection($solids, $solids[$i], $ring->point($edge), $along, $ring->edgeLength($edge), $party, $isLevel, $yields, static fn (Facet $f): float => $thickness / $f->pitch->cos(), $foot,
-            $this->recall, Recall::question('wall', $key, $i, $edge, $party, $isLevel, $yields, $foot));
+        return new WallSection($solids, $solids[$i], $ring->point($edge), $along, $ring->edgeLength($edge), $party, $eaves, $yields, static fn (Facet $f): float => $thickness / $f->pitch->cos(), $foot,
+            $block->receding !== null, $this->recall, Recall::question('wall', $key, $i, $edge, $party, $eaves, $yields, $foot, $block->receding !== null));
+    }
+
+    /** @return array{float, float} at a wall's left and its right end, above the block's base */
+    private function eaves(Block $block, int $edge, Solid $solid): array
+    {
+        $scale = $this->building->scale;
+        $eaves = $scale->modelMm($block->eaves);
+        if ($block->receding === null) {
+            return [$eaves - $solid->base, $eaves - $solid->base];
+        }
+        $view = $block->receding->view->over($scale->ratio);
+        $ring = $this->ring($block->receding->block);
+        $at = static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $eaves))->z - $solid->base;
+
+        return [$at($ring->point($edge)), $at($ring->point($edge + 1))];
     }
 
     /**
@@ -240,7 +311,7 @@ final readonly class Former
             if ($roofEdge->kind === RoofEdge::WALL && $block === $other) {
                 return false;
             }
-            $tops[] = $roofEdge->slopesFromEaves() ? null : $solids[$block]->roof;
+            $tops[] = $roofEdge->slopesFromEaves() && $this->building->blocks[$block]->receding === null ? null : $solids[$block]->roof;
         }
         $ring = $solids[$i]->ring;
         $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
@@ -281,17 +352,18 @@ final readonly class Former
         return $height->plus($rise, 'plus the rise, '.LengthFormat::trimmed($rise, 3));
     }
 
-    private function opening(Opening $opening, int $i, float $foot): OpeningForm
+    private function opening(Opening $opening, int $i, float $foot, ?Homography $map): OpeningForm
     {
         $style = $opening->style;
         $scale = $this->building->scale;
-
-        return new OpeningForm(
+        $form = new OpeningForm(
             $opening->id.($i === 0 ? '' : '-'.($i + 1)), $opening, $i,
             $opening->leftMm($i) / $scale->ratio,
             $scale->modelMm($opening->sill),
             new OpeningShape($scale->modelMm($style->w), $scale->modelMm($style->h), $style->rise === null ? null : $scale->modelMm($style->rise)),
             $foot,
         );
+
+        return $map === null ? $form : $form->receding($map);
     }
 }

@@ -5,44 +5,87 @@ declare(strict_types=1);
 namespace Chartula\Core\Form;
 
 use Chartula\Core\Geometry\Arc;
+use Chartula\Core\Geometry\Homography;
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
 /**
  * The shape of an opening. Frame: origin at the left jamb on the sill, x right, y up, model millimetres.
  * Growing moves every side outwards by the same amount and keeps the arc's centre. docs/formulas.md#segmental-arch
+ * One that recedes has upright jambs, but its sill and its head aim elsewhere; y is then counted from the lower end of its sill.
  */
 final readonly class OpeningShape
 {
     private ?Arc $arc;
 
+    /** @param  ?self  $true  as it is, where it recedes */
     public function __construct(
         public float $width,
         public float $height,
         public ?float $rise,
+        public ?self $true = null,
+        private ?Homography $receding = null,
     ) {
         $this->arc = $rise === null ? null : Arc::over(0.0, $width, $height - $rise, $rise);
     }
 
-    /** The height at which the jambs end when the shape is grown by $by. */
+    /** @param  Homography  $map  from its own frame to that of what comes of it */
+    public function receding(Homography $map): self
+    {
+        $box = $map->ring($this->ring())->bounds();
+
+        return new self($box->x1, $box->y1, null, $this, $map);
+    }
+
+    /** What is drawn in it as it is, where it comes to lie. */
+    public function placed(Ring $ring): Ring
+    {
+        return $this->receding?->ring($ring) ?? $ring;
+    }
+
+    /** The height at which the jambs end when the shape is grown by $by; at the lower one where it recedes. */
     public function springing(float $by = 0.0): float
     {
+        if ($this->receding !== null) {
+            $head = $this->head($this->width + $by, -$by, $by);
+
+            return min($head[0]->y, $head[count($head) - 1]->y);
+        }
+
         return $this->arc === null ? $this->height + $by : ($this->arc->grown($by)->heightAt(-$by) ?? $this->height);
     }
 
     /** The underside of the head over $x when the shape is grown by $by. */
     public function headAt(float $x, float $by = 0.0): float
     {
-        return $this->arc === null ? $this->height + $by : ($this->arc->grown($by)->heightAt($x) ?? $this->springing($by));
+        if ($this->receding === null) {
+            return $this->arc === null ? $this->height + $by : ($this->arc->grown($by)->heightAt($x) ?? $this->springing($by));
+        }
+        $head = $this->head($this->width + $by, -$by, $by);
+        for ($i = 1, $n = count($head); $i < $n; $i++) {
+            if ($x >= $head[$i]->x) {
+                return $head[$i]->y + ($head[$i - 1]->y - $head[$i]->y) * ($x - $head[$i]->x) / ($head[$i - 1]->x - $head[$i]->x);
+            }
+        }
+
+        return $head[count($head) - 1]->y;
     }
 
     /**
-     * The head from the right to the left, from over $fromX to over $toX, both ends included.
+     * The head from over $fromX to over $toX, both ends included; all of it where it recedes.
      *
      * @return non-empty-list<Vec2>
      */
     public function head(float $fromX, float $toX, float $by = 0.0): array
     {
+        if ($this->receding !== null) {
+            $head = array_slice($this->ring($by)->points, 2);
+            assert($head !== []);
+
+            return $fromX > $toX ? $head : array_reverse($head);
+        }
+
         return $this->arc === null
             ? [new Vec2($fromX, $this->height + $by), new Vec2($toX, $this->height + $by)]
             : $this->arc->grown($by)->points($fromX, $toX);
@@ -51,6 +94,11 @@ final readonly class OpeningShape
     /** The whole outline, counter-clockwise from the lower left; the foot is moved by $footBy. */
     public function ring(float $by = 0.0, ?float $footBy = null): Ring
     {
+        if ($this->receding !== null && $this->true !== null) {
+            $ring = $this->receding->ring($this->true->ring());
+
+            return Offset::lines($ring, [$footBy ?? $by, ...array_fill(0, $ring->count() - 1, $by)]);
+        }
         $foot = -($footBy ?? $by);
 
         return new Ring([new Vec2(-$by, $foot), new Vec2($this->width + $by, $foot), ...$this->head($this->width + $by, -$by, $by)]);

@@ -14,6 +14,9 @@ final readonly class SideNames
     /** So far to either side of a line it is asked what lies there. */
     private const ASIDE_MM = 0.001;
 
+    /** So near to where it begins, in what square edges lean, a valley is asked how it does. */
+    private const BEGINS_LEANS = 8.0;
+
     /**
      * @param  list<Solid>  $solids
      * @param  float  $roof  thickness of the roof
@@ -43,10 +46,32 @@ final readonly class SideNames
             $slope = $facet->gradient();
             $out = $slope->length() < 1e-9 ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
 
-            return $own->ring->distanceTo($at) < $lean && ! $own->contains($out) && $other->contains($out) && $other->ring->distanceTo($out) > $lean ? $over : $label;
+            return ! self::beginsAsideOf($other, $own, $label, $facet, $at, $lean) && $own->ring->distanceTo($at) < $lean && ! $own->contains($out) && $other->contains($out) && $other->ring->distanceTo($out) > $lean ? $over : $label;
         }
 
         return ! $own->mayReach($at) && $other->contains($at) ? $over : $label;
+    }
+
+    /** A valley that comes in beside another block, and not from over its roof, is a valley from where it begins. */
+    private static function beginsAsideOf(Solid $other, Solid $own, string $label, Facet $facet, Vec2 $at, float $lean): bool
+    {
+        foreach ($other->roof->facets as $its) {
+            if (Facet::key('plane', $its->block, $its->edge, $its->level) !== $label) {
+                continue;
+            }
+            $slope = $facet->gradient()->minus($its->gradient());
+            $way = (new Vec2(-$slope->y, $slope->x))->times(1.0 / max(self::SAME_MM, $slope->length()));
+            foreach ([1.0, -1.0] as $sign) {
+                for ($far = self::ASIDE_MM; $far < self::BEGINS_LEANS * $lean; $far *= 2.0) {
+                    $there = $at->plus($way->times($sign * $far));
+                    if (! $own->contains($there)) {
+                        return ! $other->contains($there);
+                    }
+                }
+            }
+        }
+
+        return false;
     }
 
     /** A roof that ends by itself over a wall's own block, or above the wall's top, does not die into that wall. */

@@ -6,6 +6,7 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
@@ -28,6 +29,7 @@ final readonly class WallForm
      * @param  WallSection  $section  what of it is built behind its outside
      * @param  float  $foot  of the card against the block's base: 0, or less where the ground falls away
      * @param  ?array{float, float}  $ground  at its left and its right end against the block's base
+     * @param  ?Homography  $receding  from the wall as it is to the wall as it is built, in forced perspective
      */
     public function __construct(
         public int $block,
@@ -45,6 +47,7 @@ final readonly class WallForm
         public WallSection $section,
         public float $foot,
         public ?array $ground,
+        public ?Homography $receding = null,
     ) {
     }
 

@@ -23,6 +23,8 @@ final readonly class WallSection
     /** No corner's card reaches further past its wall. */
     private const RUNS_ON_MM = 20.0;
 
+    private const BESIDE_MM = 0.002;
+
     private const HIGH_MM = 100_000.0;
 
     private const LEAST_MM2 = 0.01;
@@ -30,8 +32,9 @@ final readonly class WallSection
     /**
      * @param  list<Solid>  $solids
      * @param  list<array{float, float, string}>  $party  stretches where another block's wall stands in its place, and which
-     * @param  bool  $isLevel  its top is cut square at the eaves, under a slope
+     * @param  ?array{float, float}  $eaves  how high it is cut square under a slope, at its left and its right end above its base; null where it is cut to its roof
      * @param  bool  $yields  it is not built above the blocks it stands against either
+     * @param  bool  $recedes  it is built in perspective, so that eaves are not level
      * @param  string  $key  of all of these, for what is recalled
      * @param  callable(Facet): float  $above  how high above the underside, upright, a roof's top lies
      */
@@ -42,10 +45,11 @@ final readonly class WallSection
         private Vec2 $along,
         private float $length,
         private array $party,
-        private bool $isLevel,
+        private ?array $eaves,
         private bool $yields,
         private mixed $above,
         private float $foot,
+        private bool $recedes,
         private Recall $recall,
         private string $key,
     ) {
@@ -54,29 +58,38 @@ final readonly class WallSection
     /**
      * @param  float  $outer  depth of the outer face
      * @param  float  $inner  depth of the inner face
+     * @param  ?array{float, float}  $behind  where the inner face begins and ends, where that is elsewhere
      * @return list<Patch> in the wall's frame, from left to right
      */
-    public function patches(float $outer, float $inner, float $start, float $end): array
+    public function patches(float $outer, float $inner, float $start, float $end, ?array $behind = null): array
     {
-        return $this->recall->of($this->key.pack('d4', $outer, $inner, $start, $end), fn (): array => $this->cut($outer, $inner, $start, $end));
+        $behind ??= [$start, $end];
+
+        return $this->recall->of($this->key.pack('d6', $outer, $inner, $start, $end, ...$behind), fn (): array => $this->cut($outer, $inner, $start, $end, $behind));
     }
 
-    /** @return list<Patch> */
-    private function cut(float $outer, float $inner, float $start, float $end): array
+    /**
+     * @param  array{float, float}  $behind
+     * @return list<Patch>
+     */
+    private function cut(float $outer, float $inner, float $start, float $end, array $behind): array
     {
         // Its own ends before what may stand beside them.
         $lines = [
             new Line(new Vec2($start, $this->foot), new Vec2($end, $this->foot), 'foot'), new Line(new Vec2($end, $this->foot - 1.0), new Vec2($end, self::HIGH_MM), 'right'),
             new Line(new Vec2($start, $this->foot - 1.0), new Vec2($start, self::HIGH_MM), 'left'),
         ];
-        $tops = [];
+        $tops = $under = [];
         $blocked = [];
         foreach ($outer === $inner ? [$outer] : [$outer, $inner] as $k => $depth) {
             $profile = $this->profile($depth, $k === 0 ? 1.0 : -1.0);
             $tops[] = $this->top($profile, $lines);
+            if ($k > 0 && $this->mayDip()) {
+                $under[] = $this->under($profile, $lines, self::RUNS_ON_MM);
+            }
             foreach ($this->solids as $solid) {
                 if ($solid->index !== $this->own->index) {
-                    array_push($blocked, ...$this->blocked($profile, $solid, $lines));
+                    array_push($blocked, ...$this->blocked($profile, $solid, $lines, [$start, $end]));
                 }
             }
         }
@@ -84,12 +97,18 @@ final readonly class WallSection
             $lines[] = new Line(new Vec2($a, $this->foot - 1.0), new Vec2($a, self::HIGH_MM), $label);
             $lines[] = new Line(new Vec2($b, $this->foot - 1.0), new Vec2($b, self::HIGH_MM), $label);
         }
-        $patches = array_filter(Overlay::patches($lines, function (Vec2 $p) use ($start, $end, $tops, $blocked): bool {
+        $patches = array_filter(Overlay::patches($lines, function (Vec2 $p) use ($start, $end, $behind, $tops, $under, $blocked): bool {
             if ($p->y < $this->foot || $p->x < $start || $p->x > $end || $this->isParty($p->x)) {
                 return false;
             }
             foreach ($tops as $top) {
                 if ($p->y > self::height($top, $p->x)) {
+                    return false;
+                }
+            }
+            foreach ($p->x > $behind[0] && $p->x < $behind[1] ? $under : [] as $top) {
+                $roof = self::height($top, $p->x);
+                if ($p->y > $roof && $roof > -INF) {
                     return false;
                 }
             }
@@ -160,24 +179,44 @@ final readonly class WallSection
         return -INF;
     }
 
+    /** Where eaves recede, the roof round the corner may lie lower behind a wall's outside than over it. */
+    private function mayDip(): bool
+    {
+        return $this->eaves !== null && $this->recedes;
+    }
+
     /**
      * @param  list<Line>  $lines
      * @return list<array{float, float, float, float}> from, to, and the heights there above the foot
      */
     private function top(Profile $profile, array &$lines): array
     {
-        $eaves = $this->own->eaves - $this->own->base;
-        if ($this->isLevel) {
+        if ($this->eaves !== null) {
+            [$left, $right] = $this->eaves;
+            $rise = ($right - $left) / $this->length;
+            $at = static fn (float $x): float => $left + $rise * $x;
             $label = $this->own->roof->facets !== [] && $this->own->roof->facets[0]->name === 'deck' && ! $this->own->hasParapet ? Facet::key('plane', $this->own->index, 0) : 'top';
-            $lines[] = new Line(new Vec2(-$this->length, $eaves), new Vec2(2.0 * $this->length, $eaves), $label);
+            $lines[] = new Line(new Vec2(-$this->length, $at(-$this->length)), new Vec2(2.0 * $this->length, $at(2.0 * $this->length)), $label);
 
-            return [[-self::HIGH_MM, self::HIGH_MM, $eaves, $eaves]];
+            return [[-self::HIGH_MM, self::HIGH_MM, $at(-self::HIGH_MM), $at(self::HIGH_MM)]];
         }
+
+        // Behind an oblique corner a roof begins a little after its wall does, whose top runs on.
+        return $this->under($profile, $lines, self::RUNS_ON_MM);
+    }
+
+    /**
+     * The underside of its own roof.
+     *
+     * @param  list<Line>  $lines
+     * @return list<array{float, float, float, float}> from, to, and the heights there above the foot
+     */
+    private function under(Profile $profile, array &$lines, float $runsOn): array
+    {
         $top = [];
         $facets = $profile->facets($this->own->roof);
         foreach ($facets as $i => [$a, $b, $facet]) {
-            // Behind an oblique corner a roof begins a little after its wall does, whose top runs on.
-            [$a, $b] = [$i === 0 ? $a - self::RUNS_ON_MM : $a, $i === count($facets) - 1 ? $b + self::RUNS_ON_MM : $b];
+            [$a, $b] = [$i === 0 ? $a - $runsOn : $a, $i === count($facets) - 1 ? $b + $runsOn : $b];
             $top[] = $stretch = [$a, $b, $facet->heightAt($profile->at($a)) - $this->own->base, $facet->heightAt($profile->at($b)) - $this->own->base];
             $lines[] = new Line(new Vec2($a, $stretch[2]), new Vec2($b, $stretch[3]), Facet::key('plane', $facet->block, $facet->edge, $facet->level));
         }
@@ -187,15 +226,20 @@ final readonly class WallSection
 
     /**
      * @param  list<Line>  $lines
+     * @param  array{float, float}  $ends  of the card
      * @return list<array{float, float, float, list<array{float, float, float, float}>}> from, to, low, and the top there
      */
-    private function blocked(Profile $profile, Solid $solid, array &$lines): array
+    private function blocked(Profile $profile, Solid $solid, array &$lines, array $ends): array
     {
         $blocked = [];
         $low = $solid->base - $this->own->base;
         foreach ($profile->inside($solid->ring) as [$a, $b, $i, $j]) {
             if ($b < 0.0 || $a > $this->length) {
                 continue;
+            }
+            // A block beside a corner that is not square ends where this card's square end does, to within how profiles are looked at.
+            foreach ($ends as $x) {
+                [$a, $b] = [abs($a - $x) < self::BESIDE_MM ? $x : $a, abs($b - $x) < self::BESIDE_MM ? $x : $b];
             }
             $top = [];
             $eaves = $solid->eaves - $this->own->base;

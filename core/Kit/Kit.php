@@ -10,6 +10,7 @@ use Chartula\Core\Compression\Compressed;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Perspective\Recession;
 use Chartula\Core\Form\Relief\ReliefCut;
 use Chartula\Core\Form\Relief\Relieved;
 use Chartula\Core\Part\Fingerprint;
@@ -30,6 +31,7 @@ use Chartula\Core\Shell\FormFaults;
 use Chartula\Core\Shell\WallParts;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Skin\PaperParts;
+use Chartula\Core\Trim\MouthParts;
 use Chartula\Core\Trim\PanelParts;
 use LogicException;
 
@@ -61,12 +63,15 @@ final readonly class Kit
         $problems->throwIfAny();
         $modelled = ReliefCut::of($compressed->building, $problems);
         $problems->throwIfAny();
+        $modelled = $modelled->with(Recession::of($modelled->building, $problems));
+        $problems->throwIfAny();
         $building = $modelled->building;
         $form = Former::form($building, $problems, $recall);
         $problems->throwIfAny();
         $walls = new Walls($building, $form);
         FormFaults::collect($building, $walls, $problems);
         PanelParts::collectFaults($building, $form, $problems);
+        MouthParts::collectFaults($building, $walls, $problems);
         $problems->throwIfAny();
         $panels = new Panels($building, $form);
         $panels->collectFaults($problems);
@@ -77,7 +82,8 @@ final readonly class Kit
             ->with(BraceParts::make($building, $walls))
             ->with(self::roofs($building, $panels, $walls, $recall))
             ->with(PaperParts::make($building, $walls))
-            ->with(PanelParts::make($building, $walls, $recall));
+            ->with(PanelParts::make($building, $walls, $recall))
+            ->with(MouthParts::make($building, $walls));
 
         return new self($compressed, $modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
     }

@@ -187,7 +187,7 @@ final readonly class Surface
      */
     private static function openBySquareCuts(WallSpan $span, Patch $patch): array
     {
-        $card = $span->form->section->patches(0.0, $span->stack->layers[0]->thickness_mm, 0.0, $span->form->length->mm);
+        $card = $span->form->section->patches(0.0, $span->stack->layers[0]->thickness_mm, 0.0, $span->form->length->mm, $span->behind(0));
         $area = array_sum(array_map(static fn (Patch $p): float => $p->area(), $card));
         if (abs($area - array_sum(array_map(static fn (Patch $p): float => $p->area(), $span->form->patches))) < 0.001) {
             return [];

@@ -51,6 +51,14 @@ final readonly class Figure
         return $this->then('−', $mm, $this->mm - $mm, $text);
     }
 
+    /** What it comes to, less or plus what it takes. */
+    public function to(float $mm, string $why): self
+    {
+        $off = $this->mm - $mm;
+
+        return abs($off) < 1e-6 ? $this : ($off > 0.0 ? $this->less($off, $why.', '.LengthFormat::trimmed($off, 3)) : $this->plus(-$off, $why.', '.LengthFormat::trimmed(-$off, 3)));
+    }
+
     public function times(float $factor, string $text): self
     {
         return $this->then('×', $factor, $this->mm * $factor, $text);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Part;
 
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Homography;
+use Chartula\Core\Geometry\Vec2;
 
 /**
  * What is drawn on a brick paper, as its rule rather than brick by brick. The part's own frame, model millimetres.
@@ -17,6 +19,7 @@ final readonly class BrickArt
      * @param  bool  $swapped  whether even courses carry the bond's second course, as on walls that meet this one
      * @param  array{float, float}  $quoins  where the wall's outside ends
      * @param  list<Box2>  $jambs  openings up to their springing
+     * @param  ?Homography  $receding  from the wall on which the bricks are laid to the paper, where that is in forced perspective
      */
     public function __construct(
         public string $bond,
@@ -29,11 +32,18 @@ final readonly class BrickArt
         public array $jambs,
         public string $brickColour,
         public string $mortarColour,
+        public ?Homography $receding = null,
     ) {
     }
 
     public function moved(float $dx, float $dy): self
     {
+        if ($this->receding !== null) {
+            // The wall stays where it is; what is drawn of it moves.
+            return new self($this->bond, $this->brick, $this->course, $this->joint, $this->datum, $this->swapped, $this->quoins, $this->jambs, $this->brickColour, $this->mortarColour,
+                $this->receding->between(new Vec2(0.0, 0.0), new Vec2(-$dx, -$dy)));
+        }
+
         return new self(
             $this->bond, $this->brick, $this->course, $this->joint, $this->datum + $dy, $this->swapped,
             [$this->quoins[0] + $dx, $this->quoins[1] + $dx],
@@ -50,6 +60,6 @@ final readonly class BrickArt
             'datum' => round($this->datum, 4), 'swapped' => $this->swapped, 'quoins' => array_map(static fn (float $x): float => round($x, 4), $this->quoins),
             'jambs' => array_map(static fn (Box2 $jamb): array => [round($jamb->x0, 4), round($jamb->y0, 4), round($jamb->x1, 4), round($jamb->y1, 4)], $this->jambs),
             'colours' => [$this->brickColour, $this->mortarColour],
-        ];
+        ] + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()]);
     }
 }

@@ -23,7 +23,7 @@ final readonly class Part
 
     /**
      * @param  value-of<self::GROUPS>  $group
-     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'  $letter  of its label
+     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'  $letter  of its label
      * @param  list<Ring>  $holes
      * @param  non-empty-list<Frame>  $placements
      * @param  list<Score>  $scores
@@ -57,7 +57,7 @@ final readonly class Part
      * A part from its shape in any coordinates of its plane, and the frames of that plane it stands in.
      *
      * @param  value-of<self::GROUPS>  $group
-     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'  $letter
+     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'  $letter
      * @param  non-empty-list<Frame>  $frames
      * @param  array<string, Figure>  $workings
      * @param  list<Ring>  $holes

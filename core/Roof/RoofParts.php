@@ -6,6 +6,7 @@ namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
@@ -238,11 +239,17 @@ final readonly class RoofParts
                 $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::inside($panel->part->id), self::outer($piece, $edge), why: 'the slope is cut back before the wall beside it');
             } elseif ($depth > 0.0 && $joints === []) {
                 $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::inside($panel->part->id), self::outer($piece, $edge),
-                    gap_mm: $depth * $panel->facet->pitch->sin(), why: 'cut square below the slope');
+                    gap_mm: $depth * self::rise($panel, $span->form->frame) * $panel->facet->pitch->cos(), why: 'cut square below the slope');
             }
         }
 
         return $joints;
+    }
+
+    /** How steeply a slope rises square to a wall. */
+    private static function rise(RoofPanel $panel, Frame $wall): float
+    {
+        return -$panel->facet->gradient()->dot(new Vec2($wall->normal->x, $wall->normal->y));
     }
 
     /**

@@ -23,6 +23,7 @@ use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
+use Chartula\Core\Stock\Layer;
 
 /** The floors between the walls, which also square them. docs/formulas.md#floor */
 final readonly class BaseParts
@@ -48,6 +49,19 @@ final readonly class BaseParts
         }
 
         return $set;
+    }
+
+    /** How high its top lies above a block's base; 0 where none is made. */
+    public static function topOf(Building $building): float
+    {
+        return $building->methods->base === 'none' ? 0.0 : self::layer($building)->thickness_mm;
+    }
+
+    private static function layer(Building $building): Layer
+    {
+        $layers = $building->methods->wall()->layers;
+
+        return $layers[count($layers) - 1];
     }
 
     private function floors(): PartSet
@@ -163,7 +177,7 @@ final readonly class BaseParts
     /** @param  list<float>  $insets */
     private function floor(Patch $patch, int $index, array $insets): PartSet
     {
-        $layer = $this->building->methods->wall()->layers[count($this->building->methods->wall()->layers) - 1];
+        $layer = self::layer($this->building);
         $names = $this->block->block->footprint->edges;
         $id = $this->block->block->id.'.base'.($index > 0 ? '-'.($index + 1) : '').'.floor';
         $mates = array_map(fn (string $label): ?WallPiece => $label === '' ? null : $this->mate((int) $label), $patch->labels);

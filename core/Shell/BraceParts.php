@@ -195,7 +195,6 @@ final readonly class BraceParts
         $span = $this->walls->span($this->block, $vertex);
         $previous = $this->walls->span($this->block, $vertex - 1);
         $thickness = $this->layer()->thickness_mm;
-        $height = $span->form->height->mm;
         if ($leg < self::SHORTEST_LEG_MM) {
             return null;
         }
@@ -203,6 +202,9 @@ final readonly class BraceParts
         // The inner corner of both walls, measured along each.
         $along = CornerCut::start($span->stack->thickness_mm, $previous->stack->thickness_mm, $angle);
         $back = CornerCut::start($previous->stack->thickness_mm, $span->stack->thickness_mm, $angle);
+        // Under an eaves that is not level, the lowest over its legs.
+        $end = $previous->form->length->mm;
+        $height = min($span->form->height->mm, $span->form->heightAt(0.0), $span->form->heightAt($along + $leg), $previous->form->heightAt($end), $previous->form->heightAt($end - $back - $leg));
         foreach ([$height - self::BELOW_EAVES_MM, $height * 0.75, $height * 0.5, $height * 0.3] as $top) {
             $wall = $span->form->frame;
             $frame = new Frame($wall->point($along, $top, -$span->stack->thickness_mm), $wall->x, $wall->normal->times(-1.0));

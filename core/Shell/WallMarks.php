@@ -54,7 +54,9 @@ final readonly class WallMarks
         }
         $plinth = $form->blocks[$wall->block]->plinth;
         if ($plinth !== null) {
-            $lines[] = [new Vec2(0.0, $plinth), new Vec2($wall->length->mm, $plinth), 'top of the plinth'];
+            $to = new Vec2($wall->receding?->inverse()->at(new Vec2($wall->length->mm, 0.0))->x ?? $wall->length->mm, $plinth);
+            $from = new Vec2(0.0, $plinth);
+            $lines[] = [$wall->receding?->at($from) ?? $from, $wall->receding?->at($to) ?? $to, 'top of the plinth'];
         }
         if ($wall->ground !== null) {
             $lines[] = [new Vec2(0.0, $wall->ground[0]), new Vec2($wall->length->mm, $wall->ground[1]), 'ground'];

@@ -129,6 +129,14 @@ final class WallSpan
         return [$depth, $depth + $this->stack->layers[$layer]->thickness_mm];
     }
 
+    /** @return array{float, float} where a layer's inside face begins and ends */
+    public function behind(int $layer): array
+    {
+        $depth = $this->depths($layer)[1];
+
+        return [$this->left->cut($depth), $this->form->length->mm - $this->right->cut($depth)];
+    }
+
     /**
      * What all layers have.
      *
@@ -153,7 +161,7 @@ final class WallSpan
         $depths = $this->depths($layer);
 
         return $this->patches[$layer] = $this->isBuilt()
-            ? $this->form->section->patches($depths[0], $depths[1], $this->left->blankCut(...$depths), $this->form->length->mm - $this->right->blankCut(...$depths)) : [];
+            ? $this->form->section->patches($depths[0], $depths[1], $this->left->blankCut(...$depths), $this->form->length->mm - $this->right->blankCut(...$depths), $this->behind($layer)) : [];
     }
 
     /** `main.front.core`, and `main.front-2.core` for what stands apart from it. */

@@ -9,8 +9,10 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -61,7 +63,7 @@ final readonly class PaperParts
         $skin = $building->methods->skin;
         $laps = [self::lap($building, $walls, $span, $span->left), self::lap($building, $walls, $span, $span->right)];
         $forms = WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings;
-        $openings = array_map(static fn (OpeningForm $o): PaperOpening => new PaperOpening($o, $skin->opening === 'folded', $skin->flap_mm), $forms);
+        $openings = array_map(static fn (OpeningForm $o): PaperOpening => new PaperOpening($o, $skin->opening === 'folded' && $o->true === null, $skin->flap_mm), $forms);
         [$outline, $folds] = self::outline($patch, $forms, $openings, $laps);
         $holes = $slits = $scores = [];
         foreach ($forms as $i => $opening) {
@@ -79,7 +81,7 @@ final readonly class PaperParts
         $part = Part::of(
             $id, 'P', ucfirst($span->name()).' wall, brick paper', 'skin', $stock, $stock->thickness_mm,
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
-            $holes, $scores, $slits, self::sills($building, $forms), mayTurn: false,
+            $holes, $scores, $slits, self::sills($building, $forms, $wall->receding), mayTurn: false,
             foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms),
         );
         $joints = [];
@@ -229,17 +231,17 @@ final readonly class PaperParts
      * @param  list<OpeningForm>  $openings
      * @return list<Mark>
      */
-    private static function sills(Building $building, array $openings): array
+    private static function sills(Building $building, array $openings, ?Homography $receding): array
     {
         $marks = [];
         foreach ($openings as $opening) {
             $sill = $opening->opening->style->sill;
             if ($sill !== null && ! $opening->reachesFoot()) {
+                $true = $opening->true ?? $opening;
                 $beyond = $building->scale->modelMm($sill->beyond);
-                $low = $opening->sill - $building->scale->modelMm($sill->h);
-                $x0 = $opening->left - $beyond;
-                $x1 = $opening->right() + $beyond;
-                $marks[] = new Mark([new Vec2($x0, $low), new Vec2($x1, $low), new Vec2($x1, $opening->sill), new Vec2($x0, $opening->sill), new Vec2($x0, $low)], 'sill');
+                $box = Ring::rectangle($true->left - $beyond, $true->sill - $building->scale->modelMm($sill->h), $true->right() + $beyond, $true->sill);
+                $ring = $receding?->ring($box) ?? $box;
+                $marks[] = new Mark([...$ring->points, $ring->points[0]], 'sill');
             }
         }
 
@@ -252,17 +254,20 @@ final readonly class PaperParts
         $ratio = $building->scale->ratio;
         $wall = $span->form;
         $block = $span->block;
-        $along = $block->footprint->ring()->point($wall->wall->edge + 1)->minus($block->footprint->ring()->point($wall->wall->edge));
+        $footprint = ($block->receding->block ?? $block)->footprint;
+        $along = $footprint->ring()->point($wall->wall->edge + 1)->minus($footprint->ring()->point($wall->wall->edge));
+        // Of a wall that recedes the bricks are laid as it is, and drawn as it comes to lie.
+        $true = array_map(static fn (OpeningForm $o): OpeningForm => $o->true ?? $o, $openings);
 
         return new BrickArt(
             self::BONDS[$wall->wall->finish] ?? 'stretcher',
             $building->gauge->brick_mm / $ratio, $building->gauge->course_mm / $ratio, $building->gauge->joint_mm / $ratio,
             -$building->scale->modelMm($block->base),
             // Walls that meet at a corner begin their courses by turns.
-            $block->footprint->rect === null ? abs($along->y) > abs($along->x) : $wall->wall->edge % 2 === 1,
-            [0.0, $wall->length->mm],
-            array_map(static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()), $openings),
-            $building->methods->skin->brick, $building->methods->skin->mortar,
+            $footprint->rect === null ? abs($along->y) > abs($along->x) : $wall->wall->edge % 2 === 1,
+            [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
+            array_map(static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()), $true),
+            $building->methods->skin->brick, $building->methods->skin->mortar, $wall->receding,
         );
     }
 }

@@ -14,6 +14,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\Scale;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
@@ -55,7 +56,7 @@ final readonly class PanelParts
         foreach ($walls->spans() as $span) {
             $maker = new self($building, $walls, $span, $recall);
             foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
-                $set = $opening->style->kind === 'open' ? $set : $set->with($maker->panel($opening));
+                $set = $opening->style->kind === 'open' ? $set : $set->with($maker->panels($opening));
             }
         }
 
@@ -72,7 +73,7 @@ final readonly class PanelParts
                     continue;
                 }
                 $done[$style->id] = true;
-                $layout = new PaneLayout($opening->shape, $style->frame, $building->scale, self::CLEARANCE_MM);
+                $layout = new PaneLayout($opening->shape->true ?? $opening->shape, $style->frame, $building->scale, self::CLEARANCE_MM);
                 if (! $layout->isPossible()) {
                     $problems->add("styles.$style->id.frame", 'frame.no-room', [
                         'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
@@ -82,18 +83,29 @@ final readonly class PanelParts
         }
     }
 
-    private function panel(Opening $opening): PartSet
+    private function panels(Opening $opening): PartSet
     {
         $forms = array_values(array_filter($this->span->form->openings, static fn (OpeningForm $o): bool => $o->opening === $opening));
         if ($forms === []) {
             throw new LogicException("The opening $opening->id has no form");
         }
+        $set = new PartSet;
+        // Of a row that recedes no two are alike.
+        foreach ($this->span->form->receding === null ? [$forms] : array_chunk($forms, 1) as $alike) {
+            $set = $set->with($this->panel($opening, $alike));
+        }
+
+        return $set;
+    }
+
+    /** @param  non-empty-list<OpeningForm>  $forms  that are alike */
+    private function panel(Opening $opening, array $forms): PartSet
+    {
         $first = $forms[0];
         $isLeaf = $opening->style->frame === null;
-        $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$opening->id;
+        $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$first->id;
         $depth = PanelDepth::of($this->building, $this->span, $opening);
-        $holes = $opening->style->frame === null ? []
-            : (new PaneLayout($first->shape, $opening->style->frame, $this->building->scale, self::CLEARANCE_MM))->holes();
+        $holes = $this->panes($first);
         $part = Part::of(
             $id, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->id).' frame', 'trim',
             $this->building->methods->frame, PanelDepth::frameThickness($this->building),
@@ -104,6 +116,21 @@ final readonly class PanelParts
         $set = new PartSet([$part], $this->clearances($part, $forms));
 
         return $isLeaf ? $set : $set->with($this->glazing($opening, $forms, $part, $depth));
+    }
+
+    /** @return list<Ring> */
+    private function panes(OpeningForm $opening): array
+    {
+        return self::panesOf($opening, $this->building->scale);
+    }
+
+    /** @return list<Ring> the holes of its frame, in the opening's own frame; none where it has a leaf */
+    public static function panesOf(OpeningForm $opening, Scale $scale): array
+    {
+        $panes = $opening->opening->style->frame;
+        $shape = $opening->shape;
+
+        return $panes === null ? [] : array_map($shape->placed(...), (new PaneLayout($shape->true ?? $shape, $panes, $scale, self::CLEARANCE_MM))->holes());
     }
 
     private function outline(OpeningForm $opening, float $inset): Outline
@@ -132,10 +159,17 @@ final readonly class PanelParts
     {
         $style = $opening->opening->style;
         $sides = $opening->reachesFoot() ? 1.0 : 2.0;
+        $size = ['width' => Figure::measured($style->w, $this->building->scale, 'opening'), 'height' => Figure::measured($style->h, $this->building->scale, 'opening')];
+        if ($opening->true !== null) {
+            // Its sides are not square to each other: what the insets come to follows from its shape.
+            $box = $opening->shape->ring(-$inset, $opening->reachesFoot() ? 0.0 : -$inset)->bounds();
+
+            return ['width' => $size['width']->to($box->width(), 'where it recedes'), 'height' => $size['height']->to($box->height(), 'where it recedes')];
+        }
 
         return [
-            'width' => Figure::measured($style->w, $this->building->scale, 'opening')->less(2.0 * $inset, "less $what, 2 × $inset"),
-            'height' => Figure::measured($style->h, $this->building->scale, 'opening')->less($sides * $inset, "less $what, ".($sides > 1.0 ? "2 × $inset" : $inset)),
+            'width' => $size['width']->less(2.0 * $inset, "less $what, 2 × $inset"),
+            'height' => $size['height']->less($sides * $inset, "less $what, ".($sides > 1.0 ? "2 × $inset" : $inset)),
         ];
     }
 
@@ -200,19 +234,20 @@ final readonly class PanelParts
         $first = $forms[0];
         $ring = $first->shape->ring(-$inset);
         $edges = array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points);
-        $id = $this->span->block->id.'.'.$this->span->name().'.glazing.'.$opening->id;
+        $id = $this->span->block->id.'.'.$this->span->name().'.glazing.'.$first->id;
         $workings = $this->workings($first, self::CLEARANCE_MM, 'clearance');
+        $box = $ring->bounds();
+        $glue = 2.0 * self::GLASS_INSET_MM;
         $part = Part::of(
             $id, 'G', ucfirst($opening->style->id).' glazing', 'trim', $stock, $stock->thickness_mm, new Outline($ring, $edges),
             $this->frames($forms, $depth + $frame->thickness),
             [
-                'width' => $workings['width']->less(2.0 * self::GLASS_INSET_MM, 'less 2 × '.self::GLASS_INSET_MM.', room for glue'),
-                'height' => $workings['height']->less($first->reachesFoot() ? self::CLEARANCE_MM + 2.0 * self::GLASS_INSET_MM : 2.0 * self::GLASS_INSET_MM, 'less room for glue'),
+                'width' => $workings['width']->less($glue, 'less 2 × '.self::GLASS_INSET_MM.', room for glue')->to($box->width(), 'where it recedes'),
+                'height' => $workings['height']->less($first->reachesFoot() ? self::CLEARANCE_MM + $glue : $glue, 'less room for glue')->to($box->height(), 'where it recedes'),
             ],
         );
         // Both shapes in the opening's own frame: the area on which the glass touches the frame.
-        $holes = $opening->style->frame === null ? [] : (new PaneLayout($first->shape, $opening->style->frame, $this->building->scale, self::CLEARANCE_MM))->holes();
-        $shared = $this->touching($ring, $holes);
+        $shared = $this->touching($ring, $this->panes($first));
         $joints = [];
         foreach (array_keys($forms) as $copy) {
             $joints[] = new Joint('lap', Ref::inside($frame->id, $copy), Ref::outside($id, $copy), $part->corners($copy), why: 'glass stuck behind the frame', contact_mm2: $shared);

@@ -9,10 +9,11 @@ use App\Models\Building;
 use Chartula\Core\Building\Building as Described;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Drawing\SightView;
 use Chartula\Core\Fit\Compromise\Compromises;
+use Chartula\Core\Fit\Compromise\Targets;
 use Chartula\Core\Fit\Relief\ReliefTable;
 use Chartula\Core\Fit\ScaleTable;
-use Chartula\Core\Fit\Sight\ForcedPerspective;
 use Chartula\Core\Fit\Sight\SightReport;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Measure\LengthText;
@@ -44,14 +45,15 @@ final readonly class ScaleController
         return response()->json(ReliefTable::of($read, self::length($read, $input['depth'], 'depth', World::Model)));
     }
 
-    /** Ways to bring the building to a finished length along one of its walls, least harmful first; how long it is, where none is asked. */
+    /** Ways to bring the building to a finished size, least harmful first; how large it is, where none is asked. */
     public function compromises(Request $request, Building $building): JsonResponse
     {
-        $input = $request->validate(['wall' => ['required', 'string', 'max:80'], 'to' => ['sometimes', 'string', 'max:60']]);
+        $input = $request->validate(['wall' => ['required', 'string', 'max:80'], 'only' => ['sometimes', 'boolean']] + array_fill_keys(Targets::DIRECTIONS, ['sometimes', 'string', 'max:60']));
         $text = self::sound($building);
-        $to = isset($input['to']) ? self::length(BuildingReader::fromText($text), $input['to'], 'to', World::Model) : null;
+        $read = BuildingReader::fromText($text);
+        [$across, $deep, $high] = array_map(static fn (string $key): ?float => isset($input[$key]) ? self::length($read, $input[$key], $key, World::Model) : null, Targets::DIRECTIONS);
 
-        return response()->json(Compromises::of(JsonText::decode($text), $input['wall'], $to));
+        return response()->json(Compromises::of(JsonText::decode($text), $input['wall'], new Targets($across, $deep, $high), $request->boolean('only')));
     }
 
     /** What shows from the operator's eye; no faces where nobody says where that is. */
@@ -60,18 +62,9 @@ final readonly class ScaleController
         $derived = $derive->derivation(self::sound($building));
         $report = SightReport::of($derived->building, $derived->kit, Assembly::of($derived->serialised()));
 
-        return response()->json($report?->toArray() ?? ['faces' => [], 'lines' => []]);
-    }
+        $view = $report === null || $derived->building->plot === null ? null : SightView::of($derived->building->plot, $derived->kit, $report);
 
-    /** A mouth that looks deeper than it is, from the operator's eye. */
-    public function perspective(Request $request, Building $building): JsonResponse
-    {
-        $keys = ['distance', 'depth', 'apparent', 'axis', 'width', 'height'];
-        $input = $request->validate(array_fill_keys($keys, self::LENGTH));
-        $read = BuildingReader::fromText(self::sound($building));
-        [$distance, $depth, $apparent, $axis, $width, $height] = array_map(static fn (string $key): float => self::length($read, $input[$key], $key, World::Model), $keys);
-
-        return response()->json(ForcedPerspective::of($distance, $depth, $apparent, $axis)->toArray($width, $height, $read->scale->ratio));
+        return response()->json(($report?->toArray() ?? ['faces' => [], 'lines' => [], 'perspectives' => []]) + ['view' => $view]);
     }
 
     /** A size on the bench as what it stands for, or a real one as what comes nearest to it. */

@@ -74,4 +74,12 @@ final readonly class Plot
 
         return new Vec2($this->at->x + $at->x * cos($turn) - $at->y * sin($turn), $this->at->y + $at->x * sin($turn) + $at->y * cos($turn));
     }
+
+    /** Where the eye stands, so far to the right of the middle of its travel, in the building's axes; the plot's front where nobody says. */
+    public function eyeAt(float $aside): Vec2
+    {
+        $box = $this->outline->bounds();
+
+        return $this->inBuilding(new Vec2($box->centre()->x + $aside, $box->y0 - ($this->eye->distance ?? 0.0)));
+    }
 }

@@ -12,8 +12,9 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Compression\Compressor;
-use Chartula\Core\Compression\Lengths;
 use Chartula\Core\Fit\Plot\Finished;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Former;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Assembly;
@@ -27,65 +28,141 @@ use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
 use stdClass;
 
-/** The least harmful ways to bring a building to a finished length, each worked out on Form and tried on the finished kit. docs/formulas.md#compression */
+/**
+ * The least harmful ways to bring a building to a finished size, in one direction or in several, each worked out on Form and tried on the finished kit. docs/formulas.md#compression
+ *
+ * @phpstan-type Size array{across: float, deep: float, high: float}
+ * @phpstan-type Row array{key: string, title: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: list<array{kind: 'wall'|'opening', ring: list<array{float, float}>}>}
+ */
 final readonly class Compromises
 {
-    private const MOST = 5;
+    private const MOST = 6;
 
-    private const SAME_MM = 0.005;
+    /** Ways of each direction that are put together with those of the others. */
+    private const EACH = 3;
 
     /**
-     * @param  string  $wall  along which it is to be shorter: block and edge
-     * @param  ?float  $to_mm  how long it is to be finished in that direction, model millimetres; null where that is not known yet
-     * @return array{wall: string, now_mm: float, to_mm: ?float, by: string, most: string, rows: list<array<string, mixed>>, ghost: list<array<string, mixed>>, differences: list<array{what: string, real: string, modelled: string}>}
+     * @param  string  $wall  which is drawn
+     * @param  bool  $onlyIt  whether no other wall may be shortened
+     * @return array{wall: string, now: Size, to: array{across: ?float, deep: ?float, high: ?float}, missing: object, room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, ghost: list<array<string, mixed>>, differences: list<array{what: string, real: string, modelled: string}>}
      *
      * @throws InvalidInput
      */
-    public static function of(stdClass $document, string $wall, ?float $to_mm): array
+    public static function of(stdClass $document, string $wall, Targets $to, bool $onlyIt = false): array
     {
         $real = BuildingReader::fromDocument($document);
         $problems = new Problems;
         $building = Compressor::of($real, $problems)->building;
         $problems->throwIfAny();
-        [$block, $edge, $lengths] = self::wall($building, $wall);
+        self::checkWall($building, $wall);
         $recall = new Recall;
-        [$kit, $now] = self::made($real, $lengths->isAcross, $recall);
-        $measures = $lengths->measures();
-        $by = ($now - ($to_mm ?? $now)) * $building->scale->ratio;
-        $rows = [];
-        foreach ($by <= self::SAME_MM * $building->scale->ratio ? [] : array_slice(Ladder::of($block, $edge, $measures, $by, $now * $building->scale->ratio), 0, self::MOST) as $proposal) {
-            $rows[] = self::tried($document, $proposal, $lengths->isAcross, $wall, new Recall($recall->answers()));
+        [$kit, $now] = self::made($real, $recall);
+        $missing = $to->missing($now);
+        $rows = array_map(static fn (Proposal $p): array => self::tried($document, $p, $to, $wall, new Recall($recall->answers())), array_slice(self::proposals($document, $building, $kit, $now, $missing, $onlyIt ? $wall : null), 0, self::MOST));
+        $directions = new Directions($building);
+        $room = [];
+        foreach (['across' => true, 'deep' => false] as $direction => $isAcross) {
+            foreach ($directions->walls($isAcross) as $one) {
+                $room[] = ['direction' => $direction, 'wall' => $one['block']->id.'.'.$one['edge'], 'name' => $one['block']->name.', '.$one['edge'], 'most' => LengthFormat::imperial($one['room'])];
+            }
         }
 
         return [
-            'wall' => $wall, 'now_mm' => round($now, 3), 'to_mm' => $to_mm, 'by' => LengthFormat::imperial(max(0.0, $by)), 'most' => LengthFormat::imperial($measures['margins'] - $measures['least_margins'] + $measures['piers'] - $measures['least_piers']), 'rows' => $rows, 'ghost' => self::elevation(Kit::derive($real->uncompressed()->withRelief(null)), $wall),
-            'differences' => self::differences($real, $kit->compressed->building),
+            'wall' => $wall, 'now' => self::rounded($now), 'to' => $to->toArray(), 'missing' => (object) array_map(static fn (float $mm): string => LengthFormat::imperial($mm * $building->scale->ratio), $missing),
+            'room' => $room, 'rows' => $rows, 'ghost' => self::elevation(Kit::derive($real->uncompressed()->withRelief(null)->withPerspective(null)), $wall), 'differences' => self::differences($real, $kit->compressed->building),
         ];
     }
 
     /**
-     * @return array{string, string, Lengths}
-     *
-     * @throws InvalidInput
+     * @param  Size  $now
+     * @param  array<'across'|'deep'|'high', float>  $missing  model millimetres
+     * @return list<Proposal>
      */
-    private static function wall(Building $building, string $wall): array
+    private static function proposals(stdClass $document, Building $building, Kit $kit, array $now, array $missing, ?string $only): array
+    {
+        if ($missing === []) {
+            return [];
+        }
+        $ratio = $building->scale->ratio;
+        $real = array_map(static fn (float $mm): float => $mm * $ratio, $missing);
+        $directions = new Directions($building);
+        /** @var list<?Proposal> $together */
+        $together = [null];
+        foreach (array_diff_key($real, ['high' => 0.0]) as $direction => $by) {
+            $ways = array_slice($directions->shorter($direction === 'across', $by, $only), 0, count($real) > 1 ? self::EACH : self::MOST);
+            $together = array_merge(...array_map(static fn (?Proposal $one): array => array_map(static fn (Proposal $way): Proposal => $one?->and($way) ?? $way, $ways), $together));
+        }
+        $together = isset($real['high']) ? array_merge(...array_map(static fn (?Proposal $one): array => self::lowered($document, $kit->form, $one, $real['high']), $together)) : $together;
+        $factor = Ladder::factor(min(array_map(static fn (string $d): float => 1.0 - $missing[$d] / $now[$d], array_keys($missing))));
+        $found = [...array_values(array_filter($together, static fn (?Proposal $p): bool => $p !== null)), ...$only === null ? $directions->without($real) : [], ...$factor === null ? [] : [$factor]];
+        usort($found, Proposal::compare(...));
+
+        return $found;
+    }
+
+    /**
+     * What was made shorter may be lower for that: only the rest has to go in courses.
+     *
+     * @param  Form  $form  of the building before
+     * @param  float  $by  real millimetres that are too high
+     * @return list<Proposal>
+     */
+    private static function lowered(stdClass $document, Form $form, ?Proposal $one, float $by): array
+    {
+        $problems = new Problems;
+        $building = Compressor::of(BuildingReader::fromDocument($one === null ? $document : self::with($document, $one)), $problems)->building;
+        $now = $one === null ? $form : Former::form($building, $problems);
+        if (! $problems->areNone()) {
+            return [];
+        }
+        $left = $by - ($form->top() - $now->top()) * $building->scale->ratio;
+        if ($left <= Targets::SAME_MM * $building->scale->ratio) {
+            return $one === null ? [] : [$one];
+        }
+
+        return array_map(static fn (Proposal $way): Proposal => $one?->and($way) ?? $way, (new Directions($building))->lower($now, $left));
+    }
+
+    /** The document with a proposal's steps taken too. */
+    private static function with(stdClass $document, Proposal $proposal): stdClass
+    {
+        $copy = JsonText::decode(JsonText::encode($document));
+        $steps = ($copy->compression ?? null) instanceof stdClass && is_array($copy->compression->steps ?? null) ? $copy->compression->steps : [];
+        $copy->compression = (object) ['steps' => [...$steps, ...array_map(static fn (array $s): stdClass => (object) $s, $proposal->steps)]];
+        if ($proposal->isProtected) {
+            $copy->compression->protect = [];
+        }
+
+        return $copy;
+    }
+
+    /**
+     * @param  Size  $size
+     * @return Size
+     */
+    private static function rounded(array $size): array
+    {
+        return ['across' => round($size['across'], 3), 'deep' => round($size['deep'], 3), 'high' => round($size['high'], 3)];
+    }
+
+    /** @throws InvalidInput */
+    private static function checkWall(Building $building, string $wall): void
     {
         [$id, $name] = [...explode('.', $wall, 2), ''];
         foreach ($building->blocks as $block) {
-            $edge = array_search($name, $block->footprint->edges, true);
-            if ($block->id === $id && $edge !== false) {
-                return [$id, $name, Lengths::along($building, $block, $edge) ?? throw InvalidInput::at('wall', 'compress.skew', ['edge' => $name])];
+            if ($block->id === $id && in_array($name, $block->footprint->edges, true)) {
+                return;
             }
         }
         throw InvalidInput::at('wall', 'edit.no-such', ['given' => $wall]);
     }
 
     /**
-     * @return array{Kit, float, Assembly}
+     * @return array{Kit, Size, Assembly} with how large it is finished
      *
      * @throws InvalidInput
      */
-    private static function made(Building $building, bool $isAcross, Recall $recall): array
+    private static function made(Building $building, Recall $recall): array
     {
         $kit = Kit::derive($building, $recall);
         $modelled = $kit->modelled->building;
@@ -94,25 +171,20 @@ final readonly class Compromises
         $assembly = Assembly::of($serialised, $recall);
         $size = Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $modelled->scale, $recall)->extents();
 
-        return [$kit, $isAcross ? $size['x1'] - $size['x0'] : $size['y1'] - $size['y0'], $assembly];
+        return [$kit, ['across' => $size['x1'] - $size['x0'], 'deep' => $size['y1'] - $size['y0'], 'high' => $size['high']], $assembly];
     }
 
-    /** @return array<string, mixed> */
-    private static function tried(stdClass $document, Proposal $proposal, bool $isAcross, string $wall, Recall $recall): array
+    /** @return Row */
+    private static function tried(stdClass $document, Proposal $proposal, Targets $to, string $wall, Recall $recall): array
     {
-        $row = ['key' => $proposal->key, 'steps' => $proposal->steps, 'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected];
-        $copy = JsonText::decode(JsonText::encode($document));
-        $steps = ($copy->compression ?? null) instanceof stdClass && is_array($copy->compression->steps ?? null) ? $copy->compression->steps : [];
-        $copy->compression = (object) ['steps' => [...$steps, ...array_map(static fn (array $s): stdClass => (object) $s, $proposal->steps)]];
-        if ($proposal->isProtected) {
-            $copy->compression->protect = [];
-        }
+        $row = ['key' => $proposal->key, 'title' => $proposal->title, 'steps' => $proposal->steps, 'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected];
         try {
-            [$kit, $size, $assembly] = self::made(BuildingReader::fromDocument($copy), $isAcross, $recall);
+            [$kit, $size, $assembly] = self::made(BuildingReader::fromDocument(self::with($document, $proposal)), $recall);
+            $over = $to->missing($size);
 
-            return $row + ['finished_mm' => round($size, 3), 'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null, 'view' => self::elevation($kit, $wall)];
+            return $row + ['finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2), 'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null, 'view' => self::elevation($kit, $wall)];
         } catch (InvalidInput $e) {
-            return $row + ['finished_mm' => null, 'closes' => false, 'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'view' => []];
+            return $row + ['finished' => null, 'over_mm' => 0.0, 'closes' => false, 'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'view' => []];
         }
     }
 

@@ -31,35 +31,60 @@ final readonly class Ladder
 
     /**
      * @param  Measures  $of
-     * @param  ?float  $whole  how long the building is in that direction, where that is more than the wall
-     * @return list<Proposal> least harmful first, those that touch what is protected last
+     * @return list<Proposal> least harmful first
      */
-    public static function of(string $block, string $edge, array $of, float $by, ?float $whole = null): array
+    public static function of(string $block, string $edge, array $of, float $by): array
     {
-        $step = static fn (string $op, float $mm): array => ['op' => $op, 'block' => $block, 'edge' => $edge, 'by' => self::mm($mm)];
         $found = [];
         [$margins, $piers] = [$of['margins'], $of['piers']];
         if ($margins - $by >= $of['least_margins'] - self::SAME_MM) {
-            $found[] = new Proposal('margins', [$step(Step::MARGINS, $by)], [self::share('margins', $margins, $margins - $by)], self::harm(self::MARGINS, $margins, $margins - $by));
+            $found[] = new Proposal('margins', 'Margins only', [self::step(Step::MARGINS, $block, $edge, $by)], [self::share('margins', $margins, $margins - $by)], self::harm(self::MARGINS, $margins, $margins - $by));
         }
         if ($piers > 0.0 && $piers - $by >= $of['least_piers'] - self::SAME_MM) {
-            $found[] = new Proposal('piers', [$step(Step::PIERS, $by)], [self::share('piers', $piers, $piers - $by)], self::harm(self::PIERS, $piers, $piers - $by));
+            $found[] = new Proposal('piers', 'Piers only', [self::step(Step::PIERS, $block, $edge, $by)], [self::share('piers', $piers, $piers - $by)], self::harm(self::PIERS, $piers, $piers - $by));
         }
-        $mix = self::mix($of, $by);
-        if ($mix !== null && $mix[0] > self::SAME_MM && $mix[1] > self::SAME_MM) {
-            $found[] = new Proposal('mix', [$step(Step::MARGINS, $mix[0]), $step(Step::PIERS, $mix[1])], [self::share('margins', $margins, $margins - $mix[0]), self::share('piers', $piers, $piers - $mix[1])],
-                self::harm(self::MARGINS, $margins, $margins - $mix[0]) + self::harm(self::PIERS, $piers, $piers - $mix[1]));
-        }
-        $bays = self::bays($block, $edge, $of, $by);
-        $factor = 1.0 - $by / ($whole ?? $of['length']);
-        if ($factor >= self::LEAST_FACTOR) {
-            $found[] = new Proposal('factor', [['op' => Step::FACTOR, 'by' => round($factor, 6)]], [sprintf('everything %.1f %% smaller, doors and windows too; areas %.3f, volumes %.3f of it', 100.0 * (1.0 - $factor), $factor ** 2, $factor ** 3)], self::harm(self::FACTOR, 1.0, $factor), true);
-        }
-        $found = [...$found, ...$bays === null ? [] : [$bays]];
-        // What is protected is offered last, whatever else it would cost.
-        usort($found, static fn (Proposal $a, Proposal $b): int => [$a->isProtected, $a->harm] <=> [$b->isProtected, $b->harm]);
+        $found = [...$found, ...array_values(array_filter([self::mixed($block, $edge, $of, $by), self::bays($block, $edge, $of, $by)]))];
+        usort($found, Proposal::compare(...));
 
         return $found;
+    }
+
+    /**
+     * The least harmful way without bays, or null.
+     *
+     * @param  Measures  $of
+     */
+    public static function best(string $block, string $edge, array $of, float $by): ?Proposal
+    {
+        return array_values(array_filter(self::of($block, $edge, $of, $by), static fn (Proposal $p): bool => $p->key !== 'bays'))[0] ?? null;
+    }
+
+    /** Everything smaller by a factor, all three directions; null where that would be another building. */
+    public static function factor(float $factor): ?Proposal
+    {
+        return $factor < self::LEAST_FACTOR || $factor >= 1.0 ? null
+            : new Proposal('factor', 'Everything smaller', [['op' => Step::FACTOR, 'by' => round($factor, 6)]], [sprintf('everything %.1f %% smaller, doors and windows too; areas %.3f, volumes %.3f of it', 100.0 * (1.0 - $factor), $factor ** 2, $factor ** 3)], self::harm(self::FACTOR, 1.0, $factor), true);
+    }
+
+    /**
+     * @param  Measures  $of
+     */
+    private static function mixed(string $block, string $edge, array $of, float $by): ?Proposal
+    {
+        $mix = self::mix($of, $by);
+        if ($mix === null || $mix[0] <= self::SAME_MM || $mix[1] <= self::SAME_MM) {
+            return null;
+        }
+        [$margins, $piers] = [$of['margins'], $of['piers']];
+
+        return new Proposal('mix', 'Margins and piers', [self::step(Step::MARGINS, $block, $edge, $mix[0]), self::step(Step::PIERS, $block, $edge, $mix[1])], [self::share('margins', $margins, $margins - $mix[0]), self::share('piers', $piers, $piers - $mix[1])],
+            self::harm(self::MARGINS, $margins, $margins - $mix[0]) + self::harm(self::PIERS, $piers, $piers - $mix[1]));
+    }
+
+    /** @return array<string, string> */
+    private static function step(string $op, string $block, string $edge, float $mm): array
+    {
+        return ['op' => $op, 'block' => $block, 'edge' => $edge, 'by' => self::mm($mm)];
     }
 
     /**
@@ -107,10 +132,11 @@ final readonly class Ladder
             }
         }
 
-        return new Proposal('bays', $steps, $costs, $harm);
+        return new Proposal('bays', 'Fewer bays', $steps, $costs, $harm);
     }
 
-    private static function harm(float $weight, float $was, float $is): float
+    /** Of a class of lengths that goes from one size to another. */
+    public static function harm(float $weight, float $was, float $is): float
     {
         return $was <= 0.0 || $is <= 0.0 ? 0.0 : 100.0 * $weight * abs(log($is / $was));
     }

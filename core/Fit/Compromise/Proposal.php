@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Compromise;
 
-/** A way to make a wall shorter: its steps, what they cost, and what comes of it. */
+/** A way to make a building smaller: its steps, what they cost, and how much that shows. */
 final readonly class Proposal
 {
     /**
+     * @param  string  $title  in words, by which people choose
      * @param  non-empty-list<array<string, mixed>>  $steps  as the document has them
      * @param  list<string>  $costs  what is given up, in words and figures
      * @param  float  $harm  how much it shows; the less the better. docs/formulas.md#compression
@@ -15,10 +16,28 @@ final readonly class Proposal
      */
     public function __construct(
         public string $key,
+        public string $title,
         public array $steps,
         public array $costs,
         public float $harm,
         public bool $isProtected = false,
     ) {
+    }
+
+    /** Said of one wall or block of several. */
+    public function at(string $where): self
+    {
+        return new self($this->key, $where.': '.lcfirst($this->title), $this->steps, array_map(static fn (string $cost): string => "$where: $cost", $this->costs), $this->harm, $this->isProtected);
+    }
+
+    public function and(self $that): self
+    {
+        return new self($this->key.'+'.$that->key, $this->title.'; '.lcfirst($that->title), [...$this->steps, ...$that->steps], [...$this->costs, ...$that->costs], $this->harm + $that->harm, $this->isProtected || $that->isProtected);
+    }
+
+    /** Least harmful first, what touches anything protected last. */
+    public static function compare(self $a, self $b): int
+    {
+        return [$a->isProtected, $a->harm] <=> [$b->isProtected, $b->harm];
     }
 }

@@ -75,15 +75,21 @@ final readonly class SeenFaces
         if ($plot->eye === null) {
             return [];
         }
-        $place = $plot->outline->bounds();
         $eyes = [];
         for ($i = 0; $i < self::PLACES; $i++) {
             $aside = $plot->eye->travel * (2.0 * $i / (self::PLACES - 1) - 1.0);
-            $at = $plot->inBuilding(new Vec2($place->centre()->x + $aside, $place->y0 - $plot->eye->distance));
-            $eyes[] = new Vec3($at->x, $at->y, $plot->eye->height);
+            $eyes[] = self::eye($plot, $aside);
         }
 
         return $plot->eye->travel > 0.0 ? $eyes : [$eyes[0]];
+    }
+
+    /** So far to the right of the middle of its travel, in the building's axes. */
+    public static function eye(Plot $plot, float $aside): Vec3
+    {
+        $at = $plot->eyeAt($aside);
+
+        return new Vec3($at->x, $at->y, $plot->eye->height ?? 0.0);
     }
 
     /** @param  'wall'|'roof'  $kind */

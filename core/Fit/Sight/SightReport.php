@@ -24,10 +24,14 @@ final readonly class SightReport
     /**
      * @param  list<SeenFace>  $faces
      * @param  list<array{key: string, shows: bool, text: string}>  $lines
+     * @param  list<PerspectiveReport>  $perspectives
+     * @param  ?SightLines  $sight  of a building that is cut
      */
     private function __construct(
         public array $faces,
         public array $lines,
+        private array $perspectives,
+        public ?SightLines $sight,
     ) {
     }
 
@@ -40,7 +44,7 @@ final readonly class SightReport
         }
         $sight = $kit->modelled->cut === null ? null : self::sight($plot, $kit);
 
-        return new self(SeenFaces::of($plot, $assembly, $kit), $sight === null ? [] : self::lines($sight, $plot, $kit));
+        return new self(SeenFaces::of($plot, $assembly, $kit), $sight === null ? [] : self::lines($sight, $plot, $kit), PerspectiveReport::all($building, $kit), $sight);
     }
 
     private static function sight(Plot $plot, Kit $kit): ?SightLines
@@ -140,6 +144,6 @@ final readonly class SightReport
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['faces' => array_map(static fn (SeenFace $f): array => $f->toArray(), $this->faces), 'lines' => $this->lines];
+        return ['faces' => array_map(static fn (SeenFace $f): array => $f->toArray(), $this->faces), 'lines' => $this->lines, 'perspectives' => array_map(static fn (PerspectiveReport $p): array => $p->toArray(), $this->perspectives)];
     }
 }

@@ -105,7 +105,7 @@ final readonly class BlockCut
     private function piece(Patch $patch, int $number): array
     {
         $block = $this->block;
-        $points = array_map(fn (Vec2 $p): Vec2 => $this->ownAxes(new Vec2($p->x, $this->front + ($p->y - $this->front) * $this->squeeze)), $patch->outline->points);
+        $points = array_map(fn (Vec2 $p): Vec2 => $this->block->ownAxes(new Vec2($p->x, $this->front + ($p->y - $this->front) * $this->squeeze)), $patch->outline->points);
         $names = $this->names($patch->labels);
         $walls = [];
         $edges = [];
@@ -144,15 +144,6 @@ final readonly class BlockCut
             $walls, $roof, $corners, $block->storeys, $block->plinth, $block->path,
             $this->roofsAnew ? null : new Uncut($block, $this->front, $this->cut, $this->squeeze, $now),
         ), $lost];
-    }
-
-    /** From the building's axes into the block's own. */
-    private function ownAxes(Vec2 $at): Vec2
-    {
-        $turn = deg2rad($this->block->turnDeg);
-        $off = $at->minus($this->block->at);
-
-        return new Vec2($off->x * cos($turn) + $off->y * sin($turn), $off->y * cos($turn) - $off->x * sin($turn));
     }
 
     /**

@@ -19,4 +19,9 @@ final readonly class Relieved
         public ?array $cut,
     ) {
     }
+
+    public function with(Building $building): self
+    {
+        return new self($building, $this->lost, $this->cut);
+    }
 }

@@ -13,6 +13,7 @@ use Chartula\Core\Compression\AxisMap;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Compromise\Compromises;
+use Chartula\Core\Fit\Compromise\Targets;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
@@ -181,7 +182,7 @@ final class CompressorTest extends TestCase
 
     public function testTheLadderOfTheWorkedWall(): void
     {
-        $answer = Compromises::of(self::works(), 'main.front', 54.0 * 304.8 / 76.2);
+        $answer = Compromises::of(self::works(), 'main.front', new Targets(54.0 * 304.8 / 76.2));
         self::assertSame(['mix', 'piers', 'margins', 'bays', 'factor'], array_column($answer['rows'], 'key'));
         self::assertEqualsWithDelta([27.1, 27.4, 39.4, 41.2, 42.1], array_column($answer['rows'], 'harm'), 0.11);
     }
@@ -218,7 +219,7 @@ final class CompressorTest extends TestCase
     #[DataProvider('provideTargets')]
     public function testProposalsReachTheFinishedLengthExactly(string $example, string $wall, float $to): void
     {
-        $answer = Compromises::of(JsonText::decode(Kits::exampleText($example)), $wall, $to);
+        $answer = Compromises::of(JsonText::decode(Kits::exampleText($example)), $wall, new Targets($to), true);
         self::assertGreaterThan(2, count($answer['rows']));
         $harm = 0.0;
         foreach ($answer['rows'] as $row) {
@@ -228,7 +229,7 @@ final class CompressorTest extends TestCase
                 self::assertTrue($row['closes']);
             }
             // A factor leaves card as thick as it is, and so falls a little short of nothing.
-            self::assertEqualsWithDelta($to, $row['finished_mm'], $row['key'] === 'factor' ? 0.5 : 0.001, (string) json_encode($row['key']));
+            self::assertEqualsWithDelta($to, $row['finished']['across'] ?? 0.0, $row['key'] === 'factor' ? 0.5 : 0.001, (string) json_encode($row['key']));
             self::assertGreaterThanOrEqual($row['protected'] === true ? 0.0 : $harm, $row['harm']);
             $harm = $row['harm'];
         }

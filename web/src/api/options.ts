@@ -1,6 +1,6 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
-import type { Compromises, Perspective, ReliefTable, ScaleTable, Sight } from './plot';
+import type { Compromises, Direction, ReliefTable, ScaleTable, Sight } from './plot';
 import type {
   Account,
   BuildingState,
@@ -66,20 +66,18 @@ export const reliefOptions = (id: string, revision: number, depth: string) =>
     retry: false,
   });
 
-export const compromisesOptions = (id: string, revision: number, wall: string, to: string) =>
+export const compromisesOptions = (
+  id: string,
+  revision: number,
+  wall: string,
+  asked: Partial<Record<Direction | 'only', string>>,
+) =>
   queryOptions({
-    queryKey: ['building', id, 'compromises', revision, wall, to],
+    queryKey: ['building', id, 'compromises', revision, wall, asked],
     queryFn: () => {
-      const query = new URLSearchParams(to === '' ? { wall } : { wall, to });
+      const query = new URLSearchParams({ wall, ...asked });
       return api.get<Compromises>(`buildings/${id}/compromises?${query.toString()}`);
     },
-    retry: false,
-  });
-
-export const perspectiveOptions = (id: string, revision: number, asked: Record<string, string>) =>
-  queryOptions({
-    queryKey: ['building', id, 'perspective', revision, asked],
-    queryFn: () => api.get<Perspective>(`buildings/${id}/perspective?${new URLSearchParams(asked).toString()}`),
     retry: false,
   });
 

@@ -45,14 +45,24 @@ export interface ScaleRow {
 }
 
 export interface Perspective {
+  path: string;
+  name: string;
   vanishing_mm: number;
   back_scale: number;
   back_ratio: number;
   rise_mm: number;
-  depths: { apparent_mm: number; true_mm: number; scale: number }[];
-  pieces: { name: string; front_mm: number; back_mm: number; long_mm: number; other_mm: number }[];
+  limit_mm: number;
   strong: boolean;
+  depths: { apparent_mm: number; true_mm: number; scale: number }[];
+  pieces: { label: string; name: string; front_mm: number; back_mm: number; long_mm: number; other_mm: number }[];
   texts: string[];
+}
+
+/** Shapes and lines of sight: in plan, or depth and height. */
+export interface SightPicture {
+  shapes: { kind: string; ring: Point[] }[];
+  lines: { key: string; from: Point; to: Point; limit: boolean; text: string }[];
+  eyes: { at: Point; text: string }[];
 }
 
 export interface ReliefRow {
@@ -82,13 +92,19 @@ export interface ScaleTable {
   kept: { what: string; mm: string }[];
 }
 
+/** Of the building's own axes. */
+export type Direction = 'across' | 'deep' | 'high';
+
 export interface CompromiseRow {
   key: string;
+  title: string;
   steps: { [key: string]: Json }[];
   costs: string[];
   harm: number;
   protected: boolean;
-  finished_mm: number | null;
+  finished: Record<Direction, number> | null;
+  /** By how much it is still too large, where it is worst. */
+  over_mm: number;
   closes: boolean;
   refused: string | null;
   view: { kind: 'wall' | 'opening'; ring: Point[] }[];
@@ -96,10 +112,11 @@ export interface CompromiseRow {
 
 export interface Compromises {
   wall: string;
-  now_mm: number;
-  to_mm: number | null;
-  by: string;
-  most: string;
+  now: Record<Direction, number>;
+  to: Record<Direction, number | null>;
+  /** What has to go, in reality. */
+  missing: Partial<Record<Direction, string>>;
+  room: { direction: 'across' | 'deep'; wall: string; name: string; most: string }[];
   rows: CompromiseRow[];
   ghost: { kind: 'wall' | 'opening'; ring: Point[] }[];
   differences: { what: string; real: string; modelled: string }[];
@@ -119,4 +136,6 @@ export interface SeenFace {
 export interface Sight {
   faces: SeenFace[];
   lines: { key: string; shows: boolean; text: string }[];
+  perspectives: Perspective[];
+  view: { plan: SightPicture; section: SightPicture } | null;
 }

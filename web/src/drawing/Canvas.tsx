@@ -14,15 +14,18 @@ interface Props {
   rule: { foot_mm: number; metre_mm: number };
   units: Units;
   title: string;
-  children: (scale: { perPx: number }) => ReactNode;
+  /** How many millimetres a pixel is, and how many are free on each side. */
+  children: (scale: { perPx: number; free: number }) => ReactNode;
   onKeyDown?: (event: KeyboardEvent<SVGSVGElement>) => void;
   onPointerMove?: (mm: number, event: PointerEvent<SVGSVGElement>) => void;
   onPointerUp?: (mm: number, event: PointerEvent<SVGSVGElement>) => void;
   focusable?: boolean;
+  /** Half as high, where figures stand under it. */
+  low?: boolean;
 }
 
 /** Height by width: on a desk the rule at the foot stays on the screen; a phone has more height than width. */
-const RATIO = { desk: 0.52, phone: 0.8 };
+const RATIO = { desk: 0.52, low: 0.3, phone: 0.8 };
 const PHONE_PX = 600;
 const PX_PER_MM = 96 / 25.4;
 
@@ -39,6 +42,7 @@ export function Canvas({
   onPointerMove,
   onPointerUp,
   focusable = false,
+  low = false,
 }: Props) {
   const holder = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
@@ -59,7 +63,7 @@ export function Canvas({
   // A tall, narrow thing is not blown up until it leaves the screen.
   const perPx = Math.max(
     broad / width,
-    tall / Math.max(60, (width < PHONE_PX ? RATIO.phone : RATIO.desk) * width - above),
+    tall / Math.max(60, (width < PHONE_PX ? RATIO.phone : low ? RATIO.low : RATIO.desk) * width - above),
   );
   const wide = perPx * width;
   const high = tall + above * perPx;
@@ -86,7 +90,7 @@ export function Canvas({
         onPointerUp={(event) => onPointerUp?.(toMm(event), event)}
         onPointerLeave={() => setPointer(null)}
       >
-        <g transform="scale(1 -1)">{children({ perPx })}</g>
+        <g transform="scale(1 -1)">{children({ perPx, free: (wide - broad) / 2 + room[2] })}</g>
       </svg>
       <div className="d-flex flex-wrap justify-content-between align-items-baseline gap-2">
         <RuleFigures

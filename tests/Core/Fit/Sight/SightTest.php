@@ -184,7 +184,7 @@ final class SightTest extends TestCase
         self::assertSame([true, false], [$report->lines[0]['shows'], $report->lines[1]['shows']]);
         $document = json_decode(Kits::exampleText('ropewalk-row'));
         assert($document instanceof stdClass && $document->plot instanceof stdClass);
-        unset($document->plot->eye);
+        unset($document->plot->eye, $document->perspective);
         $blind = Kits::of($document);
         self::assertNull(SightReport::of($blind->building, $blind->kit, Assembly::of($blind->serialised())));
     }

@@ -1,17 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { sightOptions } from '../../api/options';
 import type { SeenFace } from '../../api/plot';
 import type { Edit } from '../../api/types';
 import { textAt, useBuilding } from '../building/context';
-import { ForcedPerspective } from './ForcedPerspective';
+import { SightPicture } from './SightPicture';
+
+/** What is seen from the end of the eye's travel is drawn in plan. */
+const IN_PLAN = new Set(['flank', 'neighbour', 'slot']);
 
 const WORDS = { full: 'shows', plain: 'hardly shows: plain card will do', omit: 'never shows' } as const;
 
 /** Which faces show from the operator's eye, which need no detail and which no paper, and what gives low relief away. */
 export function FromTheEye() {
   const { state, save } = useBuilding();
+  const [side, setSide] = useState<'section' | 'plan'>('section');
+  const [near, setNear] = useState(false);
+  const [chosen, setChosen] = useState<string | null>(null);
   const hasEye = textAt(state.document, 'plot.eye.distance') !== '';
   const sight = useQuery({ ...sightOptions(state.id, state.derived_from ?? 0), enabled: hasEye });
   if (!hasEye) {
@@ -38,6 +45,7 @@ export function FromTheEye() {
         {sight.error.message}
       </p>
     );
+  const { view } = sight.data;
   const walls = sight.data.faces.filter((face) => face.kind === 'wall');
   const roofs = sight.data.faces.filter((face) => face.kind === 'roof');
   const spare = walls.filter(
@@ -58,11 +66,41 @@ export function FromTheEye() {
         up, moving {textAt(state.document, 'plot.eye.travel') || 'not at all'} to each side.{' '}
         <Link to={`/buildings/${state.id}/stand`}>Stand it up</Link> shows the same view.
       </p>
+      {view !== null && (
+        <>
+          <div className="walls-nav mb-1" role="group" aria-label="Drawn">
+            {(['section', 'plan'] as const).map((name) => (
+              <button key={name} type="button" aria-pressed={side === name} onClick={() => setSide(name)}>
+                in {name}
+              </button>
+            ))}
+            <button type="button" aria-pressed={near} onClick={() => setNear(!near)}>
+              closer
+            </button>
+          </div>
+          <SightPicture
+            picture={{ ...view[side], lines: view[side].lines.filter((line) => line.key !== 'vanish') }}
+            chosen={chosen}
+            title={`Lines of sight, in ${side}`}
+            named={side === 'section'}
+            near={near}
+          />
+        </>
+      )}
       {sight.data.lines.length > 0 && (
-        <ul className="sight-lines">
+        <ul className="sight-lines" aria-label="What gives it away">
           {sight.data.lines.map((line) => (
             <li key={line.key + line.text} className={line.shows ? 'shows' : undefined}>
-              {line.text}
+              <button
+                type="button"
+                aria-pressed={chosen === line.key}
+                onClick={() => {
+                  setChosen(chosen === line.key ? null : line.key);
+                  setSide(IN_PLAN.has(line.key) ? 'plan' : 'section');
+                }}
+              >
+                {line.text}
+              </button>
             </li>
           ))}
         </ul>
@@ -102,7 +140,6 @@ export function FromTheEye() {
         }
       </Faces>
       <Faces title="Roofs" faces={roofs} />
-      <ForcedPerspective />
     </>
   );
 }

@@ -3,19 +3,17 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { compromisesOptions } from '../../api/options';
-import type { CompromiseRow, Compromises } from '../../api/plot';
+import type { CompromiseRow, Compromises, Direction } from '../../api/plot';
 import type { Edit, Json } from '../../api/types';
 import { Shapes } from '../../drawing/Shapes';
 import { entriesAt } from '../../ui/Entries';
 import { textAt, useBuilding } from '../building/context';
 
-const NAMES: Record<string, string> = {
-  mix: 'Margins and piers',
-  margins: 'Margins only',
-  piers: 'Piers only',
-  bays: 'Fewer bays',
-  factor: 'Everything smaller',
-};
+const DIRECTIONS = [
+  ['across', 'wide'],
+  ['deep', 'deep'],
+  ['high', 'high'],
+] as const;
 
 const STEPS: Record<string, string> = {
   margins: 'margins shorter',
@@ -32,7 +30,7 @@ const FILLS = { wall: '#e6dcc4', opening: '#fbfaf6' };
 
 const UNPROTECT: Edit = { op: 'set', path: 'compression.protect', value: [] };
 
-/** What is given up so that it fits: the least harmful ways to a finished length, and the steps taken so far. */
+/** What is given up so that it fits: the least harmful ways to a finished size, and the steps taken so far. */
 export function GiveUp() {
   const { state, save, derived } = useBuilding();
   const ids = { wall: useId(), to: useId() };
@@ -40,10 +38,12 @@ export function GiveUp() {
   const [picked, setWall] = useState<string | null>(null);
   // What was picked may have been left out since.
   const wall = (walls.find((one) => one.key === picked) ?? walls[0])?.key ?? '';
-  const [typed, setTyped] = useState('');
-  const [to, setTo] = useState('');
+  const [typed, setTyped] = useState<Partial<Record<Direction, string>>>({});
+  const [only, setOnly] = useState(false);
+  const [asked, setAsked] = useState<Partial<Record<Direction | 'only', string>>>({});
+  const hasAsked = DIRECTIONS.some(([key]) => asked[key] !== undefined);
   const answer = useQuery({
-    ...compromisesOptions(state.id, state.derived_from ?? 0, wall, to),
+    ...compromisesOptions(state.id, state.derived_from ?? 0, wall, asked),
     placeholderData: keepPreviousData,
     enabled: wall !== '',
   });
@@ -55,11 +55,31 @@ export function GiveUp() {
         className="tools mb-2"
         onSubmit={(event) => {
           event.preventDefault();
-          setTo(typed.trim());
+          const said = DIRECTIONS.flatMap(([key]) => {
+            const text = typed[key]?.trim() ?? '';
+            return text === '' ? [] : [[key, text] as const];
+          });
+          setAsked({ ...Object.fromEntries(said), ...(only ? { only: '1' } : {}) });
         }}
       >
+        <span>fit it to</span>
+        {DIRECTIONS.map(([key, word]) => (
+          <span key={key}>
+            <Form.Control
+              id={`${ids.to}-${key}`}
+              className="short"
+              size="sm"
+              value={typed[key] ?? ''}
+              placeholder={answer.data === undefined ? '' : `${answer.data.now[key].toFixed(1)}mm`}
+              onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+            />
+            <Form.Label htmlFor={`${ids.to}-${key}`} className="mb-0">
+              {word}
+            </Form.Label>
+          </span>
+        ))}
         <Form.Label htmlFor={ids.wall} className="mb-0">
-          along
+          drawn on
         </Form.Label>
         <Form.Select
           id={ids.wall}
@@ -76,18 +96,18 @@ export function GiveUp() {
               </option>
             ))}
         </Form.Select>
-        <Form.Label htmlFor={ids.to} className="mb-0">
-          fit it to
-        </Form.Label>
-        <Form.Control
-          id={ids.to}
-          className="w-auto"
-          size="sm"
-          value={typed}
-          placeholder="212mm"
-          onChange={(event) => setTyped(event.target.value)}
+        <Form.Check
+          id={`${ids.wall}-only`}
+          label="and shorten no other"
+          checked={only}
+          onChange={() => setOnly(!only)}
         />
-        <Button type="submit" size="sm" variant="outline-primary" disabled={typed.trim() === ''}>
+        <Button
+          type="submit"
+          size="sm"
+          variant="outline-primary"
+          disabled={DIRECTIONS.every(([key]) => (typed[key] ?? '').trim() === '')}
+        >
           Propose
         </Button>
       </form>
@@ -96,21 +116,22 @@ export function GiveUp() {
           {answer.error.message}
         </p>
       )}
-      {answer.isFetching && to !== '' && <p role="status">Trying what could go …</p>}
+      {answer.isFetching && hasAsked && <p role="status">Trying what could go …</p>}
       {answer.data !== undefined && (
         <p className="quiet">
-          Finished it is {answer.data.now_mm.toFixed(1)} mm long in that direction. Openings, steps and bricks stay as
-          they are; this wall’s margins and piers can give {answer.data.most}.
+          Finished it is {answer.data.now.across.toFixed(1)} mm wide, {answer.data.now.deep.toFixed(1)} deep and{' '}
+          {answer.data.now.high.toFixed(1)} high. Openings, steps and bricks stay as they are; margins and piers can
+          give {answer.data.room.map((one) => `${one.most} along ${one.name}`).join(', ')}.
         </p>
       )}
-      {answer.data !== undefined && to !== '' && answer.data.rows.length === 0 && (
+      {answer.data !== undefined && hasAsked && answer.data.rows.length === 0 && (
         <p>
-          {answer.data.to_mm !== null && answer.data.now_mm <= answer.data.to_mm
-            ? 'It is no longer than that already.'
-            : `Nothing in this wall can give ${answer.data.by}. Shorten another wall in the same direction too, leave a block out, or cut it to low relief.`}
+          {Object.keys(answer.data.missing).length === 0
+            ? 'It is no larger than that already.'
+            : `Nothing in it can give ${Object.values(answer.data.missing).join(' and ')}. Leave a block out, cut it to low relief, or choose another scale.`}
         </p>
       )}
-      {answer.data !== undefined && to !== '' && (
+      {answer.data !== undefined && hasAsked && (
         <div className="schools">
           {answer.data.rows.map((row) => (
             <Proposal
@@ -185,8 +206,8 @@ export function GiveUp() {
 
 function Proposal({ row, answer, onTake }: { row: CompromiseRow; answer: Compromises; onTake: () => void }) {
   return (
-    <section className="school" aria-label={NAMES[row.key] ?? row.key}>
-      <h3>{NAMES[row.key] ?? row.key}</h3>
+    <section className="school" aria-label={row.title}>
+      <h3>{row.title}</h3>
       {row.refused === null ? (
         <Shapes
           shapes={row.view}
@@ -203,7 +224,12 @@ function Proposal({ row, answer, onTake }: { row: CompromiseRow; answer: Comprom
         ))}
       </ul>
       <p className="quiet">
-        {row.finished_mm === null ? '' : `${row.finished_mm.toFixed(2)} mm finished. `}Shows by {row.harm.toFixed(1)}.
+        {row.finished === null
+          ? ''
+          : `Finished ${DIRECTIONS.filter(([key]) => answer.to[key] !== null)
+              .map(([key, word]) => `${row.finished?.[key].toFixed(2) ?? ''} mm ${word}`)
+              .join(', ')}. `}
+        {row.over_mm > 0 && `Still ${row.over_mm.toFixed(2)} mm too large. `}Shows by {row.harm.toFixed(1)}.
         {row.refused === null && !row.closes && ' It does not go together so: something is in the way.'}
       </p>
       <Button size="sm" variant="outline-primary" disabled={row.refused !== null} onClick={onTake}>

@@ -3,6 +3,8 @@ import Button from 'react-bootstrap/Button';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../building/context';
 import { Clearances } from './Clearances';
+import { Deeper } from './Deeper';
+import { DeeperFigures } from './DeeperFigures';
 import { FromTheEye } from './FromTheEye';
 import { GiveUp } from './GiveUp';
 import { LowRelief } from './LowRelief';
@@ -11,13 +13,14 @@ import { PlotPlan } from './PlotPlan';
 import { ReliefFigures } from './ReliefFigures';
 import { Scales } from './Scales';
 
-const VIEWS = ['plan', 'scales', 'give up', 'low relief', 'from the eye'] as const;
+const VIEWS = ['plan', 'scales', 'give up', 'low relief', 'from the eye', 'depth'] as const;
 const TITLES = {
   plan: 'On the layout',
   scales: 'At other scales',
   'give up': 'What to give up',
   'low relief': 'Cut before the backscene',
   'from the eye': 'What shows',
+  depth: 'Shallower than it looks',
 };
 
 /** Where does it stand on the layout, does it fit, and what is given up if not? */
@@ -50,6 +53,7 @@ export function PlotStage() {
         {view === 'scales' && <Scales />}
         {view === 'low relief' && <LowRelief />}
         {view === 'from the eye' && <FromTheEye />}
+        {view === 'depth' && <Deeper />}
         {view === 'give up' && <GiveUp />}
         {view === 'plan' &&
           (plot === null ? (
@@ -75,6 +79,8 @@ export function PlotStage() {
       <aside className="sheet" aria-label="Figures">
         {view === 'low relief' ? (
           <ReliefFigures />
+        ) : view === 'depth' ? (
+          <DeeperFigures />
         ) : hasPlot ? (
           <PlotFigures />
         ) : (

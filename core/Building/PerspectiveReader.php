@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+/** Reads `perspective`; whether blocks and openings can be built so is found out where they are formed. */
+final readonly class PerspectiveReader
+{
+    private const MOST_BLOCKS = 64;
+
+    private const MOST_MOUTHS = 50;
+
+    public static function read(?Node $node, Values $values): ?Perspective
+    {
+        if ($node === null || $node->isEmpty() || ! $node->isObject([], ['depth', 'apparent', 'axis', 'blocks', 'mouths'])) {
+            return null;
+        }
+        $depth = $values->model($node->get('depth'));
+        foreach (['apparent', 'axis', 'blocks'] as $key) {
+            // They say nothing without it.
+            if ($node->get($key) !== null && $node->get('depth') === null) {
+                $node->missing('depth');
+
+                break;
+            }
+        }
+        $blocks = null;
+        if ($node->get('blocks') !== null) {
+            $blocks = array_values(array_filter(array_map(static fn (Node $id): ?string => $id->text(32), $node->get('blocks')->items(self::MOST_BLOCKS, 1)), static fn (?string $id): bool => $id !== null));
+        }
+
+        return new Perspective($depth, $values->model($node->get('apparent')), $values->model($node->get('axis'), Sign::ZeroOrMore), $blocks, self::mouths($node->get('mouths'), $values), $node->path);
+    }
+
+    /** @return list<Mouth> */
+    private static function mouths(?Node $list, Values $values): array
+    {
+        $mouths = [];
+        foreach ($list?->items(self::MOST_MOUTHS) ?? [] as $node) {
+            if (! $node->isObject(['opening', 'depth', 'apparent'], ['axis'])) {
+                continue;
+            }
+            $opening = $node->get('opening')?->text(100);
+            $depth = $values->model($node->get('depth'));
+            $apparent = $values->model($node->get('apparent'));
+            $axis = $values->model($node->get('axis'), Sign::ZeroOrMore);
+            if ($opening !== null && $depth !== null && $apparent !== null) {
+                $mouths[] = new Mouth($opening, $depth, $apparent, $axis, $node->path);
+            }
+        }
+
+        return $mouths;
+    }
+}

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit\Compromise;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Compression\Step;
+use Chartula\Core\Compression\Heights;
+use Chartula\Core\Compression\Lengths;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Geometry\Ring;
+
+/** What a building could give up in each direction: along any wall, along several at once, from its height, or a block of it. Real millimetres. docs/formulas.md#compression */
+final readonly class Directions
+{
+    /** Of the height of a block's walls. */
+    private const COURSES = 2.0;
+
+    /** Of the building's area in plan: a wing left out is missed more than anything shortened. */
+    private const OMIT = 6.0;
+
+    private const SAME_MM = 0.01;
+
+    public function __construct(private Building $building)
+    {
+    }
+
+    /**
+     * What each wall along a direction can give: one for each block, that with the longest row.
+     *
+     * @param  ?string  $only  `block.edge`, where no other may be touched
+     * @return list<array{block: Block, edge: string, lengths: Lengths, from: float, to: float, room: float}>
+     */
+    public function walls(bool $isAcross, ?string $only = null): array
+    {
+        $walls = [];
+        foreach ($this->building->blocks as $block) {
+            $best = null;
+            $bays = -1;
+            foreach ($block->footprint->edges as $i => $edge) {
+                $lengths = $only !== null && $only !== "$block->id.$edge" ? null : Lengths::along($this->building, $block, $i);
+                if ($lengths === null || $lengths->isAcross !== $isAcross) {
+                    continue;
+                }
+                $of = $lengths->measures();
+                if ($of['row'] > $bays) {
+                    $ring = $block->standing();
+                    [$a, $b] = [$ring->point($i), $ring->point($i + 1)];
+                    [$from, $to] = $isAcross ? [min($a->x, $b->x), max($a->x, $b->x)] : [min($a->y, $b->y), max($a->y, $b->y)];
+                    $bays = $of['row'];
+                    $best = ['block' => $block, 'edge' => $edge, 'lengths' => $lengths, 'from' => $from, 'to' => $to, 'room' => $of['margins'] - $of['least_margins'] + $of['piers'] - $of['least_piers']];
+                }
+            }
+            array_push($walls, ...($best === null ? [] : [$best]));
+        }
+
+        return $walls;
+    }
+
+    /**
+     * Shorter by so much along x, or along y.
+     *
+     * @return list<Proposal> least harmful first
+     */
+    public function shorter(bool $isAcross, float $by, ?string $only = null): array
+    {
+        $walls = $this->walls($isAcross, $only);
+        $found = [];
+        foreach ($walls as $wall) {
+            foreach (Ladder::of($wall['block']->id, $wall['edge'], $wall['lengths']->measures(), $by) as $proposal) {
+                $found[] = count($this->building->blocks) > 1 || count($walls) > 1 ? $proposal->at($wall['block']->name.', '.$wall['edge']) : $proposal;
+            }
+        }
+        $several = $this->several($walls, $by);
+        $found = [...$found, ...$several === null ? [] : [$several]];
+        usort($found, Proposal::compare(...));
+
+        return $found;
+    }
+
+    /**
+     * Walls one after the other, each giving as much of it as it can of the whole.
+     *
+     * @param  list<array{block: Block, edge: string, lengths: Lengths, from: float, to: float, room: float}>  $walls
+     */
+    private function several(array $walls, float $by): ?Proposal
+    {
+        usort($walls, static fn (array $a, array $b): int => $b['room'] <=> $a['room']);
+        $taken = [];
+        foreach ($walls as $wall) {
+            $isApart = array_filter($taken, static fn (array $t): bool => $wall['from'] < $t['to'] - self::SAME_MM && $wall['to'] > $t['from'] + self::SAME_MM) === [];
+            if ($isApart && $wall['room'] > self::SAME_MM) {
+                $taken[] = $wall;
+            }
+        }
+        $room = array_sum(array_column($taken, 'room'));
+        if (count($taken) < 2 || $room < $by) {
+            return null;
+        }
+        $each = [];
+        foreach ($taken as $wall) {
+            $one = Ladder::best($wall['block']->id, $wall['edge'], $wall['lengths']->measures(), $by * $wall['room'] / $room);
+            if ($one === null) {
+                return null;
+            }
+            $each[] = $one->at($wall['block']->name.', '.$wall['edge']);
+        }
+        $all = array_shift($each);
+        foreach ($each as $one) {
+            $all = $all->and($one);
+        }
+
+        return new Proposal('several', 'A little from '.count($taken).' walls', $all->steps, $all->costs, $all->harm);
+    }
+
+    /**
+     * Lower by whole courses, every block that stands higher than that.
+     *
+     * @param  Form  $form  of the building as it is modelled now
+     * @return list<Proposal>
+     */
+    public function lower(Form $form, float $by): array
+    {
+        $ratio = $this->building->scale->ratio;
+        $tops = [];
+        foreach ($form->blocks as $block) {
+            $tops[$block->block->id] = $block->top() * $ratio;
+        }
+        $most = max([0.0, ...array_values($tops)]);
+        $course = $this->building->gauge->course_mm;
+        $steps = $costs = [];
+        $harm = 0.0;
+        foreach ($this->building->blocks as $block) {
+            $over = $by - ($most - ($tops[$block->id] ?? -INF));
+            if ($over <= self::SAME_MM) {
+                continue;
+            }
+            $count = (int) ceil($over / $course - 1e-6);
+            if ((new Heights($this->building, $block))->without($count * $course)[0] === null) {
+                return [];
+            }
+            $height = $block->eaves->mm - $block->base->mm;
+            $steps[] = ['op' => Step::COURSES, 'block' => $block->id, 'count' => $count];
+            $costs[] = sprintf('%s: %d %s lower', $block->name, $count, $count === 1 ? 'course' : 'courses');
+            $harm += Ladder::harm(self::COURSES, $height, $height - $count * $course);
+        }
+
+        return $steps === [] ? [] : [new Proposal('courses', 'Lower by courses', $steps, $costs, $harm)];
+    }
+
+    /**
+     * A block left out, where that is enough in every direction.
+     *
+     * @param  array<'across'|'deep'|'high', float>  $missing
+     * @return list<Proposal>
+     */
+    public function without(array $missing): array
+    {
+        $found = [];
+        $whole = $this->extent($this->building->blocks);
+        $area = array_sum(array_map(static fn (Block $b): float => $b->standing()->area(), $this->building->blocks));
+        foreach (count($this->building->blocks) < 2 || isset($missing['high']) ? [] : $this->building->blocks as $block) {
+            $left = array_values(array_filter($this->building->blocks, static fn (Block $b): bool => $b !== $block));
+            $now = $this->extent($left);
+            if ($whole['across'] - $now['across'] < ($missing['across'] ?? 0.0) - self::SAME_MM || $whole['deep'] - $now['deep'] < ($missing['deep'] ?? 0.0) - self::SAME_MM) {
+                continue;
+            }
+            $rest = $area - $block->standing()->area();
+            $found[] = new Proposal('omit-'.$block->id, $block->name.' left out', [['op' => Step::OMIT, 'block' => $block->id]], [sprintf('%s is not modelled, %.0f %% of the plan', $block->name, 100.0 * (1.0 - $rest / $area))], Ladder::harm(self::OMIT, $area, $rest));
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Block>  $blocks
+     * @return array{across: float, deep: float}
+     */
+    private function extent(array $blocks): array
+    {
+        $points = array_merge(...array_map(static fn (Block $b): array => $b->standing()->points, $blocks));
+        if ($points === []) {
+            return ['across' => 0.0, 'deep' => 0.0];
+        }
+        $box = (new Ring($points))->bounds();
+
+        return ['across' => $box->width(), 'deep' => $box->height()];
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form\Perspective;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Footprint;
+use Chartula\Core\Building\Perspective;
+use Chartula\Core\Building\Receding;
+use Chartula\Core\Geometry\OnePoint;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Problem\Problems;
+
+/** Builds blocks to look deeper than they are: their footprints in perspective, each with what it was. docs/formulas.md#perspective */
+final readonly class Recession
+{
+    private const SAME_MM = 0.01;
+
+    /** So much has to be left behind the front's card, model mm. */
+    private const LEAST_MM = 1.0;
+
+    private function __construct(
+        private Building $building,
+        private Perspective $perspective,
+        private Problems $problems,
+    ) {
+    }
+
+    /** Adds what cannot be made to the problems. */
+    public static function of(Building $building, Problems $problems): Building
+    {
+        $perspective = $building->perspective;
+
+        return $perspective?->depth === null ? $building : (new self($building, $perspective, $problems))->made($perspective->depth->mm);
+    }
+
+    private function made(float $depth): Building
+    {
+        $chosen = $this->chosen();
+        $view = $chosen === [] ? null : $this->view($chosen, $depth);
+        if ($view === null) {
+            return $this->building;
+        }
+        $blocks = [];
+        foreach ($this->building->blocks as $block) {
+            if (! in_array($block, $chosen, true)) {
+                $blocks[] = $block;
+
+                continue;
+            }
+            $this->check($block, $view);
+            $points = array_map(static fn (Vec2 $p): Vec2 => $block->ownAxes($view->plan($p)), $block->standing()->points);
+            $footprint = Footprint::polygon(array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $points), $block->footprint->edges);
+            $blocks[] = new Block($block->id, $block->name, $footprint, $block->at, $block->turnDeg, $block->base, $block->eaves, $block->walls, $block->roof, $block->corners, $block->storeys, $block->plinth, $block->path, null, new Receding($block, $view));
+        }
+
+        return $this->building->withBlocks($blocks);
+    }
+
+    /** @return list<Block> */
+    private function chosen(): array
+    {
+        $blocks = $this->perspective->blocks;
+        if ($blocks === null) {
+            return $this->building->blocks;
+        }
+        // What low relief has left of a block may be several.
+        $chosen = array_values(array_filter($this->building->blocks, static fn (Block $b): bool => in_array($b->uncut->block->id ?? $b->id, $blocks, true)));
+        $known = array_map(static fn (Block $b): string => $b->uncut->block->id ?? $b->id, $this->building->blocks);
+        foreach ($blocks as $i => $id) {
+            if (! in_array($id, $known, true)) {
+                $this->problems->add($this->perspective->path.".blocks.$i", 'perspective.no-block', ['given' => $id, 'known' => implode(', ', array_unique($known))]);
+            }
+        }
+
+        return $chosen;
+    }
+
+    /**
+     * Real millimetres, to the front of the foremost of the blocks.
+     *
+     * @param  non-empty-list<Block>  $blocks
+     */
+    private function view(array $blocks, float $depth): ?OnePoint
+    {
+        $ratio = $this->building->scale->ratio;
+        $path = $this->perspective->path;
+        $eye = $this->building->plot?->eye === null ? null : $this->building->plot->eyeAt(0.0)->times($ratio);
+        if ($eye === null) {
+            $this->problems->add($path, 'perspective.no-eye');
+
+            return null;
+        }
+        $ys = array_merge(...array_map(static fn (Block $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->standing()->points), $blocks));
+        [$front, $whole] = [min($ys), max($ys) - min($ys)];
+        if ($eye->y > $front - self::SAME_MM) {
+            $this->problems->add($path, 'perspective.eye-behind', ['by' => round(($eye->y - $front) / $ratio, 2)]);
+
+            return null;
+        }
+        $least = self::LEAST_MM;
+        foreach ($blocks as $block) {
+            foreach ($block->walls as $wall) {
+                $least = max($least, $wall->treat === 'omit' ? 0.0 : self::LEAST_MM + $this->building->methods->stacks[$wall->stack]->thickness_mm);
+            }
+        }
+        if ($depth < $least) {
+            $this->problems->add("$path.depth", 'relief.shallow', ['given' => round($depth, 2), 'least' => round($least, 2)]);
+
+            return null;
+        }
+        $apparent = $this->perspective->apparent->mm ?? $whole / $ratio;
+        if ($apparent <= $depth) {
+            $this->problems->add($path.($this->perspective->apparent === null ? '.depth' : '.apparent'), 'perspective.no-deeper', ['apparent' => round($apparent, 2), 'depth' => round($depth, 2)]);
+
+            return null;
+        }
+
+        return OnePoint::of($eye, $front, $depth * $ratio, $apparent * $ratio, $this->perspective->axis === null ? Perspective::FIGURES_EYE_MM : $this->perspective->axis->mm * $ratio);
+    }
+
+    private function check(Block $block, OnePoint $view): void
+    {
+        $ground = min(array_map(static fn (Block $b): float => $b->base->mm, $this->building->blocks));
+        if ($block->base->mm > $ground + self::SAME_MM || $view->axis < $block->base->mm) {
+            $this->problems->add($block->path.'.base', $view->axis < $block->base->mm ? 'perspective.axis-low' : 'perspective.raised', ['block' => $block->name]);
+        }
+        if ($block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0)) {
+            $this->problems->add($block->roof->path, 'perspective.no-roof', ['block' => $block->name]);
+        }
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Fit;
+
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Fit\Compromise\Compromises;
+use Chartula\Core\Fit\Compromise\Targets;
+use Chartula\Core\Problem\InvalidInput;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\Kits;
+
+/** Buildings made smaller in one direction or in several. */
+final class CompromisesTest extends TestCase
+{
+    /** Two sheds in a row, 40 and 30 ft long, 24 deep, at 1:76.2: a row of three windows in each front; on the long one's back a store. */
+    private static function sheds(): stdClass
+    {
+        $document = Kits::box('40ft', '24ft', '14ft', 35.0);
+        $document->scale = '1:76.2';
+        $document->gauge = json_decode('{"brick": "9in", "course": "3in", "joint": "3/8in"}');
+        $document->styles = json_decode('{"light": {"kind": "window", "w": "4ft", "h": "5ft", "frame": {"panes": [2, 2], "stile": "4in", "bar": "4in"}}}');
+        $row = static fn (string $pitch): string => '[{"edge": "front", "openings": [{"id": "w", "style": "light", "from": "6ft", "sill": "3ft", "repeat": {"count": 3, "pitch": "'.$pitch.'"}}]}]';
+        assert(is_array($document->blocks) && $document->blocks[0] instanceof stdClass);
+        $document->blocks[0]->name = 'Long shed';
+        $document->blocks[0]->walls = json_decode($row('12ft'));
+        $document->blocks[] = json_decode('{"id": "short", "name": "Short shed", "footprint": {"rect": ["30ft", "24ft"]}, "at": ["40ft", "0ft"], "eaves": "11ft", "walls": '.$row('7ft').', "roof": {"kind": "gable", "ridge": "x", "pitch": 35}}');
+        $document->blocks[] = json_decode('{"id": "store", "name": "Store", "footprint": {"rect": ["10ft", "8ft"]}, "at": ["6ft", "24ft"], "eaves": "8ft", "roof": {"kind": "lean-to", "rise": "3ft", "edges": [{"edge": "front", "kind": "wall"}]}}');
+
+        return $document;
+    }
+
+    public function testHowLargeItIsAndWhatItCouldGive(): void
+    {
+        $answer = Compromises::of(self::sheds(), 'main.front', new Targets);
+        self::assertEqualsWithDelta(70.0 * 304.8 / 76.2, $answer['now']['across'], 0.001);
+        self::assertSame([], $answer['rows']);
+        // Two margins of 6 ft, and piers of 8: 1.5 bricks stay of a margin, three quarters of a pier.
+        $room = array_column($answer['room'], 'most', 'wall');
+        self::assertSame('13ft 9in', $room['main.front']);
+        self::assertSame(['across', 'across', 'across', 'deep', 'deep', 'deep'], array_column($answer['room'], 'direction'));
+    }
+
+    /** More than either shed's wall can give alone, less than both together. */
+    public function testSeveralWallsGiveTogether(): void
+    {
+        $answer = Compromises::of(self::sheds(), 'main.front', new Targets(54.0 * 304.8 / 76.2));
+        $keys = array_column($answer['rows'], 'key');
+        self::assertContains('several', $keys);
+        $row = $answer['rows'][(int) array_search('several', $keys, true)];
+        self::assertTrue($row['closes']);
+        self::assertSame(['main', 'short'], array_values(array_unique(array_map(static fn (array $s): string => is_string($s['block']) ? $s['block'] : '', $row['steps']))));
+        self::assertEqualsWithDelta(216.0, $row['finished']['across'] ?? 0.0, 0.001);
+        self::assertSame(0.0, $row['over_mm']);
+    }
+
+    public function testDepthAndHeightAtOnce(): void
+    {
+        $now = Compromises::of(self::sheds(), 'main.front', new Targets)['now'];
+        $to = new Targets($now['across'] - 10.0, $now['deep'] - 4.0, $now['high'] - 3.0);
+        $answer = Compromises::of(self::sheds(), 'main.front', $to);
+        self::assertSame(['across', 'deep', 'high'], array_keys((array) $answer['missing']));
+        self::assertGreaterThan(3, count($answer['rows']));
+        $harm = 0.0;
+        $whole = 0;
+        foreach ($answer['rows'] as $row) {
+            self::assertNull($row['refused'], $row['title']);
+            self::assertGreaterThanOrEqual($row['protected'] ? 0.0 : $harm, $row['harm']);
+            $harm = $row['harm'];
+            if ($row['key'] === 'factor') {
+                continue;
+            }
+            self::assertSame(0.0, $row['over_mm'], $row['title']);
+            // Whole courses: lower by as much as is asked, or less than one more of each block's.
+            self::assertLessThan(1.01 * 76.2 / 76.2, (float) $to->high - ($row['finished']['high'] ?? 0.0), $row['title']);
+            self::assertContains('courses', array_column($row['steps'], 'op'));
+            $whole += $row['closes'] ? 1 : 0;
+        }
+        self::assertGreaterThan(2, $whole);
+        // Four less deep the ridge is 2 · tan 35° = 1.4 lower already; of three, 1.6 are left to go: two courses of 1.
+        $courses = array_values(array_filter($answer['rows'][0]['steps'], static fn (array $s): bool => $s['op'] === 'courses'));
+        self::assertSame([['op' => 'courses', 'block' => 'main', 'count' => 2]], $courses);
+    }
+
+    public function testABlockLeftOutIsOfferedWhereItIsEnough(): void
+    {
+        $now = Compromises::of(self::sheds(), 'main.front', new Targets)['now'];
+        $deep = Compromises::of(self::sheds(), 'main.front', new Targets(null, $now['deep'] - 20.0));
+        $omitted = array_values(array_filter($deep['rows'], static fn (array $r): bool => $r['key'] === 'omit-store'));
+        self::assertCount(1, $omitted);
+        self::assertSame(['Store is not modelled, 5 % of the plan'], $omitted[0]['costs']);
+        self::assertEqualsWithDelta(24.0 * 304.8 / 76.2 + 2.0 * sin(deg2rad(35.0)), $omitted[0]['finished']['deep'] ?? 0.0, 0.001);
+        // Nobody is told to leave out the store to make the row shorter.
+        self::assertNotContains('omit-store', array_column(Compromises::of(self::sheds(), 'main.front', new Targets($now['across'] - 5.0))['rows'], 'key'));
+    }
+
+    public function testNoOtherWallIsTouchedWhereThatIsAsked(): void
+    {
+        $now = Compromises::of(self::sheds(), 'short.front', new Targets)['now'];
+        $answer = Compromises::of(self::sheds(), 'short.front', new Targets($now['across'] - 5.0), true);
+        foreach (array_merge(...array_column($answer['rows'], 'steps')) as $step) {
+            self::assertSame($step['op'] === 'factor' ? null : 'short', $step['block'] ?? null);
+        }
+        self::assertGreaterThan(2, count($answer['rows']));
+    }
+
+    public function testWhatIsProtectedComesLast(): void
+    {
+        $now = Compromises::of(self::sheds(), 'main.front', new Targets)['now'];
+        $rows = Compromises::of(self::sheds(), 'main.front', new Targets($now['across'] * 0.98))['rows'];
+        $protected = array_column($rows, 'protected');
+        $sorted = $protected;
+        sort($sorted);
+        self::assertSame($sorted, $protected);
+    }
+
+    public function testAWallThatIsNotThere(): void
+    {
+        $this->expectException(InvalidInput::class);
+        Compromises::of(JsonText::decode(Kits::exampleText('weigh-office')), 'main.top', new Targets(60.0));
+    }
+}
