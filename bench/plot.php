@@ -46,7 +46,7 @@ $time('creamery, 20 obstacles: fit, after an edit', static fn () => Fit::of($der
 $time('creamery: five schools of low relief at 75 mm', static fn () => ReliefTable::of($building, 75.0));
 $time('creamery: what shows from nine places', static fn () => SightReport::of($derived->building, $derived->kit, $assembly));
 $time('creamery: at six scales', static fn () => ScaleTable::of($creamery, []));
-$time('creamery: five proposals, each tried', static fn () => Compromises::of($creamery, 'hall.front', new Targets(335.0)));
+$time('creamery: five proposals, each tried', static fn () => Compromises::of($creamery, new Targets(335.0)));
 
 // Five sheds in a row, ten bays in the first.
 $shed = static fn (int $i): array => ['id' => "s$i", 'footprint' => ['rect' => [$i === 0 ? '95ft' : '20ft', '30ft']], 'at' => [($i === 0 ? 0 : 95 + 20 * ($i - 1)).'ft', '0ft'], 'eaves' => (14 + $i % 3).'ft',
@@ -54,4 +54,4 @@ $shed = static fn (int $i): array => ['id' => "s$i", 'footprint' => ['rect' => [
 $works = JsonText::decode((string) json_encode(['format' => 'chartula.building', 'version' => 1, 'name' => 'Works', 'scale' => '1:76.2',
     'methods' => ['wall' => [['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']], 'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']], 'template' => ['stays' => false]],
     'styles' => ['light' => ['kind' => 'window', 'w' => '4ft', 'h' => '6ft', 'frame' => ['panes' => [2, 3], 'stile' => '4in', 'bar' => '4in']]], 'blocks' => array_map($shed, range(0, 4))]));
-$time('ten bays, five blocks: proposals, each tried', static fn () => Compromises::of($works, 's0.front', new Targets(690.0)));
+$time('ten bays, five blocks: proposals, each tried', static fn () => Compromises::of($works, new Targets(690.0)));

@@ -168,6 +168,8 @@ final readonly class RoofParts
                 array_push($joints, ...$this->resting($piece, $edge, $this->panels->of($key, $carrier), false));
             } elseif ($kind === 'on') {
                 array_push($joints, ...$this->resting($piece, $edge, $this->panels->of($key, 0), true));
+            } elseif ($label === 'foot') {
+                array_push($joints, ...$this->onDeck($piece, $edge));
             } elseif ($label === 'top') {
                 array_push($joints, ...$this->underEaves($piece, $edge));
             }
@@ -195,6 +197,25 @@ final readonly class RoofParts
         }
         if ($stands && $joints === [] && $panels !== [] && $piece->layer > 0) {
             $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), Ref::outside($panels[0]->part->id), self::outer($piece, $edge), why: 'behind where the slope is cut out; the layer before it stands on the slope');
+        }
+
+        return $joints;
+    }
+
+    /**
+     * A wall that stands on another block's flat roof.
+     *
+     * @return list<Joint>
+     */
+    private function onDeck(WallPiece $piece, int $edge): array
+    {
+        $joints = [];
+        foreach ($this->panels->layer(0) as $panel) {
+            $met = $panel->facet->name === 'deck' && $panel->facet->block !== $piece->span->form->block ? Meeting::onFace($piece->part, $edge, $panel->part, 'outside') : null;
+            if ($met !== null) {
+                $joints[] = new Joint('seat', Ref::edge($piece->part->id, $edge), Ref::outside($panel->part->id), self::outer($piece, $edge), $met->length,
+                    free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $met->length), why: 'the wall stands on the deck', touch: $met->touch);
+            }
         }
 
         return $joints;

@@ -234,7 +234,8 @@ final readonly class BraceParts
     private function isApart(Frame $frame, float $leg, float $angle): bool
     {
         foreach ($this->walls->form->solids as $solid) {
-            if ($solid->index === $this->block) {
+            // What ends below it is in nobody's way.
+            if ($solid->index === $this->block || $solid->peak() < $frame->origin->z - $this->layer()->thickness_mm) {
                 continue;
             }
             foreach ([[0.0, 0.0], [$leg, 0.0], [$leg * cos(deg2rad($angle)), $leg * sin(deg2rad($angle))]] as [$x, $y]) {

@@ -35,7 +35,7 @@ final class AccountTest extends ApiTestCase
         $this->postJson('/api/demo')->assertNotFound();
         $this->app->make(MarrowmereSeeder::class)->run();
         $this->postJson('/api/demo')->assertOk()->assertJsonPath('user.name', 'Demo visitor');
-        $this->getJson('/api/projects')->assertJsonPath('projects.0.name', 'Marrowmere branch')->assertJsonPath('projects.0.buildings.*.name', ['Marrowmere Creamery', 'Ropewalk Row', 'Weigh office']);
+        $this->getJson('/api/projects')->assertJsonPath('projects.0.name', 'Marrowmere branch')->assertJsonPath('projects.0.buildings.*.name', ['Marrowmere Creamery', 'Marrowmere halt', 'Ropewalk Row', 'Weigh office']);
     }
 
     public function testSigningInIsLimited(): void

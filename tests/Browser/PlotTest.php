@@ -47,11 +47,11 @@ final class PlotTest extends BrowserTestCase
         $this->link('Plot')->click();
         $this->press('give up');
         $this->sees('the building is modelled as it is');
-        $this->find("//label[normalize-space()='fit it to']/following-sibling::input")->sendKeys('62mm'.WebDriverKeys::ENTER);
+        $this->find("//label[normalize-space()='wide']/preceding-sibling::input")->sendKeys('62mm'.WebDriverKeys::ENTER);
         $this->find("//section[@aria-label='Margins only']//button")->click();
         $this->saved(2);
         $this->sees('as it is modelled');
-        $this->sees('62.0 mm long');
+        $this->sees('Finished it is 62.0 mm wide');
         $this->assertSound('what is given up');
         $this->find("//input[@role='switch' or @type='checkbox'][following-sibling::label[contains(., 'margins shorter')]]")->click();
         $this->saved(3);
@@ -70,6 +70,38 @@ final class PlotTest extends BrowserTestCase
         $this->saved(3);
         $this->sees('it is plain');
         $this->assertSound('what shows');
+        // Lines of sight, in section and in plan, with or without the way to the eye.
+        $this->find("//*[name()='svg'][@aria-label='Lines of sight, in section']//*[@data-line='over']");
+        $this->press('in plan');
+        $this->find("//*[name()='svg'][@aria-label='Lines of sight, in plan']//*[@data-line='view']");
+        $this->press('closer');
+        $this->assertSound('lines of sight');
+    }
+
+    public function testABuildingIsMadeShallowerThanItLooks(): void
+    {
+        $this->beginBuilding('Runa', 'Lamp room');
+        $this->link('Plot')->click();
+        $this->press('depth');
+        $this->press('Say where it is seen from');
+        $this->saved(2);
+        $this->sees('Everything is as deep as it is');
+        $this->press('Build them shallower');
+        $this->saved(3);
+        $this->sees('all receding lines meet');
+        $this->find("//*[name()='svg'][@aria-label='How it recedes, in plan']//*[@data-line='vanish']");
+        $this->sees('joints close');
+        $this->assertSound('the depth');
+        // More than it may be is said at its field, and nothing is lost.
+        $field = $this->find("//label[normalize-space()='is to look']/following-sibling::input");
+        $field->sendKeys('20mm'.WebDriverKeys::ENTER);
+        $this->saved(4);
+        $this->sees('is no more than the true 25');
+        $this->press('Undo');
+        $this->saved(5);
+        $this->press('Build them as deep as they are');
+        $this->saved(6);
+        $this->sees('Everything is as deep as it is');
     }
 
     public function testABuildingIsCutToLowRelief(): void

@@ -45,15 +45,15 @@ final readonly class ScaleController
         return response()->json(ReliefTable::of($read, self::length($read, $input['depth'], 'depth', World::Model)));
     }
 
-    /** Ways to bring the building to a finished size, least harmful first; how large it is, where none is asked. */
+    /** Ways to bring the building to a finished size, least harmful first; to what its plot has room for, where none is asked. */
     public function compromises(Request $request, Building $building): JsonResponse
     {
-        $input = $request->validate(['wall' => ['required', 'string', 'max:80'], 'only' => ['sometimes', 'boolean']] + array_fill_keys(Targets::DIRECTIONS, ['sometimes', 'string', 'max:60']));
+        $input = $request->validate(['wall' => ['sometimes', 'string', 'max:80']] + array_fill_keys(Targets::DIRECTIONS, ['sometimes', 'string', 'max:60']));
         $text = self::sound($building);
         $read = BuildingReader::fromText($text);
         [$across, $deep, $high] = array_map(static fn (string $key): ?float => isset($input[$key]) ? self::length($read, $input[$key], $key, World::Model) : null, Targets::DIRECTIONS);
 
-        return response()->json(Compromises::of(JsonText::decode($text), $input['wall'], new Targets($across, $deep, $high), $request->boolean('only')));
+        return response()->json(Compromises::of(JsonText::decode($text), $across === null && $deep === null && $high === null ? null : new Targets($across, $deep, $high), $input['wall'] ?? null));
     }
 
     /** What shows from the operator's eye; no faces where nobody says where that is. */

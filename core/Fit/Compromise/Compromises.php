@@ -13,6 +13,7 @@ use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Fit\Plot\Finished;
+use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
 use Chartula\Core\Form\WallForm;
@@ -32,7 +33,9 @@ use stdClass;
  * The least harmful ways to bring a building to a finished size, in one direction or in several, each worked out on Form and tried on the finished kit. docs/formulas.md#compression
  *
  * @phpstan-type Size array{across: float, deep: float, high: float}
- * @phpstan-type Row array{key: string, title: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: list<array{kind: 'wall'|'opening', ring: list<array{float, float}>}>}
+ * @phpstan-type Shapes list<array{kind: 'wall'|'opening', ring: list<array{float, float}>}>
+ * @phpstan-type TriedRow array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes}
+ * @phpstan-type Row array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes, ghost: Shapes}
  */
 final readonly class Compromises
 {
@@ -42,23 +45,33 @@ final readonly class Compromises
     private const EACH = 3;
 
     /**
-     * @param  string  $wall  which is drawn
-     * @param  bool  $onlyIt  whether no other wall may be shortened
-     * @return array{wall: string, now: Size, to: array{across: ?float, deep: ?float, high: ?float}, missing: object, room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, ghost: list<array<string, mixed>>, differences: list<array{what: string, real: string, modelled: string}>}
+     * @param  ?Targets  $to  null for what its plot has room for
+     * @param  ?string  $only  the wall that may be shortened, block and edge; any where it is not said
+     * @return array{now: Size, to: array{across: ?float, deep: ?float, high: ?float}, of_plot: bool, missing: object, room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, differences: list<array{what: string, real: string, modelled: string}>}
      *
      * @throws InvalidInput
      */
-    public static function of(stdClass $document, string $wall, Targets $to, bool $onlyIt = false): array
+    public static function of(stdClass $document, ?Targets $to = null, ?string $only = null): array
     {
         $real = BuildingReader::fromDocument($document);
         $problems = new Problems;
         $building = Compressor::of($real, $problems)->building;
         $problems->throwIfAny();
-        self::checkWall($building, $wall);
+        if ($only !== null) {
+            self::checkWall($building, $only);
+        }
         $recall = new Recall;
-        [$kit, $now] = self::made($real, $recall);
+        [$kit, $now, $assembly] = self::made($real, $recall);
+        $isOfPlot = $to === null;
+        $to ??= self::ofPlot($kit, $assembly, $now);
         $missing = $to->missing($now);
-        $rows = array_map(static fn (Proposal $p): array => self::tried($document, $p, $to, $wall, new Recall($recall->answers())), array_slice(self::proposals($document, $building, $kit, $now, $missing, $onlyIt ? $wall : null), 0, self::MOST));
+        $usual = $only ?? $building->blocks[0]->id.'.'.$building->blocks[0]->footprint->edges[0];
+        $whole = $missing === [] ? $kit : Kit::derive($real->uncompressed()->withRelief(null)->withPerspective(null));
+        $rows = array_map(static function (Proposal $p) use ($document, $to, $usual, $recall, $whole): array {
+            $wall = self::touched($p) ?? $usual;
+
+            return self::tried($document, $p, $to, $wall, new Recall($recall->answers())) + ['ghost' => self::elevation($whole, $wall)];
+        }, array_slice(self::proposals($document, $building, $kit, $now, $missing, $only), 0, self::MOST));
         $directions = new Directions($building);
         $room = [];
         foreach (['across' => true, 'deep' => false] as $direction => $isAcross) {
@@ -68,9 +81,22 @@ final readonly class Compromises
         }
 
         return [
-            'wall' => $wall, 'now' => self::rounded($now), 'to' => $to->toArray(), 'missing' => (object) array_map(static fn (float $mm): string => LengthFormat::imperial($mm * $building->scale->ratio), $missing),
-            'room' => $room, 'rows' => $rows, 'ghost' => self::elevation(Kit::derive($real->uncompressed()->withRelief(null)->withPerspective(null)), $wall), 'differences' => self::differences($real, $kit->compressed->building),
+            'now' => self::rounded($now), 'to' => $to->toArray(), 'of_plot' => $isOfPlot, 'missing' => (object) array_map(static fn (float $mm): string => LengthFormat::imperial($mm * $building->scale->ratio), $missing),
+            'room' => $room, 'rows' => $rows, 'differences' => self::differences($real, $kit->compressed->building),
         ];
+    }
+
+    /**
+     * What its plot leaves it.
+     *
+     * @param  Size  $now
+     */
+    private static function ofPlot(Kit $kit, Assembly $assembly, array $now): Targets
+    {
+        $over = Fit::of($kit->modelled->building, $kit, $assembly)?->tooLarge() ?? [];
+        $to = static fn (string $direction): ?float => isset($over[$direction]) ? $now[$direction] - $over[$direction] : null;
+
+        return new Targets($to('across'), $to('deep'), $to('high'));
     }
 
     /**
@@ -174,10 +200,22 @@ final readonly class Compromises
         return [$kit, ['across' => $size['x1'] - $size['x0'], 'deep' => $size['y1'] - $size['y0'], 'high' => $size['high']], $assembly];
     }
 
-    /** @return Row */
+    /** The first wall that a proposal shortens. */
+    private static function touched(Proposal $proposal): ?string
+    {
+        foreach ($proposal->steps as $step) {
+            if (is_string($step['block'] ?? null) && is_string($step['edge'] ?? null)) {
+                return $step['block'].'.'.$step['edge'];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return TriedRow */
     private static function tried(stdClass $document, Proposal $proposal, Targets $to, string $wall, Recall $recall): array
     {
-        $row = ['key' => $proposal->key, 'title' => $proposal->title, 'steps' => $proposal->steps, 'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected];
+        $row = ['key' => $proposal->key, 'title' => $proposal->title, 'wall' => $wall, 'steps' => $proposal->steps, 'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected];
         try {
             [$kit, $size, $assembly] = self::made(BuildingReader::fromDocument(self::with($document, $proposal)), $recall);
             $over = $to->missing($size);

@@ -58,6 +58,30 @@ final readonly class Fit
         return $this->clearances === [] || $this->clearances[0]->isFree();
     }
 
+    /**
+     * By how much the finished building is larger than its plot, in the building's own axes, however it is moved: what stands beside it
+     * is another matter. A plot that is no rectangle, or askew, says nothing of that.
+     *
+     * @return array<'across'|'deep'|'high', float>
+     */
+    public function tooLarge(): array
+    {
+        $left = ['across' => null, 'deep' => null, 'high' => null];
+        $quarters = $this->plot->turnDeg / 90.0;
+        $isSquare = $this->plot->outline->count() === 4 && abs($quarters - round($quarters)) < 1e-9;
+        foreach ($this->clearances as $clearance) {
+            if ($clearance->kind === 'height') {
+                $left['high'] = $clearance->left_mm;
+            } elseif ($clearance->kind === 'side' && $isSquare) {
+                // Front and back of the plot bound its depth.
+                $isDeep = ((int) array_search($clearance->with, $this->plot->edges, true) + (int) round($quarters)) % 2 === 0;
+                $left[$isDeep ? 'deep' : 'across'] = ($left[$isDeep ? 'deep' : 'across'] ?? 0.0) + $clearance->left_mm;
+            }
+        }
+
+        return array_map(static fn (float $mm): float => -$mm, array_filter($left, static fn (?float $mm): bool => $mm !== null && $mm < -self::SAME_MM));
+    }
+
     /** @return list<Check> */
     public function checks(): array
     {

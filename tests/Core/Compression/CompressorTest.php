@@ -84,7 +84,7 @@ final class CompressorTest extends TestCase
     public function testWhatIsProtectedNeverChanges(): void
     {
         $tried = 0;
-        foreach (['weigh-office', 'creamery', 'ropewalk-row'] as $example) {
+        foreach (['weigh-office', 'creamery', 'ropewalk-row', 'halt'] as $example) {
             $real = BuildingReader::fromText(Kits::exampleText($example));
             foreach ($real->blocks as $block) {
                 foreach (['front', 'right'] as $edge) {
@@ -182,7 +182,7 @@ final class CompressorTest extends TestCase
 
     public function testTheLadderOfTheWorkedWall(): void
     {
-        $answer = Compromises::of(self::works(), 'main.front', new Targets(54.0 * 304.8 / 76.2));
+        $answer = Compromises::of(self::works(), new Targets(54.0 * 304.8 / 76.2));
         self::assertSame(['mix', 'piers', 'margins', 'bays', 'factor'], array_column($answer['rows'], 'key'));
         self::assertEqualsWithDelta([27.1, 27.4, 39.4, 41.2, 42.1], array_column($answer['rows'], 'harm'), 0.11);
     }
@@ -219,7 +219,7 @@ final class CompressorTest extends TestCase
     #[DataProvider('provideTargets')]
     public function testProposalsReachTheFinishedLengthExactly(string $example, string $wall, float $to): void
     {
-        $answer = Compromises::of(JsonText::decode(Kits::exampleText($example)), $wall, new Targets($to), true);
+        $answer = Compromises::of(JsonText::decode(Kits::exampleText($example)), new Targets($to), $wall);
         self::assertGreaterThan(2, count($answer['rows']));
         $harm = 0.0;
         foreach ($answer['rows'] as $row) {

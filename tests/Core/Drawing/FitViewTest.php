@@ -52,7 +52,7 @@ final class FitViewTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function provideExamples(): iterable
     {
-        foreach (['weigh-office', 'creamery', 'ropewalk-row'] as $example) {
+        foreach (['weigh-office', 'creamery', 'ropewalk-row', 'halt'] as $example) {
             yield $example => [$example];
         }
     }

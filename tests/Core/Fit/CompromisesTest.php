@@ -34,7 +34,7 @@ final class CompromisesTest extends TestCase
 
     public function testHowLargeItIsAndWhatItCouldGive(): void
     {
-        $answer = Compromises::of(self::sheds(), 'main.front', new Targets);
+        $answer = Compromises::of(self::sheds(), new Targets);
         self::assertEqualsWithDelta(70.0 * 304.8 / 76.2, $answer['now']['across'], 0.001);
         self::assertSame([], $answer['rows']);
         // Two margins of 6 ft, and piers of 8: 1.5 bricks stay of a margin, three quarters of a pier.
@@ -46,7 +46,7 @@ final class CompromisesTest extends TestCase
     /** More than either shed's wall can give alone, less than both together. */
     public function testSeveralWallsGiveTogether(): void
     {
-        $answer = Compromises::of(self::sheds(), 'main.front', new Targets(54.0 * 304.8 / 76.2));
+        $answer = Compromises::of(self::sheds(), new Targets(54.0 * 304.8 / 76.2));
         $keys = array_column($answer['rows'], 'key');
         self::assertContains('several', $keys);
         $row = $answer['rows'][(int) array_search('several', $keys, true)];
@@ -58,9 +58,9 @@ final class CompromisesTest extends TestCase
 
     public function testDepthAndHeightAtOnce(): void
     {
-        $now = Compromises::of(self::sheds(), 'main.front', new Targets)['now'];
+        $now = Compromises::of(self::sheds(), new Targets)['now'];
         $to = new Targets($now['across'] - 10.0, $now['deep'] - 4.0, $now['high'] - 3.0);
-        $answer = Compromises::of(self::sheds(), 'main.front', $to);
+        $answer = Compromises::of(self::sheds(), $to);
         self::assertSame(['across', 'deep', 'high'], array_keys((array) $answer['missing']));
         self::assertGreaterThan(3, count($answer['rows']));
         $harm = 0.0;
@@ -86,20 +86,20 @@ final class CompromisesTest extends TestCase
 
     public function testABlockLeftOutIsOfferedWhereItIsEnough(): void
     {
-        $now = Compromises::of(self::sheds(), 'main.front', new Targets)['now'];
-        $deep = Compromises::of(self::sheds(), 'main.front', new Targets(null, $now['deep'] - 20.0));
+        $now = Compromises::of(self::sheds(), new Targets)['now'];
+        $deep = Compromises::of(self::sheds(), new Targets(null, $now['deep'] - 20.0));
         $omitted = array_values(array_filter($deep['rows'], static fn (array $r): bool => $r['key'] === 'omit-store'));
         self::assertCount(1, $omitted);
         self::assertSame(['Store is not modelled, 5 % of the plan'], $omitted[0]['costs']);
         self::assertEqualsWithDelta(24.0 * 304.8 / 76.2 + 2.0 * sin(deg2rad(35.0)), $omitted[0]['finished']['deep'] ?? 0.0, 0.001);
         // Nobody is told to leave out the store to make the row shorter.
-        self::assertNotContains('omit-store', array_column(Compromises::of(self::sheds(), 'main.front', new Targets($now['across'] - 5.0))['rows'], 'key'));
+        self::assertNotContains('omit-store', array_column(Compromises::of(self::sheds(), new Targets($now['across'] - 5.0))['rows'], 'key'));
     }
 
     public function testNoOtherWallIsTouchedWhereThatIsAsked(): void
     {
-        $now = Compromises::of(self::sheds(), 'short.front', new Targets)['now'];
-        $answer = Compromises::of(self::sheds(), 'short.front', new Targets($now['across'] - 5.0), true);
+        $now = Compromises::of(self::sheds(), new Targets)['now'];
+        $answer = Compromises::of(self::sheds(), new Targets($now['across'] - 5.0), 'short.front');
         foreach (array_merge(...array_column($answer['rows'], 'steps')) as $step) {
             self::assertSame($step['op'] === 'factor' ? null : 'short', $step['block'] ?? null);
         }
@@ -108,17 +108,38 @@ final class CompromisesTest extends TestCase
 
     public function testWhatIsProtectedComesLast(): void
     {
-        $now = Compromises::of(self::sheds(), 'main.front', new Targets)['now'];
-        $rows = Compromises::of(self::sheds(), 'main.front', new Targets($now['across'] * 0.98))['rows'];
+        $now = Compromises::of(self::sheds(), new Targets)['now'];
+        $rows = Compromises::of(self::sheds(), new Targets($now['across'] * 0.98))['rows'];
         $protected = array_column($rows, 'protected');
         $sorted = $protected;
         sort($sorted);
         self::assertSame($sorted, $protected);
     }
 
+    /** The creamery's plot is 338 wide; its roofs want 1.5 at either end. */
+    public function testWithoutASizeItIsFittedToItsPlot(): void
+    {
+        $answer = Compromises::of(JsonText::decode(Kits::exampleText('creamery')));
+        self::assertTrue($answer['of_plot']);
+        self::assertEqualsWithDelta([335.0, null, null], array_values($answer['to']), 0.001);
+        self::assertSame(['across'], array_keys((array) $answer['missing']));
+        $ready = array_values(array_filter($answer['rows'], static fn (array $r): bool => $r['closes'] && $r['over_mm'] === 0.0 && ! $r['protected']));
+        self::assertGreaterThan(2, count($ready));
+        foreach ($ready as $row) {
+            self::assertEqualsWithDelta(335.0, $row['finished']['across'] ?? 0.0, 0.01, $row['title']);
+        }
+        // And with the first of them taken it does fit, once it is moved.
+        $document = JsonText::decode(Kits::exampleText('creamery'));
+        $document->compression = json_decode((string) json_encode(['steps' => $ready[0]['steps']]));
+        self::assertSame([], Kits::of($document)->fit?->tooLarge());
+        self::assertFalse(Compromises::of($document)['of_plot'] && Compromises::of($document)['rows'] !== []);
+        // What fits is asked for nothing.
+        self::assertSame([], Compromises::of(JsonText::decode(Kits::exampleText('weigh-office')))['rows']);
+    }
+
     public function testAWallThatIsNotThere(): void
     {
         $this->expectException(InvalidInput::class);
-        Compromises::of(JsonText::decode(Kits::exampleText('weigh-office')), 'main.top', new Targets(60.0));
+        Compromises::of(JsonText::decode(Kits::exampleText('weigh-office')), new Targets(60.0), 'main.top');
     }
 }

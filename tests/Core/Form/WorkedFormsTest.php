@@ -10,12 +10,15 @@ use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Part\Joint;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Problem\Problems;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
+use Tests\Support\Kits;
 
 /** Roofs whose figures were worked by hand. At 1:1, so that real and model figures agree. */
 final class WorkedFormsTest extends TestCase
@@ -38,6 +41,42 @@ final class WorkedFormsTest extends TestCase
         $valley = array_values(array_filter(self::lines($form), static fn (array $l): bool => abs($l[1]->from->x - 40.0) < 1e-6 && abs($l[1]->from->y - 40.0) < 1e-6 || abs($l[1]->to->x - 40.0) < 1e-6 && abs($l[1]->to->y - 40.0) < 1e-6));
         self::assertEqualsWithDelta(32.888, self::length($valley[0]), 0.0005);
         self::assertEqualsWithDelta(16.782, max(0.0, ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $form->facets)) - 40.0, 0.0005);
+    }
+
+    /** A flat wing in a steep roof, eaves alike: the valley begins where both walls do, and is one all the way. */
+    public function testAValleyBeginsAtTheCornerOfTheWing(): void
+    {
+        $document = Kits::box('110mm', '64mm', '57mm', 61.0, '2mm', '2mm');
+        assert(is_array($document->blocks));
+        $document->blocks[] = json_decode('{"id": "wing", "footprint": {"rect": ["32mm", "36mm"]}, "place": [{"against": "back", "with": "main.front"}, {"centre": "back", "with": "main.front"}], "eaves": "57mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 35, "overhang": {"eaves": "2mm", "verge": "1mm"}, "edges": [{"edge": "back", "kind": "wall"}]}}');
+        $derived = Kits::of($document);
+        self::assertSame([], $derived->dryFit->toArray()['findings']);
+        $labels = array_merge(...array_map(static fn (Patch $p): array => $p->labels, self::facet($derived->kit->form, 'front')->patches));
+        self::assertSame([], array_filter($labels, static fn (string $l): bool => str_starts_with($l, 'over:')));
+    }
+
+    /** A shelter on a platform: its walls stand on the deck, and are braced though another block lies under them. */
+    public function testABlockStandsOnAFlatRoof(): void
+    {
+        $derived = Kits::example('halt');
+        self::assertSame([], $derived->dryFit->toArray()['findings']);
+        $seats = array_values(array_filter($derived->kit->joints, static fn (Joint $j): bool => $j->why === 'the wall stands on the deck'));
+        self::assertSame(['shelter.back', 'shelter.front', 'shelter.left', 'shelter.right'], array_values(array_unique(self::sorted(array_map(static fn (Joint $j): string => implode('.', array_slice(explode('.', $j->a->part), 0, 2)), $seats)))));
+        // Its front is 72 long, less the doorway of 24; the walls at its sides stop at front and back.
+        $fronts = array_filter($seats, static fn (Joint $j): bool => $j->a->part === 'shelter.front.core');
+        self::assertEqualsWithDelta(72.0 - 24.0 - 0.2, array_sum(array_map(static fn (Joint $j): float => $j->contact_mm, $fronts)), 0.001);
+        self::assertNotSame([], array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, 'shelter.brace')));
+    }
+
+    /**
+     * @param  list<string>  $texts
+     * @return list<string>
+     */
+    private static function sorted(array $texts): array
+    {
+        sort($texts);
+
+        return $texts;
     }
 
     public function testUnequalPitchesOverLevelEaves(): void

@@ -66,18 +66,10 @@ export const reliefOptions = (id: string, revision: number, depth: string) =>
     retry: false,
   });
 
-export const compromisesOptions = (
-  id: string,
-  revision: number,
-  wall: string,
-  asked: Partial<Record<Direction | 'only', string>>,
-) =>
+export const compromisesOptions = (id: string, revision: number, asked: Partial<Record<Direction | 'wall', string>>) =>
   queryOptions({
-    queryKey: ['building', id, 'compromises', revision, wall, asked],
-    queryFn: () => {
-      const query = new URLSearchParams({ wall, ...asked });
-      return api.get<Compromises>(`buildings/${id}/compromises?${query.toString()}`);
-    },
+    queryKey: ['building', id, 'compromises', revision, asked],
+    queryFn: () => api.get<Compromises>(`buildings/${id}/compromises?${new URLSearchParams({ ...asked }).toString()}`),
     retry: false,
   });
 

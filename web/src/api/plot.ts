@@ -98,6 +98,8 @@ export type Direction = 'across' | 'deep' | 'high';
 export interface CompromiseRow {
   key: string;
   title: string;
+  /** Which is drawn. */
+  wall: string;
   steps: { [key: string]: Json }[];
   costs: string[];
   harm: number;
@@ -108,17 +110,18 @@ export interface CompromiseRow {
   closes: boolean;
   refused: string | null;
   view: { kind: 'wall' | 'opening'; ring: Point[] }[];
+  ghost: { kind: 'wall' | 'opening'; ring: Point[] }[];
 }
 
 export interface Compromises {
-  wall: string;
   now: Record<Direction, number>;
   to: Record<Direction, number | null>;
+  /** Whether that is what the plot has room for. */
+  of_plot: boolean;
   /** What has to go, in reality. */
   missing: Partial<Record<Direction, string>>;
   room: { direction: 'across' | 'deep'; wall: string; name: string; most: string }[];
   rows: CompromiseRow[];
-  ghost: { kind: 'wall' | 'opening'; ring: Point[] }[];
   differences: { what: string; real: string; modelled: string }[];
 }
 

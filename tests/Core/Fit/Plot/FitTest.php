@@ -279,4 +279,21 @@ final class FitTest extends TestCase
         yield 'two of one id' => [$sound + ['neighbours' => [['id' => 'n', 'size' => ['5mm', '5mm'], 'to' => '10mm'], ['id' => 'n', 'size' => ['5mm', '5mm'], 'to' => '10mm']]], 'plot.neighbours.1.id', 'id-twice'];
         yield 'lifted by no way' => [$sound + ['lift' => ['way' => 'down']], 'plot.lift.way', 'wrong-choice'];
     }
+
+    /** A box of 170 × 60, 70 high to its ridge and card above it: wherever it is moved, so much has to go. */
+    public function testHowMuchTooLargeItIs(): void
+    {
+        $over = self::fit(['size' => ['160mm', '70mm'], 'at' => ['-3mm', '-2mm'], 'backscene' => []])->tooLarge();
+        self::assertEqualsWithDelta(['across' => 10.0], $over, 0.001);
+        // Turned a quarter, the plot's width bounds the building's depth.
+        $over = self::fit(['size' => ['50mm', '180mm'], 'at' => ['170mm', '5mm'], 'turn' => 90, 'backscene' => []])->tooLarge();
+        self::assertSame(['deep'], array_keys($over));
+        // At 1:1 the ridge's strip comes down to the eaves: card of 1 and of 0.25 lean out there.
+        self::assertEqualsWithDelta(10.0 + 2.0 * 1.25 * sin(deg2rad(45.0)), $over['deep'], 0.001);
+        // Room on one side only is room enough.
+        self::assertSame([], self::fit(['size' => ['200mm', '90mm'], 'at' => ['5mm', '-10mm'], 'backscene' => []])->tooLarge());
+        self::assertSame(['high'], array_keys(self::fit(['size' => ['200mm', '90mm'], 'at' => ['-5mm', '-10mm'], 'height' => '60mm', 'backscene' => []])->tooLarge()));
+        // Askew nobody can say.
+        self::assertSame([], self::fit(['size' => ['100mm', '40mm'], 'at' => ['0mm', '0mm'], 'turn' => 20, 'backscene' => []])->tooLarge());
+    }
 }

@@ -35,18 +35,18 @@ export function GiveUp() {
   const { state, save, derived } = useBuilding();
   const ids = { wall: useId(), to: useId() };
   const walls = derived?.view.walls ?? [];
-  const [picked, setWall] = useState<string | null>(null);
+  const [picked, setWall] = useState('');
   // What was picked may have been left out since.
-  const wall = (walls.find((one) => one.key === picked) ?? walls[0])?.key ?? '';
+  const wall = walls.some((one) => one.key === picked) ? picked : '';
   const [typed, setTyped] = useState<Partial<Record<Direction, string>>>({});
-  const [only, setOnly] = useState(false);
-  const [asked, setAsked] = useState<Partial<Record<Direction | 'only', string>>>({});
-  const hasAsked = DIRECTIONS.some(([key]) => asked[key] !== undefined);
+  const [asked, setAsked] = useState<Partial<Record<Direction | 'wall', string>>>({});
+  const isTyped = DIRECTIONS.some(([key]) => asked[key] !== undefined);
   const answer = useQuery({
-    ...compromisesOptions(state.id, state.derived_from ?? 0, wall, asked),
+    ...compromisesOptions(state.id, state.derived_from ?? 0, asked),
     placeholderData: keepPreviousData,
-    enabled: wall !== '',
   });
+  // Without a size typed it is fitted to its plot, where that is too small.
+  const hasAsked = isTyped || Object.keys(answer.data?.missing ?? {}).length > 0;
   const steps = entriesAt(state.document, 'compression.steps');
   const put = (next: Json[]): Edit => ({ op: 'set', path: 'compression.steps', value: next });
   return (
@@ -59,12 +59,12 @@ export function GiveUp() {
             const text = typed[key]?.trim() ?? '';
             return text === '' ? [] : [[key, text] as const];
           });
-          setAsked({ ...Object.fromEntries(said), ...(only ? { only: '1' } : {}) });
+          setAsked({ ...Object.fromEntries(said), ...(wall === '' ? {} : { wall }) });
         }}
       >
         <span>fit it to</span>
         {DIRECTIONS.map(([key, word]) => (
-          <span key={key}>
+          <span key={key} className="d-inline-flex align-items-baseline gap-1">
             <Form.Control
               id={`${ids.to}-${key}`}
               className="short"
@@ -79,7 +79,7 @@ export function GiveUp() {
           </span>
         ))}
         <Form.Label htmlFor={ids.wall} className="mb-0">
-          drawn on
+          from
         </Form.Label>
         <Form.Select
           id={ids.wall}
@@ -88,6 +88,7 @@ export function GiveUp() {
           value={wall}
           onChange={(event) => setWall(event.target.value)}
         >
+          <option value="">any wall</option>
           {walls
             .filter((one) => !one.path.startsWith('relief'))
             .map((one) => (
@@ -96,12 +97,6 @@ export function GiveUp() {
               </option>
             ))}
         </Form.Select>
-        <Form.Check
-          id={`${ids.wall}-only`}
-          label="and shorten no other"
-          checked={only}
-          onChange={() => setOnly(!only)}
-        />
         <Button
           type="submit"
           size="sm"
@@ -120,9 +115,38 @@ export function GiveUp() {
       {answer.data !== undefined && (
         <p className="quiet">
           Finished it is {answer.data.now.across.toFixed(1)} mm wide, {answer.data.now.deep.toFixed(1)} deep and{' '}
-          {answer.data.now.high.toFixed(1)} high. Openings, steps and bricks stay as they are; margins and piers can
-          give {answer.data.room.map((one) => `${one.most} along ${one.name}`).join(', ')}.
+          {answer.data.now.high.toFixed(1)} high. Openings, steps and bricks stay as they are.
+          {answer.data.of_plot && hasAsked && (
+            <strong>
+              {' '}
+              Its plot has room for{' '}
+              {DIRECTIONS.filter(([key]) => answer.data.to[key] !== null)
+                .map(([key, word]) => `${answer.data.to[key]?.toFixed(1) ?? ''} mm ${word}`)
+                .join(', ')}
+              .
+            </strong>
+          )}
         </p>
+      )}
+      {answer.data !== undefined && !hasAsked && (
+        <table className="table table-sm scales">
+          <thead>
+            <tr>
+              <th scope="col">wall</th>
+              <th scope="col">its margins and piers can give</th>
+              <th scope="col" />
+            </tr>
+          </thead>
+          <tbody>
+            {answer.data.room.map((one) => (
+              <tr key={one.wall}>
+                <th scope="row">{one.name}</th>
+                <td>{one.most}</td>
+                <td>{one.direction === 'across' ? 'in width' : 'in depth'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
       {answer.data !== undefined && hasAsked && answer.data.rows.length === 0 && (
         <p>
@@ -209,12 +233,7 @@ function Proposal({ row, answer, onTake }: { row: CompromiseRow; answer: Comprom
     <section className="school" aria-label={row.title}>
       <h3>{row.title}</h3>
       {row.refused === null ? (
-        <Shapes
-          shapes={row.view}
-          ghost={answer.ghost}
-          fills={FILLS}
-          title="The wall as it would be, over the real one"
-        />
+        <Shapes shapes={row.view} ghost={row.ghost} fills={FILLS} title="The wall as it would be, over the real one" />
       ) : (
         <p className="fault">{row.refused}</p>
       )}
