@@ -17,6 +17,7 @@ final readonly class Perspective
      * @param  ?ModelLength  $apparent  as deep as they are, where it is not said
      * @param  ?ModelLength  $axis  height of the eye's axis above the datum
      * @param  ?list<string>  $blocks  by id; all of them where it is not said
+     * @param  bool  $hasGround  whether the ground between those blocks is made too, as it rises
      * @param  list<Mouth>  $mouths
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Perspective
         public ?ModelLength $apparent,
         public ?ModelLength $axis,
         public ?array $blocks,
+        public bool $hasGround,
         public array $mouths,
         public string $path,
     ) {

@@ -13,11 +13,11 @@ final readonly class PerspectiveReader
 
     public static function read(?Node $node, Values $values): ?Perspective
     {
-        if ($node === null || $node->isEmpty() || ! $node->isObject([], ['depth', 'apparent', 'axis', 'blocks', 'mouths'])) {
+        if ($node === null || $node->isEmpty() || ! $node->isObject([], ['depth', 'apparent', 'axis', 'blocks', 'ground', 'mouths'])) {
             return null;
         }
         $depth = $values->model($node->get('depth'));
-        foreach (['apparent', 'axis', 'blocks'] as $key) {
+        foreach (['apparent', 'axis', 'blocks', 'ground'] as $key) {
             // They say nothing without it.
             if ($node->get($key) !== null && $node->get('depth') === null) {
                 $node->missing('depth');
@@ -30,7 +30,7 @@ final readonly class PerspectiveReader
             $blocks = array_values(array_filter(array_map(static fn (Node $id): ?string => $id->text(32), $node->get('blocks')->items(self::MOST_BLOCKS, 1)), static fn (?string $id): bool => $id !== null));
         }
 
-        return new Perspective($depth, $values->model($node->get('apparent')), $values->model($node->get('axis'), Sign::ZeroOrMore), $blocks, self::mouths($node->get('mouths'), $values), $node->path);
+        return new Perspective($depth, $values->model($node->get('apparent')), $values->model($node->get('axis'), Sign::ZeroOrMore), $blocks, $node->get('ground')?->bool() ?? false, self::mouths($node->get('mouths'), $values), $node->path);
     }
 
     /** @return list<Mouth> */

@@ -219,7 +219,7 @@ final readonly class Former
         [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
 
         // The plane at the front is the one that stays true.
-        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < self::SAME_PLANE_MM ? null : $view->ofWall($a, $b->minus($a)->times(1.0 / $a->distanceTo($b)), $solid->base);
+        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < self::SAME_PLANE_MM ? null : $view->ofWall($a, $b->minus($a)->times(1.0 / $a->distanceTo($b)), $this->building->scale->modelMm($block->receding->block->base), $solid->base);
     }
 
     /**

@@ -111,13 +111,16 @@ final readonly class OnePoint
 
     /**
      * What becomes of an upright plane: from the axes of the plane as it is (along from a corner, up from a base) to those of
-     * the plane as it comes to stand, its corner and base the same ones.
+     * the plane as it comes to stand, its corner the same one.
      *
      * @param  Vec2  $along  of length 1
+     * @param  float  $base  of the plane as it is
+     * @param  ?float  $foot  of the plane as it comes to stand; the same one where it is not said
      */
-    public function ofWall(Vec2 $corner, Vec2 $along, float $base): Homography
+    public function ofWall(Vec2 $corner, Vec2 $along, float $base, ?float $foot = null): Homography
     {
         $rate = $this->rate();
+        $foot ??= $base;
         // The weight by which everything is divided, as it grows along the wall.
         [$w0, $w1] = [$this->weight($corner->y - $this->front), $rate * $along->y];
         $start = $this->plan($corner);
@@ -129,7 +132,7 @@ final readonly class OnePoint
 
         return new Homography([
             [$x[0] * $way->x + $y[0] * $way->y, 0.0, $x[1] * $way->x + $y[1] * $way->y],
-            [($this->axis - $base) * $w1, 1.0, ($this->axis - $base) * $w0 + $base - $this->axis],
+            [($this->axis - $foot) * $w1, 1.0, ($this->axis - $foot) * $w0 + $base - $this->axis],
             [$w1, 0.0, $w0],
         ]);
     }

@@ -31,6 +31,7 @@ use Chartula\Core\Shell\FormFaults;
 use Chartula\Core\Shell\WallParts;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Skin\PaperParts;
+use Chartula\Core\Trim\GroundParts;
 use Chartula\Core\Trim\MouthParts;
 use Chartula\Core\Trim\PanelParts;
 use LogicException;
@@ -83,7 +84,8 @@ final readonly class Kit
             ->with(self::roofs($building, $panels, $walls, $recall))
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls, $recall))
-            ->with(MouthParts::make($building, $walls));
+            ->with(MouthParts::make($building, $walls))
+            ->with(GroundParts::make($building));
 
         return new self($compressed, $modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
     }

@@ -73,7 +73,7 @@ final readonly class ProblemText
         'perspective.eye-behind' => 'the eye stands {by} mm behind the front of what is to recede; move the plot, or the eye further away',
         'perspective.too-near' => 'the roof of {block} runs on to where the eye is; let its edges be gables, or take the block out of blocks',
         'perspective.no-block' => 'there is no block “{given}” here; known are {known}',
-        'perspective.raised' => '{block} does not stand on the ground, and what stands on something cannot recede yet; take it out of perspective.blocks',
+        'perspective.raised' => '{block} stands neither on the ground nor, as a dormer does, on a sloping roof that recedes; take it out of perspective.blocks, or what it stands on into them',
         'perspective.axis-low' => 'the eye’s axis lies under the foot of {block}; raise perspective.axis',
         'perspective.no-roof' => 'walls without a roof or above one cannot recede yet; give {block} another roof, or take it out of perspective.blocks',
         'perspective.no-deeper' => 'an apparent depth of {apparent} mm is no more than the true {depth}; make it more',

@@ -84,7 +84,8 @@ final readonly class FormFaults
             return;
         }
         if ($wall->ground !== null) {
-            $over = max(array_map(static fn (float $x): float => $wall->ground[0] + ($wall->ground[1] - $wall->ground[0]) * $x / $wall->length->mm, [$opening->left, $opening->right()])) - $opening->sill;
+            // Where it recedes its sill rises as the ground does.
+            $over = max(array_map(static fn (Vec2 $p): float => $wall->ground[0] + ($wall->ground[1] - $wall->ground[0]) * $p->x / $wall->length->mm - $p->y, array_slice($opening->ring()->points, 0, 2)));
             if ($over > Tolerance::SAME) {
                 $problems->add($path.'.sill', 'opening.below-ground', ['over' => round($over * $scale->ratio, 1)]);
             }

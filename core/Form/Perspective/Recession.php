@@ -9,8 +9,11 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Footprint;
 use Chartula\Core\Building\Perspective;
 use Chartula\Core\Building\Receding;
+use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\OnePoint;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Problem\Problems;
 
@@ -51,10 +54,10 @@ final readonly class Recession
 
                 continue;
             }
-            $this->check($block, $view);
+            $this->check($block, $view, $chosen);
             $points = array_map(static fn (Vec2 $p): Vec2 => $block->ownAxes($view->plan($p)), $block->standing()->points);
             $footprint = Footprint::polygon(array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $points), $block->footprint->edges);
-            $blocks[] = new Block($block->id, $block->name, $footprint, $block->at, $block->turnDeg, $block->base, $block->eaves, $block->walls, $block->roof, $block->corners, $block->storeys, $block->plinth, $block->path, null, new Receding($block, $view));
+            $blocks[] = new Block($block->id, $block->name, $footprint, $block->at, $block->turnDeg, $this->base($block, $view, $chosen), $block->eaves, $block->walls, $block->roof, $block->corners, $block->storeys, $block->plinth, $block->path, null, new Receding($block, $view));
         }
 
         return $this->building->withBlocks($blocks);
@@ -122,11 +125,45 @@ final readonly class Recession
         return OnePoint::of($eye, $front, $depth * $ratio, $apparent * $ratio, $this->perspective->axis === null ? Perspective::FIGURES_EYE_MM : $this->perspective->axis->mm * $ratio);
     }
 
-    private function check(Block $block, OnePoint $view): void
+    /**
+     * Where its walls begin: on the ground as they do; on another block's roof as low as its foot comes to lie anywhere.
+     *
+     * @param  list<Block>  $chosen
+     */
+    private function base(Block $block, OnePoint $view, array $chosen): RealLength
     {
-        $ground = min(array_map(static fn (Block $b): float => $b->base->mm, $this->building->blocks));
-        if ($block->base->mm > $ground + self::SAME_MM || $view->axis < $block->base->mm) {
-            $this->problems->add($block->path.'.base', $view->axis < $block->base->mm ? 'perspective.axis-low' : 'perspective.raised', ['block' => $block->name]);
+        return $this->isRaised($block) && $this->standsOn($block, $chosen)
+            ? RealLength::ofMillimetres(min(array_map(static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $block->base->mm))->z, $block->standing()->points))) : $block->base;
+    }
+
+    private function isRaised(Block $block): bool
+    {
+        return $block->base->mm > min(array_map(static fn (Block $b): float => $b->base->mm, $this->building->blocks)) + self::SAME_MM;
+    }
+
+    /**
+     * A dormer goes with the roof that it stands on.
+     *
+     * @param  list<Block>  $chosen
+     */
+    private function standsOn(Block $block, array $chosen): bool
+    {
+        $ring = $block->standing();
+        foreach ($chosen as $other) {
+            if ($other !== $block && $other->roof->kind !== 'flat' && Clip::sharedArea(new Region($ring), new Region($other->standing())) > $ring->area() / 2.0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  list<Block>  $chosen */
+    private function check(Block $block, OnePoint $view, array $chosen): void
+    {
+        $isDormer = $this->isRaised($block) && $this->standsOn($block, $chosen);
+        if (! $isDormer && ($this->isRaised($block) || $view->axis < $block->base->mm)) {
+            $this->problems->add($block->path.'.base', $this->isRaised($block) ? 'perspective.raised' : 'perspective.axis-low', ['block' => $block->name]);
         }
         if ($block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0)) {
             $this->problems->add($block->roof->path, 'perspective.no-roof', ['block' => $block->name]);

@@ -12,6 +12,7 @@ use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Part\Mark;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
@@ -212,7 +213,7 @@ final class PerspectiveTest extends TestCase
                 continue;
             }
             try {
-                $seen = Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => (20 + $seed % 20).'mm', 'axis' => ($seed * 7 % 60).'mm']));
+                $seen = Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => (30 + $seed % 40).'mm', 'axis' => ($seed * 7 % 60).'mm']));
             } catch (InvalidInput) {
                 $refused++;
 
@@ -224,7 +225,7 @@ final class PerspectiveTest extends TestCase
             }
         }
         fwrite(STDERR, "\n".json_encode($made + ['refused' => $refused, 'red' => $red])."\n");
-        self::assertLessThanOrEqual(array_sum($made) * 0.12, count($red), implode("\n", $red));
+        self::assertLessThanOrEqual(array_sum($made) * 0.04, count($red), implode("\n", $red));
         self::assertGreaterThan(40, array_sum($made));
     }
 
@@ -268,7 +269,7 @@ final class PerspectiveTest extends TestCase
         yield 'axis under the ground' => [['depth' => '40mm', 'axis' => '5mm'], ['blocks.0.base: the eye’s axis lies under the foot of Main; raise perspective.axis'], 'blocks.0.base', '10mm'];
         yield 'no roof' => [['depth' => '40mm'], ['blocks.0.roof: walls without a roof or above one cannot recede yet; give Main another roof, or take it out of perspective.blocks'], 'blocks.0.roof', (object) ['kind' => 'none']];
         yield 'blocks without a depth' => [['blocks' => ['main']], ['perspective.depth: this is required']];
-        yield 'an unknown key' => [['depth' => '40mm', 'deep' => true], ['perspective.deep: “deep” is not a key here; known are depth, apparent, axis, blocks, mouths']];
+        yield 'an unknown key' => [['depth' => '40mm', 'deep' => true], ['perspective.deep: “deep” is not a key here; known are depth, apparent, axis, blocks, ground, mouths']];
     }
 
     public function testOnlySomeBlocksRecede(): void
@@ -283,6 +284,71 @@ final class PerspectiveTest extends TestCase
         self::assertNotSame(self::part($plain, 'far.right.core')->cut, self::part($seen, 'far.right.core')->cut);
         $depth = max([0.0, ...array_merge(...array_map(static fn (Facet $f): array => array_map(static fn (Vec2 $p): float => $p->y, $f->whole->outline->points), array_values(array_filter($seen->kit->form->facets, static fn (Facet $f): bool => $f->block === 1))))]);
         self::assertEqualsWithDelta(30.0, $depth, 1e-9);
+    }
+
+    /** The creamery, dormer and all; and a dormer without the roof that it stands on. */
+    public function testADormerGoesWithItsRoof(): void
+    {
+        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('creamery')), 'perspective', (object) ['depth' => '100mm', 'axis' => '20mm']);
+        $seen = Kits::of($document);
+        self::assertSame([], $seen->dryFit->toArray()['findings']);
+        $dormer = array_values(array_filter($seen->kit->form->blocks, static fn ($b): bool => $b->block->id === 'dormer'))[0];
+        $true = $dormer->block->receding?->block;
+        self::assertNotNull($true);
+        self::assertLessThan($true->base->mm, $dormer->block->base->mm);
+        // Its window as the eye sees it: the middle of its sill before the middle of the true one.
+        $wall = array_values(array_filter($dormer->walls, static fn ($w): bool => $w->wall->name === 'front'))[0];
+        $plain = array_values(array_filter(array_values(array_filter(Kits::example('creamery')->kit->form->blocks, static fn ($b): bool => $b->block->id === 'dormer'))[0]->walls, static fn ($w): bool => $w->wall->name === 'front'))[0];
+        $view = $dormer->block->receding?->view->over(76.2);
+        self::assertNotNull($view);
+        $eye = new Vec3($view->eye->x, $view->eye->y, $view->axis);
+        foreach ([0, 1, 2, 3] as $corner) {
+            [$a, $b] = [$plain->frame->at($plain->openings[0]->ring()->point($corner))->minus($eye), $wall->frame->at($wall->openings[0]->ring()->point($corner))->minus($eye)];
+            self::assertEqualsWithDelta([$a->x / $a->y, $a->z / $a->y], [$b->x / $b->y, $b->z / $b->y], 1e-9);
+        }
+        try {
+            Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '10mm', 'blocks' => ['dormer']]));
+            self::fail('Taken');
+        } catch (InvalidInput $e) {
+            self::assertStringContainsString('stands neither on the ground nor', $e->problems[0]->line());
+        }
+    }
+
+    /** A street: two rows of houses face each other, 80 apart at its mouth, 100 deep as they are, 40 as they are built. */
+    public function testAStreet(): void
+    {
+        $document = self::box(['ridge' => 'y']);
+        assert(is_array($document->blocks) && $document->blocks[0] instanceof stdClass);
+        $document->blocks[0]->footprint = json_decode('{"rect": ["40mm", "100mm"]}');
+        $document->styles = json_decode('{"pane": {"kind": "window", "w": "14mm", "h": "20mm", "frame": {"panes": [2, 2], "stile": "2mm", "bar": "2mm"}}}');
+        $document->blocks[0]->walls = json_decode('[{"edge": "right", "finish": "brick-stretcher", "openings": [{"id": "w", "style": "pane", "from": "12mm", "sill": "20mm", "repeat": {"count": 3, "pitch": "28mm"}}]}]');
+        $document->blocks[] = json_decode('{"id": "other", "footprint": {"rect": ["40mm", "100mm"]}, "at": ["120mm", "0mm"], "eaves": "60mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 40}, "walls": [{"edge": "left", "finish": "brick-stretcher", "openings": [{"id": "w", "style": "pane", "from": "18mm", "sill": "20mm", "repeat": {"count": 3, "pitch": "28mm"}}]}]}');
+        $document = BuildingGenerator::with($document, 'plot', (object) self::PLOT);
+        $street = Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm', 'axis' => '25mm', 'ground' => true]));
+        self::assertSame([], $street->dryFit->toArray()['findings']);
+        // Seen from the middle its sides are each other's mirror image, windows and all.
+        self::assertSame(self::part($street, 'main.right.core')->part->id, self::part($street, 'other.left.core')->mirrorOf);
+        self::assertSame('main.right.frame.w', self::part($street, 'other.left.frame.w-3')->mirrorOf);
+        $widths = array_map(fn (string $id): float => self::part($street, "main.right.frame.$id")->part->width(), ['w', 'w-2', 'w-3']);
+        self::assertGreaterThan($widths[2], $widths[1]);
+        self::assertGreaterThan($widths[1], $widths[0]);
+        // The road: 80 at the mouth and 80 · 640/700 at the end, less what stays free beside walls that lean by atan(40 / 466.667).
+        $road = self::part($street, 'ground')->part;
+        $free = 0.4 / cos(atan(40.0 / 466.667));
+        self::assertEqualsWithDelta(80.0 - 2.0 * $free, $road->outline->ring->edgeLength(0), 1e-4);
+        self::assertEqualsWithDelta(80.0 * 640.0 / 700.0 - 2.0 * $free, $road->outline->ring->edgeLength(2), 1e-4);
+        self::assertEqualsWithDelta(hypot(40.0, 25.0 * 60.0 / 700.0), $road->height(), 1e-4);
+        // It is the plane in which the feet of the walls recede: it passes through the point where all lines meet.
+        $aim = new Vec3(80.0, 466.6667, 25.0);
+        self::assertEqualsWithDelta(0.0, $road->placements[0]->height($aim), 1e-4);
+        $vanish = $road->placements[0]->project($aim);
+        $back = array_filter($road->marks, static fn (Mark $m): bool => abs($m->path[1]->minus($m->path[0])->cross($vanish->minus($m->path[0]))) < 0.01);
+        $across = array_filter($road->marks, static fn (Mark $m): bool => $m->text !== '');
+        self::assertSame(5, count($across));
+        self::assertSame(count($road->marks), count($back) + count($across));
+        // Without a wish for it there is none.
+        $ids = array_map(static fn (LabelledPart $p): string => $p->part->id, Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm']))->kit->parts);
+        self::assertNotContains('ground', $ids);
     }
 
     /** Cut to low relief first, it then looks as deep as the cut. */

@@ -1,4 +1,5 @@
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { Entries } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { textAt, useBuilding } from '../building/context';
@@ -37,13 +38,22 @@ export function DeeperFigures() {
           <LengthField label="eye’s axis, up" path="perspective.axis" value={text('axis')} world="model" optional />
           <p className="quiet mb-2">Left empty, it looks as deep as it is, to the eye of a figure on the layout.</p>
           <RecedingBlocks />
+          <Form.Check
+            id="receding-ground"
+            className="mb-2"
+            label="with the ground between them"
+            checked={(state.document.perspective as { ground?: unknown } | undefined)?.ground === true}
+            onChange={(event) =>
+              save([{ op: 'set', path: 'perspective.ground', value: event.target.checked ? true : null }])
+            }
+          />
           <Button
             size="sm"
             variant="outline-secondary"
             className="mb-2"
             onClick={() =>
               save(
-                ['apparent', 'axis', 'blocks', 'depth'].map((key) => ({
+                ['apparent', 'axis', 'blocks', 'ground', 'depth'].map((key) => ({
                   op: 'set',
                   path: `perspective.${key}`,
                   value: null,
