@@ -27,6 +27,7 @@ use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
+use Chartula\Core\Shell\Walls;
 use stdClass;
 
 /**
@@ -39,7 +40,7 @@ use stdClass;
  */
 final readonly class Compromises
 {
-    private const MOST = 6;
+    private const MOST = 5;
 
     /** Ways of each direction that are put together with those of the others. */
     private const EACH = 3;
@@ -66,7 +67,7 @@ final readonly class Compromises
         $to ??= self::ofPlot($kit, $assembly, $now);
         $missing = $to->missing($now);
         $usual = $only ?? $building->blocks[0]->id.'.'.$building->blocks[0]->footprint->edges[0];
-        $whole = $missing === [] ? $kit : Kit::derive($real->uncompressed()->withRelief(null)->withPerspective(null));
+        $whole = self::asItIs($real);
         $rows = array_map(static function (Proposal $p) use ($document, $to, $usual, $recall, $whole): array {
             $wall = self::touched($p) ?? $usual;
 
@@ -200,6 +201,14 @@ final readonly class Compromises
         return [$kit, ['across' => $size['x1'] - $size['x0'], 'deep' => $size['y1'] - $size['y0'], 'high' => $size['high']], $assembly];
     }
 
+    /** The walls of the real building, to be drawn behind what comes of them. */
+    private static function asItIs(Building $real): Walls
+    {
+        $whole = $real->uncompressed()->withRelief(null)->withPerspective(null);
+
+        return new Walls($whole, Former::form($whole, new Problems));
+    }
+
     /** The first wall that a proposal shortens. */
     private static function touched(Proposal $proposal): ?string
     {
@@ -220,7 +229,7 @@ final readonly class Compromises
             [$kit, $size, $assembly] = self::made(BuildingReader::fromDocument(self::with($document, $proposal)), $recall);
             $over = $to->missing($size);
 
-            return $row + ['finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2), 'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null, 'view' => self::elevation($kit, $wall)];
+            return $row + ['finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2), 'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null, 'view' => self::elevation($kit->walls, $wall)];
         } catch (InvalidInput $e) {
             return $row + ['finished' => null, 'over_mm' => 0.0, 'closes' => false, 'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'view' => []];
         }
@@ -231,10 +240,10 @@ final readonly class Compromises
      *
      * @return list<array{kind: 'wall'|'opening', ring: list<array{float, float}>}>
      */
-    private static function elevation(Kit $kit, string $wall): array
+    private static function elevation(Walls $walls, string $wall): array
     {
         $shapes = [];
-        foreach ($kit->walls->spans() as $span) {
+        foreach ($walls->spans() as $span) {
             if ($span->block->id.'.'.$span->name() !== $wall) {
                 continue;
             }

@@ -62,7 +62,7 @@ final readonly class Directions
     /**
      * Shorter by so much along x, or along y.
      *
-     * @return list<Proposal> least harmful first
+     * @return list<Proposal> least harmful first, one of each way
      */
     public function shorter(bool $isAcross, float $by, ?string $only = null): array
     {
@@ -76,8 +76,13 @@ final readonly class Directions
         $several = $this->several($walls, $by);
         $found = [...$found, ...$several === null ? [] : [$several]];
         usort($found, Proposal::compare(...));
+        // Of each way the wall in which it shows least.
+        $best = [];
+        foreach ($found as $proposal) {
+            $best[$proposal->key] ??= $proposal;
+        }
 
-        return $found;
+        return array_values($best);
     }
 
     /**
