@@ -10,8 +10,6 @@ use Chartula\Core\Building\Building;
 /** A block's height in stretches: openings, which stay true, and what is blank in every wall, which may lose courses from the top down. Real millimetres above the datum. */
 final readonly class Heights
 {
-    private const SAME_MM = 0.01;
-
     /** Courses that stay above and below every opening. */
     private const LEAST_COURSES = 3;
 
@@ -32,17 +30,7 @@ final readonly class Heights
             }
         }
         sort($taken);
-        $blank = [];
-        $at = $this->block->base->mm;
-        foreach ($taken as [$from, $to]) {
-            if ($from > $at + self::SAME_MM) {
-                $blank[] = [$at, $from];
-            }
-            $at = max($at, $to);
-        }
-        if ($this->block->eaves->mm > $at + self::SAME_MM) {
-            $blank[] = [$at, $this->block->eaves->mm];
-        }
+        $blank = Blank::between($this->block->base->mm, $this->block->eaves->mm, $taken);
         $course = $this->building->gauge->course_mm;
         $left = $by;
         $room = 0.0;
@@ -58,6 +46,6 @@ final readonly class Heights
             }
         }
 
-        return [$left > self::SAME_MM ? null : new AxisMap($shrunk), $room];
+        return [$left > Blank::SAME_MM ? null : new AxisMap($shrunk), $room];
     }
 }

@@ -129,16 +129,7 @@ final readonly class Lengths
     /** @return list<array{float, float}> what is blank in every wall, from end to end */
     private function blank(): array
     {
-        $blank = [];
-        $at = $this->from;
-        foreach ($this->taken as [$from, $to]) {
-            if ($from > $at + self::SAME_MM) {
-                $blank[] = [$at, $from];
-            }
-            $at = max($at, $to);
-        }
-
-        return $this->to > $at + self::SAME_MM ? [...$blank, [$at, $this->to]] : $blank;
+        return Blank::between($this->from, $this->to, $this->taken);
     }
 
     /**

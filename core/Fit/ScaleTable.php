@@ -69,9 +69,7 @@ final readonly class ScaleTable
     {
         $kit = Kit::derive($building);
         $building = $kit->modelled->building;
-        /** @var array<string, mixed> $serialised */
-        $serialised = json_decode((string) json_encode(KitDocument::of($building, '', $kit)), true);
-        $assembly = Assembly::of($serialised);
+        $assembly = Assembly::of(KitDocument::tried($kit));
         $fit = Fit::of($building, $kit, $assembly);
         $size = ($fit->finished ?? Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $building->scale))->extents();
         $fine = array_filter(Checks::of($building, $kit), static fn (Check $c): bool => in_array($c->code, self::FINE, true));

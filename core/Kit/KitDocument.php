@@ -37,6 +37,19 @@ final readonly class KitDocument
         ];
     }
 
+    /**
+     * As it reads back, without a fingerprint or sheets: for a kit that is only tried.
+     *
+     * @return array<string, mixed>
+     */
+    public static function tried(Kit $kit, Recall $recall = new Recall): array
+    {
+        /** @var array<string, mixed> $read */
+        $read = json_decode(json_encode(self::of($kit->modelled->building, '', $kit, $recall) + ['totals' => self::totals($kit, 0)], JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+
+        return $read;
+    }
+
     /** @return array<string, mixed> */
     private static function part(LabelledPart $labelled): array
     {

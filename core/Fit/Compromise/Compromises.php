@@ -192,11 +192,8 @@ final readonly class Compromises
     private static function made(Building $building, Recall $recall): array
     {
         $kit = Kit::derive($building, $recall);
-        $modelled = $kit->modelled->building;
-        /** @var array<string, mixed> $serialised */
-        $serialised = json_decode((string) json_encode(KitDocument::of($modelled, '', $kit, $recall) + ['totals' => KitDocument::totals($kit, 0)]), true);
-        $assembly = Assembly::of($serialised, $recall);
-        $size = Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $modelled->scale, $recall)->extents();
+        $assembly = Assembly::of(KitDocument::tried($kit, $recall), $recall);
+        $size = Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $kit->modelled->building->scale, $recall)->extents();
 
         return [$kit, ['across' => $size['x1'] - $size['x0'], 'deep' => $size['y1'] - $size['y0'], 'high' => $size['high']], $assembly];
     }

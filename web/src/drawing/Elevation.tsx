@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useId, useState } from 'react';
 import type { Opening, Units, Wall } from '../api/types';
+import { arrowOf } from './arrows';
 import { Canvas } from './Canvas';
 import { Dimension, Words } from './Dimension';
 import { boundsOf, pathOf } from './geometry';
@@ -61,21 +62,14 @@ export function Elevation({
   const live = onChoose !== undefined;
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
-    const step = event.shiftKey ? 0.25 : 1;
-    const moves: Record<string, readonly [number, number]> = {
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-    };
-    const move = moves[event.key];
+    const move = arrowOf(event, 1, 0.25);
     if (event.key === 'Tab' && wall.openings.length > 0 && onChoose !== undefined) {
       const at = wall.openings.findIndex((opening) => opening.key === chosen);
       const next = wall.openings[at + (event.shiftKey ? -1 : 1)];
       // Past either end the key leaves the drawing, as it does everywhere.
       if (next === undefined) return;
       onChoose(next.key);
-    } else if (move !== undefined && current !== null && onMove !== undefined) {
+    } else if (move !== null && current !== null && onMove !== undefined) {
       onMove(current, move[0], move[1]);
     } else if ((event.key === 'Delete' || event.key === 'Backspace') && current !== null && onRemove !== undefined) {
       onRemove(current);

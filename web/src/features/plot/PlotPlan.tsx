@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import type { PlotView } from '../../api/plot';
+import { arrowOf } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
@@ -27,15 +28,8 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
   const room = Math.max(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0) * 0.05;
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
-    const by = event.shiftKey ? 0.1 : 1;
-    const moves: Record<string, readonly [number, number]> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, by],
-      ArrowDown: [0, -by],
-    };
-    const move = moves[event.key];
-    if (move === undefined) return;
+    const move = arrowOf(event, 1, 0.1);
+    if (move === null) return;
     onMove(move[0], move[1]);
     event.preventDefault();
   }

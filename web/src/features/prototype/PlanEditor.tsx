@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import type { PlanBlock, Point } from '../../api/types';
+import { arrowOf } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
@@ -37,17 +38,10 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
   const room = Math.max(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0) * 0.06;
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
-    const by = event.shiftKey ? 4 : 1;
-    const moves: Record<string, readonly [number, number]> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, by],
-      ArrowDown: [0, -by],
-    };
-    const move = moves[event.key];
+    const move = arrowOf(event, 1, 4);
     const at = plan.blocks.findIndex((block) => block.id === chosen);
     const next = plan.blocks[at + (event.shiftKey ? -1 : 1)];
-    if (move !== undefined) onMove(chosen, move[0], move[1], false);
+    if (move !== null) onMove(chosen, move[0], move[1], false);
     else if (event.key === 'Tab' && next !== undefined) onChoose(next.id);
     else return;
     event.preventDefault();
