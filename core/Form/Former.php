@@ -11,6 +11,7 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Form\Perspective\RecedingRoof;
+use Chartula\Core\Form\Perspective\RecedingWall;
 use Chartula\Core\Form\Relief\ReliefRoof;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
@@ -20,7 +21,6 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
-use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
 
@@ -181,8 +181,9 @@ final readonly class Former
         $n = $ring->count();
         $a = $ring->point($edge);
         $along = $ring->point($edge + 1)->minus($a)->times(1.0 / $ring->edgeLength($edge));
-        $map = $this->receding($block, $edge, $solids[$i]);
-        $ground = $this->ground($wall, $solids[$i]->base, $map, $block, $edge);
+        $receding = new RecedingWall($block, $edge, $this->building->scale);
+        $map = $receding->map($solids[$i]->base);
+        $ground = $receding->ground($map, $solids[$i]->base);
         // As deep as the lowest ground along it and somewhat buried, never short of the floor.
         $foot = $wall->ground === null || $ground === null ? 0.0 : min(0.0, min($ground) - $this->building->methods->bury_mm);
         $section = $this->section($i, $block, $edge, $solids, $foot, $key);
@@ -208,126 +209,20 @@ final readonly class Former
         );
     }
 
-    /** From the wall as it is to the wall as it is built; null where that is the same. */
-    private function receding(Block $block, int $edge, Solid $solid): ?Homography
-    {
-        if ($block->receding === null) {
-            return null;
-        }
-        $view = $block->receding->view->over($this->building->scale->ratio);
-        $ring = $this->ring($block->receding->block);
-        [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
-
-        // The plane at the front is the one that stays true.
-        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < self::SAME_PLANE_MM ? null : $view->ofWall($a, $b->minus($a)->times(1.0 / $a->distanceTo($b)), $this->building->scale->modelMm($block->receding->block->base), $solid->base);
-    }
-
-    /**
-     * At its left and its right end above the block's base; of a wall that recedes also where level ground would rise.
-     *
-     * @return ?array{float, float}
-     */
-    private function ground(Wall $wall, float $base, ?Homography $map, Block $block, int $edge): ?array
-    {
-        $ground = $wall->ground === null ? null : array_map(fn (RealLength $level): float => $this->building->scale->modelMm($level) - $base, $wall->ground);
-        if ($map === null) {
-            return $ground;
-        }
-        $length = $this->ring($block->receding->block ?? $block)->edgeLength($edge);
-        $ends = [$map->at(new Vec2(0.0, $ground[0] ?? 0.0))->y, $map->at(new Vec2($length, $ground[1] ?? 0.0))->y];
-
-        return $ground === null && max(array_map(abs(...), $ends)) < self::SAME_PLANE_MM ? null : $ends;
-    }
-
     /** @param  list<Solid>  $solids */
     private function section(int $i, Block $block, int $edge, array $solids, float $foot, string $key): WallSection
     {
         $ring = $solids[$i]->ring;
         $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
         $roofEdge = $block->roof->edges[$edge];
-        $eaves = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true) ? $this->eaves($block, $edge, $solids[$i]) : null;
+        $eaves = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true) ? (new RecedingWall($block, $edge, $this->building->scale))->eaves($solids[$i]->base) : null;
         $thickness = $this->building->methods->roof()->thickness_mm;
 
-        $party = $this->party($i, $edge, $solids, $roofEdge);
+        $party = PartyWalls::of($this->building, $i, $edge, $solids);
         $yields = $roofEdge->kind === RoofEdge::WALL;
 
         return new WallSection($solids, $solids[$i], $ring->point($edge), $along, $ring->edgeLength($edge), $party, $eaves, $yields, static fn (Facet $f): float => $thickness / $f->pitch->cos(), $foot,
             $block->receding !== null, $this->recall, Recall::question('wall', $key, $i, $edge, $party, $eaves, $yields, $foot, $block->receding !== null));
-    }
-
-    /** @return array{float, float} at a wall's left and its right end, above the block's base */
-    private function eaves(Block $block, int $edge, Solid $solid): array
-    {
-        $scale = $this->building->scale;
-        $eaves = $scale->modelMm($block->eaves);
-        if ($block->receding === null) {
-            return [$eaves - $solid->base, $eaves - $solid->base];
-        }
-        $view = $block->receding->view->over($scale->ratio);
-        $ring = $this->ring($block->receding->block);
-        $at = static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $eaves))->z - $solid->base;
-
-        return [$at($ring->point($edge)), $at($ring->point($edge + 1))];
-    }
-
-    /**
-     * Stretches of a wall that stand back to back with another block's wall, which is built instead: the higher one, the
-     * earlier one of equals, and any that this one is said to stand against.
-     *
-     * @param  list<Solid>  $solids
-     * @return list<array{float, float, string}>
-     */
-    private function party(int $i, int $edge, array $solids, RoofEdge $roofEdge): array
-    {
-        $ring = $solids[$i]->ring;
-        $a = $ring->point($edge);
-        $length = $ring->edgeLength($edge);
-        $along = $ring->point($edge + 1)->minus($a)->times(1.0 / $length);
-        $party = [];
-        foreach ($solids as $solid) {
-            foreach ($solid->index === $i ? [] : array_keys($solid->ring->points) as $j) {
-                $p = $solid->ring->point($j)->minus($a);
-                $q = $solid->ring->point($j + 1)->minus($a);
-                if (max(abs($along->cross($p)), abs($along->cross($q))) > self::SAME_PLANE_MM || $along->dot($q) > $along->dot($p)) {
-                    continue;
-                }
-                [$from, $to] = [max(0.0, $along->dot($q)), min($length, $along->dot($p))];
-                if ($to - $from > self::SAME_PLANE_MM && $this->building->blocks[$solid->index]->walls[$j]->treat !== 'omit'
-                    && ($roofEdge->kind === RoofEdge::WALL || $this->isLower($i, $edge, $solid->index, $j, $solids, $from, $to))) {
-                    $party[] = [$from, $to, "party:$solid->index:$j"];
-                }
-            }
-        }
-
-        return $party;
-    }
-
-    /** @param  list<Solid>  $solids */
-    private function isLower(int $i, int $edge, int $other, int $j, array $solids, float $from, float $to): bool
-    {
-        $tops = [];
-        foreach ([[$i, $edge], [$other, $j]] as [$block, $e]) {
-            $roofEdge = $this->building->blocks[$block]->roof->edges[$e];
-            if ($roofEdge->kind === RoofEdge::WALL && $block === $other) {
-                return false;
-            }
-            $tops[] = $roofEdge->slopesFromEaves() && $this->building->blocks[$block]->receding === null ? null : $solids[$block]->roof;
-        }
-        $ring = $solids[$i]->ring;
-        $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
-        $in = new Vec2(-$along->y, $along->x);
-        $isLower = $i > $other;
-        for ($k = 0; $k <= 16; $k++) {
-            $at = $ring->point($edge)->plus($along->times($from + ($to - $from) * ($k + 0.01) / 16.02));
-            $own = ($tops[0]?->heightAt($at->plus($in->times(0.001)))) ?? $solids[$i]->eaves;
-            $its = ($tops[1]?->heightAt($at->minus($in->times(0.001)))) ?? $solids[$other]->eaves;
-            if ($own > $its + 0.01) {
-                return false;
-            }
-            $isLower = $isLower || $own < $its - 0.01;
-        }
-
-        return $isLower;
     }
 
     /** @param  non-empty-list<Vec2>  $top */

@@ -33,6 +33,7 @@ use Chartula\Core\Shell\Walls;
 use Chartula\Core\Skin\PaperParts;
 use Chartula\Core\Trim\GroundParts;
 use Chartula\Core\Trim\MouthParts;
+use Chartula\Core\Trim\MouthPlace;
 use Chartula\Core\Trim\PanelParts;
 use LogicException;
 
@@ -72,7 +73,7 @@ final readonly class Kit
         $walls = new Walls($building, $form);
         FormFaults::collect($building, $walls, $problems);
         PanelParts::collectFaults($building, $form, $problems);
-        MouthParts::collectFaults($building, $walls, $problems);
+        MouthPlace::all($building, $walls, $problems);
         $problems->throwIfAny();
         $panels = new Panels($building, $form);
         $panels->collectFaults($problems);

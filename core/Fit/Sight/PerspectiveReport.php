@@ -10,7 +10,7 @@ use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Problem\Check;
-use Chartula\Core\Trim\MouthParts;
+use Chartula\Core\Trim\MouthPlace;
 
 /** What is built to look deeper than it is, in figures: where it all aims, how large things are, and from where the illusion breaks. docs/formulas.md#perspective */
 final readonly class PerspectiveReport
@@ -47,12 +47,14 @@ final readonly class PerspectiveReport
             $names = count($receding) === count($building->blocks) ? 'The building' : self::together(array_map(static fn (Block $b): string => $b->name, $receding));
             $found[] = new self('perspective', $names, $view, min(array_map(static fn (Block $b): float => $b->base->mm, $receding)) / $ratio, false, $ratio, $plot->eye->travel, abs($plot->eye->height - $view->axis), []);
         }
-        foreach (MouthParts::views($building, $kit->walls) as $i => [$mouth, $view, $wall]) {
+        foreach (MouthPlace::all($building, $kit->walls) as $i => $place) {
+            $view = $place->shape->view;
+            $frame = $place->span->form->frame;
             // How far off the mouth's own axis the eye ever stands, along the wall.
-            $asides = array_map(static fn (float $off): float => abs($wall->frame->project(SeenFaces::eye($plot, $off))->x - $view->eye->x), [-$plot->eye->travel, $plot->eye->travel]);
-            $foot = $view->axis - ($mouth->axis->mm ?? 0.0);
-            $found[] = new self("perspective.mouths.$i", "Inside $mouth->opening", $view, $mouth->axis === null ? $wall->foot : $foot, true, $ratio, max($asides), abs($plot->eye->height - $wall->frame->origin->z - $view->axis),
-                array_values(array_filter($kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, self::partsOf($mouth->opening)))));
+            $asides = array_map(static fn (float $off): float => abs($frame->project(SeenFaces::eye($plot, $off))->x - $view->eye->x), [-$plot->eye->travel, $plot->eye->travel]);
+            $name = 'Inside '.$place->opening->id.' of '.$place->span->block->name.', '.$place->span->name();
+            $found[] = new self("perspective.mouths.$i", $name, $view, $place->opening->sill, true, $ratio, max($asides), abs($plot->eye->height - $frame->origin->z - $view->axis),
+                array_values(array_filter($kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, self::partsOf($place->mouth->opening)))));
         }
 
         return $found;
@@ -127,7 +129,7 @@ final readonly class PerspectiveReport
         $limit = $view->askewFrom();
         $rise = $view->rise($this->foot);
         $texts = [
-            sprintf('%.1f mm deep, it looks %.1f: all receding lines meet %.1f mm behind its front, %.1f mm above its foot. Aim courses, kerbs and gutters there.', $view->depth, $view->apparent, $view->vanishing(), $view->axis - $this->foot),
+            sprintf('%.1f mm deep%s, it looks %.1f: all receding lines meet %.1f mm behind %s, %.1f mm above its foot. Aim courses, kerbs and gutters there.', $view->depth, $this->isMouth ? ' behind the wall' : '', $view->apparent, $view->vanishing(), $this->isMouth ? 'the wall' : 'its front', $view->axis - $this->foot),
             sprintf('At the back everything is %.1f %% of its size, figures 1:%.1f; level ground %s by %.2f mm.', 100.0 * $view->backScale(), $this->ratio / $view->backScale(), $rise < 0.0 ? 'falls' : 'rises', abs($rise)),
             sprintf('From half the distance it looks %.0f mm deep, from twice the distance %.0f.', $view->apparentFrom($view->distance() / 2.0), $view->apparentFrom($view->distance() * 2.0)),
             sprintf('Its lines seem to run askew once the eye stands %.0f mm off its axis; yours moves up to %.0f mm aside and stands %.0f mm above or below it.', $limit, $this->aside, $this->above),

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Trim;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Mouth;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\OnePoint;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problems;
+use Chartula\Core\Shell\BaseParts;
+use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallSpan;
+use Chartula\Core\Stock\Layer;
+
+/** An opening whose inside is built, found in its wall, and every reason why it cannot be. */
+final readonly class MouthPlace
+{
+    private function __construct(
+        public Mouth $mouth,
+        public WallSpan $span,
+        public OpeningForm $opening,
+        public Layer $layer,
+        public MouthShape $shape,
+    ) {
+    }
+
+    /**
+     * Those that can be made.
+     *
+     * @return array<int, self> by their place in the document
+     */
+    public static function all(Building $building, Walls $walls, Problems $problems = new Problems): array
+    {
+        $places = [];
+        foreach ($building->perspective->mouths ?? [] as $i => $mouth) {
+            $place = self::of($building, $walls, $mouth, $problems);
+            if ($place !== null) {
+                $places[$i] = $place;
+            }
+        }
+
+        return $places;
+    }
+
+    /** Null, and a fault, where it cannot be made. */
+    private static function of(Building $building, Walls $walls, Mouth $mouth, Problems $problems): ?self
+    {
+        $found = self::opening($walls, $mouth->opening);
+        if ($found === null) {
+            $problems->add("$mouth->path.opening", 'mouth.no-opening', ['given' => mb_substr($mouth->opening, 0, 60)]);
+
+            return null;
+        }
+        [$span, $opening] = $found;
+        $eye = $building->plot?->eye === null ? null : $building->plot->eyeAt(0.0);
+        $distance = $eye === null ? 0.0 : $span->form->frame->height(new Vec3($eye->x, $eye->y, $span->form->frame->origin->z));
+        $fault = match (true) {
+            $opening->opening->style->kind !== 'open' => ['opening', 'mouth.shut'],
+            $opening->true !== null => ['opening', 'mouth.recedes'],
+            $eye === null => ['opening', 'perspective.no-eye'],
+            $distance <= 0.0 => ['opening', 'mouth.faces-away'],
+            default => null,
+        };
+        if ($fault !== null) {
+            $problems->add("$mouth->path.$fault[0]", $fault[1], ['given' => mb_substr($mouth->opening, 0, 60)]);
+
+            return null;
+        }
+
+        return self::within($building, $walls, $span, $opening, $mouth, $distance, $problems);
+    }
+
+    private static function within(Building $building, Walls $walls, WallSpan $span, OpeningForm $opening, Mouth $mouth, float $distance, Problems $problems): ?self
+    {
+        $layer = $span->stack->layers[$span->innermost()];
+        $start = $span->stack->thickness_mm;
+        $axis = $mouth->axis->mm ?? $opening->shape->height / 2.0;
+        $floor = BaseParts::topOf($building);
+        $foot = MouthShape::footOf($opening, $floor, $layer->thickness_mm);
+        if ($mouth->depth->mm < $start + 2.0 * $layer->thickness_mm) {
+            $problems->add("$mouth->path.depth", 'relief.shallow', ['given' => round($mouth->depth->mm, 2), 'least' => round($start + 2.0 * $layer->thickness_mm, 2)]);
+
+            return null;
+        }
+        if ($opening->sill + $axis < $foot || $axis > $opening->shape->height) {
+            $problems->add("$mouth->path.axis", 'mouth.axis', ['given' => round($axis, 2), 'least' => round($foot - $opening->sill, 2), 'most' => round($opening->shape->height, 2)]);
+
+            return null;
+        }
+        try {
+            $view = OnePoint::of(new Vec2(($opening->left + $opening->right()) / 2.0, -$distance), $start, $mouth->depth->mm - $start, $mouth->apparent->mm - $start, $opening->sill + $axis);
+        } catch (InvalidInput) {
+            $problems->add("$mouth->path.apparent", 'perspective.no-deeper', ['apparent' => round($mouth->apparent->mm, 2), 'depth' => round($mouth->depth->mm, 2)]);
+
+            return null;
+        }
+        $shape = new MouthShape($span->form, $opening, $view, $start, $mouth->depth->mm, $layer->thickness_mm, $floor);
+        if (! $shape->isWithin($walls->form->solids[$span->form->block])) {
+            $problems->add("$mouth->path.depth", 'mouth.no-room', ['given' => round($mouth->depth->mm, 2), 'block' => $span->block->name]);
+
+            return null;
+        }
+
+        return new self($mouth, $span, $opening, $layer, $shape);
+    }
+
+    /** @return ?array{WallSpan, OpeningForm} */
+    private static function opening(Walls $walls, string $key): ?array
+    {
+        foreach ($walls->spans() as $span) {
+            foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
+                if ($span->block->id.'.'.$span->name().'.'.$opening->id === $key) {
+                    return [$span, $opening];
+                }
+            }
+        }
+
+        return null;
+    }
+}
