@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Times what the Plot stage asks for: the creamery's fit beside 20 obstacles, from nothing and after an edit; the schools of
- * low relief; what shows from the eye; proposals for the creamery, and for five sheds of ten bays; the table of scales.
+ * low relief; what shows from the eye; a row of which a part recedes; proposals for the creamery, and for five sheds of ten bays; the table of scales.
  * Medians over RUNS runs after a warm-up.
  *
  *   php bench/plot.php [runs]
@@ -47,6 +47,13 @@ $time('creamery: five schools of low relief at 75 mm', static fn () => ReliefTab
 $time('creamery: what shows from nine places', static fn () => SightReport::of($derived->building, $derived->kit, $assembly));
 $time('creamery: at six scales', static fn () => ScaleTable::of($creamery, []));
 $time('creamery: five proposals, each tried', static fn () => Compromises::of($creamery, new Targets(335.0)));
+
+$row = (string) file_get_contents(__DIR__.'/../docs/examples/ropewalk-row.json');
+$plain = JsonText::decode($row);
+unset($plain->perspective);
+$flat = JsonText::encode($plain);
+$time('Ropewalk Row as deep as it is: derived, dry-fitted', static fn () => Derivation::of(BuildingReader::fromText($flat), $flat));
+$time('Ropewalk Row with two lofts and a passage receding', static fn () => Derivation::of(BuildingReader::fromText($row), $row));
 
 // Five sheds in a row, ten bays in the first.
 $shed = static fn (int $i): array => ['id' => "s$i", 'footprint' => ['rect' => [$i === 0 ? '95ft' : '20ft', '30ft']], 'at' => [($i === 0 ? 0 : 95 + 20 * ($i - 1)).'ft', '0ft'], 'eaves' => (14 + $i % 3).'ft',

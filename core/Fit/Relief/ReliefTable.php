@@ -13,7 +13,6 @@ use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
 use Chartula\Core\Form\Relief\ReliefCut;
 use Chartula\Core\Form\Relief\Relieved;
-use Chartula\Core\Form\Solid;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\ModelLength;
@@ -31,6 +30,9 @@ final readonly class ReliefTable
         Relief::FRONT_SLOPE => 'The front and the ridge are true; the rear is dropped behind it and nobody sees that.',
         Relief::KEEP_RIDGE => 'The ridge is true and stands at the backscene; the slope to it is steeper, or less steep, than it is.',
     ];
+
+    /** Heights that differ by less are one. */
+    private const SAME_MM = 0.005;
 
     /**
      * @param  Building  $building  sound
@@ -60,11 +62,11 @@ final readonly class ReliefTable
             $relief = new Relief(ModelLength::ofMillimetres($depth_mm), $school, $building->relief->back ?? 'open', $building->relief->flank ?? 'keep', 'relief');
             [$form, $cut] = self::formed($building->withRelief($relief));
         } catch (InvalidInput $e) {
-            return $row + ['refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'top_mm' => null, 'off_mm' => null, 'slopes' => [], 'lost' => [], 'view' => []];
+            return $row + ['refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'top_mm' => null, 'off_mm' => null, 'heights' => [], 'slopes' => [], 'lost' => [], 'view' => []];
         }
-        [$top, $was] = [self::top($form), self::top($whole)];
+        [$top, $was] = [$form->top(), $whole->top()];
 
-        return $row + ['refused' => null, 'top_mm' => round($top, 3), 'off_mm' => round($top - $was, 3) + 0.0, 'slopes' => self::slopes($form), 'lost' => self::lost($cut), 'view' => self::view($form)];
+        return $row + ['refused' => null, 'top_mm' => round($top, 3), 'off_mm' => round($top - $was, 3) + 0.0, 'heights' => self::heights($building, $top, $was), 'slopes' => self::slopes($form), 'lost' => self::lost($cut), 'view' => self::view($form)];
     }
 
     /**
@@ -105,9 +107,21 @@ final readonly class ReliefTable
         return $best;
     }
 
-    private static function top(Form $form): float
+    /**
+     * How high it comes to stand, against what it is and what stands beside it.
+     *
+     * @return list<string>
+     */
+    private static function heights(Building $building, float $top, float $was): array
     {
-        return max([0.0, ...array_map(static fn (Solid $solid): float => $solid->peak(), $form->solids)]);
+        $off = $top - $was;
+        $texts = [sprintf('Top at %.2f mm, ', $top).(abs($off) < self::SAME_MM ? 'as high as it is.' : sprintf('%.2f %s than it is.', abs($off), $off < 0.0 ? 'lower' : 'higher'))];
+        foreach ($building->plot->neighbours ?? [] as $neighbour) {
+            $over = $top - $neighbour->to;
+            $texts[] = abs($over) < self::SAME_MM ? "As high as $neighbour->name." : sprintf('%.1f mm %s %s.', abs($over), $over < 0.0 ? 'lower than' : 'above', $neighbour->name);
+        }
+
+        return $texts;
     }
 
     /** @return array{float, float} from where to where it stands, front to back */

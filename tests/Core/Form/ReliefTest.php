@@ -256,4 +256,14 @@ final class ReliefTest extends TestCase
         self::assertStringContainsString('fails by 10 mm', (string) json_encode($rows['front-slope']['refused']));
         self::assertSame(100.0, $table['whole_mm']);
     }
+
+    /** The ridge against what stands beside it: the slice's top at 93.564. */
+    public function testHeightsAgainstNeighbours(): void
+    {
+        $document = Kits::box('160mm', '100mm', '60mm', 40.0);
+        $document->plot = json_decode('{"size": ["300mm", "120mm"], "neighbours": [{"id": "a", "name": "the store", "at": ["200mm", "0mm"], "size": ["40mm", "40mm"], "to": "90mm"}, {"id": "b", "name": "the mill", "at": ["250mm", "0mm"], "size": ["40mm", "40mm"], "to": "120mm"}]}');
+        $rows = array_column(ReliefTable::of(BuildingReader::fromDocument($document), 40.0)['rows'], 'heights', 'school');
+        self::assertSame(['Top at 93.56 mm, 8.39 lower than it is.', '3.6 mm above the store.', '26.4 mm lower than the mill.'], $rows['slice']);
+        self::assertSame('Top at 101.95 mm, as high as it is.', ((array) $rows['squeeze'])[0]);
+    }
 }

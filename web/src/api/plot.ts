@@ -72,6 +72,8 @@ export interface ReliefRow {
   refused: string | null;
   top_mm: number | null;
   off_mm: number | null;
+  /** Against what it is, and what stands beside it. */
+  heights: string[];
   slopes: { name: string; pitch: string; slope_mm: number }[];
   lost: string[];
   view: { kind: 'wall' | 'roof'; ring: Point[] }[];

@@ -9,10 +9,12 @@ interface Props {
   title: string;
   /** What it must hold where several are drawn at one scale. */
   bounds?: Bounds;
+  /** Whether the ground is drawn, at no height. */
+  ground?: boolean;
 }
 
 /** A small picture of shapes that the server worked out, y up. */
-export function Shapes({ shapes, ghost = [], fills, title, bounds }: Props) {
+export function Shapes({ shapes, ghost = [], fills, title, bounds, ground = false }: Props) {
   const box = bounds ?? boundsOf([...ghost, ...shapes].map((shape) => shape.ring));
   const [wide, high] = [box.x1 - box.x0, box.y1 - box.y0];
   const room = Math.max(wide, high) * 0.04;
@@ -23,6 +25,7 @@ export function Shapes({ shapes, ghost = [], fills, title, bounds }: Props) {
       aria-label={title}
     >
       <g transform="scale(1 -1)" strokeLinejoin="round">
+        {ground && <path d={`M${box.x0 - room} 0H${box.x1 + room}`} stroke="#4c5b66" strokeWidth={room / 6} />}
         {shapes.map((shape, i) => (
           <path key={i} d={pathOf(shape.ring)} fill={fills[shape.kind]} stroke="#1f2a2e" strokeWidth={room / 9} />
         ))}

@@ -110,18 +110,14 @@ function School({ row, all, onTake }: { row: ReliefRow; all: Bounds; onTake: () 
     <section className={row.chosen ? 'school chosen' : 'school'} aria-label={NAMES[row.school] ?? row.school}>
       <h3>{NAMES[row.school] ?? row.school}</h3>
       {row.refused === null ? (
-        <Shapes shapes={row.view} fills={FILLS} title="From its right end" bounds={all} />
+        <Shapes shapes={row.view} fills={FILLS} title="From its right end" bounds={all} ground />
       ) : (
         <p className="fault">{row.refused}</p>
       )}
       <p>{row.costs}</p>
-      {row.top_mm !== null && (
+      {row.heights.length > 0 && (
         <p className="quiet">
-          Top at {row.top_mm.toFixed(2)} mm
-          {Math.abs(row.off_mm ?? 0) < 0.005
-            ? ', as high as it is'
-            : `, ${Math.abs(row.off_mm ?? 0).toFixed(2)} ${(row.off_mm ?? 0) < 0 ? 'lower' : 'higher'} than it is`}
-          .
+          {row.heights.join(' ')}
           {row.slopes.length <= 4 &&
             row.slopes.map((slope) => ` ${slope.name} slope ${slope.slope_mm.toFixed(2)} at ${slope.pitch}.`).join('')}
         </p>

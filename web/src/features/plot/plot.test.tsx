@@ -423,6 +423,7 @@ describe('low relief', () => {
         refused: null,
         top_mm: 93.56,
         off_mm: -8.39,
+        heights: ['Top at 93.56 mm, 8.39 lower than it is.', '41.6 mm above the cooperage.'],
         slopes: [{ name: 'front', pitch: '40°', slope_mm: 52.22 }],
         lost: ['2 windows dropped'],
         view: [],
@@ -434,6 +435,7 @@ describe('low relief', () => {
         refused: 'the ridge lies behind the cut',
         top_mm: null,
         off_mm: null,
+        heights: [],
         slopes: [],
         lost: [],
         view: [],
@@ -444,7 +446,9 @@ describe('low relief', () => {
   it('shows the schools side by side, and takes one at the depth that was asked', async () => {
     answers = { relief: table };
     const { save } = show(<LowRelief />);
-    expect(await screen.findByText(/8.39 lower than it is/)).toBeInTheDocument();
+    expect(
+      await screen.findByText(/8.39 lower than it is. 41.6 mm above the cooperage. front slope 52.22/),
+    ).toBeInTheDocument();
     expect(screen.getByText('2 windows dropped')).toBeInTheDocument();
     expect(
       within(screen.getByRole('region', { name: 'Front slope' })).getByRole('button', { name: 'Cut it so' }),
