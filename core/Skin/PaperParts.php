@@ -49,6 +49,12 @@ final readonly class PaperParts
         return $set;
     }
 
+    /** @return 'stretcher'|'english'|'flemish' */
+    public static function bond(string $finish): string
+    {
+        return self::BONDS[$finish] ?? 'stretcher';
+    }
+
     /** At an outer corner the paper of the stopped wall laps round under the other's, which stops flush: one lap a corner. */
     private static function lap(Building $building, Walls $walls, WallSpan $span, WallEnd $end): float
     {
@@ -260,7 +266,7 @@ final readonly class PaperParts
         $true = array_map(static fn (OpeningForm $o): OpeningForm => $o->true ?? $o, $openings);
 
         return new BrickArt(
-            self::BONDS[$wall->wall->finish] ?? 'stretcher',
+            self::bond($wall->wall->finish),
             $building->gauge->brick_mm / $ratio, $building->gauge->course_mm / $ratio, $building->gauge->joint_mm / $ratio,
             -$building->scale->modelMm($block->base),
             // Walls that meet at a corner begin their courses by turns.

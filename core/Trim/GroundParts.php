@@ -21,10 +21,12 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
+use Chartula\Core\Part\Ref;
 
 /** The road of a street and the alleys of a row that recede: level ground as it comes to rise, between the blocks and before the depth ends. docs/formulas.md#perspective */
 final readonly class GroundParts
@@ -57,7 +59,7 @@ final readonly class GroundParts
         $taken = array_map(static fn (Block $b): Ring => Offset::lines($b->standing()->scaled(1.0 / $ratio), array_fill(0, $b->footprint->count(), self::CLEARANCE_MM)), $building->blocks);
         $set = new PartSet;
         foreach (self::free($whole, $taken) as $i => $patch) {
-            $set = $set->with(new PartSet([self::part($building, $view, $base, $box, $patch, $i)]));
+            $set = $set->with(self::parts($building, $view, $base, $box, $patch, $i));
         }
 
         return $set;
@@ -82,7 +84,8 @@ final readonly class GroundParts
         return $patches;
     }
 
-    private static function part(Building $building, OnePoint $view, float $base, Box2 $box, Patch $patch, int $number): Part
+    /** The card, and the paper with the lines that are seen. */
+    private static function parts(Building $building, OnePoint $view, float $base, Box2 $box, Patch $patch, int $number): PartSet
     {
         // Level ground becomes a plane that is level across and rises towards the eye's axis.
         $rise = ($view->axis - $base) / $view->vanishing();
@@ -95,12 +98,15 @@ final readonly class GroundParts
         $layer = $layers[count($layers) - 1];
         $size = $region->outline->bounds();
 
-        return Part::of(
-            'ground'.($number > 0 ? '-'.($number + 1) : ''), 'M', 'Ground between the blocks', 'trim', $layer->stock, $layer->thickness_mm,
-            new Outline($region->outline, array_map(static fn (): Edge => new Edge('side', 'clearance'), $region->outline->points)), [$frame],
-            ['width' => Figure::given($size->width(), 'between the walls, in perspective, less clearance'), 'height' => Figure::given($size->height(), 'to the back, along its rise')],
-            $region->holes, marks: self::drawn($view, $base, $box, $region, static fn (Vec3 $p): Vec2 => $frame->project($p), $building->scale->ratio),
-        );
+        $id = 'ground'.($number > 0 ? '-'.($number + 1) : '');
+        $outline = new Outline($region->outline, array_map(static fn (): Edge => new Edge('side', 'clearance'), $region->outline->points));
+        $workings = ['width' => Figure::given($size->width(), 'between the walls, in perspective, less clearance'), 'height' => Figure::given($size->height(), 'to the back, along its rise')];
+        $card = Part::of($id, 'M', 'Ground between the blocks', 'trim', $layer->stock, $layer->thickness_mm, $outline, [$frame], $workings, $region->holes);
+        $paper = $building->methods->paper;
+        $top = Part::of($id.'.paper', 'P', 'Ground between the blocks, paper', 'skin', $paper, $paper->thickness_mm, $outline, [$frame->moved(0.0, 0.0, $paper->thickness_mm)], $workings, $region->holes,
+            marks: self::drawn($view, $base, $box, $region, static fn (Vec3 $p): Vec2 => $frame->project($p), $building->scale->ratio));
+
+        return new PartSet([$card, $top], [new Joint('lap', Ref::inside($top->id), Ref::outside($card->id), $card->corners(), why: 'stuck to the ground', contact_mm2: $region->area())]);
     }
 
     /**

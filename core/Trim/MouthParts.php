@@ -6,9 +6,11 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
+use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
@@ -18,6 +20,7 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Shell\Walls;
+use Chartula\Core\Skin\PaperParts;
 
 /** The inside of an opening that looks deeper than it is: floor, sides, top and end, each with its taper, stuck behind the wall. docs/formulas.md#mouth */
 final readonly class MouthParts
@@ -43,13 +46,56 @@ final readonly class MouthParts
     {
         $span = $this->place->span;
         $id = $span->block->id.'.'.$span->name().'.mouth.'.$this->place->opening->id;
-        $course = $span->form->isPapered ? $this->building->gauge->course_mm / $this->building->scale->ratio : null;
         $parts = [];
         foreach ($this->place->shape->faces() as $name => $face) {
-            $parts[$name] = $this->part("$id.$name", $name === 'end' ? 'End of the inside, black' : ucfirst($name).' of the inside', $face, $name === 'end' ? [] : $this->place->shape->drawn($name, $course));
+            $parts[$name] = $this->part("$id.$name", $name === 'end' ? 'End of the inside, black' : ucfirst($name).' of the inside', $face, $name === 'end' ? [] : $this->place->shape->drawn($name));
         }
 
-        return new PartSet(array_values($parts), [...$this->behind($parts), ...$this->among($parts)]);
+        $set = new PartSet(array_values($parts), [...$this->behind($parts), ...$this->among($parts)]);
+
+        return $span->form->isPapered ? $set->with($this->papers($parts)) : $set;
+    }
+
+    /**
+     * What is seen of it: brick on the sides, courses and all running to the one point, and lines on the floor.
+     *
+     * @param  array<string, Part>  $parts
+     */
+    private function papers(array $parts): PartSet
+    {
+        $set = new PartSet;
+        foreach (['left', 'right', 'floor'] as $name) {
+            $card = $parts[$name];
+            $paper = $this->building->methods->paper;
+            $id = $card->id.'.paper';
+            $art = null;
+            $frame = $card->placements[0];
+            if ($name !== 'floor') {
+                [$origin, $way, $receding, $length] = $this->place->shape->side($name);
+                $frame = new Frame($origin, $way, new Vec3(0.0, 0.0, 1.0));
+                $art = $this->brick($receding, $length);
+            }
+            $corners = array_map($frame->project(...), $card->corners());
+            assert($corners !== []);
+            $ring = new Ring($corners);
+            $box = $ring->bounds();
+            $part = Part::of($id, 'P', ucfirst($name).' of the inside, paper', 'skin', $paper, $paper->thickness_mm, new Outline($ring, array_map(static fn (): Edge => new Edge('end', 'clearance'), $ring->points)), [$frame->moved(0.0, 0.0, $paper->thickness_mm)],
+                ['width' => Figure::given($box->width(), 'as the card it is stuck to'), 'height' => Figure::given($box->height(), 'as the card it is stuck to')],
+                marks: $name === 'floor' ? self::marks($this->place->shape->drawn('floor'), $frame) : [], mayTurn: false, art: $art);
+            $set = $set->with(new PartSet([$part], [new Joint('lap', Ref::inside($id), Ref::outside($card->id), $card->corners(), why: 'stuck to the inside', contact_mm2: $ring->area())]));
+        }
+
+        return $set;
+    }
+
+    private function brick(Homography $receding, float $length): BrickArt
+    {
+        $gauge = $this->building->gauge;
+        $ratio = $this->building->scale->ratio;
+        $skin = $this->building->methods->skin;
+
+        return new BrickArt(PaperParts::bond($this->place->span->form->wall->finish), $gauge->brick_mm / $ratio, $gauge->course_mm / $ratio, $gauge->joint_mm / $ratio,
+            -$this->building->scale->modelMm($this->place->span->block->base), false, [0.0, $length], [], $skin->brick, $skin->mortar, $receding);
     }
 
     /**
@@ -64,7 +110,6 @@ final readonly class MouthParts
         $normal = $normal->times(1.0 / $normal->length());
         $frame = new Frame($corners[0], $along, $normal->cross($along));
         $ring = new Ring(array_map($frame->project(...), $corners));
-        $marks = array_map(static fn (array $line): Mark => new Mark([$frame->project($line[0]), $frame->project($line[1])], $line[2]), $drawn);
         $box = $ring->bounds();
         $style = $this->place->opening->opening->style;
         $sizes = [Figure::measured($style->w, $this->building->scale, 'opening'), Figure::measured($style->h, $this->building->scale, 'opening')];
@@ -74,7 +119,16 @@ final readonly class MouthParts
         return Part::of($id, 'M', $name, 'trim', $layer->stock, $layer->thickness_mm, new Outline($ring, [new Edge('front', 'clearance'), new Edge('side', 'clearance'), new Edge('back', 'clearance'), new Edge('other side', 'clearance')]), [$frame], [
             'width' => $sizes[abs($along->z) > 0.5 ? 1 : 0]->to($box->width(), 'lips, card beside it, and its taper'),
             'height' => (str_ends_with($id, '.end') ? $sizes[1] : $depth)->to($box->height(), 'along its slope'),
-        ], marks: $marks);
+        ], marks: self::marks($drawn, $frame));
+    }
+
+    /**
+     * @param  list<array{Vec3, Vec3, string}>  $lines
+     * @return list<Mark>
+     */
+    private static function marks(array $lines, Frame $frame): array
+    {
+        return array_map(static fn (array $line): Mark => new Mark([$frame->project($line[0]), $frame->project($line[1])], $line[2]), $lines);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Chartula\Core\Trim;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\Solid;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -110,6 +111,24 @@ final readonly class MouthShape
         ];
     }
 
+    /**
+     * A side as an upright plane, seen from within: where its left end stands, which way it runs as it comes to stand, and what takes it
+     * there from what it stands for; and how long that is.
+     *
+     * @param  'left'|'right'  $name
+     * @return array{Vec3, Vec3, Homography, float}
+     */
+    public function side(string $name): array
+    {
+        $deep = $this->view->apparent;
+        [$corner, $along] = $name === 'left' ? [new Vec2($this->left, $this->start), new Vec2(0.0, 1.0)] : [new Vec2($this->right, $this->start + $deep), new Vec2(0.0, -1.0)];
+        [$from, $to] = [$this->view->plan($corner), $this->view->plan($corner->plus($along->times($deep)))];
+        $origin = $this->place($from->x, $from->y, 0.0);
+        $way = $this->place($to->x, $to->y, 0.0)->minus($origin);
+
+        return [$origin, $way->times(1.0 / $way->length()), $this->view->ofWall($corner, $along, 0.0), $deep];
+    }
+
     /** Where a line along x at a height comes to lie at a true depth, moved aside by so much. */
     private function at(float $x, float $z, float $y, float $aside = 0.0): Vec3
     {
@@ -146,22 +165,17 @@ final readonly class MouthShape
     }
 
     /**
-     * Lines that aim at one point, a course apart where that is said, and units of equal apparent depth.
+     * Units of equal apparent depth.
      *
      * @param  'floor'|'left'|'right'|'top'  $name
      * @return list<array{Vec3, Vec3, string}>
      */
-    public function drawn(string $name, ?float $course): array
+    public function drawn(string $name): array
     {
         $lines = [];
         $isSide = $name === 'left' || $name === 'right';
         $x = $name === 'left' ? $this->left : $this->right;
         $z = $name === 'top' ? $this->head : $this->foot;
-        for ($level = $isSide && $course !== null ? $this->opening->sill + $course : INF; $level < $this->head; $level += $course ?? INF) {
-            if ($level > $this->foot) {
-                $lines[] = [$this->at($x, $level, $this->start), $this->at($x, $level, $this->end), ''];
-            }
-        }
         for ($i = 1; $i < self::UNITS; $i++) {
             $apparent = $this->view->apparent * $i / self::UNITS;
             $y = $this->start + $this->view->trueDepth($apparent);

@@ -342,10 +342,12 @@ final class PerspectiveTest extends TestCase
         $aim = new Vec3(80.0, 466.6667, 25.0);
         self::assertEqualsWithDelta(0.0, $road->placements[0]->height($aim), 1e-4);
         $vanish = $road->placements[0]->project($aim);
-        $back = array_filter($road->marks, static fn (Mark $m): bool => abs($m->path[1]->minus($m->path[0])->cross($vanish->minus($m->path[0]))) < 0.01);
-        $across = array_filter($road->marks, static fn (Mark $m): bool => $m->text !== '');
+        $paper = self::part($street, 'ground.paper')->part;
+        self::assertSame($road->outline->ring->toArray(), $paper->outline->ring->toArray());
+        $back = array_filter($paper->marks, static fn (Mark $m): bool => abs($m->path[1]->minus($m->path[0])->cross($vanish->minus($m->path[0]))) < 0.01);
+        $across = array_filter($paper->marks, static fn (Mark $m): bool => $m->text !== '');
         self::assertSame(5, count($across));
-        self::assertSame(count($road->marks), count($back) + count($across));
+        self::assertSame(count($paper->marks), count($back) + count($across));
         // Without a wish for it there is none.
         $ids = array_map(static fn (LabelledPart $p): string => $p->part->id, Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm']))->kit->parts);
         self::assertNotContains('ground', $ids);

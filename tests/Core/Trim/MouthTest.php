@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Trim;
 
 use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\BrickSymbol;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\LabelledPart;
@@ -91,38 +92,51 @@ final class MouthTest extends TestCase
         }
     }
 
-    /** Courses on the sides and edges of floor and top all aim at one point; units of equal apparent depth come closer. */
+    /** Every piece lies in a plane through the one point, and units of equal apparent depth come closer. */
     public function testLinesMeetInOnePoint(): void
     {
         $derived = self::made(self::document());
         $aim = new Vec3(75.0, 376.0, 24.0);
-        $courses = 0;
-        foreach (['left', 'right', 'floor', 'top'] as $name) {
+        foreach (['left', 'right', 'floor', 'top', 'floor.paper'] as $name) {
             $part = self::part($derived, $name)->part;
             $frame = $part->placements[0];
-            self::assertEqualsWithDelta(0.0, $frame->height($aim), 1e-6, "$name lies in a plane through it");
-            $vanish = $frame->project($aim);
-            $across = [];
-            foreach ($part->marks as $mark) {
-                $way = $mark->path[1]->minus($mark->path[0]);
-                $off = abs($way->cross($vanish->minus($mark->path[0]))) / $way->length();
-                if ($off < 1e-6) {
-                    $courses++;
-                } else {
-                    $across[] = $frame->at($mark->path[0])->y - 1.0;
+            self::assertEqualsWithDelta(str_ends_with($name, 'paper') ? -0.1 : 0.0, $frame->height($aim), 1e-6, "$name lies in a plane through it");
+            self::assertEqualsWithDelta([9.375, 18.293, 26.786, 34.884, 42.614], array_map(static fn (Mark $m): float => $frame->at($m->path[0])->y - 1.0, $part->marks), 0.01, $name);
+        }
+        self::assertSame(['26', '51', '76', '101', '126'], array_map(static fn (Mark $m): string => $m->text, self::part($derived, 'floor.paper')->part->marks));
+    }
+
+    /** Bricks of 6 × 2 on the papers of its sides: beds run to the one point, and are 13/15 as far apart at its end. */
+    public function testCoursesConverge(): void
+    {
+        $derived = self::made(BuildingGenerator::with(self::document(), 'gauge', (object) ['brick' => '6mm', 'course' => '2mm', 'joint' => '0.25mm']));
+        self::assertSame([], $derived->dryFit->toArray()['findings']);
+        foreach (['left', 'right'] as $side) {
+            $paper = self::part($derived, "$side.paper");
+            $card = self::part($derived, $side)->part;
+            // It covers the card, outline on outline.
+            foreach ($paper->part->corners() as $i => $corner) {
+                self::assertEqualsWithDelta(0.1, $corner->distanceTo($card->corners()[$i]), 1e-6);
+            }
+            self::assertNotNull($paper->part->art);
+            self::assertSame('flemish', $paper->part->art->bond);
+            $vanish = $paper->part->placements[0]->project(new Vec3(75.0, 376.0, 24.0));
+            $beds = [];
+            foreach (BrickSymbol::of($paper, $paper->part->art)->paths as $path) {
+                foreach ($path->fill === $paper->part->art->mortarColour ? [] : $path->lines as $brick) {
+                    $way = $brick[1]->minus($brick[0]);
+                    self::assertEqualsWithDelta(0.0, $way->cross($vanish->minus($brick[0])) / $way->length(), 1e-6);
+                    $beds[] = round(atan2($vanish->y - $brick[0]->y, abs($vanish->x - $brick[0]->x)), 6);
                 }
             }
-            self::assertEqualsWithDelta([9.375, 18.293, 26.786, 34.884, 42.614], $across, 0.0005, $name);
+            // Of 15 courses each lies on one line to the point; a few more are drawn beyond its corners and cut away.
+            self::assertGreaterThanOrEqual(14, count(array_unique($beds)));
+            self::assertLessThanOrEqual(20, count(array_unique($beds)));
+            self::assertGreaterThan(200, count($beds));
         }
-        // Courses of 3 in at 1:1 are 76.2 high: none within 28. A scale building has them.
-        self::assertSame(0, $courses);
-        $document = BuildingGenerator::with(self::document(), 'gauge', (object) ['brick' => '6mm', 'course' => '2mm', 'joint' => '0.25mm']);
-        $left = self::part(self::made($document), 'left')->part;
-        $vanish = $left->placements[0]->project($aim);
-        $courses = array_values(array_filter($left->marks, static fn (Mark $m): bool => abs($m->path[1]->minus($m->path[0])->cross($vanish->minus($m->path[0]))) < 1e-6));
-        self::assertCount(14, $courses);
-        $gap = static fn (int $end): float => abs($courses[1]->path[$end]->x - $courses[0]->path[$end]->x);
-        self::assertEqualsWithDelta([2.0, 2.0 * 13.0 / 15.0], [$gap(0), $gap(1)], 1e-6);
+        // A bare wall has none.
+        $bare = self::made(BuildingGenerator::with(self::document(), 'blocks.0.walls.0.finish', 'bare'));
+        self::assertSame([], array_filter($bare->kit->parts, static fn (LabelledPart $p): bool => str_contains($p->part->id, 'mouth') && $p->part->group === 'skin'));
     }
 
     /** Before the ground it stands on the building's own floor, or on the baseboard. */
