@@ -1,9 +1,10 @@
 import type { KeyboardEvent } from 'react';
 import type { PlotView } from '../../api/plot';
+import type { Point } from '../../api/types';
 import { arrowOf } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
-import { boundsOf, pathOf } from '../../drawing/geometry';
+import { type Bounds, boundsOf, pathOf } from '../../drawing/geometry';
 import { useBuilding } from '../building/context';
 
 interface Props {
@@ -14,16 +15,34 @@ interface Props {
   onChoose: (key: string | null) => void;
 }
 
+/** A road is followed so far beside what is drawn, millimetres. */
+const BESIDE_MM = 60;
+
+function beside(point: Point, near: Bounds): Point {
+  return [
+    Math.min(near.x1 + BESIDE_MM, Math.max(near.x0 - BESIDE_MM, point[0])),
+    Math.min(near.y1, Math.max(near.y0, point[1])),
+  ];
+}
+
 /** The plot in plan with the finished building on it; arrow keys move the building by a millimetre. */
 export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
   const { derived, units } = useBuilding();
   if (derived === null) return null;
-  const bounds = boundsOf([
+  const near = boundsOf([
     plot.outline,
     ...plot.roofs,
     ...plot.walls,
     ...plot.neighbours.map((one) => one.ring),
     ...plot.tracks.map((one) => one.middle),
+  ]);
+  // Roads run on for ever: what of them is beside the rest is shown.
+  const bounds = boundsOf([
+    [
+      [near.x0, near.y0],
+      [near.x1, near.y1],
+    ],
+    ...plot.roads.flatMap((one) => one.rings).map((ring) => ring.map((point) => beside(point, near))),
   ]);
   const room = Math.max(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0) * 0.05;
 
