@@ -56,7 +56,7 @@ final readonly class ScaleTable
         try {
             return $row + self::made(BuildingReader::fromDocument($copy)) + ['faults' => []];
         } catch (InvalidInput $e) {
-            return $row + ['size' => null, 'fits' => null, 'fit' => null, 'fine' => [], 'doors' => [], 'faults' => array_map(static fn (Problem $p): string => $p->line(), $e->problems)];
+            return $row + ['size' => null, 'fits' => null, 'moved' => false, 'fit' => null, 'fine' => [], 'doors' => [], 'faults' => array_map(static fn (Problem $p): string => $p->line(), $e->problems)];
         }
     }
 
@@ -83,7 +83,7 @@ final readonly class ScaleTable
 
         return [
             'size' => ['width' => round($size['x1'] - $size['x0'], 2), 'depth' => round($size['y1'] - $size['y0'], 2), 'height' => round($size['high'], 2)],
-            'fits' => $fit?->fits(), 'fit' => $worst instanceof Clearance ? $worst->text : null,
+            'fits' => $fit?->fits(), 'moved' => $fit?->fitsMoved() ?? false, 'fit' => $worst instanceof Clearance ? $worst->text : null,
             'fine' => array_values(array_unique(array_map(static fn (Check $c): string => $c->at.': '.$c->text, $fine))), 'doors' => $doors,
         ];
     }

@@ -82,6 +82,36 @@ final readonly class Fit
         return array_map(static fn (float $mm): float => -$mm, array_filter($left, static fn (?float $mm): bool => $mm !== null && $mm < -self::SAME_MM));
     }
 
+    /** Whether there is room for it, only not where it stands: nothing but sides are passed, and it is no larger than they are apart. */
+    public function fitsMoved(): bool
+    {
+        $short = array_filter($this->clearances, static fn (Clearance $c): bool => ! $c->isFree());
+
+        return $short !== [] && $this->tooLarge() === [] && array_filter($short, static fn (Clearance $c): bool => $c->kind !== 'side') === [];
+    }
+
+    /**
+     * By how much to the right and to the back it would be moved to fit, in the middle of what it is too near to; null where that does not help.
+     *
+     * @return ?array{float, float}
+     */
+    public function move(): ?array
+    {
+        if (! $this->fitsMoved()) {
+            return null;
+        }
+        $left = [];
+        foreach ($this->clearances as $clearance) {
+            if ($clearance->kind === 'side') {
+                $left[(int) array_search($clearance->with, $this->plot->edges, true)] = $clearance->left_mm;
+            }
+        }
+        // Front, right, back, left.
+        $by = static fn (int $low, int $high): float => min($left[$low], $left[$high]) < -self::SAME_MM ? ($left[$high] - $left[$low]) / 2.0 : 0.0;
+
+        return [round($by(3, 1), 2), round($by(0, 2), 2)];
+    }
+
     /** @return list<Check> */
     public function checks(): array
     {
@@ -124,6 +154,6 @@ final readonly class Fit
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fits' => $this->fits(), 'extents' => array_map(static fn (float $mm): float => round($mm, 4), $this->finished->extents()), 'clearances' => array_map(static fn (Clearance $c): array => $c->toArray(), $this->clearances)];
+        return ['fits' => $this->fits(), 'extents' => array_map(static fn (float $mm): float => round($mm, 4), $this->finished->extents()), 'clearances' => array_map(static fn (Clearance $c): array => $c->toArray(), $this->clearances), 'move' => $this->move()];
     }
 }

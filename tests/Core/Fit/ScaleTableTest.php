@@ -50,4 +50,14 @@ final class ScaleTableTest extends TestCase
         $this->expectException(InvalidInput::class);
         ScaleTable::of(JsonText::decode(Kits::exampleText('weigh-office')), [1001.0]);
     }
+
+    /** The creamery stands over both ends of its plot; a scale smaller it only stands over one. */
+    public function testWhatFitsOnceMoved(): void
+    {
+        $rows = array_column(ScaleTable::of(JsonText::decode(Kits::exampleText('creamery')), [])['rows'], null, 'scale');
+        self::assertSame([false, false], [$rows['1:76.2']['fits'], $rows['1:76.2']['moved']]);
+        self::assertSame([false, true], [$rows['1:87.1']['fits'], $rows['1:87.1']['moved']]);
+        $office = array_column(ScaleTable::of(JsonText::decode(Kits::exampleText('weigh-office')), [])['rows'], null, 'scale');
+        self::assertSame([true, false], [$office['1:76.2']['fits'], $office['1:76.2']['moved']]);
+    }
 }

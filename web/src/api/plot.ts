@@ -17,6 +17,8 @@ export interface Clearance {
 export interface PlotView {
   fits: boolean;
   extents: { x0: number; x1: number; y0: number; y1: number; high: number };
+  /** How far to the right and to the back it fits; null where moving does not help. */
+  move: Point | null;
   clearances: Clearance[];
   outline: Point[];
   edges: { name: string; middle: Point; wanted: number; backscene: boolean; line: [Point, Point] }[];
@@ -38,6 +40,8 @@ export interface ScaleRow {
   figure_mm: number;
   size: { width: number; depth: number; height: number } | null;
   fits: boolean | null;
+  /** There is room, only not where it stands. */
+  moved: boolean;
   fit: string | null;
   fine: string[];
   doors: { style: string; mm: number; figures: number }[];

@@ -296,4 +296,25 @@ final class FitTest extends TestCase
         // Askew nobody can say.
         self::assertSame([], self::fit(['size' => ['100mm', '40mm'], 'at' => ['0mm', '0mm'], 'turn' => 20, 'backscene' => []])->tooLarge());
     }
+
+    /** Moved as is said it fits, and stands in the middle of what it was too near to; what is too large cannot be moved to fit. */
+    public function testWhereItWouldFit(): void
+    {
+        $plot = ['size' => ['180mm', '80mm'], 'at' => ['3mm', '-10mm'], 'backscene' => []];
+        $fit = self::fit($plot);
+        self::assertFalse($fit->fits());
+        // 3 too far left, 13 left at the right: eight to the right, and nothing to the back.
+        self::assertEqualsWithDelta([8.0, 0.0], $fit->move() ?? [], 0.01);
+        $moved = self::fit(['at' => ['-5mm', '-10mm']] + $plot);
+        self::assertTrue($moved->fits());
+        self::assertNull($moved->move());
+        self::assertNull(self::fit(['size' => ['160mm', '80mm']] + $plot)->move());
+        // Turned a quarter: the plot's right is the building's back.
+        $turned = self::fit(['size' => ['80mm', '190mm'], 'at' => ['180mm', '12mm'], 'turn' => 90, 'backscene' => []]);
+        self::assertFalse($turned->fits());
+        $move = $turned->move() ?? self::fail('No move');
+        $sides = self::sides(self::fit(['size' => ['80mm', '190mm'], 'at' => [(180.0 + $move[1]).'mm', (12.0 - $move[0]).'mm'], 'turn' => 90, 'backscene' => []]));
+        self::assertEqualsWithDelta($sides['left'], $sides['right'], 0.02);
+        self::assertGreaterThan(0.0, min([INF, ...array_values($sides)]));
+    }
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import type { Edit, Point } from '../../api/types';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../building/context';
 import { Clearances } from './Clearances';
@@ -22,6 +23,17 @@ const TITLES = {
   'from the eye': 'What shows',
   depth: 'Shallower than it looks',
 };
+
+function MoveIt({ by, save }: { by: Point; save: (edits: Edit[]) => void }) {
+  return (
+    <p className="mt-2 mb-0">
+      There is room for it, only not where it stands.{' '}
+      <Button size="sm" variant="outline-primary" onClick={() => save([{ op: 'move-on-plot', x: by[0], y: by[1] }])}>
+        Move it to where it fits
+      </Button>
+    </p>
+  );
+}
 
 /** Where does it stand on the layout, does it fit, and what is given up if not? */
 export function PlotStage() {
@@ -72,6 +84,7 @@ export function PlotStage() {
                 onMove={(x, y) => gather([{ op: 'move-on-plot', x, y }])}
                 onChoose={setChosen}
               />
+              {plot.move !== null && <MoveIt by={plot.move} save={save} />}
               <Clearances plot={plot} chosen={chosen} onChoose={setChosen} />
             </>
           ))}

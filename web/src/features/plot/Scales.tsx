@@ -68,7 +68,9 @@ export function Scales() {
                         ? 'cannot be made'
                         : `${row.size.width.toFixed(1)} × ${row.size.depth.toFixed(1)} × ${row.size.height.toFixed(1)}`}
                     </td>
-                    <td title={row.fit ?? undefined}>{row.fits === null ? '–' : row.fits ? 'yes' : 'no'}</td>
+                    <td title={row.fit ?? undefined}>
+                      {row.fits === null ? '–' : row.fits ? 'yes' : row.moved ? 'once moved' : 'no'}
+                    </td>
                     <td title={[...row.fine, ...row.faults].join('\n') || undefined}>
                       {row.faults.length > 0
                         ? row.faults[0]

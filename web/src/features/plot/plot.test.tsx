@@ -368,6 +368,7 @@ const clearance = (more: Partial<Clearance>): Clearance => ({
 
 const plot = {
   fits: false,
+  move: null,
   clearances: [clearance({}), clearance({ with: 'right', fits: false, left_mm: -3, text: 'Too far out.', sums: [] })],
   outline: [
     [0, 0],
