@@ -21,6 +21,9 @@ final readonly class StripRoom
 
     private const LONGEST_EAVES_MM = 15.0;
 
+    /** A line that crosses a wall at a sine less than this runs along it. */
+    private const ALONG = 0.05;
+
     public function __construct(
         private Building $building,
         private Panels $panels,
@@ -87,11 +90,31 @@ final readonly class StripRoom
     public function atEnd(RoofPanel $panel, Patch $shape, int $edge, int $way): float
     {
         $n = $shape->outline->count();
-        $name = explode(':', $shape->labels[($edge + $way + $n) % $n])[0];
+        [$name, $block, $wall] = [...explode(':', $shape->labels[($edge + $way + $n) % $n]), '', ''];
         $isValley = $name === 'plane' && $this->isValley($panel, $shape, ($edge + $way + $n) % $n);
         $stock = $this->building->methods->strip;
 
-        return $name === 'wall' || $name === 'over' || $isValley ? 2.0 * ($stock->thickness_mm + $this->building->methods->template->addsTo($stock)) : 0.0;
+        $clear = 2.0 * ($stock->thickness_mm + $this->building->methods->template->addsTo($stock));
+
+        return match (true) {
+            // The panel goes on under a wall that stands on it; the strip does not.
+            $name === 'foot' && $wall !== '' => $clear + $this->underWall($panel, $shape, $edge, (int) $block, (int) $wall),
+            $name === 'wall', $name === 'over', $isValley => $clear,
+            default => 0.0,
+        };
+    }
+
+    /** How far a line runs under the card of a wall that stands on its roof. */
+    private function underWall(RoofPanel $panel, Patch $shape, int $edge, int $block, int $wall): float
+    {
+        $described = $this->building->blocks[$block]->walls[$wall];
+        $ring = $this->panels->form->solids[$block]->ring;
+        $along = $ring->point($wall + 1)->minus($ring->point($wall));
+        [$a, $b] = [$panel->facet->frame->at($shape->outline->point($edge)), $panel->facet->frame->at($shape->outline->point($edge + 1))];
+        $way = $b->minus($a)->times(1.0 / $a->distanceTo($b));
+        $across = abs($along->cross(new Vec2($way->x, $way->y))) / $along->length();
+
+        return $described->treat === 'omit' || $across < self::ALONG ? 0.0 : $this->building->methods->stacks[$described->stack]->thickness_mm / $across;
     }
 
     private function isValley(RoofPanel $panel, Patch $shape, int $edge): bool

@@ -73,7 +73,7 @@ final class Strips
         $key = implode('|', [$one->facet->block, $one->facet->name, $one->piece, $other->facet->block, $other->facet->name, $other->piece, $one->part->outline->edges[$i]->name,
             self::place($one, $i)]);
 
-        return array_key_exists($key, $this->over) ? $this->over[$key] : ($this->over[$key] = $this->make($one, $other));
+        return array_key_exists($key, $this->over) ? $this->over[$key] : ($this->over[$key] = $this->make($one, $i, $other));
     }
 
     private static function place(RoofPanel $panel, int $edge): int
@@ -86,12 +86,12 @@ final class Strips
         return $count;
     }
 
-    private function make(RoofPanel $one, RoofPanel $other): ?string
+    private function make(RoofPanel $one, int $edge, RoofPanel $other): ?string
     {
         $top = $this->panels->stack->thickness_mm;
         $p = $this->panels->shape($one)->at($top);
         $q = $this->panels->shape($other)->at($top);
-        $met = $p === null || $q === null ? null : self::shared($one, $p, $other, $q, $top);
+        $met = $p === null || $q === null ? null : self::shared($one, $edge, $p, $other, $q, $top);
         if ($met === null) {
             return null;
         }
@@ -114,25 +114,31 @@ final class Strips
     }
 
     /**
-     * The sides of both shapes that run along each other, from end to end.
+     * The sides of both shapes that run along each other, from end to end, where the first panel's edge lies: a line that something stands on
+     * comes in pieces.
      *
      * @return ?array{int, int, float}
      */
-    private static function shared(RoofPanel $one, Patch $p, RoofPanel $other, Patch $q, float $top): ?array
+    private static function shared(RoofPanel $one, int $edge, Patch $p, RoofPanel $other, Patch $q, float $top): ?array
     {
+        $ring = $one->part->outline->ring;
+        $middle = $one->part->placements[0]->at($ring->point($edge)->plus($ring->point($edge + 1))->times(0.5));
+        $found = null;
+        $nearest = INF;
         foreach (array_keys($p->labels) as $i) {
             $a = $one->facet->frame->at($p->outline->point($i), $top);
             $b = $one->facet->frame->at($p->outline->point($i + 1), $top);
             foreach (array_keys($q->labels) as $j) {
                 $c = $other->facet->frame->at($q->outline->point($j), $top);
                 $d = $other->facet->frame->at($q->outline->point($j + 1), $top);
-                if (max($a->distanceTo($d), $b->distanceTo($c)) < Tolerance::MEET) {
-                    return [$i, $j, $a->distanceTo($b)];
+                $off = $a->plus($b)->times(0.5)->distanceTo($middle);
+                if (max($a->distanceTo($d), $b->distanceTo($c)) < Tolerance::MEET && $off < $nearest) {
+                    [$found, $nearest] = [[$i, $j, $a->distanceTo($b)], $off];
                 }
             }
         }
 
-        return null;
+        return $found;
     }
 
     /**
