@@ -95,9 +95,10 @@ final readonly class Compromises
     private static function ofPlot(Kit $kit, Assembly $assembly, array $now): Targets
     {
         $over = Fit::of($kit->modelled->building, $kit, $assembly)?->tooLarge() ?? [];
-        $to = static fn (string $direction): ?float => isset($over[$direction]) ? $now[$direction] - $over[$direction] : null;
+        // Half a millimetre is left at either side: glue and warp take up as much.
+        $to = static fn (string $direction, float $left): ?float => isset($over[$direction]) ? $now[$direction] - $over[$direction] - $left : null;
 
-        return new Targets($to('across'), $to('deep'), $to('high'));
+        return new Targets($to('across', 2.0 * Fit::TIGHT_MM), $to('deep', 2.0 * Fit::TIGHT_MM), $to('high', 0.0));
     }
 
     /**

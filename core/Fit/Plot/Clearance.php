@@ -46,7 +46,7 @@ final readonly class Clearance
     public function toArray(): array
     {
         return [
-            'kind' => $this->kind, 'code' => $this->code, 'with' => $this->with, 'piece' => $this->piece, 'left_mm' => round($this->left_mm, 4), 'fits' => $this->isFree(),
+            'kind' => $this->kind, 'code' => $this->code, 'with' => $this->with, 'piece' => $this->piece, 'left_mm' => abs($this->left_mm) <= Fit::SAME_MM ? 0.0 : round($this->left_mm, 4), 'fits' => $this->isFree(),
             'line' => $this->line === null ? null : [$this->line[0]->toArray(), $this->line[1]->toArray()], 'text' => $this->text, 'path' => $this->path, 'sums' => $this->sums,
         ];
     }

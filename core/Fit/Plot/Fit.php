@@ -18,7 +18,7 @@ final readonly class Fit
     public const SAME_MM = 0.005;
 
     /** With less than this left it will not go in without a fight. */
-    private const TIGHT_MM = 0.5;
+    public const TIGHT_MM = 0.5;
 
     /** A gap before the backscene wider than this shows, and throws a shadow that shows. */
     private const WIDE_GAP_MM = 6.0;

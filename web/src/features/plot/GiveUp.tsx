@@ -123,7 +123,7 @@ export function GiveUp() {
               {DIRECTIONS.filter(([key]) => answer.data.to[key] !== null)
                 .map(([key, word]) => `${answer.data.to[key]?.toFixed(1) ?? ''} mm ${word}`)
                 .join(', ')}
-              .
+              , a little left for glue and warp.
             </strong>
           )}
         </p>
