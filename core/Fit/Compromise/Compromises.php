@@ -16,8 +16,6 @@ use Chartula\Core\Fit\Plot\Finished;
 use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
-use Chartula\Core\Form\WallForm;
-use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\Kit;
@@ -27,14 +25,15 @@ use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
-use Chartula\Core\Shell\Walls;
 use stdClass;
 
 /**
  * The least harmful ways to bring a building to a finished size, in one direction or in several, each worked out on Form and tried on the finished kit. docs/formulas.md#compression
  *
  * @phpstan-type Size array{across: float, deep: float, high: float}
- * @phpstan-type Shapes list<array{kind: 'wall'|'opening', ring: list<array{float, float}>}>
+ *
+ * @phpstan-import-type Shapes from Pictures
+ *
  * @phpstan-type TriedRow array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes}
  * @phpstan-type Row array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes, ghost: Shapes}
  */
@@ -48,7 +47,7 @@ final readonly class Compromises
     /**
      * @param  ?Targets  $to  null for what its plot has room for
      * @param  ?string  $only  the wall that may be shortened, block and edge; any where it is not said
-     * @return array{now: Size, to: array{across: ?float, deep: ?float, high: ?float}, of_plot: bool, missing: object, room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, differences: list<array{what: string, real: string, modelled: string}>}
+     * @return array{now: Size, to: array{across: ?float, deep: ?float, high: ?float}, of_plot: bool, missing: object, room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, plan: Shapes, ghost: Shapes, differences: list<array{what: string, real: string, modelled: string}>}
      *
      * @throws InvalidInput
      */
@@ -67,11 +66,11 @@ final readonly class Compromises
         $to ??= self::ofPlot($kit, $assembly, $now);
         $missing = $to->missing($now);
         $usual = $only ?? $building->blocks[0]->id.'.'.$building->blocks[0]->footprint->edges[0];
-        $whole = self::asItIs($real);
+        $whole = Pictures::asItIs($real);
         $rows = array_map(static function (Proposal $p) use ($document, $to, $usual, $recall, $whole): array {
             $wall = self::touched($p) ?? $usual;
 
-            return self::tried($document, $p, $to, $wall, new Recall($recall->answers())) + ['ghost' => self::elevation($whole, $wall)];
+            return self::tried($document, $p, $to, $wall, new Recall($recall->answers())) + ['ghost' => Pictures::elevation($whole, $wall)];
         }, array_slice(self::proposals($document, $building, $kit, $now, $missing, $only), 0, self::MOST));
         $directions = new Directions($building);
         $room = [];
@@ -83,7 +82,7 @@ final readonly class Compromises
 
         return [
             'now' => self::rounded($now), 'to' => $to->toArray(), 'of_plot' => $isOfPlot, 'missing' => (object) array_map(static fn (float $mm): string => LengthFormat::imperial($mm * $building->scale->ratio), $missing),
-            'room' => $room, 'rows' => $rows, 'differences' => self::differences($real, $kit->compressed->building),
+            'room' => $room, 'rows' => $rows, 'plan' => Pictures::plan($kit->compressed->building), 'ghost' => Pictures::plan($real), 'differences' => self::differences($real, $kit->compressed->building),
         ];
     }
 
@@ -199,14 +198,6 @@ final readonly class Compromises
         return [$kit, ['across' => $size['x1'] - $size['x0'], 'deep' => $size['y1'] - $size['y0'], 'high' => $size['high']], $assembly];
     }
 
-    /** The walls of the real building, to be drawn behind what comes of them. */
-    private static function asItIs(Building $real): Walls
-    {
-        $whole = $real->uncompressed()->withRelief(null)->withPerspective(null);
-
-        return new Walls($whole, Former::form($whole, new Problems));
-    }
-
     /** The first wall that a proposal shortens. */
     private static function touched(Proposal $proposal): ?string
     {
@@ -227,42 +218,10 @@ final readonly class Compromises
             [$kit, $size, $assembly] = self::made(BuildingReader::fromDocument(self::with($document, $proposal)), $recall);
             $over = $to->missing($size);
 
-            return $row + ['finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2), 'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null, 'view' => self::elevation($kit->walls, $wall)];
+            return $row + ['finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2), 'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null, 'view' => Pictures::elevation($kit->walls, $wall)];
         } catch (InvalidInput $e) {
             return $row + ['finished' => null, 'over_mm' => 0.0, 'closes' => false, 'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'view' => []];
         }
-    }
-
-    /**
-     * The wall and its openings as they look from outside, real size over scale.
-     *
-     * @return list<array{kind: 'wall'|'opening', ring: list<array{float, float}>}>
-     */
-    private static function elevation(Walls $walls, string $wall): array
-    {
-        $shapes = [];
-        foreach ($walls->spans() as $span) {
-            if ($span->block->id.'.'.$span->name() !== $wall) {
-                continue;
-            }
-            foreach ($span->form->patches as $patch) {
-                $shapes[] = ['kind' => 'wall', 'ring' => self::ring($span->form, $patch->outline->points)];
-            }
-            foreach ($span->form->openings as $opening) {
-                $shapes[] = ['kind' => 'opening', 'ring' => self::ring($span->form, $opening->ring(0.0)->points)];
-            }
-        }
-
-        return $shapes;
-    }
-
-    /**
-     * @param  list<Vec2>  $points
-     * @return list<array{float, float}>
-     */
-    private static function ring(WallForm $wall, array $points): array
-    {
-        return array_map(static fn (Vec2 $p): array => [round($p->x, 3) + 0.0, round($p->y, 3) + 0.0], $points);
     }
 
     private static function openings(Wall $wall): int

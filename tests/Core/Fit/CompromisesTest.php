@@ -106,6 +106,18 @@ final class CompromisesTest extends TestCase
         self::assertGreaterThan(2, count($answer['rows']));
     }
 
+    /** As it is, and as it is modelled: the long shed of 40 ft is 36. */
+    public function testBothAreDrawnInPlan(): void
+    {
+        $document = self::sheds();
+        $document->compression = json_decode('{"steps": [{"op": "margins", "block": "main", "edge": "front", "by": "4ft"}]}');
+        $answer = Compromises::of($document);
+        self::assertEqualsWithDelta([160.0, 0.0], $answer['ghost'][0]['ring'][1], 0.001);
+        self::assertEqualsWithDelta([144.0, 0.0], $answer['plan'][0]['ring'][1], 0.001);
+        self::assertCount(3, $answer['plan']);
+        self::assertSame(['what' => 'Long shed, front', 'real' => '40ft', 'modelled' => '36ft'], $answer['differences'][0]);
+    }
+
     public function testWhatIsProtectedComesLast(): void
     {
         $now = Compromises::of(self::sheds(), new Targets)['now'];

@@ -128,6 +128,9 @@ export interface Compromises {
   missing: Partial<Record<Direction, string>>;
   room: { direction: 'across' | 'deep'; wall: string; name: string; most: string }[];
   rows: CompromiseRow[];
+  /** In plan, as it is modelled and as it is. */
+  plan: { kind: 'wall' | 'opening'; ring: Point[] }[];
+  ghost: { kind: 'wall' | 'opening'; ring: Point[] }[];
   differences: { what: string; real: string; modelled: string }[];
 }
 

@@ -205,6 +205,17 @@ export function GiveUp() {
         </ul>
       )}
       {answer.data !== undefined && answer.data.differences.length > 0 && (
+        <figure className="school mt-2">
+          <Shapes
+            shapes={answer.data.plan}
+            ghost={answer.data.ghost}
+            fills={FILLS}
+            title="In plan as it is modelled, and dashed as it is"
+          />
+          <figcaption className="quiet">In plan as it is modelled, and dashed as it is.</figcaption>
+        </figure>
+      )}
+      {answer.data !== undefined && answer.data.differences.length > 0 && (
         <table className="table table-sm scales">
           <thead>
             <tr>

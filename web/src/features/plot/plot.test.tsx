@@ -153,6 +153,8 @@ const compromises = (more: Partial<Compromises> = {}): Compromises => ({
   missing: { across: '1ft 11 5/8in' },
   room: [{ direction: 'across', wall: 'sail.front', name: 'Sail loft, front', most: '6ft' }],
   rows: [row('margins'), row('factor', { protected: true, over_mm: 0.31 })],
+  plan: [],
+  ghost: [],
   differences: [],
   ...more,
 });
@@ -206,6 +208,30 @@ describe('what to give up', () => {
     await screen.findByText('its margins and piers can give');
     fireEvent.click(screen.getByLabelText(/sail front margins shorter by 1ft/));
     expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'compression.steps.0.off', value: null }]);
+  });
+
+  it('shows the building as it is modelled over the building as it is', async () => {
+    const ring = (x: number): { kind: 'wall'; ring: [number, number][] } => ({
+      kind: 'wall',
+      ring: [
+        [0, 0],
+        [x, 0],
+        [x, 5],
+      ],
+    });
+    answers = {
+      compromises: compromises({
+        missing: {},
+        rows: [],
+        plan: [ring(9)],
+        ghost: [ring(10)],
+        differences: [{ what: 'Sail loft, front', real: '22ft', modelled: '20ft' }],
+      }),
+    };
+    show(<GiveUp />);
+    const plan = await screen.findByRole('img', { name: 'In plan as it is modelled, and dashed as it is' });
+    expect(plan.querySelectorAll('path[stroke-dasharray]')).toHaveLength(1);
+    expect(screen.getByRole('row', { name: 'Sail loft, front 22ft 20ft' })).toBeInTheDocument();
   });
 
   it('shows what the server refuses', async () => {
