@@ -173,7 +173,7 @@ export function GiveUp() {
       {steps.length === 0 ? (
         <p className="quiet">Nothing: the building is modelled as it is.</p>
       ) : (
-        <ul className="steps">
+        <ul className="given-up">
           {steps.map((one, i) => {
             const isOff = one.off === true;
             const words = [
