@@ -25,6 +25,9 @@ final readonly class WallSection
 
     private const BESIDE_MM = 0.002;
 
+    /** Walls of two blocks nearer than this stand in one plane. */
+    private const SAME_PLANE_MM = 0.02;
+
     private const HIGH_MM = 100_000.0;
 
     private const LEAST_MM2 = 0.01;
@@ -224,6 +227,19 @@ final readonly class WallSection
         return $top;
     }
 
+    /** Whether a block has a wall in this one's plane, looking the same way, all along a stretch. */
+    private function isFlush(Solid $solid, float $from, float $to): bool
+    {
+        foreach (array_keys($solid->ring->points) as $edge) {
+            [$p, $q] = [$solid->ring->point($edge)->minus($this->corner), $solid->ring->point($edge + 1)->minus($this->corner)];
+            if (max(abs($this->along->cross($p)), abs($this->along->cross($q))) < self::SAME_PLANE_MM && $this->along->dot($p) < $from + self::SAME_PLANE_MM && $this->along->dot($q) > $to - self::SAME_PLANE_MM) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param  list<Line>  $lines
      * @param  array{float, float}  $ends  of the card
@@ -234,7 +250,8 @@ final readonly class WallSection
         $blocked = [];
         $low = $solid->base - $this->own->base;
         foreach ($profile->inside($solid->ring) as [$a, $b, $i, $j]) {
-            if ($b < 0.0 || $a > $this->length) {
+            // Of walls in one plane the earlier block's is built, as far up as its roof.
+            if ($b < 0.0 || $a > $this->length || ($this->own->index < $solid->index && $this->isFlush($solid, $a, $b))) {
                 continue;
             }
             // A block beside a corner that is not square ends where this card's square end does, to within how profiles are looked at.

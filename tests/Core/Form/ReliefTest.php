@@ -269,11 +269,11 @@ final class ReliefTest extends TestCase
 
     /** A stack astride the ridge, and one on the slope before it: whole, and in every school that leaves them whole or out. */
     #[DataProvider('provideStacks')]
-    public function testAStackOnTheRoof(float $from, float $deep, string $depth, string $school, bool $isLeft): void
+    public function testAStackOnTheRoof(float $from, float $deep, string $depth, string $school, bool $isLeft, float $across = 60.0): void
     {
         $document = Kits::box('160mm', '100mm', '60mm', 40.0, '2mm', '1mm');
         assert(is_array($document->blocks));
-        $document->blocks[] = json_decode('{"id": "stack", "name": "Stack", "footprint": {"rect": ["18mm", "'.$deep.'mm"]}, "at": ["60mm", "'.$from.'mm"], "base": "61mm", "eaves": "125mm", "roof": {"kind": "flat"}}');
+        $document->blocks[] = json_decode('{"id": "stack", "name": "Stack", "footprint": {"rect": ["18mm", "'.$deep.'mm"]}, "at": ["'.$across.'mm", "'.$from.'mm"], "base": "61mm", "eaves": "125mm", "roof": {"kind": "flat"}}');
         $document->scale = '1:76.2';
         $document = json_decode(str_replace('mm"', 'mm model"', (string) json_encode($document)));
         assert($document instanceof stdClass);
@@ -281,7 +281,10 @@ final class ReliefTest extends TestCase
         self::assertSame([], $derived->dryFit->toArray()['findings']);
         $strips = array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => str_contains($p->part->id, 'ridge') && str_ends_with($p->part->id, 'strip'));
         self::assertSame($isLeft, array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, 'stack.front')) !== []);
-        if ($from > 40.0 && $isLeft) {
+        if ($across < 1.0) {
+            // Flush with the gable, whose wall is whole: the stack's stands on the roof.
+            self::assertCount(1, array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => preg_match('/^main\.left(-\d)?\.core$/', $p->part->id) === 1));
+        } elseif ($from > 40.0 && $isLeft) {
             // The ridge's strip comes in two pieces, each clear of the stack's card.
             self::assertCount(2, $strips);
             self::assertEqualsWithDelta(162.0 - 18.0 - 4.0 * 0.25, array_sum(array_map(static fn (LabelledPart $p): float => $p->part->width(), $strips)), 0.001);
@@ -295,6 +298,10 @@ final class ReliefTest extends TestCase
             yield "on the ridge, $school" => [43.0, 14.0, '40mm', $school, true];
             yield "on the slope, $school" => [20.0, 18.0, '40mm', $school, true];
         }
+        foreach (['whole', 'squeeze'] as $school) {
+            yield "flush with the gable, $school" => [43.0, 14.0, '40mm', $school, true, 0.0];
+        }
+        yield 'flush with the gable, front slope' => [43.0, 14.0, '64mm', 'front-slope', true, 0.0];
         yield 'on the ridge, front slope' => [43.0, 14.0, '64mm', 'front-slope', true];
         yield 'on the ridge, sliced off' => [43.0, 14.0, '40mm', 'slice', false];
         yield 'on the slope, slice' => [20.0, 18.0, '40mm', 'slice', true];
