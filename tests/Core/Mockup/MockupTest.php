@@ -25,6 +25,7 @@ final class MockupTest extends TestCase
 {
     #[TestWith(['weigh-office', 100])]
     #[TestWith(['creamery', 50])]
+    #[TestWith(['ropewalk-row', 40])]
     public function testEveryFaceIsThereOnceAndLiesOnNothing(string $example, int $percent): void
     {
         $building = BuildingReader::fromText(Kits::exampleText($example));
