@@ -1,53 +1,14 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { BuildingState, Edit } from '../api/types';
-import { BuildingContext } from '../features/building/context';
+import type { BuildingState } from '../api/types';
+import { buildingOf, showIn } from '../testing/building';
 import { LengthField } from './LengthField';
 
 const PATH = 'blocks.0.eaves';
 
-const state: BuildingState = {
-  id: 'b',
-  project_id: 'p',
-  name: 'Hut',
-  revision: {
-    number: 1,
-    summary: '',
-    name: null,
-    note: null,
-    kind: 'edit',
-    parts_changed: null,
-    is_sound: true,
-    at: '',
-  },
-  faults: [],
-  derived_from: 1,
-  history: { undo: null, redo: null },
-  made: null,
-  document: { scale: '1:76.2' },
-  derived: null,
-};
-
-function show(save: (edits: Edit[]) => void, faults: BuildingState['faults'] = []) {
-  render(
-    <BuildingContext.Provider
-      value={{
-        state: { ...state, faults },
-        derived: null,
-        units: 'imperial',
-        save,
-        gather: save,
-        undo: vi.fn(),
-        redo: vi.fn(),
-        restore: vi.fn(),
-        unseen: [],
-        show: (size) => size.imperial,
-      }}
-    >
-      <LengthField label="eaves" path={PATH} value="9ft 6in" />
-    </BuildingContext.Provider>,
-  );
-  return screen.getByLabelText('eaves');
+function show(faults: BuildingState['faults'] = []) {
+  const { save } = showIn(buildingOf({ faults }), <LengthField label="eaves" path={PATH} value="9ft 6in" />);
+  return { save, field: screen.getByLabelText('eaves') };
 }
 
 beforeEach(() => {
@@ -63,13 +24,12 @@ beforeEach(() => {
 
 describe('a length field', () => {
   it('shows the model’s size beside the real one', async () => {
-    show(vi.fn());
+    show();
     expect(await screen.findByText('38.00 mm')).toBeInTheDocument();
   });
 
   it('saves what was typed, as it was typed, when it is left', async () => {
-    const save = vi.fn();
-    const field = show(save);
+    const { save, field } = show();
     fireEvent.change(field, { target: { value: '10ft' } });
     fireEvent.blur(field);
     await waitFor(() => expect(save).toHaveBeenCalledWith([{ op: 'set', path: PATH, value: '10ft' }]));
@@ -77,8 +37,7 @@ describe('a length field', () => {
   });
 
   it('keeps what cannot be read, with its fault, and saves nothing', async () => {
-    const save = vi.fn();
-    const field = show(save);
+    const { save, field } = show();
     fireEvent.change(field, { target: { value: '10' } });
     fireEvent.blur(field);
     expect(await screen.findByRole('alert')).toHaveTextContent('“10” has no unit');
@@ -90,7 +49,7 @@ describe('a length field', () => {
 
   it('brings a kept draft back, and Escape lets go of it', async () => {
     sessionStorage.setItem(`draft:b:${PATH}`, '11');
-    const field = show(vi.fn());
+    const { field } = show();
     expect(field).toHaveValue('11');
     fireEvent.keyDown(field, { key: 'Escape' });
     await waitFor(() => expect(field).toHaveValue('9ft 6in'));
@@ -98,13 +57,12 @@ describe('a length field', () => {
   });
 
   it('shows the fault that is stored with the revision', async () => {
-    show(vi.fn(), [{ path: PATH, code: 'x', text: 'stands below the base' }]);
+    show([{ path: PATH, code: 'x', text: 'stands below the base' }]);
     expect(await screen.findByRole('alert')).toHaveTextContent('stands below the base');
   });
 
   it('keeps and passes on what no server can read now', async () => {
-    const save = vi.fn();
-    const field = show(save);
+    const { save, field } = show();
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('gone')));
     fireEvent.change(field, { target: { value: '11ft' } });
     fireEvent.blur(field);

@@ -1,0 +1,67 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Clearance, PlotView } from '../../api/plot';
+import { standInServer } from '../../testing/building';
+import { showRow } from '../../testing/row';
+import { Clearances } from './Clearances';
+import { PlotPlan } from './PlotPlan';
+
+standInServer();
+
+const clearance = (more: Partial<Clearance>): Clearance => ({
+  kind: 'side',
+  code: 'plot.over-edge',
+  with: 'front',
+  piece: 'main.front.core',
+  left_mm: 4.2,
+  fits: true,
+  line: null,
+  text: '4.20 mm left at the front side.',
+  path: 'plot.size',
+  sums: ['stands 6.20 mm inside', 'less 2.00 mm kept free'],
+  ...more,
+});
+
+const plot = {
+  fits: false,
+  move: null,
+  clearances: [clearance({}), clearance({ with: 'right', fits: false, left_mm: -3, text: 'Too far out.', sums: [] })],
+  outline: [
+    [0, 0],
+    [100, 0],
+    [100, 60],
+    [0, 60],
+  ],
+  edges: [],
+  walls: [],
+  roofs: [],
+  neighbours: [],
+  roads: [],
+  tracks: [],
+  obstacles: [],
+  eye: null,
+} as unknown as PlotView;
+
+describe('the plot', () => {
+  it('opens the sum of what is left, and says in words what does not fit', () => {
+    const onChoose = vi.fn();
+    showRow(<Clearances plot={plot} chosen="side front" onChoose={onChoose} />);
+    expect(screen.getByText('less 2.00 mm kept free')).toBeInTheDocument();
+    expect(screen.getByText('does not fit:')).toHaveClass('visually-hidden');
+    fireEvent.click(screen.getByRole('button', { name: /4.20 mm/ }));
+    expect(onChoose).toHaveBeenCalledWith(null);
+  });
+
+  it('moves the building by a millimetre, with Shift by a tenth', () => {
+    const onMove = vi.fn();
+    showRow(<PlotPlan plot={plot} chosen={null} onMove={onMove} onChoose={vi.fn()} />);
+    const plan = screen.getByRole('application');
+    fireEvent.keyDown(plan, { key: 'ArrowRight' });
+    fireEvent.keyDown(plan, { key: 'ArrowUp', shiftKey: true });
+    fireEvent.keyDown(plan, { key: 'a' });
+    expect(onMove.mock.calls).toEqual([
+      [1, 0],
+      [0, 0.1],
+    ]);
+  });
+});

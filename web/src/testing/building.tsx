@@ -1,0 +1,90 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
+import type { BuildingState, Derived, Edit } from '../api/types';
+import { BuildingContext } from '../features/building/context';
+
+/** A building as the server gives it, with nothing but what a test says of it. */
+export const buildingOf = (more: Partial<BuildingState> = {}): BuildingState => ({
+  id: 'b',
+  project_id: 'p',
+  name: 'Hut',
+  revision: {
+    number: 1,
+    summary: '',
+    name: null,
+    note: null,
+    kind: 'edit',
+    parts_changed: null,
+    is_sound: true,
+    at: '',
+  },
+  faults: [],
+  derived_from: 1,
+  history: { undo: null, redo: null },
+  made: null,
+  document: { scale: '1:76.2' },
+  derived: null,
+  ...more,
+});
+
+/** Shows a piece of a page of that building, and tells what it saves and gathers. */
+export function showIn(state: BuildingState, ui: ReactNode, derived: Derived | null = null) {
+  const save = vi.fn<(edits: Edit[]) => void>();
+  const gather = vi.fn<(edits: Edit[]) => void>();
+  const { container } = render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <BuildingContext.Provider
+          value={{
+            state,
+            derived,
+            units: 'imperial',
+            save,
+            gather,
+            undo: vi.fn(),
+            redo: vi.fn(),
+            restore: vi.fn(),
+            unseen: [],
+            show: (size) => size.imperial,
+          }}
+        >
+          {ui}
+        </BuildingContext.Provider>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  return { save, gather, container };
+}
+
+/** A server that knows answers by the beginning of the path of building b, and refuses the rest; and what it was asked. */
+export function standInServer() {
+  const server = { answers: {} as Record<string, unknown>, asked: [] as string[] };
+  beforeAll(() =>
+    vi.stubGlobal(
+      'ResizeObserver',
+      class {
+        observe() {}
+        disconnect() {}
+      },
+    ),
+  );
+  beforeEach(() => {
+    server.asked = [];
+    vi.stubGlobal('fetch', (url: string) => {
+      server.asked.push(url);
+      const key = Object.keys(server.answers).find((one) => url.startsWith(`/api/buildings/b/${one}`));
+      return Promise.resolve(
+        new Response(JSON.stringify(key === undefined ? { message: 'Not asked for here.' } : server.answers[key]), {
+          status: key === undefined ? 422 : 200,
+        }),
+      );
+    });
+  });
+  afterEach(() => {
+    server.answers = {};
+  });
+  return server;
+}
