@@ -50,7 +50,7 @@ fingerprint() { (cd "$project" && find "$@" -type f -print0 2>/dev/null | sort -
 is_current() { [ -f "$1" ] && [ "$(cat "$1")" = "$2" ]; }
 
 install_php_packages() {
-  local now; now=$(fingerprint composer.json support)
+  local now; now=$(fingerprint composer.json)
   is_current "$project/vendor/.installed" "$now" && return 0
   say "installing PHP packages"
   (cd "$project" && COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --quiet) >"$install_log" 2>&1 ||
