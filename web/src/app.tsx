@@ -1,26 +1,30 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useLayoutEffect } from 'react';
+import { type ComponentType, lazy, useLayoutEffect } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { api, workFor } from './api/client';
 import { accountOptions } from './api/options';
 import type { Made, User } from './api/types';
 import { WelcomePage } from './features/account/WelcomePage';
-import { BenchPage } from './features/bench/BenchPage';
 import { BuildingFrame } from './features/building/BuildingFrame';
 import { Finder } from './features/finder/Finder';
-import { FitPage } from './features/fit/FitPage';
-import { HistoryPage } from './features/history/HistoryPage';
-import { PlotStage } from './features/plot/PlotStage';
 import { ProjectsPage } from './features/projects/ProjectsPage';
-import { PrototypeStage } from './features/prototype/PrototypeStage';
-import { RoofStage } from './features/roof/RoofStage';
-import { SheetsStage } from './features/sheets/SheetsStage';
-import { ShellStage } from './features/shell/ShellStage';
-import { SkinStage } from './features/skin/SkinStage';
-import { StandPage } from './features/stand/StandPage';
 import { Failed, Loading } from './ui/States';
 import { sayVerb } from './ui/verbs';
+
+/** What is loaded when it is first opened. */
+const later = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }));
+
+const PrototypeStage = later(async () => (await import('./features/prototype/PrototypeStage')).PrototypeStage);
+const PlotStage = later(async () => (await import('./features/plot/PlotStage')).PlotStage);
+const ShellStage = later(async () => (await import('./features/shell/ShellStage')).ShellStage);
+const RoofStage = later(async () => (await import('./features/roof/RoofStage')).RoofStage);
+const SkinStage = later(async () => (await import('./features/skin/SkinStage')).SkinStage);
+const SheetsStage = later(async () => (await import('./features/sheets/SheetsStage')).SheetsStage);
+const BenchPage = later(async () => (await import('./features/bench/BenchPage')).BenchPage);
+const HistoryPage = later(async () => (await import('./features/history/HistoryPage')).HistoryPage);
+const DryFitPage = later(async () => (await import('./features/dryfit/DryFitPage')).DryFitPage);
+const StandPage = later(async () => (await import('./features/stand/StandPage')).StandPage);
 
 export function App() {
   const account = useQuery(accountOptions());
@@ -68,7 +72,7 @@ function SignedIn({ user }: { user: User }) {
           <Route path="sheets" element={<SheetsStage />} />
           <Route path="bench" element={<BenchPage />} />
           <Route path="history" element={<HistoryPage />} />
-          <Route path="fit" element={<FitPage />} />
+          <Route path="fit" element={<DryFitPage />} />
           <Route path="stand" element={<StandPage />} />
         </Route>
         <Route path="*" element={<Navigate to="/" replace />} />

@@ -1,17 +1,21 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
-import type { Compromises, Direction, ReliefTable, ScaleTable, Sight } from './plot';
 import type {
   Account,
   BuildingState,
   Comparison,
+  Compromises,
   Cut,
-  Cut2D,
-  Fit,
+  Direction,
+  DryFit,
   Found,
   Made,
   Mockup,
   ProjectSummary,
+  ReliefTable,
+  ScaleTable,
+  SectionAt,
+  Sight,
   Stand,
 } from './types';
 
@@ -35,10 +39,10 @@ export const comparisonOptions = (id: string, from: number, to: number) =>
 export const madeOptions = (id: string) =>
   queryOptions({ queryKey: ['building', id, 'made'], queryFn: () => api.get<Made>(`buildings/${id}/made`) });
 
-export const fitOptions = (id: string, revision: number) =>
+export const dryFitOptions = (id: string, revision: number) =>
   queryOptions({
     queryKey: ['building', id, 'fit', revision],
-    queryFn: () => api.get<Fit>(`buildings/${id}/fit`),
+    queryFn: () => api.get<DryFit>(`buildings/${id}/fit`),
   });
 
 export const standOptions = (id: string, revision: number) =>
@@ -50,7 +54,7 @@ export const standOptions = (id: string, revision: number) =>
 export const sectionOptions = (id: string, across: 'x' | 'y', at: string, revision: number) =>
   queryOptions({
     queryKey: ['building', id, 'section', across, at, revision],
-    queryFn: () => api.get<Cut2D & { revision: number }>(`buildings/${id}/section?across=${across}&at=${at}`),
+    queryFn: () => api.get<SectionAt>(`buildings/${id}/section?across=${across}&at=${at}`),
   });
 
 export const scalesOptions = (id: string, revision: number, also: string) =>

@@ -1,17 +1,137 @@
-import type { PlotView } from './plot';
+/* Written by bin/types from docs/schema/api.schema.json; change that and run it again. */
 
-/** What the server answers; docs/api.md describes each. Lengths in millimetres, worked out on the server. */
-
+/**
+ * Across and up, millimetres.
+ *
+ *
+ */
 export type Point = readonly [number, number];
+export type Ring = Point[];
+export type Units = 'imperial' | 'metric';
+/**
+ * A building document; docs/formats.md.
+ *
+ */
+export type Document = { [key: string]: Json | undefined };
+/**
+ * Across, deep and high, millimetres.
+ *
+ *
+ */
+export type Triple = readonly [number, number, number];
+export type EdgeKind = 'gable' | 'hip' | 'half-hip' | 'wall';
+export type Docket = DocketEntry[];
+/**
+ * Any value of a document.
+ *
+ */
+export type Json = null | boolean | number | string | Json[] | { [key: string]: Json | undefined };
+/**
+ * Of the building's own axes.
+ *
+ */
+export type Direction = 'across' | 'deep' | 'high';
+/**
+ * One change of a document; docs/api.md.
+ *
+ */
+export type Edit =
+  | {
+      op: 'set';
+      path: string;
+      value: Json;
+    }
+  | {
+      op: 'move-opening';
+      wall: string;
+      id: string;
+      bricks?: number;
+      courses?: number;
+    }
+  | {
+      op: 'add-opening';
+      wall: string;
+      style?: string;
+    }
+  | {
+      op: 'copy-opening';
+      wall: string;
+      id: string;
+    }
+  | {
+      op: 'repeat-opening';
+      wall: string;
+      id: string;
+      count: number;
+      pitch?: string;
+    }
+  | {
+      op: 'remove-opening';
+      wall: string;
+      id: string;
+    }
+  | {
+      op: 'add-block';
+      kind: 'wing' | 'lean-to' | 'dormer' | 'platform' | 'block';
+      beside?: string;
+    }
+  | {
+      op: 'remove-block';
+      block: string;
+    }
+  | {
+      op: 'move-block';
+      block: string;
+      x?: number;
+      y?: number;
+      snap?: boolean;
+    }
+  | {
+      op: 'shape-block';
+      block: string;
+      shape: string;
+      w?: string;
+      d?: string;
+      a?: string;
+      b?: string;
+      sides?: number;
+    }
+  | {
+      op: 'turn-outline';
+      block: string;
+    }
+  | {
+      op: 'corner';
+      block: string;
+      vertex: number;
+      method?: ('butt' | 'mitre') | null;
+      through?: ('before' | 'after') | null;
+      name?: string | null;
+    }
+  | {
+      op: 'add-plot';
+    }
+  | {
+      op: 'move-on-plot';
+      x: number;
+      y: number;
+    }
+  | {
+      op: 'roof-edge';
+      block: string;
+      edge: string;
+      kind?: EdgeKind | null;
+      pitch?: number | null;
+      overhang?: string | null;
+      from?: string | null;
+    };
+export type MadeState = 'printed' | 'cut' | 'papered' | 'fixed';
 
-export interface Size {
-  real_mm: number;
-  model_mm: number;
-  imperial: string;
-  metric: string;
-  model: string;
+export interface Answers {}
+export interface Account {
+  user: User | null;
+  demo: boolean;
 }
-
 export interface User {
   id: number;
   name: string;
@@ -19,47 +139,170 @@ export interface User {
   units: Units;
   is_demo: boolean;
 }
-
-export type Units = 'imperial' | 'metric';
-
-export interface Account {
-  user: User | null;
-  demo: boolean;
-}
-
-export interface ProjectSummary {
+export interface BuildingState {
   id: string;
+  project_id: string;
   name: string;
-  updated_at: string;
-  buildings: { id: string; name: string; revision: number; updated_at: string }[];
+  revision: Revision;
+  faults: Problem[];
+  derived_from: number | null;
+  document: Document;
+  derived: Derived | null;
+  /**
+   * What undo would take back and redo bring back, in words.
+   */
+  history: {
+    undo: string | null;
+    redo: string | null;
+  };
+  made: DocketEntry | null;
 }
-
+export interface Revision {
+  number: number;
+  summary: string;
+  is_sound: boolean;
+  at: string;
+  name: string | null;
+  kind: 'edit' | 'undo' | 'redo' | 'restore';
+  parts_changed: number | null;
+  /**
+   * What was learnt from it.
+   */
+  note: string | null;
+}
 export interface Problem {
   path: string;
   code: string;
   text: string;
 }
-
-export interface Workings {
-  of: string;
-  mm: number;
-  steps: { op: string; by?: number; mm: number; text: string; from?: string }[];
+export interface Derived {
+  kit: Kit;
+  dry_fit: DryFitFound;
+  view: View;
+  docket: Docket;
+  stages: {
+    [k: string]: string | undefined;
+  };
+  plot: PlotView | null;
 }
-
+/**
+ * Chartula kit, version 1
+ *
+ */
+export interface Kit {
+  format: 'chartula.kit';
+  version: 1;
+  building: {
+    name: string;
+    fingerprint: string;
+  };
+  scale: number;
+  parts: Part[];
+  joints: Joint[];
+  outside?: {}[];
+  checks: Check[];
+  sheets: Sheet[];
+  totals: {
+    parts: number;
+    sheets: number;
+    cut_length_mm: number;
+    area_mm2: {
+      [k: string]: number | undefined;
+    };
+  };
+  assembly: {}[];
+}
 export interface Part {
   id: string;
   label: string;
   name: string;
-  group: string;
+  group: 'shell' | 'brace' | 'roof' | 'skin' | 'trim' | 'mock-up';
   stock: string;
   thickness: number;
   qty: number;
   like: string | null;
   mirror_of: string | null;
-  outline: Point[];
-  workings: Workings[];
+  outline: Ring;
+  holes: Ring[];
+  inside_outline?: Ring;
+  bevels?: {
+    edge: number;
+    degrees: number;
+    longer: 'outside' | 'inside';
+  }[];
+  scores?: {
+    line: [Point, Point];
+    fold: 'away' | 'towards';
+    degrees: number;
+    score_on: 'face' | 'back';
+  }[];
+  slits?: [Point, Point][];
+  edges: {
+    edge: number;
+    name: string;
+    free?: 'opening' | 'foot' | 'eaves' | 'verge' | 'top' | 'clearance';
+    level?: number;
+  }[];
+  marks?: {
+    kind: string;
+    path: Point[];
+    text?: string;
+  }[];
+  placements: {
+    label?: string;
+    origin: Triple;
+    x: Triple;
+    y: Triple;
+  }[];
+  loose?: boolean;
+  cut: string;
+  print: string;
+  form?: {};
+  roof?: {
+    block: string;
+    edge: string;
+    layer: string;
+    underside: Triple[];
+  };
+  art?: {};
+  workings: PartWorkings[];
 }
-
+export interface PartWorkings {
+  of: string;
+  mm: number;
+  steps: {
+    op: 'measured' | 'given' | '+' | '−' | '×' | '÷';
+    mm: number;
+    text: string;
+    by?: number;
+    from?: string;
+  }[];
+}
+export interface Joint {
+  id: string;
+  kind: 'butt' | 'mitre' | 'lap' | 'seat' | 'slot' | 'fold' | 'clearance';
+  a: {
+    part: string;
+    edge?: number;
+    face?: 'inside' | 'outside' | 'outline';
+    hole?: number;
+    copy?: number;
+  };
+  b: {
+    part: string;
+    edge?: number;
+    face?: 'inside' | 'outside' | 'outline';
+    hole?: number;
+    copy?: number;
+  };
+  contact: Triple[];
+  contact_mm: number;
+  gap_mm: number;
+  free_mm?: number;
+  why?: string;
+  covered_by?: string | null;
+  touch?: 'strip' | 'line' | 'outside';
+}
 export interface Check {
   code: string;
   level: 'ok' | 'note' | 'warn' | 'stop';
@@ -67,17 +310,96 @@ export interface Check {
   text: string;
   mm: number | null;
 }
-
 export interface Sheet {
   id: string;
   stock: string;
   size: [number, number];
+  parts: {
+    part: string;
+    copy: number;
+    x: number;
+    y: number;
+    turn: 0 | 90 | 180 | 270;
+  }[];
   template: boolean;
   mirrored: boolean;
-  parts: { part: string; copy: number }[];
-  order: { what: string; part: string; copy: number }[];
+  order: {
+    what: string;
+    part: string;
+    copy: number;
+  }[];
 }
-
+export interface DryFitFound {
+  ok: boolean;
+  joints: number;
+  pieces: number;
+  findings: Finding[];
+}
+export interface Finding {
+  code: string;
+  at: string;
+  text: string;
+  mm: number;
+}
+export interface View {
+  scale: string;
+  rule: {
+    foot_mm: number;
+    metre_mm: number;
+  };
+  walls: Wall[];
+  plan: Plan;
+  section: Section;
+  skin: {
+    brick: string;
+    mortar: string;
+  };
+  stocks: StockView[];
+  roof: {
+    lines: RoofLine[];
+    panels: RoofPanel[];
+    area_mm2: number;
+  };
+}
+export interface Wall {
+  /**
+   * `block.edge`
+   */
+  key: string;
+  block: string;
+  edge: string;
+  title: string;
+  path: string;
+  finish: string;
+  shows_courses: boolean;
+  step: {
+    along_mm: number;
+    up_mm: number;
+  };
+  length: Size;
+  height: Size;
+  apex: Size | null;
+  /**
+   * What of it is built.
+   */
+  outlines: Point[][];
+  /**
+   * What would stand there were no other block in the way.
+   */
+  whole: Point[];
+  parts: string[];
+  openings: Opening[];
+  chains: ChainLink[][];
+  marks: PrintedLine[];
+  ends: WallCorner[];
+}
+export interface Size {
+  real_mm: number;
+  model_mm: number;
+  imperial: string;
+  metric: string;
+  model: string;
+}
 export interface Opening {
   key: string;
   id: string;
@@ -96,7 +418,6 @@ export interface Opening {
   ring: Point[];
   panes: Point[][];
 }
-
 export interface ChainLink {
   from: number;
   to: number;
@@ -104,71 +425,36 @@ export interface ChainLink {
   size: Size;
   bricks: string;
 }
-
-export interface Wall {
-  /** `block.edge` */
-  key: string;
-  block: string;
-  edge: string;
-  title: string;
-  path: string;
-  finish: string;
-  shows_courses: boolean;
-  step: { along_mm: number; up_mm: number };
-  length: Size;
-  height: Size;
-  apex: Size | null;
-  /** What of it is built. */
-  outlines: Point[][];
-  /** What would stand there were no other block in the way. */
-  whole: Point[];
-  parts: string[];
-  openings: Opening[];
-  chains: ChainLink[][];
-  /** Lines printed on it: where lower roofs meet it, its plinth, the ground. */
-  marks: { path: Point[]; text: string }[];
-  ends: WallCorner[];
+/**
+ * A line printed on a wall: where lower roofs meet it, its plinth, the ground.
+ *
+ */
+export interface PrintedLine {
+  path: Point[];
+  text: string;
 }
-
-/** How a wall ends at a corner of the footprint, and what the document says of that. */
+/**
+ * How a wall ends at a corner of the footprint, and what the document says of that.
+ *
+ */
 export interface WallCorner {
   end: 'left' | 'right';
   vertex: number;
   name: string | null;
   angle: string;
   kind: 'through' | 'stopped' | 'mitre' | 'open' | 'straight';
-  /** The wall round the corner. */
+  /**
+   * The wall round the corner.
+   */
   other: string;
   said: '' | 'through' | 'stopped' | 'mitre';
 }
-
-export interface Cut2D {
-  rings: { name: string; part: string; ring: Point[] }[];
-  bounds: [number, number, number, number];
+export interface Plan {
+  blocks: PlanBlock[];
+  walls: PlanWall[];
+  braces: Point[][];
+  gaps: PlanGap[];
 }
-
-export interface Section extends Cut2D {
-  eaves: Size;
-  ridge: Size;
-  rise: Size;
-  reach: Size;
-  pitch: string;
-  note: string;
-}
-
-export type EdgeKind = 'gable' | 'hip' | 'half-hip' | 'wall';
-
-export interface PlanEdge {
-  name: string;
-  key: string;
-  from: Point;
-  to: Point;
-  length: Size;
-  roof: EdgeKind;
-  pitch: string;
-  overhang: Size;
-}
-
 export interface PlanBlock {
   id: string;
   name: string;
@@ -179,30 +465,53 @@ export interface PlanBlock {
   turn: number;
   eaves: Size;
   base: Size;
-  roof: { kind: string; pitch: string };
+  roof: {
+    kind: string;
+    pitch: string;
+  };
 }
-
-export interface RoofLine {
-  kind: string;
+export interface PlanEdge {
+  name: string;
+  key: string;
   from: Point;
   to: Point;
   length: Size;
-  fold: string | null;
-  workings: Workings;
-}
-
-export interface RoofPanel {
-  part: string;
-  name: string;
-  block: string;
+  roof: EdgeKind;
   pitch: string;
-  plan: Point[];
-  outline: Point[];
-  holes: Point[][];
-  edges: { name: string; length: Size; angle: string }[];
-  workings: Workings[];
+  overhang: Size;
 }
-
+export interface PlanWall {
+  key: string;
+  edge: string;
+  ring: Point[];
+  openings: Point[][];
+  length: Size;
+}
+export interface PlanGap {
+  from: Point;
+  to: Point;
+  between: [string, string];
+  size: Size;
+}
+/**
+ * The middle of the first block cut through.
+ *
+ */
+export interface Section {
+  rings: CutRing[];
+  bounds: [number, number, number, number];
+  eaves: Size;
+  ridge: Size;
+  rise: Size;
+  reach: Size;
+  pitch: string;
+  note: string;
+}
+export interface CutRing {
+  name: string;
+  part: string;
+  ring: Point[];
+}
 export interface StockView {
   id: string;
   kind: string;
@@ -211,73 +520,133 @@ export interface StockView {
   with_template: string;
   pieces: number;
 }
-
-export interface View {
-  scale: string;
-  rule: { foot_mm: number; metre_mm: number };
-  walls: Wall[];
-  plan: {
-    blocks: PlanBlock[];
-    walls: { key: string; edge: string; ring: Point[]; openings: Point[][]; length: Size }[];
-    braces: Point[][];
-    gaps: { from: Point; to: Point; between: [string, string]; size: Size }[];
-  };
-  roof: { lines: RoofLine[]; panels: RoofPanel[]; area_mm2: number };
-  section: Section;
-  skin: { brick: string; mortar: string };
-  stocks: StockView[];
+export interface RoofLine {
+  kind: string;
+  from: Point;
+  to: Point;
+  length: Size;
+  fold: string | null;
+  workings: Workings;
 }
-
+export interface Workings {
+  of: string;
+  mm: number;
+  steps: WorkingsStep[];
+}
+export interface WorkingsStep {
+  op: string;
+  by?: number;
+  mm: number;
+  text: string;
+  from?: string;
+}
+export interface RoofPanel {
+  part: string;
+  name: string;
+  block: string;
+  pitch: string;
+  plan: Point[];
+  outline: Point[];
+  holes: Point[][];
+  edges: {
+    name: string;
+    length: Size;
+    angle: string;
+  }[];
+  workings: Workings[];
+}
 export interface DocketEntry {
   key: string;
   over: string;
   text: string;
   state: 'fits' | 'look' | 'stop' | 'plain';
 }
-
-export interface Derived {
-  kit: { parts: Part[]; checks: Check[]; sheets: Sheet[]; totals: { parts: number; sheets: number } };
-  dry_fit: {
-    ok: boolean;
-    joints: number;
-    pieces: number;
-    findings: { code: string; at: string; text: string; mm: number }[];
+/**
+ * The place on the layout, in its own axes, and what is left round the finished building.
+ *
+ */
+export interface PlotView {
+  fits: boolean;
+  extents: {
+    x0: number;
+    x1: number;
+    y0: number;
+    y1: number;
+    high: number;
   };
-  plot: PlotView | null;
-  view: View;
-  docket: DocketEntry[];
-  stages: Record<string, string>;
+  clearances: Clearance[];
+  outline: Point[];
+  edges: {
+    name: string;
+    middle: Point;
+    wanted: number;
+    backscene: boolean;
+    line: [Point, Point];
+  }[];
+  walls: Point[][];
+  roofs: Point[][];
+  neighbours: {
+    id: string;
+    name: string;
+    ring: Point[];
+  }[];
+  roads: {
+    id: string;
+    name: string;
+    rings: Point[][];
+  }[];
+  tracks: {
+    id: string;
+    name: string;
+    middle: Point[];
+    left: Point[][];
+    right: Point[][];
+  }[];
+  obstacles: {
+    id: string;
+    name: string;
+    rings: Point[][];
+  }[];
+  eye: {
+    left: Point;
+    right: Point;
+    height: number;
+  } | null;
+  move: null | Point;
 }
-
-export interface Revision {
-  number: number;
-  summary: string;
-  name: string | null;
-  /** What was learnt from it. */
-  note: string | null;
-  kind: 'edit' | 'undo' | 'redo' | 'restore';
-  parts_changed: number | null;
-  is_sound: boolean;
-  at: string;
+export interface Clearance {
+  kind: 'side' | 'height' | 'neighbour' | 'road' | 'track' | 'obstacle' | 'lift' | 'run';
+  code: string;
+  with: string;
+  piece: string;
+  left_mm: number;
+  fits: boolean;
+  line: [Point, Point] | null;
+  text: string;
+  path: string;
+  sums: string[];
 }
-
-export type Json = null | boolean | number | string | Json[] | { [key: string]: Json | undefined };
-
-export interface BuildingState {
+export interface BuildingSummary {
   id: string;
-  project_id: string;
   name: string;
+  revision: number;
+  updated_at: string;
+}
+export interface ComparedSide {
   revision: Revision;
   faults: Problem[];
-  derived_from: number | null;
-  /** What undo would take back and redo bring back, in words. */
-  history: { undo: string | null; redo: string | null };
-  made: DocketEntry | null;
-  document: { [key: string]: Json | undefined };
-  derived: Derived | null;
+  view: View | null;
 }
-
-/** One thing in which two documents differ; setting `after` at `path` takes it across. */
+export interface Comparison {
+  from: ComparedSide;
+  to: ComparedSide;
+  changes: Difference[];
+  parts: PartChange[] | null;
+}
+/**
+ * One thing in which two documents differ; setting `after` at `path` takes it across.
+ *
+ */
 export interface Difference {
   path: string;
   text: string;
@@ -285,7 +654,6 @@ export interface Difference {
   after: Json;
   clashes?: boolean;
 }
-
 export interface PartChange {
   id: string;
   label: string;
@@ -296,30 +664,186 @@ export interface PartChange {
   before: Point[][] | null;
   after: Point[][] | null;
 }
-
+export interface CompromiseRow {
+  key: string;
+  steps: Document[];
+  costs: string[];
+  harm: number;
+  protected: boolean;
+  closes: boolean;
+  refused: string | null;
+  view: DrawnShape[];
+  title: string;
+  finished: {
+    across: number;
+    deep: number;
+    high: number;
+  } | null;
+  /**
+   * By how much it is still too large, where it is worst.
+   */
+  over_mm: number;
+  ghost: DrawnShape[];
+  /**
+   * Which is drawn.
+   */
+  wall: string;
+}
+/**
+ * A shape of a small drawing.
+ *
+ */
+export interface DrawnShape {
+  kind: 'wall' | 'opening' | 'roof';
+  ring: Point[];
+}
+export interface Compromises {
+  rows: CompromiseRow[];
+  differences: {
+    what: string;
+    real: string;
+    modelled: string;
+  }[];
+  now: {
+    across: number;
+    deep: number;
+    high: number;
+  };
+  to: {
+    across: number | null;
+    deep: number | null;
+    high: number | null;
+  };
+  /**
+   * What has to go, in reality.
+   */
+  missing: {
+    across?: string;
+    deep?: string;
+    high?: string;
+  };
+  room: {
+    direction: 'across' | 'deep';
+    wall: string;
+    name: string;
+    most: string;
+  }[];
+  /**
+   * Whether that is what the plot has room for.
+   */
+  of_plot: boolean;
+  plan: DrawnShape[];
+  ghost: DrawnShape[];
+}
 export interface Conflict {
+  code: 'conflict';
   message: string;
   base: number;
-  theirs: Revision;
-  mine: { summary: string; document: { [key: string]: Json | undefined } };
-  differences: { theirs: Difference[]; mine: Difference[] };
+  theirs: TheirRevision;
+  mine: MyChange;
+  sent: Document;
+  differences: {
+    theirs: Difference[];
+    mine: Difference[];
+  };
 }
-
-export interface ComparedSide {
-  revision: Revision;
-  faults: Problem[];
-  view: View | null;
+export interface TheirRevision {
+  number: number;
+  summary: string;
+  is_sound: boolean;
+  at: string;
+  name: string | null;
+  kind: 'edit' | 'undo' | 'redo' | 'restore';
+  parts_changed: number | null;
+  /**
+   * What was learnt from it.
+   */
+  note: string | null;
+  document: Document;
 }
-
-export interface Comparison {
-  from: ComparedSide;
-  to: ComparedSide;
-  changes: Difference[];
-  parts: PartChange[] | null;
+export interface MyChange {
+  summary: string;
+  document: Document;
 }
-
-export type MadeState = 'printed' | 'cut' | 'papered' | 'fixed';
-
+export interface Cut {
+  seconds: number;
+  findings: string[];
+  size: [number, number];
+  passes: number;
+  strokes: KnifeStroke[];
+  /**
+   * What the file's own comments say.
+   */
+  notes: string[];
+}
+export interface KnifeStroke {
+  tool: 'score' | 'cut';
+  passes: number;
+  start_s: number;
+  end_s: number;
+  points: Point[];
+}
+export interface DryFit {
+  ok: boolean;
+  joints: number;
+  pieces: number;
+  findings: Finding[];
+  measures: JointMeasure[];
+  free: FreeEdge[];
+}
+export interface JointMeasure {
+  id: string;
+  kind: string;
+  a: string;
+  b: string;
+  off_mm: number;
+  found: string;
+  closes: boolean;
+  why: string;
+  drawing: {
+    met: Point[][];
+    stands: Point[][];
+    contact: Point[];
+  } | null;
+}
+export interface FreeEdge {
+  part: string;
+  edge: number;
+  name: string;
+  why: string | null;
+  mm: number;
+}
+export interface FixedParts {
+  code: 'fixed';
+  message: string;
+  parts: PartChange[];
+}
+export interface Found {
+  results: FoundResult[];
+  help: string | null;
+}
+export interface FoundResult {
+  kind: 'length' | 'part' | 'wall' | 'sheet' | 'verb';
+  text: string;
+  copy?: string;
+  to?: {
+    what: 'part' | 'wall' | 'sheet' | 'verb';
+    id: string;
+  };
+}
+export interface Made {
+  revision: number;
+  counts: {
+    pieces: number;
+    printed: number;
+    cut: number;
+    papered: number;
+    fixed: number;
+    stale: number;
+  };
+  pieces: MadePiece[];
+  prints: PrintRun[];
+}
 export interface MadePiece {
   part: string;
   copy: number;
@@ -331,37 +855,214 @@ export interface MadePiece {
   state: MadeState | null;
   change: PartChange | null;
 }
-
-export interface Made {
+export interface PrintRun {
   revision: number;
-  counts: { pieces: number; printed: number; cut: number; papered: number; fixed: number; stale: number };
-  pieces: MadePiece[];
-  prints: { revision: number; what: string; pieces: number; at: string }[];
-}
-
-export interface JointMeasure {
-  id: string;
-  kind: string;
-  a: string;
-  b: string;
-  off_mm: number;
-  found: string;
-  closes: boolean;
-  why: string;
-  drawing: { met: Point[][]; stands: Point[][]; contact: Point[] } | null;
-}
-
-export interface Fit {
-  ok: boolean;
-  joints: number;
+  what: string;
   pieces: number;
-  findings: { code: string; at: string; text: string; mm: number }[];
-  measures: JointMeasure[];
-  free: { part: string; edge: number; name: string; why: string | null; mm: number }[];
+  at: string;
 }
-
-export type Triple = readonly [number, number, number];
-
+export interface Material {
+  text: string;
+}
+export interface Mockup {
+  revision: number;
+  percent: number;
+  pages: number;
+  nets: {
+    name: string;
+    faces: number;
+    folds: number;
+    tabs: number;
+  }[];
+}
+export interface Perspective {
+  path: string;
+  name: string;
+  vanishing_mm: number;
+  back_scale: number;
+  back_ratio: number;
+  rise_mm: number;
+  depths: {
+    apparent_mm: number;
+    true_mm: number;
+    scale: number;
+  }[];
+  pieces: {
+    name: string;
+    front_mm: number;
+    back_mm: number;
+    long_mm: number;
+    other_mm: number;
+    label: string;
+  }[];
+  strong: boolean;
+  texts: string[];
+  limit_mm: number;
+}
+export interface Problems {
+  message: string;
+  problems: Problem[];
+}
+export interface ProjectSummary {
+  id: string;
+  name: string;
+  updated_at: string;
+  buildings: BuildingSummary[];
+}
+export interface Projects {
+  projects: ProjectSummary[];
+}
+/**
+ * A typed length: its size, or what is wrong with it.
+ *
+ */
+export interface Reading {
+  size: Size | null;
+  fault: string | null;
+}
+export interface Readings {
+  readings: Reading[];
+}
+export interface ReliefTable {
+  depth_mm: number;
+  whole_mm: number;
+  half_bricks: number;
+  even: number[];
+  rows: ReliefRow[];
+}
+export interface ReliefRow {
+  school: string;
+  costs: string;
+  chosen: boolean;
+  refused: string | null;
+  top_mm: number | null;
+  off_mm: number | null;
+  slopes: {
+    name: string;
+    pitch: string;
+    slope_mm: number;
+  }[];
+  lost: string[];
+  view: DrawnShape[];
+  /**
+   * Against what it is, and what stands beside it.
+   */
+  heights: string[];
+}
+export interface Revisions {
+  revisions: Revision[];
+  total: number;
+}
+export interface ScaleRow {
+  scale: string;
+  ratio: number;
+  here: boolean;
+  percent: number;
+  card_real: string;
+  figure_mm: number;
+  size: {
+    width: number;
+    depth: number;
+    height: number;
+  } | null;
+  fits: boolean | null;
+  fit: string | null;
+  fine: string[];
+  doors: {
+    style: string;
+    mm: number;
+    figures: number;
+  }[];
+  faults: string[];
+  /**
+   * There is room, only not where it stands.
+   */
+  moved: boolean;
+}
+export interface ScaleTable {
+  here: number;
+  rows: ScaleRow[];
+  scaled: {
+    what: string;
+    mm: string;
+  }[];
+  kept: {
+    what: string;
+    mm: string;
+  }[];
+}
+/**
+ * The last sound kit cut through where one asks.
+ *
+ */
+export interface SectionAt {
+  revision: number;
+  rings: CutRing[];
+  bounds: [number, number, number, number];
+}
+export interface SeenFace {
+  kind: 'wall' | 'roof';
+  key: string;
+  name: string;
+  path: string;
+  share: number;
+  degrees: number;
+  treat: string;
+  wants: 'full' | 'plain' | 'omit';
+}
+export interface Sight {
+  faces: SeenFace[];
+  lines: {
+    key: string;
+    shows: boolean;
+    text: string;
+  }[];
+  perspectives: Perspective[];
+  view: {
+    plan: SightDrawing;
+    section: SightDrawing;
+  } | null;
+}
+/**
+ * Shapes and lines of sight: in plan, or depth and height.
+ *
+ */
+export interface SightDrawing {
+  shapes: {
+    kind: string;
+    ring: Point[];
+  }[];
+  lines: {
+    key: string;
+    from: Point;
+    to: Point;
+    limit: boolean;
+    text: string;
+  }[];
+  eyes: {
+    at: Point;
+    text: string;
+  }[];
+}
+export interface Stand {
+  revision: number;
+  box: [number, number, number, number, number, number];
+  phases: {
+    key: string;
+    text: string;
+  }[];
+  /**
+   * In the order in which they go together.
+   */
+  pieces: StandPiece[];
+  joints: [string, string, string][];
+  eye: {
+    at: Triple;
+    along: Triple;
+    travel: number;
+    looks: Triple;
+  } | null;
+}
 export interface StandPiece {
   key: string;
   part: string;
@@ -374,82 +1075,21 @@ export interface StandPiece {
   layer: string;
   thickness: number;
   art: boolean;
-  /** Fingerprint of what is printed on it. */
-  print: string;
-  /** Which way it comes off, and how far. */
   away: Triple;
-  /** Where it stands, in words. */
+  /**
+   * Where it stands, in words.
+   */
   stands: string;
-  facets: { origin: Triple; x: Triple; y: Triple; outline: Point[]; inside: Point[] | null; holes: Point[][] }[];
+  facets: {
+    origin: Triple;
+    x: Triple;
+    y: Triple;
+    outline: Point[];
+    inside: Point[] | null;
+    holes: Point[][];
+  }[];
+  /**
+   * Fingerprint of what is printed on it.
+   */
+  print: string;
 }
-
-export interface Stand {
-  revision: number;
-  box: [number, number, number, number, number, number];
-  phases: { key: string; text: string }[];
-  /** In the order in which they go together. */
-  pieces: StandPiece[];
-  joints: [string, string, string][];
-  eye: { at: Triple; along: Triple; travel: number; looks: Triple } | null;
-}
-
-export interface FoundResult {
-  kind: 'length' | 'part' | 'wall' | 'sheet' | 'verb';
-  text: string;
-  copy?: string;
-  to?: { what: 'part' | 'wall' | 'sheet' | 'verb'; id: string };
-}
-
-export interface Found {
-  results: FoundResult[];
-  help: string | null;
-}
-
-export interface Mockup {
-  revision: number;
-  percent: number;
-  pages: number;
-  nets: { name: string; faces: number; folds: number; tabs: number }[];
-}
-
-export interface Cut {
-  seconds: number;
-  findings: string[];
-  /** What the file's own comments say. */
-  notes: string[];
-  size: [number, number];
-  passes: number;
-  strokes: { tool: 'score' | 'cut'; passes: number; start_s: number; end_s: number; points: Point[] }[];
-}
-
-export type Edit =
-  | { op: 'set'; path: string; value: Json }
-  | { op: 'move-opening'; wall: string; id: string; bricks?: number; courses?: number }
-  | { op: 'add-opening'; wall: string; style?: string }
-  | { op: 'copy-opening'; wall: string; id: string }
-  | { op: 'repeat-opening'; wall: string; id: string; count: number; pitch?: string }
-  | { op: 'remove-opening'; wall: string; id: string }
-  | { op: 'add-block'; kind: 'wing' | 'lean-to' | 'dormer' | 'platform' | 'block'; beside?: string }
-  | { op: 'remove-block'; block: string }
-  | { op: 'move-block'; block: string; x?: number; y?: number; snap?: boolean }
-  | { op: 'shape-block'; block: string; shape: string; w?: string; d?: string; a?: string; b?: string; sides?: number }
-  | { op: 'turn-outline'; block: string }
-  | {
-      op: 'corner';
-      block: string;
-      vertex: number;
-      method?: 'butt' | 'mitre' | null;
-      through?: 'before' | 'after' | null;
-      name?: string | null;
-    }
-  | { op: 'add-plot' }
-  | { op: 'move-on-plot'; x: number; y: number }
-  | {
-      op: 'roof-edge';
-      block: string;
-      edge: string;
-      kind?: EdgeKind | null;
-      pitch?: number | null;
-      overhang?: string | null;
-      from?: string | null;
-    };

@@ -12,7 +12,7 @@ interface Props {
 
 /** A dimension line with its figure, drawn in pixels so that it reads at any scale. Inside the flipped group. */
 export function Dimension({ from, to, y, perPx, text, strong = false, upright = false }: Props) {
-  const colour = strong ? '#9c4a32' : '#1f2a2e';
+  const colour = strong ? 'var(--brick)' : 'var(--ink)';
   const tick = 5 * perPx;
   // A figure that does not fit its own link would run into its neighbours.
   const fits = (to - from) / perPx > text.length * 6.2;
@@ -64,7 +64,7 @@ export function Words({
       transform={`translate(${x} ${y}) scale(1 -1)${turn ? ' rotate(-90)' : ''}`}
       fontSize={size * perPx}
       textAnchor="middle"
-      style={strong ? { fontWeight: 600, fill: '#9c4a32' } : undefined}
+      style={strong ? { fontWeight: 600, fill: 'var(--brick)' } : undefined}
     >
       {children}
     </text>

@@ -30,11 +30,11 @@ export function DoubleRule({ left, wide, width, pointer, rule, units }: Props) {
       role="img"
       aria-label={`Double rule: ${word} of the prototype above, millimetres of the model below`}
     >
-      <rect x={0.5} y={TOP + 0.5} width={width - 1} height={HEIGHT - TOP - 1} fill="#efe9d8" stroke="#b3a98f" />
-      <line x1={0} x2={width} y1={TOP + 23} y2={TOP + 23} stroke="#b3a98f" />
+      <rect x={0.5} y={TOP + 0.5} width={width - 1} height={HEIGHT - TOP - 1} fill="var(--wash)" stroke="var(--rule)" />
+      <line x1={0} x2={width} y1={TOP + 23} y2={TOP + 23} stroke="var(--rule)" />
       {ticks(left, wide, unit, every).map((n) => (
         <g key={`r${n}`} transform={`translate(${px(n * unit)} 0)`}>
-          <line y1={TOP} y2={TOP + (n % every === 0 ? 9 : 5)} stroke="#1f2a2e" />
+          <line y1={TOP} y2={TOP + (n % every === 0 ? 9 : 5)} stroke="var(--ink)" />
           {n % every === 0 && (
             <text x={3} y={TOP + 19} fontSize={11}>
               {n}
@@ -48,7 +48,7 @@ export function DoubleRule({ left, wide, width, pointer, rule, units }: Props) {
           <line
             y1={HEIGHT - (n % model === 0 ? 10 : n % 5 === 0 ? 7 : 4)}
             y2={HEIGHT}
-            stroke="#1f2a2e"
+            stroke="var(--ink)"
             strokeWidth={n % model === 0 ? 1 : 0.6}
           />
           {n % model === 0 && (
@@ -60,10 +60,10 @@ export function DoubleRule({ left, wide, width, pointer, rule, units }: Props) {
       ))}
       {pointer !== null && reading !== null && (
         <g>
-          <line x1={px(pointer)} x2={px(pointer)} y1={TOP - 2} y2={HEIGHT} stroke="#9c4a32" strokeWidth={1.5} />
+          <line x1={px(pointer)} x2={px(pointer)} y1={TOP - 2} y2={HEIGHT} stroke="var(--brick)" strokeWidth={1.5} />
           <g transform={`translate(${Math.max(70, Math.min(width - 70, px(pointer)))} 0)`}>
-            <rect x={-68} y={0} width={136} height={17} fill="#9c4a32" />
-            <text y={12.5} textAnchor="middle" fontSize={12} fill="#ffffff">
+            <rect x={-68} y={0} width={136} height={17} fill="var(--brick)" />
+            <text y={12.5} textAnchor="middle" fontSize={12} fill="var(--paper)">
               {reading}
             </text>
           </g>

@@ -115,12 +115,12 @@ export function Elevation({
           <path
             d={pathOf(wall.whole)}
             fill="none"
-            stroke="#4c5b66"
+            stroke="var(--slate)"
             strokeWidth={perPx}
             strokeDasharray={`${4 * perPx} ${3 * perPx}`}
           />
           {wall.outlines.map((outline, i) => (
-            <path key={i} d={pathOf(outline)} fill="#efe6da" stroke="none" />
+            <path key={i} d={pathOf(outline)} fill="var(--edge-wash)" stroke="none" />
           ))}
           {wall.shows_courses && (
             <g clipPath={`url(#${clip})`}>
@@ -137,14 +137,14 @@ export function Elevation({
             </g>
           )}
           {wall.outlines.map((outline, i) => (
-            <path key={i} d={pathOf(outline)} fill="none" stroke="#1f2a2e" strokeWidth={1.5 * perPx} />
+            <path key={i} d={pathOf(outline)} fill="none" stroke="var(--ink)" strokeWidth={1.5 * perPx} />
           ))}
           <line
             x1={bounds.x0 - size * 0.08}
             x2={bounds.x1 + size * 0.05}
             y1={0}
             y2={0}
-            stroke="#1f2a2e"
+            stroke="var(--ink)"
             strokeWidth={2 * perPx}
           />
           {wall.marks.map((mark, i) => (
@@ -152,7 +152,7 @@ export function Elevation({
               <path
                 d={pathOf(mark.path, false)}
                 fill="none"
-                stroke="#4c5b66"
+                stroke="var(--slate)"
                 strokeWidth={perPx}
                 strokeDasharray={`${1.5 * perPx} ${3 * perPx}`}
               />
@@ -179,12 +179,12 @@ export function Elevation({
               >
                 <path
                   d={pathOf(opening.ring)}
-                  fill={opening.kind === 'door' ? '#c9d0d0' : '#fbfaf6'}
-                  stroke={isChosen ? '#9c4a32' : '#1f2a2e'}
+                  fill={opening.kind === 'door' ? 'var(--door)' : 'var(--sheet)'}
+                  stroke={isChosen ? 'var(--brick)' : 'var(--ink)'}
                   strokeWidth={(isChosen ? 3 : 1.2) * perPx}
                 />
                 {opening.panes.map((pane, i) => (
-                  <path key={i} d={pathOf(pane)} fill="#dfe7ea" stroke="#4c5b66" strokeWidth={perPx} />
+                  <path key={i} d={pathOf(pane)} fill="var(--pane)" stroke="var(--slate)" strokeWidth={perPx} />
                 ))}
                 {isChosen && (
                   <Words

@@ -23,13 +23,13 @@ export function Ghost({ change, width = 180 }: { change: PartChange; width?: num
           <path
             key={`b${i}`}
             d={pathOf(ring)}
-            stroke="#b9832b"
+            stroke="var(--ochre)"
             strokeWidth={2.5 * perPx}
             strokeDasharray={`${5 * perPx} ${3 * perPx}`}
           />
         ))}
         {change.after?.map((ring, i) => (
-          <path key={`a${i}`} d={pathOf(ring)} stroke="#1f2a2e" strokeWidth={1.2 * perPx} />
+          <path key={`a${i}`} d={pathOf(ring)} stroke="var(--ink)" strokeWidth={1.2 * perPx} />
         ))}
       </g>
     </svg>

@@ -25,16 +25,16 @@ export function Shapes({ shapes, ghost = [], fills, title, bounds, ground = fals
       aria-label={title}
     >
       <g transform="scale(1 -1)" strokeLinejoin="round">
-        {ground && <path d={`M${box.x0 - room} 0H${box.x1 + room}`} stroke="#4c5b66" strokeWidth={room / 6} />}
+        {ground && <path d={`M${box.x0 - room} 0H${box.x1 + room}`} stroke="var(--slate)" strokeWidth={room / 6} />}
         {shapes.map((shape, i) => (
-          <path key={i} d={pathOf(shape.ring)} fill={fills[shape.kind]} stroke="#1f2a2e" strokeWidth={room / 9} />
+          <path key={i} d={pathOf(shape.ring)} fill={fills[shape.kind]} stroke="var(--ink)" strokeWidth={room / 9} />
         ))}
         {ghost.map((shape, i) => (
           <path
             key={i}
             d={pathOf(shape.ring)}
             fill="none"
-            stroke="#9c4a32"
+            stroke="var(--brick)"
             strokeWidth={room / 9}
             strokeDasharray={`${room / 2} ${room / 3}`}
           />

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
 import type { BuildingState, Derived, Edit } from '../api/types';
-import { BuildingContext } from '../features/building/context';
+import { BuildingContext } from '../document/context';
 
 /** A building as the server gives it, with nothing but what a test says of it. */
 export const buildingOf = (more: Partial<BuildingState> = {}): BuildingState => ({

@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button';
 import type { Json } from '../api/types';
-import { textAt, useBuilding } from '../features/building/context';
+import { textAt, useBuilding } from '../document/context';
 import { LengthField } from './LengthField';
 import { SelectField } from './SelectField';
 import { TextField } from './TextField';

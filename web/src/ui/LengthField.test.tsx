@@ -11,14 +11,19 @@ function show(faults: BuildingState['faults'] = []) {
   return { save, field: screen.getByLabelText('eaves') };
 }
 
+let asked: string[][] = [];
+
 beforeEach(() => {
+  asked = [];
   vi.stubGlobal('fetch', (_url: string, init: RequestInit) => {
-    const { text } = JSON.parse(typeof init.body === 'string' ? init.body : '{}') as { text: string };
-    const fault = /^\d+$/.test(text);
-    const body = fault
-      ? { message: 'no', problems: [{ path: PATH, code: 'length.no-unit', text: `“${text}” has no unit` }] }
-      : { real_mm: 1, model_mm: 38, imperial: text, metric: '', model: '38.00 mm' };
-    return Promise.resolve(new Response(JSON.stringify(body), { status: fault ? 422 : 200 }));
+    const { lengths } = JSON.parse(typeof init.body === 'string' ? init.body : '{}') as { lengths: { text: string }[] };
+    const readings = lengths.map(({ text }) =>
+      /^\d+$/.test(text)
+        ? { size: null, fault: `“${text}” has no unit` }
+        : { size: { real_mm: 1, model_mm: 38, imperial: text, metric: '', model: '38.00 mm' }, fault: null },
+    );
+    asked.push(lengths.map(({ text }) => text));
+    return Promise.resolve(new Response(JSON.stringify({ readings }), { status: 200 }));
   });
 });
 
@@ -59,6 +64,15 @@ describe('a length field', () => {
   it('shows the fault that is stored with the revision', async () => {
     show([{ path: PATH, code: 'x', text: 'stands below the base' }]);
     expect(await screen.findByRole('alert')).toHaveTextContent('stands below the base');
+  });
+
+  it('asks once for all lengths of a screen, and not again for what it knows', async () => {
+    const fields = ['9ft', '10ft', '9ft'].map((value, i) => (
+      <LengthField key={i} label={`length ${i}`} path={`lengths.${i}`} value={value} />
+    ));
+    showIn(buildingOf(), <>{fields}</>);
+    await waitFor(() => expect(screen.getAllByText('38.00 mm')).toHaveLength(3));
+    expect(asked).toEqual([['9ft', '10ft']]);
   });
 
   it('keeps and passes on what no server can read now', async () => {

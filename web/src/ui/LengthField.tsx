@@ -1,103 +1,78 @@
-import { useEffect, useId, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { ApiError, api } from '../api/client';
-import type { Problem, Size } from '../api/types';
-import { useBuilding } from '../features/building/context';
+import { ApiError } from '../api/client';
+import { lengthOptions, measureOf, type World } from '../api/lengths';
+import { useBuilding } from '../document/context';
 import { keepDraft, readDraft } from './drafts';
+import { useRested } from './useRested';
+
+const REST_MS = 250;
 
 interface Props {
   label: string;
   path: string;
   /** What the document holds there. */
   value: string;
-  world?: 'real' | 'model';
+  world?: World;
   optional?: boolean;
   /** Of the page, not of the building: the other world says nothing. */
   plain?: boolean;
 }
 
-/** What is typed is read by the server while it is typed, and saved when the field is left or Enter is pressed. */
-export function LengthField({ label, path, value, world = 'real', optional = false, plain = false }: Props) {
-  const { state, save, units } = useBuilding();
-  const id = useId();
+/** What is typed into a field of the document, kept at it until it can be saved, and what the server makes of it. */
+function useLength({ path, value, world = 'real', optional = false }: Omit<Props, 'label'>) {
+  const { state, save } = useBuilding();
+  const queries = useQueryClient();
   const [draft, setDraft] = useState<string | null>(() => readDraft(state.id, path));
-  const [reading, setReading] = useState<Size | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
   const text = draft ?? value;
-  const scale = typeof state.document.scale === 'string' ? state.document.scale : '1:76.2';
-  const gauge = gaugeOf(state.document.gauge);
-  const stored = state.faults.find((problem) => problem.path === path)?.text;
+  const measure = measureOf(state.document);
+  const asked = useRested(text, draft === null ? 0 : REST_MS);
+  const reading = useQuery({ ...lengthOptions(measure, asked, world), enabled: asked !== '' });
 
-  useEffect(() => {
-    const current = { live: true };
-    const wait = setTimeout(
-      () => {
-        if (text === '') {
-          setReading(null);
-          setFault(optional ? null : 'this is required');
-          return;
-        }
-        api
-          .post<Size>('lengths', { text, scale, world, path, gauge })
-          .then((size) => {
-            if (!current.live) return;
-            setReading(size);
-            setFault(null);
-          })
-          .catch((error: unknown) => {
-            if (!current.live) return;
-            setReading(null);
-            setFault(faultOf(error, path));
-          });
-      },
-      draft === null ? 0 : 250,
-    );
-    return () => {
-      current.live = false;
-      clearTimeout(wait);
-    };
-  }, [text, scale, world, path, draft, optional, gauge.brick, gauge.course]); // eslint-disable-line react-hooks/exhaustive-deps
+  function put(next: string | null) {
+    setDraft(next);
+    keepDraft(state.id, path, next);
+  }
+
+  /** False where it is no length. With no server to read it, it is saved as it is; a fault in it will show at this field then. */
+  async function isReadable(typed: string): Promise<boolean> {
+    try {
+      return (await queries.query(lengthOptions(measure, typed, world))).fault === null;
+    } catch (error) {
+      return error instanceof ApiError && (error.status === 0 || error.status >= 500);
+    }
+  }
 
   async function commit() {
     if (draft === null) return;
-    if (draft === value) {
-      setDraft(null);
-      keepDraft(state.id, path, null);
-      return;
+    const isGone = draft === '' && optional;
+    if (draft !== value) {
+      if (!isGone && !(await isReadable(draft))) return;
+      save([{ op: 'set', path, value: isGone ? null : draft }]);
     }
-    if (draft === '' && optional) {
-      save([{ op: 'set', path, value: null }]);
-    } else {
-      try {
-        await api.post<Size>('lengths', { text: draft, scale, world, path, gauge });
-      } catch (error) {
-        // With no server to read it, it is kept and sent with the rest; a fault in it will show at this field then.
-        if (error instanceof ApiError && (error.status === 0 || error.status >= 500)) {
-          save([{ op: 'set', path, value: draft }]);
-          keepDraft(state.id, path, null);
-          setDraft(null);
-          return;
-        }
-        // It stays at the field, with what is wrong with it.
-        setFault(faultOf(error, path));
-        keepDraft(state.id, path, draft);
-        return;
-      }
-      save([{ op: 'set', path, value: draft }]);
-    }
-    keepDraft(state.id, path, null);
-    setDraft(null);
+    put(null);
   }
 
-  const wrong = fault ?? stored;
+  const missing = asked === '' && !optional ? 'this is required' : null;
+  const fault = missing ?? reading.data?.fault ?? reading.error?.message ?? null;
+  const stored = state.faults.find((problem) => problem.path === path)?.text;
+  return { text, put, commit, size: asked === '' ? null : (reading.data?.size ?? null), wrong: fault ?? stored };
+}
+
+/** What is typed is read by the server while it is typed, and saved when the field is left or Enter is pressed. */
+export function LengthField({ label, plain = false, ...field }: Props) {
+  const { units } = useBuilding();
+  const id = useId();
+  const { text, put, commit, size, wrong } = useLength(field);
   const other =
-    reading === null || plain
+    size === null || plain
       ? ''
-      : world === 'real'
-        ? reading.model
+      : field.world !== 'model'
+        ? size.model
         : units === 'imperial'
-          ? reading.imperial
-          : reading.metric;
+          ? size.imperial
+          : size.metric;
   return (
     <div className="field-row">
       <Form.Label htmlFor={id}>{label}</Form.Label>
@@ -108,18 +83,12 @@ export function LengthField({ label, path, value, world = 'real', optional = fal
         autoComplete="off"
         aria-invalid={wrong !== undefined}
         aria-describedby={`${id}-other`}
-        onChange={(event) => {
-          setDraft(event.target.value);
-          keepDraft(state.id, path, event.target.value);
-        }}
+        onChange={(event) => put(event.target.value)}
         onBlur={() => void commit()}
         onKeyDown={(event) => {
           event.stopPropagation();
           if (event.key === 'Enter') void commit();
-          if (event.key === 'Escape') {
-            setDraft(null);
-            keepDraft(state.id, path, null);
-          }
+          if (event.key === 'Escape') put(null);
         }}
       />
       <span className="other">{other}</span>
@@ -128,16 +97,4 @@ export function LengthField({ label, path, value, world = 'real', optional = fal
       </span>
     </div>
   );
-}
-
-function gaugeOf(gauge: unknown): { brick?: string; course?: string } {
-  if (gauge === null || typeof gauge !== 'object') return {};
-  const { brick, course } = gauge as Record<string, unknown>;
-  return { ...(typeof brick === 'string' ? { brick } : {}), ...(typeof course === 'string' ? { course } : {}) };
-}
-
-function faultOf(error: unknown, path: string): string {
-  if (!(error instanceof ApiError)) return 'this could not be read';
-  const problems: Problem[] = error.problems;
-  return problems.find((problem) => problem.path === path)?.text ?? problems[0]?.text ?? error.message;
 }

@@ -1,23 +1,27 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useContext, useRef, useState } from 'react';
-import { ApiError, api } from '../api/client';
-import type { Size } from '../api/types';
-import { BuildingContext } from '../features/building/context';
+import { lengthOptions, measureOf, type World } from '../api/lengths';
+import type { Reading } from '../api/types';
+import { BuildingContext, type BuildingContextValue } from '../document/context';
 
 const REST_MS = 200;
 
 /** Either side of the double rule typed into: the other side answers, and the rule shows the place. */
 export function RuleFigures({ onMark }: { onMark: (mm: number | null) => void }) {
   const building = useContext(BuildingContext);
+  return building === null ? null : <Figures building={building} onMark={onMark} />;
+}
+
+function Figures({ building, onMark }: { building: BuildingContextValue; onMark: (mm: number | null) => void }) {
+  const queries = useQueryClient();
   const [texts, setTexts] = useState({ real: '', model: '' });
   const [fault, setFault] = useState<string | null>(null);
   const asking = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const turns = useRef(0);
-  if (building === null) return null;
   const { state, units } = building;
-  const scale = typeof state.document.scale === 'string' ? state.document.scale : '1:76.2';
 
   /** Asks once typing rests; an answer to what no longer stands there is let go. */
-  function read(world: 'real' | 'model', text: string) {
+  function read(world: World, text: string) {
     setTexts(world === 'real' ? { real: text, model: '' } : { real: '', model: text });
     setFault(null);
     clearTimeout(asking.current);
@@ -27,19 +31,18 @@ export function RuleFigures({ onMark }: { onMark: (mm: number | null) => void })
       return;
     }
     asking.current = setTimeout(() => {
-      api
-        .post<Size>('lengths', { text, scale, world })
-        .then((size) => {
+      queries
+        .query(lengthOptions(measureOf(state.document), text, world))
+        .catch((error: unknown): Reading => ({ size: null, fault: error instanceof Error ? error.message : null }))
+        .then(({ size, fault: wrong }) => {
           if (turn !== turns.current) return;
+          setFault(wrong);
+          onMark(size?.model_mm ?? null);
+          if (size === null) return;
           const other = units === 'imperial' ? size.imperial : size.metric;
           setTexts(world === 'real' ? { real: text, model: size.model } : { real: other, model: text });
-          onMark(size.model_mm);
         })
-        .catch((error: unknown) => {
-          if (turn !== turns.current) return;
-          setFault(error instanceof ApiError ? (error.problems[0]?.text ?? error.message) : null);
-          onMark(null);
-        });
+        .catch(() => undefined);
     }, REST_MS);
   }
 

@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { useBuilding } from '../features/building/context';
+import { useBuilding } from '../document/context';
 
 interface Props {
   label: string;

@@ -7,7 +7,7 @@ import { buildingOptions, madeOptions } from '../../api/options';
 import type { Made, MadePiece, MadeState } from '../../api/types';
 import { Ghost } from '../../drawing/Ghost';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 const STATES: readonly MadeState[] = ['printed', 'cut', 'papered', 'fixed'];
 const FILTERS = ['all', 'stale', 'not cut yet', 'not fixed yet'] as const;

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
 import { buildingOptions } from '../../api/options';
@@ -7,10 +7,10 @@ import type { BuildingState, DocketEntry, Size, User } from '../../api/types';
 import { FindButton } from '../../ui/FindButton';
 import { Failed, Loading } from '../../ui/States';
 import { onVerb } from '../../ui/verbs';
-import { BuildingContext } from './context';
+import { BuildingContext } from '../../document/context';
 import { DocketDetail } from './DocketDetail';
 import { Faults, SaveWords } from './Notices';
-import { withTyped } from './pending';
+import { withTyped } from '../../document/pending';
 import { SavePanels } from './SavePanels';
 import { useSaving } from './useSaving';
 
@@ -126,7 +126,9 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
           </NavLink>
         </nav>
         <main className="stage-body">
-          <Outlet />
+          <Suspense fallback={<Loading what="this stage" />}>
+            <Outlet />
+          </Suspense>
         </main>
       </div>
     </BuildingContext.Provider>

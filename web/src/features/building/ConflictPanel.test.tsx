@@ -17,6 +17,7 @@ const mine = [
 ];
 
 const conflict: Conflict = {
+  code: 'conflict',
   message: 'changed',
   base: 2,
   theirs: {
@@ -28,8 +29,10 @@ const conflict: Conflict = {
     parts_changed: 4,
     is_sound: true,
     at: '2026-11-26T12:00:00Z',
+    document: {},
   },
   mine: { summary: 'both', document: {} },
+  sent: {},
   differences: { theirs: [difference('eaves', 'eaves from 9ft to 10ft', true)], mine },
 };
 

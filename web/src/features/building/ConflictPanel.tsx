@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Conflict, Difference } from '../../api/types';
-import type { Settlement } from './useSaving';
+import type { Settlement } from './SavingMachine';
 
 /** Both versions, what differs, and what to keep of them. */
 export function ConflictPanel({ conflict, settle }: { conflict: Conflict; settle: (how: Settlement) => void }) {

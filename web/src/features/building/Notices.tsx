@@ -1,5 +1,5 @@
 import type { BuildingState } from '../../api/types';
-import type { SaveState } from './useSaving';
+import type { SaveState } from './SavingMachine';
 
 const LOOKS: Record<SaveState['kind'], string> = {
   saved: '',

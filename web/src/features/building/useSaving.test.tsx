@@ -25,6 +25,7 @@ function state(number: number, name = 'Hut') {
 }
 
 const conflict = {
+  code: 'conflict',
   message: 'changed',
   base: 1,
   theirs: state(7).revision,
@@ -33,7 +34,7 @@ const conflict = {
 };
 
 /** A server that answers as told, in order; then saves. */
-function serve(answers: (number | 'gone')[]) {
+function serve(answers: (number | 'gone' | 'fixed')[]) {
   const sent: Sent[] = [];
   vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
     if (init.method === 'GET') return Promise.resolve(new Response(JSON.stringify(state(7)), { status: 200 }));
@@ -46,12 +47,12 @@ function serve(answers: (number | 'gone')[]) {
     const content =
       answer === 409
         ? conflict
-        : answer === 428
-          ? { message: 'fixed', parts: [] }
+        : answer === 'fixed'
+          ? { code: 'fixed', message: 'fixed', parts: [] }
           : answer === 422
             ? { message: 'no', problems: [{ path: 'p', code: 'c', text: 'cannot be' }] }
             : state(body.base + 1);
-    return Promise.resolve(new Response(JSON.stringify(content), { status: answer }));
+    return Promise.resolve(new Response(JSON.stringify(content), { status: answer === 'fixed' ? 409 : answer }));
   });
   return sent;
 }
@@ -189,7 +190,7 @@ describe('saving', () => {
   });
 
   it('asks before a fixed part changes, and does what it is told', async () => {
-    const sent = serve([428, 201, 428]);
+    const sent = serve(['fixed', 201, 'fixed']);
     const { result } = begin();
     act(() => result.current.save(edit('A')));
     await waitFor(() => expect(result.current.status).toEqual({ kind: 'fixed', message: 'fixed', parts: [] }));

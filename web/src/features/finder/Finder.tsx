@@ -6,6 +6,7 @@ import { useLocation, useNavigate } from 'react-router';
 import { foundOptions } from '../../api/options';
 import type { FoundResult } from '../../api/types';
 import { FIND } from '../../ui/FindButton';
+import { focusWhenShown } from '../../ui/focus';
 
 const SCALES = ['1:22.5', '1:43.5', '1:76.2', '1:87.1', '1:148', '1:160'];
 
@@ -85,7 +86,7 @@ function Found({ close, onVerb }: FoundProps) {
   }
 
   return (
-    <div className="finder" onKeyDown={onKeyDown}>
+    <div className="finder">
       <h2 id="finder-title" className="visually-hidden">
         Find
       </h2>
@@ -95,7 +96,7 @@ function Found({ close, onVerb }: FoundProps) {
           aria-label="Find a length, a part, or what to do"
           placeholder="7ft 6in, W2, print stale …"
           value={text}
-          autoFocus
+          ref={focusWhenShown}
           autoComplete="off"
           spellCheck={false}
           role="combobox"
@@ -107,6 +108,7 @@ function Found({ close, onVerb }: FoundProps) {
             setAt(0);
             setCopied(null);
           }}
+          onKeyDown={onKeyDown}
         />
         {building === null && (
           <select
@@ -123,6 +125,8 @@ function Found({ close, onVerb }: FoundProps) {
       </div>
       <ul id="finder-results" role="listbox" aria-label="Found">
         {results.map((result, i) => (
+          // By keyboard they are chosen from the field above.
+          // eslint-disable-next-line jsx-a11y/click-events-have-key-events
           <li
             key={`${result.kind} ${result.text}`}
             id={`found-${i}`}

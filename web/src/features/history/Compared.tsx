@@ -5,7 +5,7 @@ import type { ComparedSide } from '../../api/types';
 import { Elevation } from '../../drawing/Elevation';
 import { GhostList } from '../../drawing/Ghost';
 import { WallChooser } from '../../drawing/WallChooser';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 /** Two revisions side by side on the drawing, and below it how they differ. */
 export function Compared({ from, to }: { from: number; to: number }) {

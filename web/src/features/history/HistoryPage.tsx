@@ -4,8 +4,9 @@ import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { api } from '../../api/client';
 import type { Revision } from '../../api/types';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 import { Compared } from './Compared';
+import { focusWhenShown } from '../../ui/focus';
 
 /** What changed, in words and figures; any two revisions side by side; and the way back to each. */
 export function HistoryPage() {
@@ -149,7 +150,7 @@ function Name({ revision }: { revision: Revision }) {
         aria-label={`Name of revision ${revision.number}`}
         value={text}
         maxLength={200}
-        autoFocus
+        ref={focusWhenShown}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => event.key === 'Escape' && setText(null)}
       />

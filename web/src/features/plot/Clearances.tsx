@@ -1,4 +1,4 @@
-import type { PlotView } from '../../api/plot';
+import type { PlotView } from '../../api/types';
 
 /** What is left to everything round it, the worst first; each sentence opens its sum. */
 export function Clearances({

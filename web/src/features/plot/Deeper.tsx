@@ -4,9 +4,9 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { sightOptions } from '../../api/options';
-import type { Perspective } from '../../api/plot';
+import type { Perspective } from '../../api/types';
 import { SightPicture } from './SightPicture';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 /** What is built shallower than it looks: blocks that recede to one point, and the insides of openings. */
 export function Deeper() {

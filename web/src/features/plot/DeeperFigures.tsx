@@ -2,7 +2,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Entries } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 import { RecedingBlocks } from './Deeper';
 
 /** How shallow it is built, and how deep it is to look. */

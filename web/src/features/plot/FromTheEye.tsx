@@ -3,9 +3,9 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { sightOptions } from '../../api/options';
-import type { SeenFace } from '../../api/plot';
+import type { SeenFace } from '../../api/types';
 import type { Edit } from '../../api/types';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 import { SightPicture } from './SightPicture';
 
 /** What is seen from the end of the eye's travel is drawn in plan. */

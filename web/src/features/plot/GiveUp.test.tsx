@@ -1,6 +1,6 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { CompromiseRow, Compromises } from '../../api/plot';
+import type { CompromiseRow, Compromises } from '../../api/types';
 import { standInServer } from '../../testing/building';
 import { showRow } from '../../testing/row';
 import { GiveUp } from './GiveUp';

@@ -3,11 +3,11 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { compromisesOptions } from '../../api/options';
-import type { CompromiseRow, Compromises, Direction } from '../../api/plot';
+import type { CompromiseRow, Compromises, Direction } from '../../api/types';
 import type { Edit, Json } from '../../api/types';
 import { Shapes } from '../../drawing/Shapes';
 import { entriesAt } from '../../ui/Entries';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 const DIRECTIONS = [
   ['across', 'wide'],
@@ -26,7 +26,7 @@ const STEPS: Record<string, string> = {
   omit: 'left out',
 };
 
-const FILLS = { wall: '#e6dcc4', opening: '#fbfaf6' };
+const FILLS = { wall: 'var(--ground)', opening: 'var(--sheet)' };
 
 const UNPROTECT: Edit = { op: 'set', path: 'compression.protect', value: [] };
 

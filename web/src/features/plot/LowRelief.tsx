@@ -3,10 +3,10 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { reliefOptions } from '../../api/options';
-import type { ReliefRow } from '../../api/plot';
+import type { ReliefRow } from '../../api/types';
 import { type Bounds, boundsOf } from '../../drawing/geometry';
 import { Shapes } from '../../drawing/Shapes';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 const NAMES: Record<string, string> = {
   slice: 'Slice',
@@ -16,7 +16,7 @@ const NAMES: Record<string, string> = {
   'keep-ridge': 'Keep the ridge',
 };
 
-const FILLS = { wall: '#e6dcc4', roof: '#d9b7a6' };
+const FILLS = { wall: 'var(--ground)', roof: 'var(--seen-wall)' };
 
 /** A building cut to a depth before the backscene: the five schools side by side. */
 export function LowRelief() {

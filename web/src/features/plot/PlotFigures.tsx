@@ -3,7 +3,7 @@ import { Entries, entriesAt, freeId, numberOf } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 const WAYS = [
   ['up', 'lifted up'],

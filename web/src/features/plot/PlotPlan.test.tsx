@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { Clearance, PlotView } from '../../api/plot';
+import type { Clearance, PlotView } from '../../api/types';
 import { standInServer } from '../../testing/building';
 import { showRow } from '../../testing/row';
 import { Clearances } from './Clearances';

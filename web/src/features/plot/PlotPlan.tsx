@@ -1,11 +1,11 @@
 import type { KeyboardEvent } from 'react';
-import type { PlotView } from '../../api/plot';
+import type { PlotView } from '../../api/types';
 import type { Point } from '../../api/types';
 import { arrowOf } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { type Bounds, boundsOf, pathOf } from '../../drawing/geometry';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 interface Props {
   plot: PlotView;
@@ -66,11 +66,11 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
     >
       {({ perPx }) => (
         <>
-          <path d={pathOf(plot.outline)} fill="#f3eee0" stroke="none" />
+          <path d={pathOf(plot.outline)} fill="var(--plain)" stroke="none" />
           {plot.roads.map((road) => (
             <g key={road.id}>
               {road.rings.map((ring, i) => (
-                <path key={i} d={pathOf(ring)} fill="#ddd6c4" stroke="none" />
+                <path key={i} d={pathOf(ring)} fill="var(--road)" stroke="none" />
               ))}
               <Name ring={road.rings[0] ?? []} perPx={perPx}>
                 {road.name}
@@ -84,12 +84,12 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
                   key={i}
                   d={pathOf(line, false)}
                   fill="none"
-                  stroke="#4c5b66"
+                  stroke="var(--slate)"
                   strokeWidth={perPx}
                   strokeDasharray={`${6 * perPx} ${4 * perPx}`}
                 />
               ))}
-              <path d={pathOf(track.middle, false)} fill="none" stroke="#1f2a2e" strokeWidth={3 * perPx} />
+              <path d={pathOf(track.middle, false)} fill="none" stroke="var(--ink)" strokeWidth={3 * perPx} />
               <Name ring={track.middle} perPx={perPx} below>
                 {track.name}
               </Name>
@@ -97,7 +97,7 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
           ))}
           {plot.neighbours.map((one) => (
             <g key={one.id}>
-              <path d={pathOf(one.ring)} fill="#cfc8b6" stroke="#4c5b66" strokeWidth={perPx} />
+              <path d={pathOf(one.ring)} fill="var(--solid)" stroke="var(--slate)" strokeWidth={perPx} />
               <Name ring={one.ring} perPx={perPx}>
                 {one.name}
               </Name>
@@ -107,7 +107,7 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
             <g key={edge.name}>
               <path
                 d={pathOf(edge.line, false)}
-                stroke={edge.backscene ? '#4c5b66' : '#1f2a2e'}
+                stroke={edge.backscene ? 'var(--slate)' : 'var(--ink)'}
                 strokeWidth={(edge.backscene ? 5 : 1.5) * perPx}
               />
               {edge.backscene && (
@@ -118,15 +118,22 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
             </g>
           ))}
           {plot.walls.map((ring, i) => (
-            <path key={i} d={pathOf(ring)} fill="#e6dcc4" stroke="#1f2a2e" strokeWidth={perPx * 0.8} />
+            <path key={i} d={pathOf(ring)} fill="var(--ground)" stroke="var(--ink)" strokeWidth={perPx * 0.8} />
           ))}
           {plot.roofs.map((ring, i) => (
-            <path key={i} d={pathOf(ring)} fill="#efe0d6" stroke="#9c7d6c" strokeWidth={perPx * 0.8} opacity={0.8} />
+            <path
+              key={i}
+              d={pathOf(ring)}
+              fill="var(--chosen)"
+              stroke="var(--track)"
+              strokeWidth={perPx * 0.8}
+              opacity={0.8}
+            />
           ))}
           {plot.obstacles.map((one) => (
             <g key={one.id}>
               {one.rings.map((ring, i) => (
-                <path key={i} d={pathOf(ring)} fill="#b9832b" stroke="#7d5510" strokeWidth={perPx} />
+                <path key={i} d={pathOf(ring)} fill="var(--ochre)" stroke="var(--ochre-text)" strokeWidth={perPx} />
               ))}
               <Name ring={one.rings[0] ?? []} perPx={perPx} below>
                 {one.name}
@@ -137,7 +144,7 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
             if (one.line === null) return null;
             const [from, to] = one.line;
             const key = `${one.kind} ${one.with}`;
-            const colour = one.fits ? '#5d7045' : '#b3261e';
+            const colour = one.fits ? 'var(--moss)' : 'var(--signal)';
             return (
               <g key={i} className="opening" onClick={() => onChoose(chosen === key ? null : key)}>
                 <path

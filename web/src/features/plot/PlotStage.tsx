@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Edit, Point } from '../../api/types';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 import { Clearances } from './Clearances';
 import { Deeper } from './Deeper';
 import { DeeperFigures } from './DeeperFigures';

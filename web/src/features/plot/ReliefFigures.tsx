@@ -1,6 +1,6 @@
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 const BACKS = [
   ['open', 'open'],

@@ -3,7 +3,7 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { materialOptions, scalesOptions } from '../../api/options';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 /** The building at other scales, what a scale changes and what it does not, and what stock stands for. */
 export function Scales() {

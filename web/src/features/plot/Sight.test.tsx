@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { Sight, SightPicture } from '../../api/plot';
+import type { Sight, SightDrawing } from '../../api/types';
 import { standInServer } from '../../testing/building';
 import { showRow } from '../../testing/row';
 import { Deeper } from './Deeper';
@@ -9,7 +9,7 @@ import { FromTheEye } from './FromTheEye';
 
 const server = standInServer();
 
-const picture = (key: string): SightPicture => ({
+const picture = (key: string): SightDrawing => ({
   shapes: [
     {
       kind: 'wall',
@@ -68,7 +68,7 @@ describe('from the eye', () => {
     expect(container.querySelectorAll('[data-line=vanish]')).toHaveLength(0);
     fireEvent.click(screen.getByRole('button', { name: /looks past the flank/ }));
     const plan = screen.getByRole('img', { name: 'Lines of sight, in plan' });
-    expect(plan.querySelector('[data-line=flank] path')).toHaveAttribute('stroke', '#9c4a32');
+    expect(plan.querySelector('[data-line=flank] path')).toHaveAttribute('stroke', 'var(--brick)');
     fireEvent.click(screen.getByRole('button', { name: 'The top does not show.' }));
     expect(screen.getByRole('img', { name: 'Lines of sight, in section' })).toBeInTheDocument();
   });

@@ -1,14 +1,14 @@
-import type { SightPicture as Picture } from '../../api/plot';
+import type { SightDrawing as Picture } from '../../api/types';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 const FILLS: Record<string, string> = {
-  board: '#f3eee0',
-  neighbour: '#cfc8b6',
-  wall: '#e6dcc4',
-  roof: '#d9b7a6',
+  board: 'var(--plain)',
+  neighbour: 'var(--solid)',
+  wall: 'var(--ground)',
+  roof: 'var(--seen-wall)',
 };
 
 /** What a closer look holds. */
@@ -60,7 +60,7 @@ export function SightPicture({
               key={i}
               d={pathOf(shape.ring, shape.ring.length > 2)}
               fill={FILLS[shape.kind] ?? 'none'}
-              stroke={shape.kind === 'backscene' ? '#4c5b66' : '#1f2a2e'}
+              stroke={shape.kind === 'backscene' ? 'var(--slate)' : 'var(--ink)'}
               strokeWidth={(shape.kind === 'backscene' ? 4 : 0.8) * perPx}
               strokeDasharray={shape.kind === 'ghost' ? `${3 * perPx} ${3 * perPx}` : undefined}
             />
@@ -72,7 +72,7 @@ export function SightPicture({
                 <path
                   d={pathOf([line.from, line.to], false)}
                   fill="none"
-                  stroke={isChosen ? '#9c4a32' : '#4c5b66'}
+                  stroke={isChosen ? 'var(--brick)' : 'var(--slate)'}
                   strokeWidth={(isChosen ? 2.6 : 1.1) * perPx}
                   strokeDasharray={line.limit ? `${7 * perPx} ${4 * perPx}` : undefined}
                 />
@@ -84,7 +84,7 @@ export function SightPicture({
           })}
           {picture.eyes.map((eye, i) => (
             <g key={i}>
-              <circle cx={eye.at[0]} cy={eye.at[1]} r={4 * perPx} fill="#1f2a2e" />
+              <circle cx={eye.at[0]} cy={eye.at[1]} r={4 * perPx} fill="var(--ink)" />
               <Words x={eye.at[0]} y={eye.at[1] - 17 * perPx} perPx={perPx} size={11.5}>
                 {eye.text}
               </Words>

@@ -6,7 +6,7 @@ import { Entries, entriesAt, freeId } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 const SHAPES = [
   ['rect', 'rectangle'],

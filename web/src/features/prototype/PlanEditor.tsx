@@ -4,7 +4,7 @@ import { arrowOf } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 interface Props {
   chosen: string;
@@ -90,8 +90,8 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
               >
                 <path
                   d={pathOf(block.ring)}
-                  fill={isChosen ? '#efe0d6' : '#efe9da'}
-                  stroke={isChosen ? '#9c4a32' : '#1f2a2e'}
+                  fill={isChosen ? 'var(--chosen)' : 'var(--block)'}
+                  stroke={isChosen ? 'var(--brick)' : 'var(--ink)'}
                   strokeWidth={(isChosen ? 2.5 : 1.5) * perPx}
                 />
                 <BlockWords block={block} perPx={perPx} />
@@ -104,7 +104,7 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
                 key={i}
                 d={pathOf([line.from, line.to], false)}
                 fill="none"
-                stroke="#4c5b66"
+                stroke="var(--slate)"
                 strokeWidth={perPx}
                 strokeDasharray={
                   line.kind === 'eaves' || line.kind === 'verge' ? `${6 * perPx} ${4 * perPx}` : undefined
@@ -122,7 +122,7 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
               <g key={i}>
                 <path
                   d={pathOf([gap.from, gap.to], false)}
-                  stroke="#9c4a32"
+                  stroke="var(--brick)"
                   strokeWidth={perPx}
                   strokeDasharray={`${3 * perPx} ${2 * perPx}`}
                 />

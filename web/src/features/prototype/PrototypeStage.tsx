@@ -7,7 +7,7 @@ import { entriesAt } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 import { BlockFigures } from './BlockFigures';
 import { PlanEditor } from './PlanEditor';
 

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { EdgeKind, PlanEdge } from '../../api/types';
 import { SelectField } from '../../ui/SelectField';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 const KINDS = [
   ['hip', 'a slope rises from it'],

@@ -3,7 +3,7 @@ import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import type { RoofPanel } from '../../api/types';
 import { SelectField } from '../../ui/SelectField';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 interface Props {
   panels: RoofPanel[];
@@ -38,8 +38,8 @@ export function PanelView({ panels, panel, onChoose }: Props) {
             <path
               d={[panel.outline, ...panel.holes].map((ring) => pathOf(ring)).join('')}
               fillRule="evenodd"
-              fill="#dfe3e4"
-              stroke="#1f2a2e"
+              fill="var(--panel)"
+              stroke="var(--ink)"
               strokeWidth={1.5 * perPx}
             />
             {panel.outline.map((point, i) => {

@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import { Canvas } from '../../drawing/Canvas';
 import { boundsOf, pathOf } from '../../drawing/geometry';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 interface Props {
   edge: string | null;
@@ -47,7 +47,7 @@ export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
       {({ perPx }) => (
         <>
           {roof.panels.map((panel) => (
-            <path key={panel.part} d={pathOf(panel.plan)} fill="#cfd5d8" stroke="none" />
+            <path key={panel.part} d={pathOf(panel.plan)} fill="var(--roof)" stroke="none" />
           ))}
           {roof.lines.map((one, i) => (
             <path
@@ -55,7 +55,7 @@ export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
               className="opening"
               data-line={one.kind}
               d={pathOf([one.from, one.to], false)}
-              stroke={i === line ? '#9c4a32' : '#1f2a2e'}
+              stroke={i === line ? 'var(--brick)' : 'var(--ink)'}
               strokeWidth={(i === line ? 3.5 : one.kind === 'ridge' || one.kind === 'hip' ? 2 : 1.2) * perPx}
               strokeDasharray={DASH[one.kind]?.map((part) => part * perPx).join(' ')}
               onClick={() => onLine(i)}
@@ -66,7 +66,7 @@ export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
               <path d={pathOf([one.from, one.to], false)} stroke="transparent" strokeWidth={14 * perPx} />
               <path
                 d={pathOf([one.from, one.to], false)}
-                stroke={one.key === edge ? '#9c4a32' : '#4c5b66'}
+                stroke={one.key === edge ? 'var(--brick)' : 'var(--slate)'}
                 strokeWidth={(one.key === edge ? 5 : 2.5) * perPx}
                 strokeDasharray={one.roof === 'gable' ? undefined : `${5 * perPx} ${3 * perPx}`}
               />

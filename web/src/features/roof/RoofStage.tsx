@@ -5,7 +5,7 @@ import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 import { EdgeFigures } from './EdgeFigures';
 import { PanelView } from './PanelView';
 import { RoofPlan } from './RoofPlan';

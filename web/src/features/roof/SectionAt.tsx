@@ -4,9 +4,14 @@ import { sectionOptions } from '../../api/options';
 import { Canvas } from '../../drawing/Canvas';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { SelectField } from '../../ui/SelectField';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
-const FILL: Record<string, string> = { wall: '#c9b9a5', roof: '#8f9aa1', floor: '#e6e0d0', strip: '#9c4a32' };
+const FILL: Record<string, string> = {
+  wall: 'var(--card-edge)',
+  roof: 'var(--roof-edge)',
+  floor: 'var(--card)',
+  strip: 'var(--brick)',
+};
 
 /** The card cut through where one slides to. */
 export function SectionAt() {
@@ -61,7 +66,13 @@ export function SectionAt() {
         >
           {({ perPx }) =>
             cut.data.rings.map((part, i) => (
-              <path key={i} d={pathOf(part.ring)} fill={FILL[part.name] ?? 'none'} stroke="#1f2a2e" strokeWidth={perPx}>
+              <path
+                key={i}
+                d={pathOf(part.ring)}
+                fill={FILL[part.name] ?? 'none'}
+                stroke="var(--ink)"
+                strokeWidth={perPx}
+              >
                 <title>{part.part}</title>
               </path>
             ))

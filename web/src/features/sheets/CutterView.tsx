@@ -4,7 +4,7 @@ import Button from 'react-bootstrap/Button';
 import { cutOptions } from '../../api/options';
 import type { Cut } from '../../api/types';
 import { pathOf } from '../../drawing/geometry';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 /** How much faster than the knife it is shown. */
 const FASTER = 20;
@@ -94,7 +94,7 @@ function Running({ cut }: { cut: Cut }) {
         </span>
       </div>
       <svg className="cutting" viewBox={`0 ${-h} ${w} ${h}`} role="img" aria-label="The sheet under the knife">
-        <rect x={0} y={-h} width={w} height={h} fill="#ffffff" stroke="#b3a98f" strokeWidth={0.4} />
+        <rect x={0} y={-h} width={w} height={h} fill="var(--paper)" stroke="var(--rule)" strokeWidth={0.4} />
         <g transform="scale(1 -1)" fill="none" strokeLinejoin="round">
           {cut.strokes.map((stroke, i) => {
             const share = Math.max(
@@ -103,11 +103,11 @@ function Running({ cut }: { cut: Cut }) {
             );
             return (
               <g key={i}>
-                <path d={pathOf(stroke.points, false)} stroke="#d9d4c7" strokeWidth={0.4} />
+                <path d={pathOf(stroke.points, false)} stroke="var(--board)" strokeWidth={0.4} />
                 {share > 0 && (
                   <path
                     d={pathOf(stroke.points, false)}
-                    stroke={stroke.tool === 'score' ? '#9c4a32' : '#1f2a2e'}
+                    stroke={stroke.tool === 'score' ? 'var(--brick)' : 'var(--ink)'}
                     strokeWidth={i === current ? 0.9 : 0.45}
                     pathLength={1}
                     strokeDasharray={`${share} 1`}

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { mockupOptions } from '../../api/options';
 import { SelectField } from '../../ui/SelectField';
-import { useBuilding } from '../building/context';
-import { RevisionNote } from '../building/RevisionNote';
+import { useBuilding } from '../../document/context';
+import { RevisionNote } from '../../document/RevisionNote';
 
 const SIZES = ['100', '75', '50', '33', '25'] as const;
 

@@ -11,7 +11,7 @@ import type { Made } from '../../api/types';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 import { CutterView } from './CutterView';
 import { MockupPanel } from './MockupPanel';
 import { TrialPrint } from './TrialPrint';

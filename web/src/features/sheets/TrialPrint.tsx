@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 /** The simulated printer: what a print with an error looks like, to try the proving rules on. */
 export function TrialPrint() {

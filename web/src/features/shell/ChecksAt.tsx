@@ -1,4 +1,4 @@
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 /** What a practitioner would remark on, of the things whose names end so. */
 export function ChecksAt({ at }: { at: string[] }) {

@@ -1,7 +1,7 @@
 import type { Opening, Wall } from '../../api/types';
 import { LengthField } from '../../ui/LengthField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 import { ChecksAt } from './ChecksAt';
 
 /** Figures of the chosen opening, with the sums of its frame and of the piers beside it. */

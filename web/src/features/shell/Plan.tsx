@@ -2,7 +2,7 @@ import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { SelectField } from '../../ui/SelectField';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 /** How the walls are put together, for the whole building. */
 export function Methods() {
@@ -91,21 +91,21 @@ export function Plan({ onChoose }: { onChoose: (key: string) => void }) {
             <path
               key={i}
               d={pathOf([line.from, line.to], false)}
-              stroke="#4c5b66"
+              stroke="var(--slate)"
               strokeWidth={perPx}
               strokeDasharray={line.kind === 'ridge' ? `${12 * perPx} ${4 * perPx}` : `${6 * perPx} ${4 * perPx}`}
             />
           ))}
           {plan.walls.map((wall, i) => (
             <g key={`${wall.key}-${i}`} className="opening" onClick={() => onChoose(wall.key)}>
-              <path d={pathOf(wall.ring)} fill="#c9b9a5" stroke="#1f2a2e" strokeWidth={1.2 * perPx} />
+              <path d={pathOf(wall.ring)} fill="var(--card-edge)" stroke="var(--ink)" strokeWidth={1.2 * perPx} />
               {wall.openings.map((ring, k) => (
-                <path key={k} d={pathOf(ring)} fill="#fbfaf6" stroke="#1f2a2e" strokeWidth={perPx} />
+                <path key={k} d={pathOf(ring)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={perPx} />
               ))}
             </g>
           ))}
           {plan.braces.map((ring, i) => (
-            <path key={i} d={pathOf(ring)} fill="#e6e0d0" stroke="#1f2a2e" strokeWidth={perPx} />
+            <path key={i} d={pathOf(ring)} fill="var(--card)" stroke="var(--ink)" strokeWidth={perPx} />
           ))}
           {plan.blocks.flatMap((block) =>
             block.edges.map((edge) => {

@@ -3,7 +3,7 @@ import type { Json, Wall, WallCorner } from '../../api/types';
 import { Entries, entriesAt, freeId } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 /** What is said of a wall beyond its single openings: its corners, rows in bays, what stays free, the ground along it. */
 export function WallDetails({ wall }: { wall: Wall }) {

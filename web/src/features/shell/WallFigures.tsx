@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Wall } from '../../api/types';
 import { WorkingsTable } from '../../ui/WorkingsTable';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 import { ChecksAt } from './ChecksAt';
 import { WallDetails } from './WallDetails';
 

@@ -4,7 +4,7 @@ import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
 import { WorkingsTable } from '../../ui/WorkingsTable';
-import { textAt, useBuilding } from '../building/context';
+import { textAt, useBuilding } from '../../document/context';
 
 const FINISHES = [
   ['brick-stretcher', 'brick, stretcher bond'],

@@ -87,6 +87,8 @@ export function StandCanvas({ stand, building, chosen, apart, section, eye, isSh
         ref={canvas}
         className="standing"
         tabIndex={0}
+        // It is worked by keys, as its label says.
+        // eslint-disable-next-line jsx-a11y/no-interactive-element-to-noninteractive-role
         role="application"
         aria-roledescription="drawing in space"
         aria-label={`${stand.pieces.length} pieces standing in their places. Arrow keys turn it, plus and minus come nearer and go away, Home goes back.`}

@@ -5,7 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { standOptions } from '../../api/options';
 import type { Stand, StandPiece } from '../../api/types';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 import type { StandScene } from './scene';
 import { StandCanvas } from './StandCanvas';
 

@@ -1,19 +1,17 @@
 import * as THREE from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Point, Stand, StandPiece } from '../../api/types';
+import { type Colour, colour } from '../../drawing/colours';
 import { boundsOf } from '../../drawing/geometry';
 
 /** Colours of stocks as they look on the bench. */
-const STOCKS: [RegExp, string][] = [
-  [/^acetate/, '#a9c4cc'],
-  [/^styrene/, '#f4f4f0'],
-  [/^(grey|corrugated)/, '#b9ad98'],
-  [/^(paper|label)/, '#c98f78'],
-  [/^card/, '#e6dfd0'],
+const STOCKS: [RegExp, Colour][] = [
+  [/^acetate/, 'acetate'],
+  [/^styrene/, 'styrene'],
+  [/^(grey|corrugated)/, 'greyboard'],
+  [/^(paper|label)/, 'paper-stock'],
+  [/^card/, 'card-stock'],
 ];
-const INK = '#1f2a2e';
-const CHOSEN = '#9c4a32';
-const BOARD = '#d9d4c7';
 const TEXTURE_PX_PER_MM = 12;
 const TEXTURE_MOST_PX = 2048;
 
@@ -24,7 +22,7 @@ interface Standing {
   sides: THREE.MeshLambertMaterial;
   edges: THREE.LineBasicMaterial;
   /** All that it is made of, to tell whether it is still the same after an edit. */
-  told: string;
+  fingerprint: string;
 }
 
 export interface SceneOptions {
@@ -53,9 +51,9 @@ export class StandScene {
   ) {
     this.#stand = stand;
     this.#renderer = new THREE.WebGLRenderer({ canvas, antialias: true });
-    this.#renderer.setClearColor(BOARD);
-    this.#scene.add(new THREE.HemisphereLight('#ffffff', '#a39b8b', 2.6));
-    const sun = new THREE.DirectionalLight('#ffffff', 1.6);
+    this.#renderer.setClearColor(colour('board'));
+    this.#scene.add(new THREE.HemisphereLight(colour('paper'), colour('shadow'), 2.6));
+    const sun = new THREE.DirectionalLight(colour('paper'), 1.6);
     sun.position.set(-1, -1.6, 2);
     this.#scene.add(sun);
     this.#camera.up.set(0, 0, 1);
@@ -80,9 +78,9 @@ export class StandScene {
       .filter((key) => stand.pieces.some((piece) => piece.phase === key));
     const before = new Map(this.#standing.map((one) => [one.piece.key, one]));
     this.#standing = stand.pieces.map((piece) => {
-      const told = JSON.stringify(piece);
+      const fingerprint = JSON.stringify(piece);
       const known = before.get(piece.key);
-      if (known?.told !== told) return this.#build(piece, told);
+      if (known?.fingerprint !== fingerprint) return this.#build(piece, fingerprint);
       before.delete(piece.key);
       return known;
     });
@@ -150,8 +148,8 @@ export class StandScene {
   choose(key: string | null): void {
     for (const one of this.#standing) {
       const isChosen = one.piece.key === key;
-      one.edges.color.set(isChosen ? CHOSEN : INK);
-      one.faces.emissive.set(isChosen ? '#7a2f1c' : '#000000');
+      one.edges.color.set(isChosen ? colour('brick') : colour('ink'));
+      one.faces.emissive.set(isChosen ? colour('glow') : 'black');
     }
     this.draw();
   }
@@ -212,18 +210,18 @@ export class StandScene {
     this.draw();
   }
 
-  #build(piece: StandPiece, told: string): Standing {
+  #build(piece: StandPiece, fingerprint: string): Standing {
     const isClear = piece.stock.startsWith('acetate');
-    const colour = STOCKS.find(([pattern]) => pattern.test(piece.stock))?.[1] ?? '#d8cfbd';
+    const own = colour(STOCKS.find(([pattern]) => pattern.test(piece.stock))?.[1] ?? 'other-stock');
     const faces = new THREE.MeshLambertMaterial({
-      color: colour,
+      color: own,
       side: THREE.DoubleSide,
       ...(isClear ? { transparent: true, opacity: 0.45 } : {}),
       // Papers lie on card; what lies in one plane would flicker.
       ...(piece.group === 'skin' ? { polygonOffset: true, polygonOffsetFactor: -1, polygonOffsetUnits: -1 } : {}),
     });
-    const sides = new THREE.MeshLambertMaterial({ color: colour, side: THREE.DoubleSide });
-    const edges = new THREE.LineBasicMaterial({ color: INK });
+    const sides = new THREE.MeshLambertMaterial({ color: own, side: THREE.DoubleSide });
+    const edges = new THREE.LineBasicMaterial({ color: colour('ink') });
     const group = new THREE.Group();
     for (const facet of piece.facets) {
       const shape = new THREE.Shape(facet.outline.map(vector));
@@ -241,7 +239,7 @@ export class StandScene {
     }
     this.#scene.add(group);
     if (piece.art) this.#paper(piece, faces);
-    return { piece, group, faces, sides, edges, told };
+    return { piece, group, faces, sides, edges, fingerprint };
   }
 
   /** Lays a paper's own print on it; its facets carry the coordinates of the whole sheet. */
@@ -259,7 +257,7 @@ export class StandScene {
       texture.colorSpace = THREE.SRGBColorSpace;
       texture.repeat.set(1 / w, 1 / h);
       faces.map = texture;
-      faces.color.set('#ffffff');
+      faces.color.set(colour('paper'));
       faces.needsUpdate = true;
       this.draw();
     };

@@ -2,18 +2,18 @@ import { wallOf } from '../../ui/walls';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { fitOptions } from '../../api/options';
-import type { Check, Fit, JointMeasure, Part } from '../../api/types';
+import { dryFitOptions } from '../../api/options';
+import type { Check, DryFit, FreeEdge, JointMeasure, Part } from '../../api/types';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../building/context';
+import { useBuilding } from '../../document/context';
 
 const LEVELS = { ok: 'fits', note: 'note', warn: 'look again', stop: 'stop' } as const;
 
 /** Every joint as it was measured, every edge that is free, and every check: worst first. */
-export function FitPage() {
+export function DryFitPage() {
   const { state, derived } = useBuilding();
-  const fit = useQuery({ ...fitOptions(state.id, state.revision.number), enabled: state.faults.length === 0 });
+  const fit = useQuery({ ...dryFitOptions(state.id, state.revision.number), enabled: state.faults.length === 0 });
   const [chosen, setChosen] = useState<string | null>(null);
   if (state.faults.length > 0 || derived === null) {
     return (
@@ -65,7 +65,7 @@ const nameOf = (parts: Map<string, Part>, id: string) => {
 };
 
 interface JointsProps {
-  fit: Fit;
+  fit: DryFit;
   parts: Map<string, Part>;
   chosen: string | null;
   onChoose: (id: string) => void;
@@ -130,13 +130,18 @@ function JointFigure({ measure, parts }: { measure: JointMeasure; parts: Map<str
         >
           <g transform="scale(1 -1)" strokeWidth={0.25}>
             {drawing.met.map((ring, i) => (
-              <path key={`m${i}`} d={pathOf(ring)} fill={i === 0 ? '#efe6da' : '#fbfaf6'} stroke="#1f2a2e" />
+              <path
+                key={`m${i}`}
+                d={pathOf(ring)}
+                fill={i === 0 ? 'var(--edge-wash)' : 'var(--sheet)'}
+                stroke="var(--ink)"
+              />
             ))}
             {drawing.stands.map((ring, i) => (
-              <path key={`s${i}`} d={pathOf(ring)} fill="#9c4a3255" stroke="#9c4a32" />
+              <path key={`s${i}`} d={pathOf(ring)} fill="var(--brick)" fillOpacity={0.33} stroke="var(--brick)" />
             ))}
             {drawing.contact.length > 1 && (
-              <path d={pathOf(drawing.contact, false)} fill="none" stroke="#9c4a32" strokeWidth={0.8} />
+              <path d={pathOf(drawing.contact, false)} fill="none" stroke="var(--brick)" strokeWidth={0.8} />
             )}
           </g>
         </svg>
@@ -145,8 +150,6 @@ function JointFigure({ measure, parts }: { measure: JointMeasure; parts: Map<str
     </>
   );
 }
-
-type FreeEdge = Fit['free'][number];
 
 const keyOf = (edge: FreeEdge) => `${edge.part}/${edge.edge}`;
 
@@ -167,8 +170,8 @@ function EdgeFigure({ edge, parts }: { edge: FreeEdge; parts: Map<string, Part> 
           viewBox={`${bounds.x0 - 2} ${-(bounds.y1 + 2)} ${bounds.x1 - bounds.x0 + 4} ${bounds.y1 - bounds.y0 + 4}`}
         >
           <g transform="scale(1 -1)" strokeWidth={0.25}>
-            <path d={pathOf(outline)} fill="#efe6da" stroke="#1f2a2e" />
-            <path d={pathOf(line, false)} fill="none" stroke="#9c4a32" strokeWidth={1.2} />
+            <path d={pathOf(outline)} fill="var(--edge-wash)" stroke="var(--ink)" />
+            <path d={pathOf(line, false)} fill="none" stroke="var(--brick)" strokeWidth={1.2} />
           </g>
         </svg>
       )}
@@ -180,7 +183,7 @@ function EdgeFigure({ edge, parts }: { edge: FreeEdge; parts: Map<string, Part> 
 }
 
 interface FreeEdgesProps {
-  fit: Fit;
+  fit: DryFit;
   parts: Map<string, Part>;
   chosen: string | null;
   onChoose: (key: string) => void;

@@ -1,4 +1,4 @@
-import type { Edit, Json } from '../../api/types';
+import type { Edit, Json } from '../api/types';
 
 type Document = { [key: string]: Json | undefined };
 

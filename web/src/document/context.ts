@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { BuildingState, Derived, Edit, Size, Units } from '../../api/types';
+import type { BuildingState, Derived, Edit, Size, Units } from '../api/types';
 
 export interface BuildingContextValue {
   /** With what has been typed and is on its way. */

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { api } from '../../api/client';
-import type { Revision } from '../../api/types';
+import { api } from '../api/client';
+import type { Revision } from '../api/types';
 import { useBuilding } from './context';
 
 /** What was learnt from a revision, kept with it. */
