@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\SamePerson;
 use App\Http\Middleware\SecurityHeaders;
-use App\Http\ProblemResponse;
+use App\Http\Resources\ProblemsResource;
 use Chartula\Core\Problem\InvalidInput;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
@@ -30,7 +30,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->dontReport(InvalidInput::class);
-        $exceptions->render(static fn (InvalidInput $e) => ProblemResponse::of($e));
+        $exceptions->render(static fn (InvalidInput $e, Request $request) => (new ProblemsResource($e))->toResponse($request)->setStatusCode(422));
         $exceptions->render(static fn (QueryException $e, Request $request) => $request->is('api/*') && str_contains($e->getMessage(), 'SQLSTATE[08')
             ? response()->json(['message' => 'The database does not answer. Nothing was saved; try again in a moment.'], 503) : null);
     })

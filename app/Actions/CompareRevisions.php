@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Http\Resources\RevisionResource;
 use App\Models\Revision;
 use Chartula\Core\Building\Difference\Change;
 use Chartula\Core\Building\Difference\DocumentDifference;
@@ -24,8 +25,8 @@ final readonly class CompareRevisions
         [$a, $b] = [$from->is_sound ? $this->derived($from->text) : null, $to->is_sound ? $this->derived($to->text) : null];
 
         return [
-            'from' => ['revision' => $from->shown(), 'faults' => $from->faults, 'view' => $a['view'] ?? null],
-            'to' => ['revision' => $to->shown(), 'faults' => $to->faults, 'view' => $b['view'] ?? null],
+            'from' => ['revision' => new RevisionResource($from), 'faults' => $from->faults, 'view' => $a['view'] ?? null],
+            'to' => ['revision' => new RevisionResource($to), 'faults' => $to->faults, 'view' => $b['view'] ?? null],
             'changes' => array_map(static fn (Change $c): array => $c->toArray(), DocumentDifference::of(JsonText::decode($from->text), JsonText::decode($to->text))),
             'parts' => $a === null || $b === null ? null : array_map(static fn (PartChange $c): array => $c->toArray(), PartChange::all(PartRecord::ofKit($a['kit']), PartRecord::ofKit($b['kit']))),
         ];

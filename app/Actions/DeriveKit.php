@@ -70,7 +70,9 @@ final class DeriveKit
         $kept = Cache::get($key);
         // Only what the same core wrote can be read back.
         $before = is_array($kept) && ($kept[0] ?? null) === $version && is_string($kept[1] ?? null) ? unserialize($kept[1]) : [];
-        $recall = new Recall(is_array($before) ? $before : []);
+        /** @var array<string, mixed> $answers */
+        $answers = is_array($before) ? $before : [];
+        $recall = new Recall($answers);
         $derived = Derivation::of($building, $text, $recall);
         // After the answer has gone out.
         app()->terminating(static fn (): bool => Cache::put($key, [$version, serialize($recall->answers())], now()->addDay()));
@@ -82,6 +84,21 @@ final class DeriveKit
     public function fromText(string $text): string
     {
         return $this->execute(BuildingReader::fromText($text), $text);
+    }
+
+    /**
+     * The kit alone, as it was written.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws InvalidInput
+     */
+    public function kit(string $text): array
+    {
+        $answer = json_decode($this->fromText($text), true, 512, JSON_THROW_ON_ERROR);
+
+        /** @var array{kit: array<string, mixed>} $answer */
+        return $answer['kit'];
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Http\Resources\PrintRunResource;
+use App\Http\Resources\RevisionResource;
 use App\Models\Building;
 use App\Models\Piece;
 use App\Models\PrintRun;
@@ -27,7 +29,7 @@ final readonly class ExportProject
             throw new RuntimeException('The archive could not be begun');
         }
         $buildings = [];
-        foreach ($project->buildings()->orderBy('id')->get() as $i => $building) {
+        foreach ($project->buildings()->reorder('id')->get() as $i => $building) {
             $folder = sprintf('buildings/%02d-%s', $i + 1, Str::slug($building->name));
             $buildings[] = $this->building($building, $folder, $zip);
         }
@@ -46,13 +48,13 @@ final readonly class ExportProject
         foreach ($building->revisions()->orderBy('number')->lazy(50) as $revision) {
             assert($revision instanceof Revision);
             $zip->addFromString(sprintf('%s/%05d.json', $folder, $revision->number), $revision->text);
-            $revisions[] = $revision->shown() + ['client_id' => $revision->client_id, 'stands_for' => $revision->stands_for, 'before' => $revision->before, 'redo' => $revision->redo, 'faults' => $revision->faults];
+            $revisions[] = RevisionResource::make($revision)->resolve() + ['client_id' => $revision->client_id, 'stands_for' => $revision->stands_for, 'before' => $revision->before, 'redo' => $revision->redo, 'faults' => $revision->faults];
         }
         $prints = $building->prints()->orderBy('created_at')->get();
 
         return [
             'folder' => $folder, 'name' => $building->name, 'revisions' => $revisions,
-            'prints' => $prints->map(static fn (PrintRun $p): array => ['id' => $p->id, 'client_id' => $p->client_id] + $p->shown())->values()->all(),
+            'prints' => $prints->map(static fn (PrintRun $p): array => ['id' => $p->id, 'client_id' => $p->client_id] + PrintRunResource::make($p)->resolve())->values()->all(),
             'pieces' => $building->pieces->map(static fn (Piece $p): array => ['part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'print' => $p->print_id, 'record' => $p->record])->values()->all(),
         ];
     }

@@ -120,7 +120,7 @@ final readonly class ImportProject
         } catch (ValidationException $e) {
             $problems = [];
             foreach ($e->errors() as $path => $texts) {
-                $problems[] = new Problem("project.json.$path", 'archive.field', ['what' => strtolower(implode(' ', $texts))]);
+                $problems[] = new Problem("project.json.$path", 'archive.field', ['what' => strtolower(implode(' ', array_filter((array) $texts, is_string(...))))]);
             }
             throw $problems === [] ? $e : new InvalidInput($problems);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Http\Resources\PrintRunResource;
 use App\Models\Building;
 use App\Models\Piece;
 use App\Models\PrintRun;
@@ -28,7 +29,7 @@ final readonly class MadeParts
     /** @return array<string, mixed> */
     public function shown(Building $building): array
     {
-        $revision = $this->sound($building);
+        $revision = $building->lastSoundOrFail();
         $records = $this->records($revision);
         $made = self::of($records, $building->pieces);
 
@@ -43,7 +44,7 @@ final readonly class MadeParts
                     'qty' => $record->qty ?? 1, 'state' => $piece->state, 'change' => $piece->isStale() ? $piece->change?->toArray() : null,
                 ];
             }, $made->pieces),
-            'prints' => $building->prints()->orderByDesc('created_at')->orderByDesc('id')->limit(50)->get()->map(static fn (PrintRun $p): array => $p->shown())->values(),
+            'prints' => $building->prints()->orderByDesc('created_at')->orderByDesc('id')->limit(50)->get()->map(static fn (PrintRun $p): PrintRunResource => new PrintRunResource($p))->values(),
         ];
     }
 
@@ -61,7 +62,7 @@ final readonly class MadeParts
             if ($building->prints()->where('client_id', $clientId)->exists()) {
                 return;
             }
-            $revision = $this->sound($building);
+            $revision = $building->lastSoundOrFail();
             $derived = $this->derive->derivation($revision->text);
             $records = PartRecord::ofKit($derived->serialised());
             // What the kit no longer has is done with once what is stale has been printed.
@@ -100,7 +101,7 @@ final readonly class MadeParts
     public function mark(Building $building, array $pieces, ?string $state): void
     {
         DB::transaction(function () use ($building, $pieces, $state): void {
-            $records = $this->records($this->sound($building));
+            $records = $this->records($building->lastSoundOrFail());
             foreach ($pieces as $i => ['part' => $part, 'copy' => $copy]) {
                 $known = $building->pieces()->where('part', $part)->where('copy', $copy)->first();
                 $record = $records[$part] ?? null;
@@ -122,7 +123,7 @@ final readonly class MadeParts
     /** @return list<string> keys of pieces, for a reprint of just those */
     public function toMakeAgain(Building $building): array
     {
-        return array_map(static fn (MadePiece $p): string => $p->key(), self::of($this->records($this->sound($building)), $building->pieces)->toMakeAgain());
+        return array_map(static fn (MadePiece $p): string => $p->key(), self::of($this->records($building->lastSoundOrFail()), $building->pieces)->toMakeAgain());
     }
 
     /**
@@ -152,7 +153,9 @@ final readonly class MadeParts
         $fixed = $building->pieces->where('state', 'fixed');
         [$old, $new] = $fixed->isEmpty() ? [[], []] : [$this->derive->parts($before), $this->derive->parts($after)];
 
-        return $fixed->filter(static fn (Piece $p): bool => self::isGood($p, $old) && ! self::isGood($p, $new))->pluck('part')->unique()->values()->all();
+        $stale = $fixed->filter(static fn (Piece $p): bool => self::isGood($p, $old) && ! self::isGood($p, $new));
+
+        return array_values(array_unique($stale->map(static fn (Piece $p): string => $p->part)->all()));
     }
 
     /** @param  array<string, array{string, string, int}>  $parts  cut, print and number by part */
@@ -163,19 +166,10 @@ final readonly class MadeParts
         return $piece->record['cut'] === $cut && $piece->record['print'] === $print && $piece->copy < $qty;
     }
 
-    /** @throws InvalidInput where no revision was ever sound */
-    private function sound(Building $building): Revision
-    {
-        return $building->sound() ?? throw InvalidInput::at('', 'print.never-sound');
-    }
-
     /** @return array<string, PartRecord> */
     private function records(Revision $revision): array
     {
-        $answer = json_decode($this->derive->fromText($revision->text), true, 512, JSON_THROW_ON_ERROR);
-
-        /** @var array{kit: array<string, mixed>} $answer */
-        return PartRecord::ofKit($answer['kit']);
+        return PartRecord::ofKit($this->derive->kit($revision->text));
     }
 
     /**
@@ -184,7 +178,12 @@ final readonly class MadeParts
      */
     private static function of(array $records, Collection $pieces): MadePieces
     {
-        return MadePieces::of($records, array_values($pieces->map(static fn (Piece $p): array => ['part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'record' => PartRecord::read($p->record)])->all()));
+        $made = [];
+        foreach ($pieces as $piece) {
+            $made[] = ['part' => $piece->part, 'copy' => $piece->copy, 'state' => $piece->state, 'record' => PartRecord::read($piece->record)];
+        }
+
+        return MadePieces::of($records, $made);
     }
 
     /**

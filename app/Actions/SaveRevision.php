@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Changes\Change;
+use App\Changes\FixedPartsWouldChange;
+use App\Changes\RevisionConflict;
+use App\Changes\WorkedChange;
+use App\Http\Requests\SaveRevisionRequest;
 use App\Models\Building;
 use App\Models\Revision;
 use App\Models\User;
@@ -18,8 +23,6 @@ use stdClass;
 /**
  * Appends a revision to a building. A client's id makes a resend whose answer was lost harmless; a save on another base
  * than the current one is refused with both versions. A revision may hold faults; they are stored with it.
- *
- * @phpstan-type Asked array{edits?: array<array-key, mixed>, document?: string, restore?: int, undo?: bool, redo?: bool, even_fixed?: bool}
  */
 final readonly class SaveRevision
 {
@@ -31,41 +34,37 @@ final readonly class SaveRevision
     }
 
     /**
-     * @param  Asked  $asked
-     *
      * @throws InvalidInput where the text is no document, or the change cannot be made
      * @throws RevisionConflict where the base is not the current revision
-     * @throws FixedPartsWouldChange where it would and the person was not asked (even_fixed)
+     * @throws FixedPartsWouldChange where it would and the person was not asked
      */
-    public function execute(Building $building, User $author, string $clientId, int $base, array $asked): Revision
+    public function execute(Building $building, User $author, SaveRevisionRequest $asked): Revision
     {
-        return DB::transaction(function () use ($building, $author, $clientId, $base, $asked): Revision {
+        return DB::transaction(function () use ($building, $author, $asked): Revision {
             $building = Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
-            $known = $building->revisions()->where('client_id', $clientId)->first();
+            $known = $building->revisions()->where('client_id', $asked->clientId())->first();
             if ($known !== null) {
                 return $known;
             }
 
-            $change = self::change($building, $base, $asked);
-            if (($asked['even_fixed'] ?? false) !== true) {
+            $change = self::worked($building, $asked->base(), $asked->change());
+            if (! $asked->evenFixed()) {
                 $this->spareFixed($building, $change);
             }
 
-            return $this->append($building, $author, $clientId, $change);
+            return $this->append($building, $author, $asked->clientId(), $change);
         });
     }
 
     /**
      * What a change would give, without saving it.
      *
-     * @param  Asked  $asked
-     *
      * @throws InvalidInput where the change cannot be made
      * @throws RevisionConflict where the base is not the current revision
      */
-    public function preview(Building $building, int $base, array $asked): Revision
+    public function preview(Building $building, int $base, Change $asked): Revision
     {
-        $change = self::change($building, $base, $asked);
+        $change = self::worked($building, $base, $asked);
         $faults = $this->faults($change->document, $change->text);
 
         return $building->latest()->replicate()->forceFill([
@@ -78,21 +77,20 @@ final readonly class SaveRevision
         return $this->write($building, $author, $clientId, $document, $text, $summary, []);
     }
 
-    /** @param  Asked  $asked */
-    private static function change(Building $building, int $base, array $asked): RevisionChange
+    private static function worked(Building $building, int $base, Change $asked): WorkedChange
     {
         if ($base !== $building->current) {
             $was = $building->revisions()->where('number', $base)->first() ?? throw InvalidInput::at('base', 'history.no-such', ['given' => $base]);
-            throw new RevisionConflict($was, $building->latest(), RevisionChange::of($building, $was, $asked), $asked);
+            throw new RevisionConflict($was, $building->latest(), $asked->on($building, $was), $asked);
         }
 
-        return RevisionChange::of($building, $building->latest(), $asked);
+        return $asked->on($building, $building->latest());
     }
 
     /** @throws FixedPartsWouldChange */
-    private function spareFixed(Building $building, RevisionChange $change): void
+    private function spareFixed(Building $building, WorkedChange $change): void
     {
-        $before = $building->sound();
+        $before = $building->lastSound();
         if ($before === null || $building->pieces->where('state', 'fixed')->isEmpty() || $this->faults($change->document, $change->text) !== []) {
             return;
         }
@@ -103,7 +101,7 @@ final readonly class SaveRevision
         }
     }
 
-    private function append(Building $building, User $author, string $clientId, RevisionChange $change): Revision
+    private function append(Building $building, User $author, string $clientId, WorkedChange $change): Revision
     {
         $base = $building->latest();
         $number = $base->number + 1;

@@ -75,7 +75,7 @@ final readonly class KitVerb extends Verb
             }
         }
         // What a person may have put beside the files is not ours to remove.
-        $foreign = is_dir($folder) ? array_diff(scandir($folder) ?: [], ['.', '..'], self::ours($folder)) : [];
+        $foreign = is_dir($folder) ? self::others($folder) : [];
         if ($foreign !== []) {
             self::remove($temporary);
             throw new RuntimeException("$folder holds other files (".implode(', ', array_slice($foreign, 0, 3)).'); choose a folder of its own');
@@ -86,16 +86,28 @@ final readonly class KitVerb extends Verb
         }
     }
 
-    /** @return list<string> names of files in the folder that this verb writes */
-    private static function ours(string $folder): array
+    /** @return list<string> names of files in the folder that this verb does not write */
+    private static function others(string $folder): array
     {
-        return array_map(basename(...), glob("$folder/{kit.json,sheets.pdf,sheets.dxf,cutlist.csv,model.obj,sheet-[0-9]*.svg,sheet-[0-9]*.plt}", GLOB_BRACE) ?: []);
+        $known = '/^(kit\.json|sheets\.pdf|sheets\.dxf|cutlist\.csv|model\.obj|sheet-\d+\.(svg|plt))$/D';
+
+        return array_values(array_filter(self::names($folder), static fn (string $name): bool => preg_match($known, $name) !== 1));
+    }
+
+    /** @return list<string> */
+    private static function names(string $folder): array
+    {
+        $names = scandir($folder);
+
+        return $names === false ? [] : array_values(array_diff($names, ['.', '..']));
     }
 
     private static function remove(string $folder): void
     {
         if (is_dir($folder)) {
-            array_map(unlink(...), glob("$folder/*") ?: []);
+            foreach (self::names($folder) as $name) {
+                unlink("$folder/$name");
+            }
             rmdir($folder);
         }
     }

@@ -20,7 +20,7 @@ final readonly class FrontEnd
         }
         $head = '';
         foreach (is_array($entry['css'] ?? null) ? $entry['css'] : [] as $css) {
-            $head .= '<link rel="stylesheet" href="/build/'.e((string) $css).'">';
+            $head .= '<link rel="stylesheet" href="/build/'.e(is_string($css) ? $css : '').'">';
         }
 
         return '<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">'

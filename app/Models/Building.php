@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Actions\NothingStandsYet;
+use Database\Factories\BuildingFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 
 /**
@@ -22,6 +26,9 @@ use Illuminate\Support\Carbon;
  */
 final class Building extends Model
 {
+    /** @use HasFactory<BuildingFactory> */
+    use HasFactory;
+
     use HasUlids;
 
     protected $fillable = ['project_id', 'name', 'current'];
@@ -55,10 +62,22 @@ final class Building extends Model
         return $this->revisions()->where('number', $number)->firstOrFail();
     }
 
-    /** The last one that can be derived. */
-    public function sound(): ?Revision
+    /** The last one that can be derived: what every kit, sheet and drawing is of. */
+    public function lastSound(): ?Revision
     {
         return $this->revisions()->where('is_sound', true)->orderByDesc('number')->first();
+    }
+
+    /** @throws NothingStandsYet where none can */
+    public function lastSoundOrFail(): Revision
+    {
+        return $this->lastSound() ?? throw new NothingStandsYet;
+    }
+
+    /** The revision that a request names as `r`; where it names none, the last sound one. */
+    public function asked(Request $request): Revision
+    {
+        return $request->has('r') ? $this->revision($request->integer('r')) : $this->lastSoundOrFail();
     }
 
     public function latest(): Revision

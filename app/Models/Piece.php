@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $building_id
  * @property string $part
  * @property int $copy
- * @property 'printed'|'cut'|'papered'|'fixed' $state
+ * @property 'printed'|'cut'|'papered'|'fixed' $state  how far it is made
  * @property ?string $print_id
  * @property array<string, mixed> $record
  */

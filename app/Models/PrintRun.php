@@ -28,10 +28,4 @@ final class PrintRun extends Model
     protected $table = 'prints';
 
     protected $fillable = ['building_id', 'client_id', 'revision', 'what', 'pieces'];
-
-    /** @return array<string, mixed> */
-    public function shown(): array
-    {
-        return ['revision' => $this->revision, 'what' => $this->what, 'pieces' => $this->pieces, 'at' => $this->created_at->toIso8601String()];
-    }
 }

@@ -47,18 +47,6 @@ final class Revision extends Model
         return $this->belongsTo(User::class, 'author_id');
     }
 
-    /** The columns that shown() needs. */
-    public const SHOWN = ['number', 'summary', 'name', 'note', 'kind', 'parts_changed', 'is_sound', 'created_at'];
-
-    /** @return array<string, mixed> */
-    public function shown(): array
-    {
-        return [
-            'number' => $this->number, 'summary' => $this->summary, 'name' => $this->name, 'note' => $this->note, 'kind' => $this->kind, 'parts_changed' => $this->parts_changed,
-            'is_sound' => $this->is_sound, 'at' => $this->created_at->toIso8601String(),
-        ];
-    }
-
     /** @return array<string, string> */
     protected function casts(): array
     {

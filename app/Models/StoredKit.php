@@ -37,7 +37,8 @@ final class StoredKit extends Model
     /** @return ?array<string, array{string, string, int}> cut, print and number of each part of a text's kit; null where it is not kept */
     public static function partsOf(string $text): ?array
     {
-        $parts = json_decode((string) self::of($text)->value('parts'), true);
+        $kept = self::of($text)->value('parts');
+        $parts = is_string($kept) ? json_decode($kept, true) : null;
 
         /** @var ?array<string, array{string, string, int}> $parts */
         return is_array($parts) ? $parts : null;

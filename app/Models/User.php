@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
@@ -16,6 +18,9 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    /** @use HasFactory<UserFactory> */
+    use HasFactory;
+
     protected $fillable = ['name', 'email', 'password', 'units'];
 
     protected $hidden = ['password', 'remember_token'];
@@ -28,10 +33,20 @@ final class User extends Authenticatable
         return $this->hasMany(Project::class);
     }
 
-    /** @return array{id: int, name: string, email: string, units: string, is_demo: bool} */
-    public function shown(): array
+    /** The demo's account, where the demo has been loaded. */
+    public static function demo(): ?self
     {
-        return ['id' => $this->id, 'name' => $this->name, 'email' => $this->email, 'units' => $this->units, 'is_demo' => $this->email === config()->string('chartula.demo.email')];
+        return self::query()->where('email', config()->string('chartula.demo.email'))->first();
+    }
+
+    public function likesImperial(): bool
+    {
+        return $this->units === 'imperial';
+    }
+
+    public function isDemo(): bool
+    {
+        return $this->email === config()->string('chartula.demo.email');
     }
 
     /** @return array<string, string> */

@@ -21,6 +21,11 @@ final readonly class ProjectPolicy
         return true;
     }
 
+    public function view(User $user, Project $project): Response
+    {
+        return self::own($user, $project);
+    }
+
     public function update(User $user, Project $project): Response
     {
         return self::own($user, $project);

@@ -43,7 +43,8 @@ database_up() {
   create_cluster
   database_is_up && return 0
   port_is_free "$(db_port)" || free_port >"$place/database-port"
-  local durable=on; [ "$instance" = test ] && [ -z "${CHARTULA_DURABLE:-}" ] && durable=off
+  local durable=on
+  case $instance in test*) [ -n "${CHARTULA_DURABLE:-}" ] || durable=off ;; esac
   touch "$logs/database.log"; am_root && chown "$db_user" "$logs/database.log"
   as_user "$db_user" "$(postgres_programs)/pg_ctl" -D "$cluster" -w -t 30 -s -l "$logs/database.log" start \
     -o "-p $(db_port) -c listen_addresses=127.0.0.1 -c unix_socket_directories='$run' -c fsync=$durable -c max_connections=60" 2>>"$logs/pg_ctl.log" ||

@@ -27,6 +27,18 @@ final readonly class LengthText
     }
 
     /**
+     * Millimetres of a world; a length written without one is of that world.
+     *
+     * @throws InvalidInput at $path where it is no length above 0
+     */
+    public function aboveZero(string $text, string $path, World $native, Scale $scale): float
+    {
+        $mm = $this->parse($text, $path, $native)->in($native, $scale);
+
+        return $mm > 0.0 ? $mm : throw InvalidInput::at($path, 'length.not-above-zero', ['given' => $text]);
+    }
+
+    /**
      * @throws InvalidInput at $path: length.no-unit, length.not-understood, length.inches, length.zero-denominator
      */
     public function parse(string $text, string $path, World $native = World::Real): ParsedLength

@@ -6,26 +6,50 @@ namespace Chartula\Core\Measure;
 
 use Chartula\Core\Problem\InvalidInput;
 
-/** A typed length, read by itself: real and model size in both systems. */
+/** Typed lengths, each read by itself: real and model size in both systems. */
 final readonly class Reading
 {
+    /** A gauge of nothing, while it is being typed, must not divide anything. */
+    private const LEAST_PITCH_MM = 0.001;
+
     /**
+     * @param  list<array{text: string, world: World}>  $lengths
      * @param  array{brick?: string, course?: string}  $gauge  as entered; imperial where it is not given
-     * @return array{real_mm: float, model_mm: float, imperial: string, metric: string, model: string}
+     * @return list<array{size: ?array{real_mm: float, model_mm: float, imperial: string, metric: string, model: string}, fault: ?string}>
      *
-     * @throws InvalidInput at $path, or at scale
+     * @throws InvalidInput at scale, or within gauge
      */
-    public static function of(string $text, string $scale, string $world, string $path, array $gauge = []): array
+    public static function all(array $lengths, string $scale, array $gauge): array
     {
         $ratio = Scale::parse($scale, 'scale');
-        $usual = Gauge::imperial();
-        $plain = new LengthText($usual);
-        $pitch = static fn (string $key, float $default): float => isset($gauge[$key]) ? max(0.001, $plain->parse($gauge[$key], "gauge.$key")->mm) : $default;
-        $lengths = new LengthText(new Gauge($pitch('brick', $usual->brick_mm), $pitch('course', $usual->course_mm), $usual->joint_mm));
-        $native = World::from($world);
-        $parsed = $lengths->parse($text, $path, $native);
+        $text = new LengthText(self::gauge($gauge));
+
+        return array_map(static fn (array $length): array => self::one($length['text'], $length['world'], $text, $ratio), $lengths);
+    }
+
+    /** @return array{size: ?array{real_mm: float, model_mm: float, imperial: string, metric: string, model: string}, fault: ?string} */
+    private static function one(string $text, World $native, LengthText $lengths, Scale $scale): array
+    {
+        try {
+            $parsed = $lengths->parse($text, 'text', $native);
+        } catch (InvalidInput $e) {
+            return ['size' => null, 'fault' => $e->problems[0]->text()];
+        }
+
         $isReal = ($parsed->world ?? $native) === World::Real;
 
-        return Size::ofModel($isReal ? $parsed->mm / $ratio->ratio : $parsed->mm, $ratio);
+        return ['size' => Size::ofModel($isReal ? $parsed->mm / $scale->ratio : $parsed->mm, $scale), 'fault' => null];
+    }
+
+    /** @param  array{brick?: string, course?: string}  $gauge */
+    private static function gauge(array $gauge): Gauge
+    {
+        $usual = Gauge::imperial();
+        $plain = new LengthText($usual);
+        $pitch = static fn (string $key, float $default): float => isset($gauge[$key])
+            ? max(self::LEAST_PITCH_MM, $plain->parse($gauge[$key], "gauge.$key")->mm)
+            : $default;
+
+        return new Gauge($pitch('brick', $usual->brick_mm), $pitch('course', $usual->course_mm), $usual->joint_mm);
     }
 }

@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Env;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -26,6 +27,9 @@ abstract class ApiTestCase extends TestCase
     {
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
         assert($app instanceof Application);
+        // Each process of the test run has a database to itself.
+        $token = getenv('TEST_TOKEN');
+        Env::getRepository()->set('DB_DATABASE', 'chartula_api_'.(is_string($token) && $token !== '' ? $token : '1'));
         $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
         return $app;
@@ -33,21 +37,20 @@ abstract class ApiTestCase extends TestCase
 
     protected function person(string $name = 'Ada Fenn'): User
     {
-        return User::query()->create(['name' => $name, 'email' => Str::slug($name).'@marrowmere.example', 'password' => 'a long password']);
+        return User::factory()->create(['name' => $name, 'email' => Str::slug($name).'@marrowmere.example']);
     }
 
     protected function projectOf(User $user): Project
     {
-        return $user->projects()->create(['name' => 'Harbour end']);
+        return Project::factory()->for($user)->create();
     }
 
     /** The weigh office, in a project of that person. */
     protected function buildingOf(User $user, ?string $text = null): Building
     {
-        $answer = $this->actingAs($user)->postJson('/api/projects/'.$this->projectOf($user)->id.'/buildings', ['client_id' => (string) Str::uuid(), 'document' => $text ?? Kits::exampleText('weigh-office')]);
-        $answer->assertStatus(201);
+        $this->actingAs($user);
 
-        return Building::query()->findOrFail($answer->json('id'));
+        return Building::factory()->for($this->projectOf($user))->holding($text ?? Kits::exampleText('weigh-office'))->create()->refresh();
     }
 
     /**
@@ -67,6 +70,15 @@ abstract class ApiTestCase extends TestCase
         $result = $validator->validate(json_decode((string) json_encode($value)), "https://chartula.example/schema/$schema");
         $error = $result->error();
         self::assertTrue($result->isValid(), $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error), JSON_PRETTY_PRINT));
+    }
+
+    /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer */
+    protected static function figure(TestResponse $answer, string $path): float
+    {
+        $figure = $answer->json($path);
+        self::assertIsNumeric($figure, $path);
+
+        return (float) $figure;
     }
 
     /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Api;
 
+use App\Http\Resources\RevisionResource;
 use App\Models\Building;
 use App\Models\Piece;
 use App\Models\Project;
@@ -28,40 +29,40 @@ final class ArchiveTest extends ApiTestCase
 
         $this->actingAs($this->person('Bede Osier'));
         $answer = $this->import($file)->assertStatus(201)->assertJsonPath('project.name', 'Harbour end')->assertJsonPath('project.buildings.0.revision', 3);
-        $copy = Building::query()->findOrFail($answer->json('project.buildings.0.id'));
+        $copy = Building::query()->whereKey($answer->json('project.buildings.0.id'))->firstOrFail();
         self::assertNotSame($building->id, $copy->id);
-        $told = static fn (Building $b): array => $b->revisions()->orderBy('number')->get()->map(static fn (Revision $r): array => [$r->shown(), $r->text, $r->stands_for, $r->before, $r->redo, $r->faults, $r->client_id])->all();
+        $told = static fn (Building $b): array => $b->revisions()->orderBy('number')->get()->map(static fn (Revision $r): array => [RevisionResource::make($r)->resolve(), $r->text, $r->stands_for, $r->before, $r->redo, $r->faults, $r->client_id])->all();
         self::assertSame($told($building), $told($copy));
         $pieces = static fn (Building $b): array => $b->pieces()->get()->map(static fn (Piece $p): array => [$p->part, $p->copy, $p->state, $p->record, $p->print_id !== null])->all();
         self::assertSame($pieces($building), $pieces($copy));
         // It goes on from there: what was undone can be done again, and what is fixed is known.
-        $this->postJson("/api/buildings/$copy->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 3, 'redo' => true])->assertStatus(428);
+        $this->postJson("/api/buildings/$copy->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 3, 'redo' => true])->assertStatus(409)->assertJsonPath('code', 'fixed');
         $this->getJson("/api/buildings/$copy->id/made")->assertJsonPath('counts.fixed', 1)->assertJsonPath('prints.0.what', 'all sheets');
     }
 
-    /** @param  callable(array<string, mixed>): array<string, mixed>  $spoil */
+    /** @param  array<string, mixed>  $spoilt  what the manifest holds instead */
     #[DataProvider('provideSpoilt')]
-    public function testASpoiltFileIsRefusedWhole(callable $spoil, string $path): void
+    public function testASpoiltFileIsRefusedWhole(array $spoilt, string $path): void
     {
         $file = $this->archiveOf($this->buildingOf($this->person())->project_id);
         $zip = new ZipArchive;
         $zip->open($file);
         $manifest = json_decode((string) $zip->getFromName('project.json'), true);
         self::assertIsArray($manifest);
-        $zip->addFromString('project.json', (string) json_encode($spoil($manifest)));
+        $zip->addFromString('project.json', (string) json_encode(array_replace_recursive($manifest, $spoilt)));
         $zip->close();
         $this->import($file)->assertStatus(422)->assertJsonPath('problems.0.path', $path);
         self::assertSame([1, 1], [Project::query()->count(), Building::query()->count()]);
     }
 
-    /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */
+    /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function provideSpoilt(): iterable
     {
-        yield 'another format' => [static fn (array $m): array => ['format' => 'x'] + $m, 'project.json'];
-        yield 'a folder outside' => [static fn (array $m): array => array_replace_recursive($m, ['buildings' => [['folder' => '../../etc']]]), 'project.json.buildings.0.folder'];
-        yield 'a missing revision' => [static fn (array $m): array => array_replace_recursive($m, ['buildings' => [['folder' => 'buildings/09-none']]]), 'buildings/09-none/00001.json'];
-        yield 'numbers out of order' => [static fn (array $m): array => array_replace_recursive($m, ['buildings' => [['revisions' => [['number' => 4]]]]]), 'buildings.0.revisions.0'];
-        yield 'a piece that is none' => [static fn (array $m): array => array_replace_recursive($m, ['buildings' => [['pieces' => [['part' => 'x', 'copy' => 0, 'state' => 'cut', 'print' => null, 'record' => ['id' => 5]]]]]]), 'buildings.0.pieces.0.record'];
+        yield 'another format' => [['format' => 'x'], 'project.json'];
+        yield 'a folder outside' => [['buildings' => [['folder' => '../../etc']]], 'project.json.buildings.0.folder'];
+        yield 'a missing revision' => [['buildings' => [['folder' => 'buildings/09-none']]], 'buildings/09-none/00001.json'];
+        yield 'numbers out of order' => [['buildings' => [['revisions' => [['number' => 4]]]]], 'buildings.0.revisions.0'];
+        yield 'a piece that is none' => [['buildings' => [['pieces' => [['part' => 'x', 'copy' => 0, 'state' => 'cut', 'print' => null, 'record' => ['id' => 5]]]]]], 'buildings.0.pieces.0.record'];
     }
 
     public function testAFileThatCallsAFaultyRevisionSoundIsNotBelieved(): void

@@ -61,7 +61,7 @@ final class FilesAndLengthsTest extends ApiTestCase
         $this->edit($building, 1, [['op' => 'set', 'path' => 'blocks.0.walls.0.openings.1.from', 'value' => '17ft']]);
         $stand = $this->getJson("/api/buildings/$building->id/stand")->assertOk()->assertJsonPath('revision', 1)->assertJsonCount(27, 'pieces');
         self::assertMatches('api.schema.json#/$defs/stand', self::decoded($stand));
-        $this->getJson("/api/buildings/$building->id/fit")->assertStatus(422);
+        $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(58, 'measures');
         $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => (string) \Illuminate\Support\Str::uuid(), 'base' => 2, 'undo' => true]);
         $fit = $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(58, 'measures');
         self::assertMatches('api.schema.json#/$defs/fit', self::decoded($fit));
@@ -84,16 +84,21 @@ final class FilesAndLengthsTest extends ApiTestCase
     #[TestWith(['20ft real', 'model', 80.0, '6.096m'])]
     public function testLengthsAreReadWhileTheyAreTyped(string $text, string $world, float $model, string $metric): void
     {
-        $answer = $this->actingAs($this->person())->postJson('/api/lengths', ['text' => $text, 'scale' => '1:76.2', 'world' => $world]);
-        $answer->assertOk()->assertJsonPath('metric', $metric);
-        self::assertEqualsWithDelta($model, $answer->json('model_mm'), 1e-4);
-        self::assertMatches('api.schema.json#/$defs/size', self::decoded($answer));
+        $lengths = [['text' => '1ft'], ['text' => $text, 'world' => $world]];
+        $answer = $this->actingAs($this->person())->postJson('/api/lengths', ['scale' => '1:76.2', 'lengths' => $lengths]);
+        $answer->assertOk()->assertJsonPath('readings.1.size.metric', $metric)->assertJsonPath('readings.0.size.model', '4.00 mm');
+        self::assertEqualsWithDelta($model, self::figure($answer, 'readings.1.size.model_mm'), 1e-4);
+        self::assertMatches('api.schema.json#/$defs/readings', self::decoded($answer));
     }
 
     public function testWhatIsNoLengthIsSaidAtItsField(): void
     {
-        $answer = $this->actingAs($this->person())->postJson('/api/lengths', ['text' => '18', 'scale' => '1:76.2', 'path' => 'blocks.0.eaves']);
-        $answer->assertStatus(422)->assertJsonPath('problems.0.path', 'blocks.0.eaves')->assertJsonPath('problems.0.code', 'length.no-unit');
-        self::assertMatches('api.schema.json#/$defs/problems', self::decoded($answer));
+        $answer = $this->actingAs($this->person())->postJson('/api/lengths', ['scale' => '1:76.2', 'lengths' => [['text' => '18'], ['text' => '1ft']]]);
+        $answer->assertOk()->assertJsonPath('readings.0.size', null)->assertJsonPath('readings.1.fault', null);
+        self::assertStringContainsString('unit', (string) json_encode($answer->json('readings.0.fault')));
+        self::assertMatches('api.schema.json#/$defs/readings', self::decoded($answer));
+        $scale = $this->postJson('/api/lengths', ['scale' => 'twelve', 'lengths' => [['text' => '1ft']]]);
+        $scale->assertStatus(422)->assertJsonPath('problems.0.path', 'scale');
+        self::assertMatches('api.schema.json#/$defs/problems', self::decoded($scale));
     }
 }

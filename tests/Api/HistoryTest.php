@@ -20,14 +20,14 @@ final class HistoryTest extends ApiTestCase
         foreach (['10ft', '11ft', '12ft'] as $i => $eaves) {
             $this->edit($building, $i + 1, [['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => $eaves]])->assertStatus(201);
         }
-        $eaves = fn (int $base, array $change): string => $this->eaves($this->change($building, $base, $change));
-        self::assertSame('11ft', $eaves(4, ['undo' => true]));
-        self::assertSame('10ft', $eaves(5, ['undo' => true]));
-        self::assertSame('11ft', $eaves(6, ['redo' => true]));
-        self::assertSame('10ft', $eaves(7, ['undo' => true]));
-        self::assertSame('9ft 6in', $eaves(8, ['undo' => true]));
+        $eaves = fn (int $base, string $what): string => $this->eaves($this->change($building, $base, [$what => true]));
+        self::assertSame('11ft', $eaves(4, 'undo'));
+        self::assertSame('10ft', $eaves(5, 'undo'));
+        self::assertSame('11ft', $eaves(6, 'redo'));
+        self::assertSame('10ft', $eaves(7, 'undo'));
+        self::assertSame('9ft 6in', $eaves(8, 'undo'));
         $this->change($building, 9, ['undo' => true])->assertStatus(422)->assertJsonPath('problems.0.text', 'there is nothing to undo');
-        self::assertSame(['10ft', '11ft', '12ft'], [$eaves(9, ['redo' => true]), $eaves(10, ['redo' => true]), $eaves(11, ['redo' => true])]);
+        self::assertSame(['10ft', '11ft', '12ft'], [$eaves(9, 'redo'), $eaves(10, 'redo'), $eaves(11, 'redo')]);
         $this->change($building, 12, ['redo' => true])->assertStatus(422)->assertJsonPath('problems.0.text', 'there is nothing to redo');
         // Nothing was taken away on the way, and every step says what it did.
         self::assertSame(12, Revision::query()->count());

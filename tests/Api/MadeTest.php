@@ -69,7 +69,7 @@ final class MadeTest extends ApiTestCase
         $this->print($building, ['which' => 'all']);
         $this->mark($building, [['part' => 'main.front.core', 'copy' => 0], ['part' => 'main.back.core', 'copy' => 0]], 'fixed');
         $edits = [['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]];
-        $asked = $this->edit($building, 1, $edits)->assertStatus(428);
+        $asked = $this->edit($building, 1, $edits)->assertStatus(409)->assertJsonPath('code', 'fixed');
         self::assertMatches('api.schema.json#/$defs/fixed', self::decoded($asked));
         $asked->assertJsonPath('message', 'This changes a part that is already fixed.')->assertJsonPath('parts.0.id', 'main.front.core')->assertJsonPath('parts.0.text', 'an opening moved 3.00 mm');
         self::assertSame(1, Revision::query()->count());
@@ -96,7 +96,7 @@ final class MadeTest extends ApiTestCase
         StoredKit::query()->delete();
         $this->app->forgetScopedInstances();
         $edits = [['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]];
-        $this->edit($building, 1, $edits)->assertStatus(428);
+        $this->edit($building, 1, $edits)->assertStatus(409)->assertJsonPath('code', 'fixed');
         StoredKit::query()->delete();
         $this->app->forgetScopedInstances();
         $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 1, 'edits' => $edits, 'even_fixed' => true])
@@ -140,6 +140,9 @@ final class MadeTest extends ApiTestCase
         $stale = [];
         foreach ($made->json('pieces') as $piece) { // @phpstan-ignore foreach.nonIterable
             if (is_array($piece) && is_array($piece['change'])) {
+                self::assertIsString($piece['part']);
+                self::assertIsString($piece['change']['kind']);
+                self::assertIsNumeric($piece['change']['mm']);
                 $stale[$piece['part']] = [$piece['change']['kind'], (float) $piece['change']['mm']];
             }
         }

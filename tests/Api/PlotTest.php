@@ -40,7 +40,7 @@ final class PlotTest extends ApiTestCase
         $compromises->assertJsonPath('rows.0.key', 'mix');
         $this->getJson("/api/buildings/$building->id/compromises?wall=main.top&across=72mm")->assertStatus(422)->assertJsonPath('problems.0.path', 'wall');
         $taken = $this->edit($building, 1, [['op' => 'set', 'path' => 'compression', 'value' => ['steps' => $compromises->json('rows.0.steps')]]])->assertCreated();
-        self::assertEqualsWithDelta(72.0, (float) $taken->json('derived.plot.extents.x1') - (float) $taken->json('derived.plot.extents.x0'), 0.001);
+        self::assertEqualsWithDelta(72.0, self::figure($taken, 'derived.plot.extents.x1') - self::figure($taken, 'derived.plot.extents.x0'), 0.001);
         $this->getJson("/api/buildings/$building->id/compromises?wall=main.front&across=72mm")->assertOk()->assertJsonPath('rows', [])->assertJsonPath('differences.0.real', '18ft');
         $sight = $this->getJson("/api/buildings/$building->id/sight")->assertOk();
         self::assertMatches('api.schema.json#/$defs/sight', self::decoded($sight));

@@ -55,7 +55,8 @@ final class RevisionTest extends ApiTestCase
             ->assertJsonPath('revision.is_sound', false)->assertJsonPath('derived_from', 1)
             ->assertJsonPath('faults.0.path', 'blocks.0.walls.0.openings.1.from')
             ->assertJsonPath('faults.0.text', 'the opening ends 685.8 mm past the wall’s end; the wall is 5486.4 mm long');
-        $this->getJson("/api/buildings/$building->id/sheets.pdf")->assertStatus(422);
+        $this->get("/api/buildings/$building->id/sheets.pdf")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-r1.pdf"');
+        $this->getJson("/api/buildings/$building->id/kit.json")->assertOk();
         $this->edit($building, 2, [['op' => 'set', 'path' => 'blocks.0.walls.0.openings.1.from', 'value' => '14ft']])->assertStatus(201)->assertJsonPath('derived_from', 3);
         self::assertSame(2, StoredKit::query()->count(), 'two texts were sound');
     }

@@ -28,7 +28,7 @@ final class BackupTest extends TestCase
         $place = trim((new Process(['bash', '-c', '. bin/lib/common.sh; use_instance restored; echo "$place"'], self::project()))->mustRun()->getOutput());
         self::assertStringEndsWith('/restored', $place);
         try {
-            self::chartula('test', ['backup', "$this->folder/a.dump"])->mustRun();
+            self::chartula(Served::instance(), ['backup', "$this->folder/a.dump"])->mustRun();
             self::assertSame('0600', substr(sprintf('%o', (int) fileperms("$this->folder/a.dump")), -4));
             $into = self::chartula('restored', ['restore', "$this->folder/a.dump"])->mustRun();
             self::assertStringContainsString('Restored', $into->getOutput());
@@ -50,9 +50,9 @@ final class BackupTest extends TestCase
     public function testRefusesWhatIsNoBackupAndWhatIsThereAlready(): void
     {
         file_put_contents("$this->folder/x", 'no backup');
-        $restore = self::chartula('test', ['restore', "$this->folder/x", '--replace']);
+        $restore = self::chartula(Served::instance(), ['restore', "$this->folder/x", '--replace']);
         self::assertSame([1, true], [$restore->run(), str_contains($restore->getErrorOutput(), 'is not a backup')]);
-        $backup = self::chartula('test', ['backup', "$this->folder/x"]);
+        $backup = self::chartula(Served::instance(), ['backup', "$this->folder/x"]);
         self::assertSame([1, true], [$backup->run(), str_contains($backup->getErrorOutput(), 'exists already')]);
     }
 

@@ -4,26 +4,49 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
 use Throwable;
 
-/** Drives the real interface in a headless browser against the served application. */
+/**
+ * Drives the real interface in a headless browser against the served application. One browser serves a class; each test
+ * gets a window of its own, and nothing that an earlier one stored.
+ */
 abstract class BrowserTestCase extends TestCase
 {
+    /** Whether its tests look at what is drawn in space: that costs a software renderer for every picture. */
+    protected const DRAWS_IN_SPACE = false;
+
     private const WAIT_S = 20;
+
+    private const ARGUMENTS = [
+        '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--window-size=1280,943', '--hide-scrollbars',
+        '--force-device-scale-factor=1', '--force-prefers-reduced-motion', '--disable-background-networking',
+        '--disable-component-update', '--disable-sync', '--no-first-run', '--no-default-browser-check', '--disable-default-apps',
+        '--disable-extensions', '--metrics-recording-only', '--disable-domain-reliability',
+        '--disable-features=OptimizationHints,MediaRouter,Translate', '--no-proxy-server',
+        '--host-resolver-rules=MAP * ^NOTFOUND,EXCLUDE 127.0.0.1',
+    ];
+
+    private const WITH_SPACE = ['--disable-gpu', '--enable-unsafe-swiftshader'];
+
+    private const WITHOUT_SPACE = ['--disable-gpu'];
 
     /** @var resource|null */
     private static $driverProcess = null;
 
-    private static int $driverPort = 0;
+    private static ?RemoteWebDriver $shared = null;
+
+    private static string $folder = '';
 
     protected RemoteWebDriver $browser;
 
@@ -31,74 +54,121 @@ abstract class BrowserTestCase extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$driverPort = self::freePort();
+        $port = self::freePort();
         $null = ['file', '/dev/null', 'w'];
-        $process = proc_open(['chromedriver', '--port='.self::$driverPort, '--log-level=OFF'], [1 => $null, 2 => $null], $pipes);
+        $process = proc_open(['chromedriver', "--port=$port", '--log-level=OFF'], [1 => $null, 2 => $null], $pipes);
         self::$driverProcess = is_resource($process) ? $process : throw new RuntimeException('ChromeDriver did not start');
-        for ($i = 0; $i < 100 && @fsockopen('127.0.0.1', self::$driverPort) === false; $i++) {
+        for ($i = 0; $i < 100 && @fsockopen('127.0.0.1', $port) === false; $i++) {
             usleep(50_000);
         }
+        self::$folder = sys_get_temp_dir().'/chartula-downloads-'.bin2hex(random_bytes(4));
+        mkdir(self::$folder);
+        self::$shared = self::begun($port);
+    }
+
+    private static function begun(int $port): RemoteWebDriver
+    {
+        $options = new ChromeOptions;
+        $options->addArguments([...self::ARGUMENTS, ...(static::DRAWS_IN_SPACE === true ? self::WITH_SPACE : self::WITHOUT_SPACE)]);
+        $options->setExperimentalOption('prefs', ['download.default_directory' => self::$folder, 'download.prompt_for_download' => false]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+
+        return RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities);
     }
 
     public static function tearDownAfterClass(): void
     {
+        self::$shared?->quit();
+        self::$shared = null;
         if (self::$driverProcess !== null) {
             proc_terminate(self::$driverProcess);
             proc_close(self::$driverProcess);
             self::$driverProcess = null;
         }
+        rmdir(self::$folder);
     }
 
     protected function setUp(): void
     {
-        $this->downloads = sys_get_temp_dir().'/chartula-downloads-'.bin2hex(random_bytes(4));
-        mkdir($this->downloads);
-        $options = new ChromeOptions;
-        $options->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--window-size=1280,943', '--hide-scrollbars', '--force-device-scale-factor=1', '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--force-prefers-reduced-motion',
-            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--no-default-browser-check', '--disable-default-apps',
-            '--disable-extensions', '--metrics-recording-only', '--disable-domain-reliability', '--disable-features=OptimizationHints,MediaRouter,Translate', '--no-proxy-server',
-            '--host-resolver-rules=MAP * ^NOTFOUND,EXCLUDE 127.0.0.1',
-        ]);
-        $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads, 'download.prompt_for_download' => false]);
-        $capabilities = DesiredCapabilities::chrome();
-        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
-        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $this->browser = RemoteWebDriver::create('http://127.0.0.1:'.self::$driverPort, $capabilities);
+        $this->browser = self::$shared ?? throw new RuntimeException('There is no browser');
+        $this->downloads = self::$folder;
+        $this->openWindow();
+        $this->browser->manage()->getLog('browser');
     }
 
     protected function tearDown(): void
     {
         if ($this->status()->isFailure() || $this->status()->isError()) {
-            try {
-                fwrite(STDERR, "\n{$this->name()} stopped at {$this->browser->getCurrentURL()} with:\n".mb_substr($this->browser->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500)."\n");
-                $this->browser->takeScreenshot(sys_get_temp_dir().'/chartula-'.$this->name().'.png');
-            } catch (Throwable) {
-                // The browser may be gone already; the failure itself is what counts.
-            }
+            $this->tellWhereItStopped();
         }
-        $this->browser->quit();
-        array_map(unlink(...), glob("$this->downloads/*") ?: []);
-        rmdir($this->downloads);
+        array_map(unlink(...), $this->files('*'));
+    }
+
+    private function tellWhereItStopped(): void
+    {
+        try {
+            $text = mb_substr($this->browser->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500);
+            fwrite(STDERR, "\n{$this->name()} stopped at {$this->browser->getCurrentURL()} with:\n$text\n");
+            $this->browser->takeScreenshot(sys_get_temp_dir().'/chartula-'.$this->name().'.png');
+        } catch (Throwable) {
+            // The browser may be gone already; the failure itself is what counts.
+        }
+    }
+
+    /** A new window instead of all that are open, since a tab keeps things for itself, and no cookies nor anything stored. */
+    private function openWindow(): void
+    {
+        $old = $this->windows();
+        $fresh = $this->browser->switchTo()->newWindow()->getWindowHandle();
+        foreach ($old as $window) {
+            $this->browser->switchTo()->window($window)->close();
+        }
+        $this->browser->switchTo()->window($fresh);
+        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 943));
+        $this->forgetWhatIsStored();
+    }
+
+    /** @return list<string> */
+    protected function windows(): array
+    {
+        return array_values(array_filter($this->browser->getWindowHandles(), is_string(...)));
+    }
+
+    private function forgetWhatIsStored(): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $tools->execute('Network.clearBrowserCookies');
+        $tools->execute('Storage.clearDataForOrigin', ['origin' => Served::address(), 'storageTypes' => 'local_storage,indexeddb,cache_storage']);
+    }
+
+    /** The front page as a stranger sees it. An answer to an earlier test, still on its way, may have brought its session back. */
+    private function arrive(): void
+    {
+        $this->open('/');
+        $button = $this->find("//button[normalize-space()='I am new here' or normalize-space()='Sign out']");
+        if ($button->getText() === 'Sign out') {
+            $this->forgetWhatIsStored();
+            $this->open('/');
+        }
     }
 
     protected function open(string $path): void
     {
-        $base = getenv('CHARTULA_WEB');
-        self::assertIsString($base, 'bin/test browser serves the application');
-        $this->browser->get($base.$path);
+        $this->browser->get(Served::address().$path);
     }
 
     protected function enterDemo(): void
     {
-        $this->open('/');
+        $this->arrive();
         $this->press('Look round the demo');
         $this->link('Weigh office');
     }
 
     protected function register(string $name): void
     {
-        $this->open('/');
+        $this->arrive();
         $this->press('I am new here');
         $this->type('Your name', $name);
         $this->type('E-mail address', strtolower($name).'-'.bin2hex(random_bytes(4)).'@marrowmere.example');
@@ -137,6 +207,7 @@ abstract class BrowserTestCase extends TestCase
 
             return $seen !== [];
         }, "No $xpath");
+        $this->addToAssertionCount(1);
 
         return $seen[0] ?? throw new RuntimeException("No $xpath");
     }
@@ -219,9 +290,33 @@ abstract class BrowserTestCase extends TestCase
 
     protected function downloaded(string $pattern): string
     {
-        $this->browser->wait(self::WAIT_S, 100)->until(fn (): bool => (glob("$this->downloads/$pattern") ?: []) !== [], "No file $pattern came");
+        $this->browser->wait(self::WAIT_S, 100)->until(fn (): bool => $this->files($pattern) !== [], "No file $pattern came");
 
-        return (glob("$this->downloads/$pattern") ?: [''])[0];
+        return $this->files($pattern)[0] ?? throw new RuntimeException("$pattern is gone again");
+    }
+
+    /** @return list<string> what has been downloaded */
+    private function files(string $pattern): array
+    {
+        $files = glob("$this->downloads/$pattern");
+
+        return $files === false ? [] : $files;
+    }
+
+    /** As narrow as a phone at the bench: a window that is no narrower than the browser allows, and a page of 360 px in it. */
+    protected function narrowToAPhone(): void
+    {
+        $this->browser->manage()->window()->setSize(new WebDriverDimension(500, 900));
+        $this->browser->executeScript('document.documentElement.style.width = "360px"');
+    }
+
+    /** How far to the right anything of the stage reaches, px. */
+    protected function rightmost(): float
+    {
+        $right = $this->browser->executeScript('return Math.max(...[...document.querySelectorAll(".stage-body > *")].map(e => e.getBoundingClientRect().right))');
+        self::assertIsNumeric($right);
+
+        return (float) $right;
     }
 
     /** Nothing serious by the accessibility rules, and nothing in the console. */
@@ -242,7 +337,8 @@ abstract class BrowserTestCase extends TestCase
 
     protected function assertQuiet(string $where): void
     {
-        $log = array_filter($this->browser->manage()->getLog('browser'), static fn (mixed $entry): bool => is_array($entry) && in_array($entry['level'], ['SEVERE', 'WARNING'], true));
+        $log = array_filter($this->browser->manage()->getLog('browser'), static fn (mixed $entry): bool => is_array($entry) && in_array($entry['level'], ['SEVERE', 'WARNING'], true)
+            && is_string($entry['message']) && ! str_contains($entry['message'], 'GL Driver Message'));
         self::assertSame([], array_column($log, 'message'), "console at $where");
     }
 

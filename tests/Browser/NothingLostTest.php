@@ -61,7 +61,7 @@ final class NothingLostTest extends BrowserTestCase
         $this->saved(3);
         self::assertSame(['21ft', '12ft'], [$this->field('width')->getAttribute('value'), $this->field('eaves above datum')->getAttribute('value')]);
         // The same field in both: mine is kept whole, theirs stays in the history.
-        $this->browser->switchTo()->window($this->browser->getWindowHandles()[1]);
+        $this->browser->switchTo()->window($this->windows()[1]);
         $this->type('width', '30ft');
         $this->sees('they changed this too');
         $this->press('Keep mine whole');
@@ -74,7 +74,7 @@ final class NothingLostTest extends BrowserTestCase
     public function testWithoutAServerOneGoesOnAndItIsSentAfterwards(): void
     {
         $this->beginBuilding('Jorunn', 'Away');
-        self::instance('web-kill');
+        Served::does('web-kill');
         try {
             $this->type('width', '22ft');
             $this->find("//*[@data-save='waiting']");
@@ -83,7 +83,7 @@ final class NothingLostTest extends BrowserTestCase
             $this->sees('2 changes wait in this tab');
             self::assertSame('22ft', $this->field('width')->getAttribute('value'), 'what was typed stays in its field');
         } finally {
-            self::instance('web-up');
+            Served::does('web-up');
         }
         $this->saved(3);
         $this->find("//input[@value='1:87.1']");
@@ -152,10 +152,5 @@ final class NothingLostTest extends BrowserTestCase
         $this->link('New building')->click();
         $this->link('History')->click();
         $this->sees('eaves from 9ft 6in to 12ft');
-    }
-
-    private static function instance(string $what): void
-    {
-        (new Process(['bin/instance', $what], dirname(__DIR__, 2)))->mustRun();
     }
 }

@@ -4,86 +4,71 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\RegisterRequest;
+use App\Http\Requests\SignInRequest;
+use App\Http\Requests\UnitsRequest;
+use App\Http\Resources\AccountResource;
 use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
+/** Who is signed in. */
 final readonly class AccountController
 {
-    public function me(Request $request): JsonResponse
+    public function me(#[CurrentUser] ?User $user): AccountResource
     {
-        $user = $request->user();
-
-        return response()->json(['user' => $user instanceof User ? $user->shown() : null, 'demo' => self::demoUser() !== null]);
+        return new AccountResource($user);
     }
 
-    public function register(Request $request): JsonResponse
+    public function register(RegisterRequest $request): JsonResponse
     {
-        $input = $request->validate([
-            'name' => ['required', 'string', 'max:200'],
-            'email' => ['required', 'string', 'email', 'max:200'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
-        ]);
-        $email = Str::lower($input['email']);
-        if (User::query()->where('email', $email)->exists()) {
+        if (User::query()->where('email', $request->email())->exists()) {
             throw ValidationException::withMessages(['email' => 'There is an account with this address already; sign in instead.']);
         }
-        $user = User::query()->create(['name' => $input['name'], 'email' => $email, 'password' => $input['password']]);
+        $user = User::query()->create(['email' => $request->email()] + $request->validated());
 
-        return $this->enter($request, $user, 201);
+        return $this->enter($request, $user)->response()->setStatusCode(201);
     }
 
-    public function signIn(Request $request): JsonResponse
+    public function signIn(SignInRequest $request): AccountResource
     {
-        $input = $request->validate(['email' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'max:200']]);
-        if (! Auth::validate(['email' => Str::lower($input['email']), 'password' => $input['password']])) {
+        if (! Auth::validate(['email' => $request->email(), 'password' => $request->string('password')->value()])) {
             throw ValidationException::withMessages(['email' => 'Address and password do not belong together.']);
         }
 
-        return $this->enter($request, User::query()->where('email', Str::lower($input['email']))->firstOrFail());
+        return $this->enter($request, User::query()->where('email', $request->email())->firstOrFail());
     }
 
     /** The demo's account, where the demo has been loaded. */
-    public function demo(Request $request): JsonResponse
+    public function demo(Request $request): AccountResource
     {
-        $user = self::demoUser();
-        abort_if($user === null, 404, 'The demo is not loaded here.');
-
-        return $this->enter($request, $user);
+        return $this->enter($request, User::demo() ?? abort(404, 'The demo is not loaded here.'));
     }
 
-    public function signOut(Request $request): JsonResponse
+    public function signOut(Request $request): AccountResource
     {
         Auth::guard('web')->logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        return response()->json(['user' => null, 'demo' => self::demoUser() !== null]);
+        return new AccountResource(null);
     }
 
-    public function update(Request $request): JsonResponse
+    public function update(UnitsRequest $request, #[CurrentUser] User $user): AccountResource
     {
-        $input = $request->validate(['units' => ['required', 'in:imperial,metric']]);
-        $user = $request->user();
-        assert($user instanceof User);
-        $user->update($input);
+        $user->update($request->validated());
 
-        return response()->json(['user' => $user->shown(), 'demo' => self::demoUser() !== null]);
+        return new AccountResource($user);
     }
 
-    private function enter(Request $request, User $user, int $status = 200): JsonResponse
+    private function enter(Request $request, User $user): AccountResource
     {
         Auth::guard('web')->login($user);
         $request->session()->regenerate();
 
-        return response()->json(['user' => $user->shown(), 'demo' => self::demoUser() !== null], $status);
-    }
-
-    private static function demoUser(): ?User
-    {
-        return User::query()->where('email', config()->string('chartula.demo.email'))->first();
+        return new AccountResource($user);
     }
 }

@@ -5,31 +5,24 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CreateBuilding;
-use App\Http\BuildingAnswer;
+use App\Http\Requests\StoreBuildingRequest;
+use App\Http\Resources\BuildingResource;
 use App\Models\Building;
 use App\Models\Project;
 use App\Models\User;
-use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Response;
 
+/** Buildings of a project. */
 final readonly class BuildingController
 {
-    public function __construct(private BuildingAnswer $answer)
+    public function __construct(private BuildingResource $answer)
     {
     }
 
-    /** A new building from its name, or from a document that is imported. */
-    public function store(Request $request, Project $project, CreateBuilding $create): Response
+    public function store(StoreBuildingRequest $request, Project $project, #[CurrentUser] User $user, CreateBuilding $create): Response
     {
-        $input = $request->validate([
-            'client_id' => ['required', 'uuid'],
-            'name' => ['required_without:document', 'string', 'min:1', 'max:200'],
-            'document' => ['sometimes', 'string'],
-        ]);
-        $user = $request->user();
-        assert($user instanceof User);
-        $building = $create->execute($project, $user, $input['client_id'], $input['document'] ?? null, $input['name'] ?? null);
+        $building = $create->execute($project, $user, $request->clientId(), $request->document(), $request->name());
 
         return $this->answer->of($building, $building->latest(), 201);
     }
@@ -39,10 +32,10 @@ final readonly class BuildingController
         return $this->answer->of($building, $building->latest());
     }
 
-    public function destroy(Building $building): JsonResponse
+    public function destroy(Building $building): Response
     {
         $building->delete();
 
-        return response()->json(null, 204);
+        return response()->noContent();
     }
 }

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\DeriveKit;
 use App\Actions\MadeParts;
-use App\Devices\SimulatedPrinter;
+use App\Http\Requests\PrinterRequest;
 use App\Models\Building;
 use App\Models\Revision;
 use Chartula\Core\Derivation;
@@ -25,6 +25,9 @@ use Illuminate\Support\Str;
 /** The files of a building: its document, its kit, its sheets, and drawings of parts for the screen. */
 final readonly class BuildingFileController
 {
+    /** Of the picture of a printed sheet. */
+    private const DOTS_PER_INCH = 150;
+
     private const OTHER = ['sheets.dxf' => ['dxf', 'image/vnd.dxf'], 'cutlist.csv' => ['csv', 'text/csv; charset=utf-8'], 'model.obj' => ['obj', 'model/obj']];
 
     public function __construct(
@@ -40,7 +43,7 @@ final readonly class BuildingFileController
 
     public function kit(Building $building): Response
     {
-        $derived = $this->derived($building->latest());
+        $derived = $this->derived($building->lastSoundOrFail());
 
         return self::download($derived->json, 'application/json', Str::slug($building->name).'.kit.json');
     }
@@ -48,7 +51,7 @@ final readonly class BuildingFileController
     /** All sheets, or with `only=stale` the pieces that were made and are no longer right. */
     public function pdf(Request $request, Building $building): Response
     {
-        $revision = $building->latest();
+        $revision = $building->lastSoundOrFail();
         $only = $this->only($request, $building);
         $drawings = $this->derived($revision)->drawings(self::footer($revision), $only);
         abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
@@ -64,7 +67,7 @@ final readonly class BuildingFileController
 
     public function sheet(Request $request, Building $building, int $sheet): Response
     {
-        $revision = $building->revision($request->integer('r', $building->current));
+        $revision = $building->asked($request);
         $drawing = $this->derived($revision)->drawings(self::footer($revision), $this->only($request, $building))[$sheet - 1] ?? abort(404);
         // A page shown small loses hairlines, so for a screen they are drawn thicker.
         $svg = SvgWriter::write($request->boolean('screen') ? $drawing->withStrokesTimes(4.0) : $drawing);
@@ -79,13 +82,13 @@ final readonly class BuildingFileController
     {
         [$format, $type] = self::OTHER[$file];
 
-        return self::download(KitFiles::of($this->derived($building->latest()), [$format])[$file], $type, Str::slug($building->name).'-'.$file);
+        return self::download(KitFiles::of($this->derived($building->lastSoundOrFail()), [$format])[$file], $type, Str::slug($building->name).'-'.$file);
     }
 
     /** A sheet for a cutting plotter. */
     public function plotter(Building $building, int $sheet): Response
     {
-        $found = $this->derived($building->latest())->plan->sheets[$sheet - 1] ?? abort(404);
+        $found = $this->derived($building->lastSoundOrFail())->plan->sheets[$sheet - 1] ?? abort(404);
 
         return self::download(PlotterWriter::write($found, $building->name), 'application/vnd.hp-hpgl', Str::slug($building->name)."-sheet-$sheet.plt");
     }
@@ -93,26 +96,24 @@ final readonly class BuildingFileController
     /** What the simulated cutter makes of that file. */
     public function cut(Building $building, int $sheet): JsonResponse
     {
-        $found = $this->derived($building->latest())->plan->sheets[$sheet - 1] ?? abort(404);
+        $found = $this->derived($building->lastSoundOrFail())->plan->sheets[$sheet - 1] ?? abort(404);
         $size = [$found->page->width, $found->page->height];
 
         return response()->json(SimulatedCutter::run(PlotterWriter::write($found, $building->name), $size, $found->stock->cutPasses())->toArray() + ['size' => $size, 'passes' => $found->stock->cutPasses()]);
     }
 
     /** A sheet as the simulated printer prints it, with its error. */
-    public function printed(Request $request, Building $building, int $sheet): Response
+    public function printed(PrinterRequest $request, Building $building, int $sheet): Response
     {
-        $input = $request->validate(['across' => ['sometimes', 'numeric', 'between:95,105'], 'along' => ['sometimes', 'numeric', 'between:95,105'], 'margin' => ['sometimes', 'numeric', 'between:0,50']]);
-        $drawing = $this->derived($building->latest())->drawings()[$sheet - 1] ?? abort(404);
-        $printer = new SimulatedPrinter((float) ($input['across'] ?? 100.0), (float) ($input['along'] ?? 100.0), (float) ($input['margin'] ?? 4.0), 150);
+        $drawing = $this->derived($building->lastSoundOrFail())->drawings()[$sheet - 1] ?? abort(404);
 
-        return response($printer->page(PdfWriter::write([$drawing], $building->name), 1), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
+        return response($request->printer(self::DOTS_PER_INCH)->page(PdfWriter::write([$drawing], $building->name), 1), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
     }
 
-    /** One part by itself, of revision `r` or the latest; with `art` only what shows on the finished wall, with `face` its whole printed face. */
+    /** One part by itself, of revision `r` or the last sound one; with `art` only what shows on the finished wall, with `face` its whole printed face. */
     public function part(Request $request, Building $building, string $part): Response
     {
-        $found = array_filter($this->derived($building->revision($request->integer('r', $building->current)))->kit->parts, static fn (LabelledPart $p): bool => $p->part->id === $part);
+        $found = array_filter($this->derived($building->asked($request))->kit->parts, static fn (LabelledPart $p): bool => $p->part->id === $part);
         abort_if($found === [], 404);
 
         $labelled = array_values($found)[0];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\MockupRequest;
 use App\Models\Building;
 use App\Models\Revision;
 use Chartula\Core\Building\BuildingReader;
@@ -16,16 +17,15 @@ use Chartula\Core\Output\PdfWriter;
 use Chartula\Core\Output\SvgWriter;
 use Chartula\Core\Sheets\Page;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 
 /** The mock-up of a revision: what its pieces are, its pages, and all of them as one file. */
 final readonly class MockupController
 {
-    public function show(Request $request, Building $building): JsonResponse
+    public function show(MockupRequest $request, Building $building): JsonResponse
     {
-        $revision = self::revision($request, $building);
+        $revision = $building->asked($request);
         [$mockup, $drawings] = self::made($request, $revision);
 
         return response()->json([
@@ -34,9 +34,9 @@ final readonly class MockupController
         ]);
     }
 
-    public function pdf(Request $request, Building $building): Response
+    public function pdf(MockupRequest $request, Building $building): Response
     {
-        $revision = self::revision($request, $building);
+        $revision = $building->asked($request);
         [$mockup, $drawings] = self::made($request, $revision);
         abort_if($drawings === [], 404);
         $name = Str::slug($building->name)."-mock-up-r$revision->number-$mockup->percent.pdf";
@@ -45,25 +45,19 @@ final readonly class MockupController
             ['Content-Type' => 'application/pdf', 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store']);
     }
 
-    public function page(Request $request, Building $building, int $page): Response
+    public function page(MockupRequest $request, Building $building, int $page): Response
     {
-        $drawing = self::made($request, self::revision($request, $building))[1][$page - 1] ?? abort(404);
+        $drawing = self::made($request, $building->asked($request))[1][$page - 1] ?? abort(404);
 
         return response(SvgWriter::write($drawing->withStrokesTimes(3.0)), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=300']);
     }
 
-    private static function revision(Request $request, Building $building): Revision
-    {
-        return $building->revision($request->integer('r', $building->current));
-    }
-
     /** @return array{Mockup, list<Drawing>} */
-    private static function made(Request $request, Revision $revision): array
+    private static function made(MockupRequest $request, Revision $revision): array
     {
-        $asked = $request->validate(['size' => ['sometimes', 'integer', 'between:10,100']]);
         $described = BuildingReader::fromText($revision->text);
         $page = new Page($described->sheets);
-        $mockup = Mockup::of(Kit::derive($described)->form, (int) ($asked['size'] ?? 100), $page->roomWidth(), $page->roomHeight());
+        $mockup = Mockup::of(Kit::derive($described)->form, $request->percent(), $page->roomWidth(), $page->roomHeight());
 
         return [$mockup, MockupDrawing::of($described, $mockup, "revision $revision->number")];
     }

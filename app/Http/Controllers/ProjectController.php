@@ -6,74 +6,63 @@ namespace App\Http\Controllers;
 
 use App\Actions\ExportProject;
 use App\Actions\ImportProject;
-use App\Models\Building;
+use App\Http\Requests\ImportProjectRequest;
+use App\Http\Requests\ProjectNameRequest;
+use App\Http\Resources\ProjectResource;
 use App\Models\Project;
 use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
+use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
+/** Projects of the person who is signed in. */
 final readonly class ProjectController
 {
-    public function index(Request $request): JsonResponse
+    public function index(#[CurrentUser] User $user): JsonResponse
     {
-        $user = $request->user();
-        assert($user instanceof User);
-        $projects = $user->projects()->with(['buildings' => static fn ($query) => $query->orderBy('name')])->orderByDesc('updated_at')->orderBy('id')->get();
+        $projects = $user->projects()->with('buildings')->orderByDesc('updated_at')->orderBy('id')->get();
 
-        return response()->json(['projects' => $projects->map($this->shown(...))->values()]);
+        return response()->json(['projects' => ProjectResource::collection($projects)]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(ProjectNameRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        $input = $request->validate(['name' => ['required', 'string', 'max:200']]);
-        $user = $request->user();
-        assert($user instanceof User);
-        $project = $user->projects()->create($input);
-
-        return response()->json(['project' => $this->shown($project->load('buildings'))], 201);
+        return self::one($user->projects()->create(['name' => $request->name()]), 201);
     }
 
-    public function update(Request $request, Project $project): JsonResponse
+    public function update(ProjectNameRequest $request, Project $project): JsonResponse
     {
-        $project->update($request->validate(['name' => ['required', 'string', 'max:200']]));
+        $project->update(['name' => $request->name()]);
 
-        return response()->json(['project' => $this->shown($project->load('buildings'))]);
+        return self::one($project);
     }
 
     /** The whole project as one file. */
     public function archive(Project $project, ExportProject $export): BinaryFileResponse
     {
-        return response()->download($export->execute($project), (Str::slug($project->name) ?: 'project').'.chartula.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        $slug = Str::slug($project->name);
+        $name = ($slug === '' ? 'project' : $slug).'.chartula.zip';
+
+        return response()->download($export->execute($project), $name, ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }
 
     /** A project from such a file. */
-    public function import(Request $request, ImportProject $import): JsonResponse
+    public function import(ImportProjectRequest $request, #[CurrentUser] User $user, ImportProject $import): JsonResponse
     {
-        $request->validate(['archive' => ['required', 'file', 'max:65536']]);
-        $user = $request->user();
-        $file = $request->file('archive');
-        assert($user instanceof User && $file instanceof UploadedFile);
-        $project = $import->execute($user, $file->getPathname());
-
-        return response()->json(['project' => $this->shown($project->load('buildings'))], 201);
+        return self::one($import->execute($user, $request->path()), 201);
     }
 
-    public function destroy(Project $project): JsonResponse
+    public function destroy(Project $project): Response
     {
         $project->delete();
 
-        return response()->json(null, 204);
+        return response()->noContent();
     }
 
-    /** @return array<string, mixed> */
-    private function shown(Project $project): array
+    private static function one(Project $project, int $status = 200): JsonResponse
     {
-        return [
-            'id' => $project->id, 'name' => $project->name, 'updated_at' => $project->updated_at->toIso8601String(),
-            'buildings' => $project->buildings->map(static fn (Building $b): array => ['id' => $b->id, 'name' => $b->name, 'revision' => $b->current, 'updated_at' => $b->updated_at->toIso8601String()])->values(),
-        ];
+        return response()->json(['project' => new ProjectResource($project)], $status);
     }
 }

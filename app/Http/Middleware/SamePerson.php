@@ -16,14 +16,14 @@ final readonly class SamePerson
 {
     public const HEADER = 'X-Chartula-Person';
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $person = $request->header(self::HEADER);
-        if (is_string($person) && $person !== (string) $request->user()?->getAuthIdentifier()) {
+        if (is_string($person) && $person !== (string) $request->user()?->id) {
             return response()->json(['message' => 'Somebody else is signed in here now.'], 401);
         }
         $response = $next($request);
-        assert($response instanceof Response);
 
         return $response;
     }

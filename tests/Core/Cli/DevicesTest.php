@@ -66,7 +66,7 @@ final class DevicesTest extends TestCase
         $kit = self::command(['kit', '-', '--only', 'pdf', '--out', "$this->folder/kit"]);
         $kit->setInput($document);
         $kit->mustRun();
-        self::command(['printer', "$this->folder/kit/sheets.pdf", '--out', $this->folder, '--across', $across, '--dpi', (string) self::DOTS_PER_INCH])->mustRun();
+        self::command(['printer', "$this->folder/kit/sheets.pdf", '--out', $this->folder, '--across', $across, '--dpi', (string) self::DOTS_PER_INCH, '--page', '1'])->mustRun();
         $page = GreyPage::ofPng((string) file_get_contents("$this->folder/page-01.png"), self::DOTS_PER_INCH / 25.4);
         // The rule lies 12 mm above the foot, from 17 mm on; 1.9 mm above its line only its long ticks are met.
         $dark = array_values(array_filter($page->row(297.0 - 13.9), static fn (float $mm): bool => $mm > 15.0 && $mm < 119.0));

@@ -23,10 +23,20 @@ use stdClass;
 use Tests\Support\BuildingGenerator;
 use Tests\Support\FormGenerator;
 use Tests\Support\Kits;
+use Tests\Support\Property;
+use Tests\Support\Sample;
 
 /** Buildings made to look deeper than they are: 160 wide, 100 deep, 60 to the eaves, the eye 600 before the front and over its middle. */
 final class PerspectiveTest extends TestCase
 {
+    /** Seeds whose kit is sound as it is and red once it recedes, by reason. */
+    private const KNOWN_RED = [
+        'card stands out before the wall of a block beside it that recedes by another amount' => [60, 180, 194, 474, 656],
+        'a wall keeps its top where the roof over it has receded' => [140, 502],
+        'a line in which cards met has become a strip, or a strip a line' => [158, 663, 671],
+        'a valley is left that another roof no longer reaches' => [214],
+    ];
+
     /** The plot's front is 20 before the building's. */
     private const PLOT = ['size' => ['200mm', '200mm'], 'at' => ['-20mm', '-20mm'], 'eye' => ['distance' => '580mm', 'height' => '350mm', 'travel' => '50mm']];
 
@@ -194,39 +204,33 @@ final class PerspectiveTest extends TestCase
     #[Group('property')]
     public function testGeneratedFormsGoTogetherInPerspective(): void
     {
-        $made = array_fill_keys(FormGenerator::CLASSES, 0);
-        $red = [];
-        $refused = 0;
-        for ($seed = 1; $seed <= (getenv('CHARTULA_DEEP') === false ? 84 : 840); $seed++) {
-            $generator = new FormGenerator($seed);
-            $document = BuildingGenerator::with($generator->document(), 'methods.corner', $seed % 2 === 0 ? 'butt' : 'mitre');
-            // Its roof's two slopes meet at heights that a mansard's breaks do not keep once they recede: known, and said by the dry fit.
-            if (str_contains((string) json_encode($document), 'mansard')) {
-                continue;
-            }
-            $document->plot = (object) ['size' => ['200mm', '200mm'], 'at' => ['-100mm', '-150mm'], 'eye' => (object) ['distance' => '600mm', 'height' => '350mm']];
+        $made = 0;
+        Property::holds(self::receding(), function (stdClass $document) use (&$made): ?string {
+            $plain = clone $document;
+            unset($plain->perspective);
             try {
-                if (! Kits::of($document)->dryFit->goesTogether()) {
-                    continue;
+                if (! Kits::of($plain)->dryFit->goesTogether()) {
+                    return null;
                 }
+                $seen = Kits::of($document)->dryFit->toArray()['findings'];
             } catch (InvalidInput) {
-                continue;
+                return null;
             }
-            try {
-                $seen = Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => (30 + $seed % 40).'mm', 'axis' => ($seed * 7 % 60).'mm']));
-            } catch (InvalidInput) {
-                $refused++;
+            $made++;
 
-                continue;
-            }
-            $made[$generator->class]++;
-            if (! $seen->dryFit->goesTogether()) {
-                $red[] = "$seed $generator->class: ".implode('; ', array_map(static fn (array $f): string => $f['text'], array_slice($seen->dryFit->toArray()['findings'], 0, 2)));
-            }
+            return $seen[0]['text'] ?? null;
+        }, self::KNOWN_RED);
+        self::assertGreaterThan(20, $made);
+    }
+
+    /** @return iterable<int, stdClass> by seed */
+    private static function receding(): iterable
+    {
+        for ($seed = 1; $seed <= (Sample::isDeep() ? 840 : 56); $seed++) {
+            $document = BuildingGenerator::with((new FormGenerator($seed))->document(), 'methods.corner', $seed % 2 === 0 ? 'butt' : 'mitre');
+            $document->plot = (object) ['size' => ['200mm', '200mm'], 'at' => ['-100mm', '-150mm'], 'eye' => (object) ['distance' => '600mm', 'height' => '350mm']];
+            yield $seed => BuildingGenerator::with($document, 'perspective', (object) ['depth' => (30 + $seed % 40).'mm', 'axis' => ($seed * 7 % 60).'mm']);
         }
-        fwrite(STDERR, "\n".json_encode($made + ['refused' => $refused, 'red' => $red])."\n");
-        self::assertLessThanOrEqual(array_sum($made) * 0.04, count($red), implode("\n", $red));
-        self::assertGreaterThan(40, array_sum($made));
     }
 
     public function testWhatBreaksTheIllusionIsSaid(): void

@@ -20,10 +20,20 @@ use PHPUnit\Framework\TestCase;
 use stdClass;
 use Tests\Support\FormGenerator;
 use Tests\Support\Kits;
+use Tests\Support\Property;
+use Tests\Support\Sample;
 
 /** Buildings cut to low relief. A box 160 wide, 100 deep, 60 to the eaves under 40 degrees; true ridge 101.955. */
 final class ReliefTest extends TestCase
 {
+    /** Seeds whose cut kit is red, by reason. */
+    private const KNOWN_RED = [
+        'an edge of a dormer’s card is left without the card that it met, which the cut has taken' => [13, 230, 293, 405, 433, 510, 545, 573, 650, 685],
+        'a dormer’s squeezed slopes come into the roof or the strip under them' => [90, 125],
+        'a sliver of wall keeps its top, and no roof is left over it' => [315, 455, 597, 612],
+        'walls at a sharp corner come into each other' => [470],
+    ];
+
     private static function box(string $depth, string $school, string $back = 'open', string $overhang = '0mm'): Derivation
     {
         return self::cut(Kits::box('160mm', '100mm', '60mm', 40.0, $overhang, '0mm'), $depth, $school, $back);
@@ -130,7 +140,7 @@ final class ReliefTest extends TestCase
     public function testCutAtItsFullDepthNothingChanges(): void
     {
         $tried = 0;
-        foreach (range(0, 27) as $seed) {
+        foreach (range(0, Sample::isDeep() ? 27 : 6) as $seed) {
             $document = (new FormGenerator($seed))->document();
             try {
                 $whole = Kits::of($document);
@@ -145,7 +155,7 @@ final class ReliefTest extends TestCase
                 $tried++;
             }
         }
-        self::assertGreaterThan(80, $tried);
+        self::assertGreaterThan(Sample::isDeep() ? 80 : 20, $tried);
     }
 
     /** @return array<string, string> */
@@ -154,44 +164,58 @@ final class ReliefTest extends TestCase
         return array_column(array_map(static fn (LabelledPart $p): array => [$p->part->id, $p->cut], $derived->kit->parts), 1, 0);
     }
 
-    /** What is said of it holds for any form: a kit that is no deeper than was asked, or a clear fault; and it goes together, but for dormers. */
+    /** What is said of it holds for any form: a kit that is no deeper than was asked and goes together, or a clear fault. */
     #[Group('property')]
     public function testAnyFormIsCutOrSaysWhyNot(): void
     {
-        $counts = [];
-        foreach (range(0, getenv('CHARTULA_DEEP') !== false ? 699 : 139) as $seed) {
-            $generator = new FormGenerator($seed);
-            $document = $generator->document();
+        $made = array_fill_keys(FormGenerator::CLASSES, 0);
+        Property::holds(self::cutForms(), function (stdClass $document) use (&$made): ?string {
             try {
-                $building = BuildingReader::fromDocument($document);
-                $table = ReliefTable::of($building, 1.0);
+                $derived = Kits::of($document);
+            } catch (InvalidInput $faults) {
+                return $faults->problems[0]->line() === '' ? 'a fault without words' : null;
+            }
+            $made[FormGenerator::CLASSES[(int) substr($derived->building->name, 5) % count(FormGenerator::CLASSES)]]++;
+
+            return self::deeperThanAsked($derived) ?? $derived->dryFit->findings[0]->text ?? null;
+        }, self::KNOWN_RED);
+        foreach ($made as $class => $count) {
+            self::assertGreaterThanOrEqual(Sample::isDeep() ? 50 : 5, $count, $class);
+        }
+    }
+
+    /** @return iterable<int, stdClass> by seed: generated forms, each cut in one of the schools */
+    private static function cutForms(): iterable
+    {
+        foreach (range(0, Sample::isDeep() ? 699 : 69) as $seed) {
+            $document = (new FormGenerator($seed))->document();
+            try {
+                $whole = ReliefTable::of(BuildingReader::fromDocument($document), 1.0)['whole_mm'];
             } catch (InvalidInput) {
                 continue;
             }
-            $school = Relief::SCHOOLS[intdiv($seed, 7) % 5];
-            $depth = round($table['whole_mm'] * [0.3, 0.45, 0.6, 0.8][intdiv($seed, 35) % 4], 2);
-            $counts[$generator->class] ??= ['whole' => 0, 'red' => 0, 'refused' => 0];
-            try {
-                $derived = self::cut($document, "{$depth}mm", $school, Relief::BACKS[$seed % 3]);
-            } catch (InvalidInput $faults) {
-                self::assertNotSame('', $faults->problems[0]->line());
-                $counts[$generator->class]['refused']++;
+            $depth = round($whole * [0.3, 0.45, 0.6, 0.8][intdiv($seed, 35) % 4], 2);
+            $document->relief = (object) [
+                'depth' => "{$depth}mm", 'school' => Relief::SCHOOLS[intdiv($seed, 7) % 5], 'back' => Relief::BACKS[$seed % 3], 'flank' => 'keep',
+            ];
+            yield $seed => $document;
+        }
+    }
 
-                continue;
-            }
-            $front = min(array_map(static fn ($b): float => $b->standing()->bounds()->y0, $building->blocks)) / $building->scale->ratio;
-            foreach ($derived->kit->form->facets as $facet) {
-                foreach ($facet->patches as $patch) {
-                    self::assertLessThan($front + $depth + 0.001, $patch->outline->bounds()->y1, "seed $seed, $school");
+    private static function deeperThanAsked(Derivation $derived): ?string
+    {
+        $building = $derived->building;
+        $front = min(array_map(static fn ($b): float => $b->standing()->bounds()->y0, $building->blocks)) / $building->scale->ratio;
+        $depth = $building->relief?->depth->mm ?? INF;
+        foreach ($derived->kit->form->facets as $facet) {
+            foreach ($facet->patches as $patch) {
+                if ($patch->outline->bounds()->y1 >= $front + $depth + 0.001) {
+                    return "$facet->name reaches {$patch->outline->bounds()->y1}, deeper than $front and $depth";
                 }
             }
-            $counts[$generator->class][$derived->dryFit->goesTogether() ? 'whole' : 'red']++;
         }
-        fwrite(STDERR, "\n".json_encode($counts)."\n");
-        foreach ($counts as $class => $count) {
-            self::assertGreaterThanOrEqual(getenv('CHARTULA_DEEP') !== false ? 50 : 10, $count['whole'] + $count['red'], $class);
-            self::assertLessThanOrEqual($class === 'dormer' ? 0.4 : 0.1, $count['red'] / ($count['whole'] + $count['red']), $class);
-        }
+
+        return null;
     }
 
     public function testOpeningsOfShortenedFlanksAreKeptNarrowedOrDroppedAndItIsSaid(): void

@@ -11,28 +11,42 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use stdClass;
 use Tests\Support\Kits;
+use Tests\Support\Property;
+use Tests\Support\Sample;
 
 /** Rows of houses wall to wall, flush at front and back, of any heights, ridges and pitches, whose roofs end flush at the walls. */
 final class TerraceTest extends TestCase
 {
+    /** Seeds of rows that are red, by reason. */
+    private const KNOWN_RED = [
+        'a roof differs from the next by less than a card’s thickness at the wall, so that neither has anything to lie against' => [
+            45, 47, 51, 60, 63, 66, 82, 83, 103, 107, 110, 113, 130, 185, 190, 207, 258, 263,
+        ],
+    ];
+
     #[Group('property')]
     public function testRowsGoTogether(): void
     {
-        $red = [];
-        $whole = $refused = 0;
-        foreach (range(1, getenv('CHARTULA_DEEP') !== false ? 300 : 40) as $seed) {
+        $made = 0;
+        $tried = Property::holds(self::rows(), function (stdClass $document) use (&$made): ?string {
             try {
-                $findings = Kits::of(self::row(new Randomizer(new Mt19937($seed))))->dryFit->toArray()['findings'];
-                $whole += $findings === [] ? 1 : 0;
-                $red += $findings === [] ? [] : [$seed => $findings[0]['text']];
+                $findings = Kits::of($document)->dryFit->toArray()['findings'];
             } catch (InvalidInput) {
-                $refused++;
+                return null;
             }
+            $made++;
+
+            return $findings[0]['text'] ?? null;
+        }, self::KNOWN_RED);
+        self::assertGreaterThan($tried / 2, $made);
+    }
+
+    /** @return iterable<int, stdClass> by seed */
+    private static function rows(): iterable
+    {
+        foreach (range(1, Sample::isDeep() ? 300 : 20) as $seed) {
+            yield $seed => self::row(new Randomizer(new Mt19937($seed)));
         }
-        fwrite(STDERR, "\n".json_encode(['whole' => $whole, 'refused' => $refused, 'red' => $red])."\n");
-        self::assertGreaterThan($refused, $whole);
-        // Where two roofs differ by less than a card's thickness neither has anything to lie against.
-        self::assertLessThanOrEqual(getenv('CHARTULA_DEEP') !== false ? 0.08 * $whole : 0, count($red), (string) json_encode($red));
     }
 
     private static function row(Randomizer $random): stdClass

@@ -16,19 +16,21 @@ use PHPUnit\Framework\TestCase;
 use stdClass;
 use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
+use Tests\Support\Property;
+use Tests\Support\Sample;
 
 /** What must hold for every building, tried on generated ones with fixed seeds. */
 #[Group('property')]
 final class GeneratedBuildingsTest extends TestCase
 {
-    private const USUAL = 60;
+    private const USUAL = 45;
 
     private const DEEP = 1000;
 
     /** @return iterable<int, stdClass> sound documents by seed */
     private static function documents(int $usual = self::USUAL): iterable
     {
-        $last = getenv('CHARTULA_DEEP') !== false ? self::DEEP : $usual;
+        $last = Sample::isDeep() ? self::DEEP : $usual;
         for ($seed = 1; $seed <= $last; $seed++) {
             yield $seed => (new BuildingGenerator($seed))->document();
         }
@@ -36,30 +38,22 @@ final class GeneratedBuildingsTest extends TestCase
 
     public function testEveryBuildingGivesAKitThatGoesTogetherOrAClearFault(): void
     {
-        $bad = [];
-        $kinds = ['made' => 0, 'refused' => 0, 'sides' => 0, 'ridge y' => 0, 'layers 3 or 4' => 0];
-        foreach (self::documents() as $seed => $document) {
+        $kinds = ['made' => 0, 'sides' => 0, 'ridge y' => 0, 'layers 3 or 4' => 0];
+        Property::holds(self::documents(), function (stdClass $document) use (&$kinds): ?string {
             try {
                 $derived = Kits::of($document);
             } catch (InvalidInput $e) {
-                $kinds['refused']++;
-                foreach ($e->problems as $problem) {
-                    self::assertNotSame('', $problem->text());
-                }
-
-                continue;
+                return array_filter($e->problems, static fn (Problem $p): bool => $p->text() === '') === [] ? null : 'a fault without words';
             }
             $kinds['made']++;
             $kinds['sides'] += $derived->building->methods->through === 'sides' ? 1 : 0;
             $kinds['ridge y'] += $derived->building->blocks[0]->roof->ridge === 'y' ? 1 : 0;
             $kinds['layers 3 or 4'] += count($derived->building->methods->wall()->layers) > 2 ? 1 : 0;
-            if (! $derived->dryFit->goesTogether()) {
-                $bad[$seed] = $derived->dryFit->findings[0]->text;
-            }
-        }
-        self::assertSame([], $bad);
+
+            return $derived->dryFit->findings[0]->text ?? null;
+        });
         foreach (['made', 'sides', 'ridge y', 'layers 3 or 4'] as $kind) {
-            self::assertGreaterThanOrEqual(20, $kinds[$kind], "of the kind “{$kind}”: ".json_encode($kinds));
+            self::assertGreaterThanOrEqual(15, $kinds[$kind], "of the kind “{$kind}”: ".json_encode($kinds));
         }
     }
 
@@ -88,7 +82,7 @@ final class GeneratedBuildingsTest extends TestCase
     public function testMovedAndTurnedBuildingsGiveTheSameParts(): void
     {
         $differ = [];
-        foreach (self::documents(25) as $seed => $document) {
+        foreach (self::documents(12) as $seed => $document) {
             $here = self::kitOrNull($document);
             $document = BuildingGenerator::with($document, 'blocks.0.turn', 61.25);
             $document = BuildingGenerator::with($document, 'blocks.0.at', ['-17ft', '3.21m']);
@@ -103,7 +97,7 @@ final class GeneratedBuildingsTest extends TestCase
     public function testAMirroredBuildingGivesTheSameWorkWithMirroredParts(): void
     {
         $differ = [];
-        foreach (self::documents(25) as $seed => $document) {
+        foreach (self::documents(12) as $seed => $document) {
             $here = self::kitOrNull($document);
             $there = self::kitOrNull(self::mirrored($document));
             if (($here === null) !== ($there === null)) {
@@ -129,7 +123,7 @@ final class GeneratedBuildingsTest extends TestCase
 
     public function testSlopesCoverThePlanAndWorkingsReachTheirFigures(): void
     {
-        foreach (self::documents(25) as $seed => $document) {
+        foreach (self::documents(12) as $seed => $document) {
             $derived = self::kitOrNull($document);
             if ($derived === null) {
                 continue;

@@ -15,10 +15,12 @@ use Chartula\Core\Mockup\Mockup;
 use Chartula\Core\Mockup\Net;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Sheets\Page;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\FormGenerator;
 use Tests\Support\Kits;
+use Tests\Support\Sample;
 
 /** Nets: every surface once, in its true size, on nothing else; folds as the building turns; each tab with its mate. */
 final class MockupTest extends TestCase
@@ -102,10 +104,11 @@ final class MockupTest extends TestCase
         }
     }
 
+    #[Group('property')]
     public function testGeneratedFormsUnfoldToo(): void
     {
         $made = 0;
-        for ($seed = 1; $seed <= 40; $seed++) {
+        for ($seed = 1; $seed <= (Sample::isDeep() ? 140 : 21); $seed++) {
             try {
                 $building = BuildingReader::fromDocument((new FormGenerator($seed))->document());
                 $mockup = Mockup::of(Kit::derive($building)->form, 25, 180.0, 240.0);
@@ -118,7 +121,7 @@ final class MockupTest extends TestCase
             }
             self::assertNotEmpty(MockupDrawing::of($building, $mockup));
         }
-        self::assertGreaterThan(20, $made);
+        self::assertGreaterThan(15, $made);
     }
 
     private static function of(string $example, int $percent): Mockup

@@ -10,11 +10,11 @@ use Chartula\Core\Drawing\FitView;
 use Illuminate\Http\JsonResponse;
 
 /** The dry fit joint by joint. */
-final readonly class FitController
+final readonly class DryFitController
 {
     public function __invoke(Building $building, DeriveKit $derive): JsonResponse
     {
-        $derived = $derive->derivation($building->latest()->text);
+        $derived = $derive->derivation($building->lastSoundOrFail()->text);
 
         return response()->json(FitView::of($derived->serialised(), $derived->dryFit));
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Http\Resources;
 
 use App\Actions\DeriveKit;
 use App\Actions\MadeParts;
@@ -14,7 +14,7 @@ use Illuminate\Http\Response;
  * A building as screens need it: its document and faults as they stand, and what the last sound revision gives, headed
  * with that revision's number.
  */
-final readonly class BuildingAnswer
+final readonly class BuildingResource
 {
     public function __construct(
         private DeriveKit $derive,
@@ -29,7 +29,7 @@ final readonly class BuildingAnswer
         $derived = $sound === null ? 'null' : $this->derive->fromText($sound->text);
         $head = json_encode([
             'id' => $building->id, 'project_id' => $building->project_id, 'name' => $building->name,
-            'revision' => $revision->shown(), 'faults' => $revision->faults, 'derived_from' => $sound?->number,
+            'revision' => new RevisionResource($revision), 'faults' => $revision->faults, 'derived_from' => $sound?->number,
             'history' => self::history($building, $revision),
             'made' => $sound === null ? null : $this->made->docket($building, $sound->text),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** Which revisions to list: those before a number, or the newest. */
+final class ListRevisionsRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'before' => ['sometimes', 'integer', 'min:1'],
+        ];
+    }
+
+    public function before(): ?int
+    {
+        return $this->has('before') ? $this->integer('before') : null;
+    }
+}
