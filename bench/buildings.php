@@ -13,7 +13,8 @@ function loft(string $office, int $windows): string
     $document->sheets = (object) ['paper' => 'a4'];
     $length = 8 * $windows + 6;
     $document->blocks[0]->footprint->rect = ["{$length}ft", '20ft'];
-    $row = static fn (string $id): array => [['id' => $id, 'style' => 'sash', 'from' => '4ft', 'sill' => '2ft 9in', 'repeat' => ['count' => $windows, 'pitch' => '8ft']]];
+    $row = static fn (string $id): array =>
+        [['id' => $id, 'style' => 'sash', 'from' => '4ft', 'sill' => '2ft 9in', 'repeat' => ['count' => $windows, 'pitch' => '8ft']]];
     $document->blocks[0]->walls[0]->openings = $row('w');
     $document->blocks[0]->walls[2]->openings = $row('v');
 
@@ -29,7 +30,10 @@ function hall(string $office, int $windows): string
     $document->blocks[0]->footprint->rect = ["{$length}ft", "{$length}ft"];
     $document->blocks[0]->roof->pitch = 2;
     $row = [['id' => 'w', 'style' => 'sash', 'from' => '4ft', 'sill' => '2ft 9in', 'repeat' => ['count' => $windows, 'pitch' => '8ft']]];
-    $document->blocks[0]->walls = array_map(static fn (string $edge): array => ['edge' => $edge, 'finish' => 'bare', 'openings' => $row], ['front', 'right', 'back', 'left']);
+    $document->blocks[0]->walls = array_map(
+        static fn (string $edge): array => ['edge' => $edge, 'finish' => 'bare', 'openings' => $row],
+        ['front', 'right', 'back', 'left'],
+    );
 
     return (string) json_encode($document);
 }

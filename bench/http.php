@@ -30,7 +30,11 @@ $client = new Client(['base_uri' => $address, 'cookies' => $jar]);
 $send = static function (string $method, string $path, array $data = []) use ($client, $jar): string {
     $token = urldecode($jar->getCookieByName('XSRF-TOKEN')?->getValue() ?? '');
 
-    return (string) $client->request($method, "/api/$path", ['json' => $data, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => $token]])->getBody();
+    return (string) $client->request(
+        $method,
+        "/api/$path",
+        ['json' => $data, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => $token]],
+    )->getBody();
 };
 $call = static fn (string $method, string $path, array $data = []): mixed => json_decode($send($method, $path, $data));
 $uuid = static fn (): string => preg_replace('/^(.{8})(.{4}).(.{3}).(.{3})(.{12})$/', '$1-$2-4$3-a$4-$5', bin2hex(random_bytes(16)));
@@ -51,7 +55,13 @@ for ($i = 0; $i < $edits + 5; $i++) {
 }
 $times = array_slice($times, 5);
 sort($times);
-printf("%d edits: p50 %.0f ms, p95 %.0f ms, most %.0f ms\n", $edits, $times[intdiv($edits, 2)], $times[(int) ($edits * 0.95)], $times[$edits - 1]);
+printf(
+    "%d edits: p50 %.0f ms, p95 %.0f ms, most %.0f ms\n",
+    $edits,
+    $times[intdiv($edits, 2)],
+    $times[(int) ($edits * 0.95)],
+    $times[$edits - 1],
+);
 $start = hrtime(true);
 $pdf = $client->get("/api/buildings/$building->id/sheets.pdf");
 printf("PDF of the sheets: %.0f ms, %d kB\n", (hrtime(true) - $start) / 1e6, strlen((string) $pdf->getBody()) / 1024);

@@ -30,8 +30,14 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->dontReport(InvalidInput::class);
-        $exceptions->render(static fn (InvalidInput $e, Request $request) => (new ProblemsResource($e))->toResponse($request)->setStatusCode(422));
-        $exceptions->render(static fn (QueryException $e, Request $request) => $request->is('api/*') && str_contains($e->getMessage(), 'SQLSTATE[08')
-            ? response()->json(['message' => 'The database does not answer. Nothing was saved; try again in a moment.'], 503) : null);
+        $exceptions->render(
+            static fn (InvalidInput $e, Request $request) => (new ProblemsResource($e))->toResponse($request)->setStatusCode(422),
+        );
+        $exceptions->render(
+            static fn (QueryException $e, Request $request) =>
+                $request->is('api/*') && str_contains($e->getMessage(), 'SQLSTATE[08')
+                    ? response()->json(['message' => 'The database does not answer. Nothing was saved; try again in a moment.'], 503)
+                    : null,
+        );
     })
     ->create();

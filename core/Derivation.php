@@ -69,7 +69,17 @@ final readonly class Derivation
         [$rest, $readBack] = self::written($added);
         $serialised += $readBack;
 
-        return new self($building, $kit, $checks, $plan, $document + $added, substr($json, 0, -1).','.substr($rest, 1), $serialised, DryFit::of($assembly->in($serialised), $recall), $fit);
+        return new self(
+            $building,
+            $kit,
+            $checks,
+            $plan,
+            $document + $added,
+            substr($json, 0, -1).','.substr($rest, 1),
+            $serialised,
+            DryFit::of($assembly->in($serialised), $recall),
+            $fit,
+        );
     }
 
     /**

@@ -45,7 +45,9 @@ Route::prefix('api')->group(function (): void {
             Route::patch('{project}', 'update')->can('update', 'project')->name('update');
             Route::delete('{project}', 'destroy')->can('delete', 'project')->name('destroy');
         });
-        Route::post('projects/{project}/buildings', [BuildingController::class, 'store'])->can('update', 'project')->name('buildings.store');
+        Route::post('projects/{project}/buildings', [BuildingController::class, 'store'])
+            ->can('update', 'project')
+            ->name('buildings.store');
         Route::delete('buildings/{building}', [BuildingController::class, 'destroy'])->can('delete', 'building')->name('buildings.destroy');
 
         Route::prefix('buildings/{building}')->middleware('can:update,building')->group(function (): void {
@@ -59,7 +61,10 @@ Route::prefix('api')->group(function (): void {
             Route::get('', [BuildingController::class, 'show'])->name('buildings.show');
             Route::get('revisions', [RevisionController::class, 'index'])->name('revisions.index');
             Route::post('preview', [RevisionController::class, 'preview'])->name('revisions.preview');
-            Route::get('revisions/{from}/compare/{to}', [RevisionController::class, 'compare'])->whereNumber(['from', 'to'])->name('revisions.compare');
+            Route::get(
+                'revisions/{from}/compare/{to}',
+                [RevisionController::class, 'compare'],
+            )->whereNumber(['from', 'to'])->name('revisions.compare');
             Route::get('made', [MadeController::class, 'show'])->name('made.show');
             Route::get('find', [FindController::class, 'building'])->name('find.building');
 

@@ -27,8 +27,16 @@ final readonly class CompareRevisions
         return [
             'from' => ['revision' => new RevisionResource($from), 'faults' => $from->faults, 'view' => $a['view'] ?? null],
             'to' => ['revision' => new RevisionResource($to), 'faults' => $to->faults, 'view' => $b['view'] ?? null],
-            'changes' => array_map(static fn (Change $c): array => $c->toArray(), DocumentDifference::of(JsonText::decode($from->text), JsonText::decode($to->text))),
-            'parts' => $a === null || $b === null ? null : array_map(static fn (PartChange $c): array => $c->toArray(), PartChange::all(PartRecord::ofKit($a['kit']), PartRecord::ofKit($b['kit']))),
+            'changes' => array_map(
+                static fn (Change $c): array => $c->toArray(),
+                DocumentDifference::of(JsonText::decode($from->text), JsonText::decode($to->text)),
+            ),
+            'parts' => $a === null || $b === null
+                ? null
+                : array_map(
+                    static fn (PartChange $c): array => $c->toArray(),
+                    PartChange::all(PartRecord::ofKit($a['kit']), PartRecord::ofKit($b['kit'])),
+                ),
         ];
     }
 

@@ -50,7 +50,10 @@ final class DeriveKit
         foreach ($derived->kit->parts as $part) {
             $parts[$part->part->id] = [$part->cut, $part->print, $part->part->qty()];
         }
-        StoredKit::query()->insertOrIgnore(['fingerprint' => $fingerprint, 'core_version' => $version, 'answer' => $answer, 'parts' => json_encode($parts), 'created_at' => now()]);
+        StoredKit::query()->insertOrIgnore([
+            'fingerprint' => $fingerprint, 'core_version' => $version, 'answer' => $answer,
+            'parts' => json_encode($parts), 'created_at' => now(),
+        ]);
 
         return $this->answered[$fingerprint] = $answer;
     }

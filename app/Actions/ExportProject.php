@@ -33,7 +33,13 @@ final readonly class ExportProject
             $folder = sprintf('buildings/%02d-%s', $i + 1, Str::slug($building->name));
             $buildings[] = $this->building($building, $folder, $zip);
         }
-        $zip->addFromString('project.json', json_encode(['format' => self::FORMAT, 'version' => 1, 'name' => $project->name, 'buildings' => $buildings], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        $zip->addFromString(
+            'project.json',
+            json_encode(
+                ['format' => self::FORMAT, 'version' => 1, 'name' => $project->name, 'buildings' => $buildings],
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
+        );
         if (! $zip->close()) {
             throw new RuntimeException('The archive could not be written');
         }
@@ -48,14 +54,28 @@ final readonly class ExportProject
         foreach ($building->revisions()->orderBy('number')->lazy(50) as $revision) {
             assert($revision instanceof Revision);
             $zip->addFromString(sprintf('%s/%05d.json', $folder, $revision->number), $revision->text);
-            $revisions[] = RevisionResource::make($revision)->resolve() + ['client_id' => $revision->client_id, 'stands_for' => $revision->stands_for, 'before' => $revision->before, 'redo' => $revision->redo, 'faults' => $revision->faults];
+            $revisions[] = RevisionResource::make($revision)->resolve()
+                + [
+                    'client_id' => $revision->client_id, 'stands_for' => $revision->stands_for,
+                    'before' => $revision->before, 'redo' => $revision->redo, 'faults' => $revision->faults,
+                ];
         }
         $prints = $building->prints()->orderBy('created_at')->get();
 
         return [
             'folder' => $folder, 'name' => $building->name, 'revisions' => $revisions,
-            'prints' => $prints->map(static fn (PrintRun $p): array => ['id' => $p->id, 'client_id' => $p->client_id] + PrintRunResource::make($p)->resolve())->values()->all(),
-            'pieces' => $building->pieces->map(static fn (Piece $p): array => ['part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'print' => $p->print_id, 'record' => $p->record])->values()->all(),
+            'prints' => $prints->map(
+                static fn (PrintRun $p): array => ['id' => $p->id, 'client_id' => $p->client_id] + PrintRunResource::make($p)->resolve(),
+            )
+                ->values()
+                ->all(),
+            'pieces' => $building->pieces
+                ->map(
+                    static fn (Piece $p): array =>
+                        ['part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'print' => $p->print_id, 'record' => $p->record],
+                )
+                ->values()
+                ->all(),
         ];
     }
 }

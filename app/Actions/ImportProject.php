@@ -120,7 +120,11 @@ final readonly class ImportProject
         } catch (ValidationException $e) {
             $problems = [];
             foreach ($e->errors() as $path => $texts) {
-                $problems[] = new Problem("project.json.$path", 'archive.field', ['what' => strtolower(implode(' ', array_filter((array) $texts, is_string(...))))]);
+                $problems[] = new Problem(
+                    "project.json.$path",
+                    'archive.field',
+                    ['what' => strtolower(implode(' ', array_filter((array) $texts, is_string(...))))],
+                );
             }
             throw $problems === [] ? $e : new InvalidInput($problems);
         }
@@ -143,18 +147,38 @@ final readonly class ImportProject
     /** @param  array<string, mixed>  $entry */
     private function building(Project $project, User $user, ZipArchive $zip, array $entry, string $path): void
     {
-        /** @var array{folder: string, name: string, revisions: list<array{number: int, stands_for: int, before: ?int, redo: list<int>}&array<string, mixed>>, prints: list<array<string, mixed>>, pieces: list<array<string, mixed>>} $entry */
-        $building = Building::query()->create(['project_id' => $project->id, 'name' => $entry['name'], 'current' => count($entry['revisions'])]);
+        /**
+         * @var array{folder: string, name: string, revisions: list<array{number: int, stands_for: int, before: ?int,
+         *     redo: list<int>}&array<string, mixed>>, prints: list<array<string, mixed>>, pieces: list<array<string, mixed>>} $entry
+         */
+        $building = Building::query()->create([
+            'project_id' => $project->id,
+            'name' => $entry['name'],
+            'current' => count($entry['revisions']),
+        ]);
         foreach ($entry['revisions'] as $i => $revision) {
-            if ($revision['number'] !== $i + 1 || $revision['stands_for'] > $i + 1 || ($revision['before'] ?? 0) > $i || ($revision['redo'] !== [] && max($revision['redo']) > $i)) {
+            if (
+                $revision['number'] !== $i + 1
+                || $revision['stands_for'] > $i + 1
+                || ($revision['before'] ?? 0) > $i
+                || ($revision['redo'] !== [] && max($revision['redo']) > $i)
+            ) {
                 throw InvalidInput::at("$path.revisions.$i", 'archive.numbers', ['wanted' => $i + 1]);
             }
-            $this->revision($building, $user, $revision, self::entry($zip, sprintf('%s/%05d.json', $entry['folder'], $i + 1), JsonText::MOST_BYTES), $i + 1 === count($entry['revisions']));
+            $this->revision(
+                $building,
+                $user,
+                $revision,
+                self::entry($zip, sprintf('%s/%05d.json', $entry['folder'], $i + 1), JsonText::MOST_BYTES),
+                $i + 1 === count($entry['revisions']),
+            );
         }
         $this->verifyLastSound($building);
         $prints = [];
         foreach ($entry['prints'] as $print) {
-            $run = new PrintRun(array_intersect_key($print, array_flip(['client_id', 'revision', 'what', 'pieces'])) + ['building_id' => $building->id]);
+            $run = new PrintRun(
+                array_intersect_key($print, array_flip(['client_id', 'revision', 'what', 'pieces'])) + ['building_id' => $building->id],
+            );
             $run->setCreatedAt($print['at']);
             $run->save();
             $prints[is_string($print['id']) ? $print['id'] : ''] = $run->id;
@@ -165,7 +189,12 @@ final readonly class ImportProject
             } catch (UnexpectedValueException $e) {
                 throw InvalidInput::at("$path.pieces.$i.record", 'archive.field', ['what' => $e->getMessage()]);
             }
-            Piece::query()->create(['building_id' => $building->id, 'part' => $piece['part'], 'copy' => $piece['copy'], 'state' => $piece['state'], 'print_id' => is_string($piece['print']) ? ($prints[$piece['print']] ?? null) : null, 'record' => $record]);
+            Piece::query()->create([
+                'building_id' => $building->id, 'part' => $piece['part'], 'copy' => $piece['copy'],
+                'state' => $piece['state'],
+                'print_id' => is_string($piece['print']) ? ($prints[$piece['print']] ?? null) : null,
+                'record' => $record,
+            ]);
         }
     }
 
@@ -173,9 +202,19 @@ final readonly class ImportProject
     private function revision(Building $building, User $user, array $entry, string $text, bool $isLatest): void
     {
         $document = JsonText::decode($text);
-        $revision = new Revision(array_intersect_key($entry, array_flip(['number', 'client_id', 'summary', 'name', 'note', 'kind', 'stands_for', 'before', 'redo', 'parts_changed', 'faults', 'is_sound'])) + [
-            'building_id' => $building->id, 'author_id' => $user->id, 'text' => $text, 'document' => str_replace('\u0000', '', JsonText::encode($document)),
-        ]);
+        $revision = new Revision(
+            array_intersect_key(
+                $entry,
+                array_flip([
+                    'number', 'client_id', 'summary', 'name', 'note', 'kind', 'stands_for', 'before', 'redo',
+                    'parts_changed', 'faults', 'is_sound',
+                ]),
+            )
+                + [
+                    'building_id' => $building->id, 'author_id' => $user->id, 'text' => $text,
+                    'document' => str_replace('\u0000', '', JsonText::encode($document)),
+                ],
+        );
         if ($isLatest) {
             // What is shown first is worked out by this core, whatever the file says of it.
             $faults = $this->faults($text);

@@ -40,11 +40,18 @@ final readonly class MadeParts
                 $record = $records[$piece->part] ?? $piece->change?->before;
 
                 return [
-                    'part' => $piece->part, 'copy' => $piece->copy, 'label' => $record->label ?? '', 'name' => $record->name ?? '', 'group' => $record->group ?? '', 'stock' => $record->stock ?? '',
+                    'part' => $piece->part, 'copy' => $piece->copy, 'label' => $record->label ?? '',
+                    'name' => $record->name ?? '', 'group' => $record->group ?? '', 'stock' => $record->stock ?? '',
                     'qty' => $record->qty ?? 1, 'state' => $piece->state, 'change' => $piece->isStale() ? $piece->change?->toArray() : null,
                 ];
             }, $made->pieces),
-            'prints' => $building->prints()->orderByDesc('created_at')->orderByDesc('id')->limit(50)->get()->map(static fn (PrintRun $p): PrintRunResource => new PrintRunResource($p))->values(),
+            'prints' => $building->prints()
+                ->orderByDesc('created_at')
+                ->orderByDesc('id')
+                ->limit(50)
+                ->get()
+                ->map(static fn (PrintRun $p): PrintRunResource => new PrintRunResource($p))
+                ->values(),
         ];
     }
 
@@ -75,14 +82,20 @@ final readonly class MadeParts
             if ($keys === []) {
                 return;
             }
-            $run = PrintRun::query()->create(['building_id' => $building->id, 'client_id' => $clientId, 'revision' => $revision->number, 'what' => self::what($which), 'pieces' => count($keys)]);
+            $run = PrintRun::query()->create([
+                'building_id' => $building->id, 'client_id' => $clientId, 'revision' => $revision->number,
+                'what' => self::what($which), 'pieces' => count($keys),
+            ]);
             $good = [];
             foreach (self::of($records, $building->pieces)->pieces as $piece) {
                 $good[$piece->key()] = $piece->state !== null && ! $piece->isStale();
             }
             foreach ($keys as [$part, $copy]) {
                 if (! ($good["$part#$copy"] ?? false)) {
-                    Piece::query()->updateOrCreate(['building_id' => $building->id, 'part' => $part, 'copy' => $copy], ['state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept()]);
+                    Piece::query()->updateOrCreate(
+                        ['building_id' => $building->id, 'part' => $part, 'copy' => $copy],
+                        ['state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept()],
+                    );
                 }
             }
         });
@@ -113,7 +126,10 @@ final readonly class MadeParts
                 } elseif ($known !== null) {
                     $known->update(['state' => $state]);
                 } else {
-                    Piece::query()->create(['building_id' => $building->id, 'part' => $part, 'copy' => $copy, 'state' => $state, 'print_id' => null, 'record' => $record?->kept()]);
+                    Piece::query()->create([
+                        'building_id' => $building->id, 'part' => $part, 'copy' => $copy, 'state' => $state,
+                        'print_id' => null, 'record' => $record?->kept(),
+                    ]);
                 }
             }
         });
@@ -123,7 +139,10 @@ final readonly class MadeParts
     /** @return list<string> keys of pieces, for a reprint of just those */
     public function toMakeAgain(Building $building): array
     {
-        return array_map(static fn (MadePiece $p): string => $p->key(), self::of($this->records($building->lastSoundOrFail()), $building->pieces)->toMakeAgain());
+        return array_map(
+            static fn (MadePiece $p): string => $p->key(),
+            self::of($this->records($building->lastSoundOrFail()), $building->pieces)->toMakeAgain(),
+        );
     }
 
     /**
@@ -140,7 +159,11 @@ final readonly class MadeParts
         $parts = $this->derive->parts($text);
         $stale = $pieces->reject(static fn (Piece $p): bool => self::isGood($p, $parts))->count();
 
-        return ['key' => 'made', 'over' => 'since the last print', 'text' => $stale === 0 ? "all {$pieces->count()} still good" : $stale.($stale === 1 ? ' piece' : ' pieces').' stale', 'state' => $stale === 0 ? 'fits' : 'look'];
+        return [
+            'key' => 'made', 'over' => 'since the last print',
+            'text' => $stale === 0 ? "all {$pieces->count()} still good" : $stale.($stale === 1 ? ' piece' : ' pieces').' stale',
+            'state' => $stale === 0 ? 'fits' : 'look',
+        ];
     }
 
     /**
@@ -180,7 +203,10 @@ final readonly class MadeParts
     {
         $made = [];
         foreach ($pieces as $piece) {
-            $made[] = ['part' => $piece->part, 'copy' => $piece->copy, 'state' => $piece->state, 'record' => PartRecord::read($piece->record)];
+            $made[] = [
+                'part' => $piece->part, 'copy' => $piece->copy, 'state' => $piece->state,
+                'record' => PartRecord::read($piece->record),
+            ];
         }
 
         return MadePieces::of($records, $made);
@@ -192,7 +218,12 @@ final readonly class MadeParts
      */
     private static function gone(Building $building, array $records): array
     {
-        return array_values($building->pieces->filter(static fn (Piece $p): bool => $p->copy >= ($records[$p->part]->qty ?? 0))->map(static fn (Piece $p): int => $p->id)->all());
+        return array_values(
+            $building->pieces
+                ->filter(static fn (Piece $p): bool => $p->copy >= ($records[$p->part]->qty ?? 0))
+                ->map(static fn (Piece $p): int => $p->id)
+                ->all(),
+        );
     }
 
     /**

@@ -68,7 +68,8 @@ final readonly class SaveRevision
         $faults = $this->faults($change->document, $change->text);
 
         return $building->latest()->replicate()->forceFill([
-            'number' => $base, 'summary' => $change->summary, 'text' => $change->text, 'faults' => $faults, 'is_sound' => $faults === [], 'created_at' => now(),
+            'number' => $base, 'summary' => $change->summary, 'text' => $change->text, 'faults' => $faults,
+            'is_sound' => $faults === [], 'created_at' => now(),
         ]);
     }
 
@@ -80,7 +81,8 @@ final readonly class SaveRevision
     private static function worked(Building $building, int $base, Change $asked): WorkedChange
     {
         if ($base !== $building->current) {
-            $was = $building->revisions()->where('number', $base)->first() ?? throw InvalidInput::at('base', 'history.no-such', ['given' => $base]);
+            $was = $building->revisions()->where('number', $base)->first()
+                ?? throw InvalidInput::at('base', 'history.no-such', ['given' => $base]);
             throw new RevisionConflict($was, $building->latest(), $asked->on($building, $was), $asked);
         }
 
@@ -91,11 +93,20 @@ final readonly class SaveRevision
     private function spareFixed(Building $building, WorkedChange $change): void
     {
         $before = $building->lastSound();
-        if ($before === null || $building->pieces->where('state', 'fixed')->isEmpty() || $this->faults($change->document, $change->text) !== []) {
+        if (
+            $before === null
+            || $building->pieces->where('state', 'fixed')->isEmpty()
+            || $this->faults($change->document, $change->text) !== []
+        ) {
             return;
         }
         $parts = $this->made->fixedThatWouldBeStale($building, $before->text, $change->text);
-        $changes = array_values(array_filter($this->compare->parts($before->text, $change->text), static fn (PartChange $c): bool => in_array($c->id, $parts, true)));
+        $changes = array_values(
+            array_filter(
+                $this->compare->parts($before->text, $change->text),
+                static fn (PartChange $c): bool => in_array($c->id, $parts, true),
+            ),
+        );
         if ($changes !== []) {
             throw new FixedPartsWouldChange(array_map(static fn (PartChange $c): array => $c->toArray(), $changes));
         }
@@ -110,15 +121,26 @@ final readonly class SaveRevision
         ]);
         if ($revision->is_sound && $base->is_sound) {
             [$old, $new] = [$this->derive->parts($base->text), $this->derive->parts($revision->text)];
-            $revision->update(['parts_changed' => count(array_filter(array_keys($old + $new), static fn (string $id): bool => ($old[$id] ?? null) !== ($new[$id] ?? null)))]);
+            $revision->update([
+                'parts_changed' => count(
+                    array_filter(array_keys($old + $new), static fn (string $id): bool => ($old[$id] ?? null) !== ($new[$id] ?? null)),
+                ),
+            ]);
         }
 
         return $revision;
     }
 
     /** @param  array<string, mixed>  $history */
-    private function write(Building $building, User $author, string $clientId, stdClass $document, string $text, string $summary, array $history): Revision
-    {
+    private function write(
+        Building $building,
+        User $author,
+        string $clientId,
+        stdClass $document,
+        string $text,
+        string $summary,
+        array $history,
+    ): Revision {
         $faults = $this->faults($document, $text);
         $revision = Revision::query()->create($history + [
             'building_id' => $building->id, 'number' => $building->current + 1, 'client_id' => $clientId, 'author_id' => $author->id,
@@ -126,7 +148,8 @@ final readonly class SaveRevision
             // PostgreSQL's jsonb takes no NUL characters; the accepted text keeps them.
             'text' => $text, 'document' => str_replace('\u0000', '', JsonText::encode($document)),
             'faults' => $faults, 'is_sound' => $faults === [],
-            'kind' => 'edit', 'stands_for' => $building->current + 1, 'before' => null, 'redo' => [], 'name' => null, 'parts_changed' => null,
+            'kind' => 'edit', 'stands_for' => $building->current + 1, 'before' => null, 'redo' => [], 'name' => null,
+            'parts_changed' => null,
         ]);
         $name = is_string($document->name ?? null) && $document->name !== '' ? $document->name : $building->name;
         $building->update(['current' => $revision->number, 'name' => mb_substr($name, 0, 200)]);

@@ -16,7 +16,9 @@ final class FixedPartsWouldChange extends RuntimeException
     public function __construct(private readonly array $parts)
     {
         $count = count($parts);
-        parent::__construct($count === 1 ? 'This changes a part that is already fixed.' : "This changes $count parts that are already fixed.");
+        parent::__construct(
+            $count === 1 ? 'This changes a part that is already fixed.' : "This changes $count parts that are already fixed.",
+        );
     }
 
     public function render(): JsonResponse

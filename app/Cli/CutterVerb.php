@@ -47,9 +47,26 @@ final readonly class CutterVerb extends Verb
     private function report(SimulatedCutter $run): void
     {
         foreach ($run->strokes as $i => $stroke) {
-            $this->say(sprintf("%4d  %s  %7.1f mm  %d pass%s  from %6.1f s\n", $i + 1, $stroke->toArray()['tool'] === 'score' ? 'score' : 'cut  ', $stroke->length(), $stroke->passes, $stroke->passes === 1 ? '  ' : 'es', $stroke->startS));
+            $this->say(
+                sprintf(
+                    "%4d  %s  %7.1f mm  %d pass%s  from %6.1f s\n",
+                    $i + 1,
+                    $stroke->toArray()['tool'] === 'score' ? 'score' : 'cut  ',
+                    $stroke->length(),
+                    $stroke->passes,
+                    $stroke->passes === 1 ? '  ' : 'es',
+                    $stroke->startS,
+                ),
+            );
         }
-        $this->say(sprintf("%d lines, %d min %02d s\n", count($run->strokes), intdiv((int) round($run->seconds), 60), (int) round($run->seconds) % 60));
+        $this->say(
+            sprintf(
+                "%d lines, %d min %02d s\n",
+                count($run->strokes),
+                intdiv((int) round($run->seconds), 60),
+                (int) round($run->seconds) % 60,
+            ),
+        );
         foreach ($run->notes as $note) {
             $this->say("  $note\n");
         }

@@ -78,7 +78,9 @@ final readonly class KitVerb extends Verb
         $foreign = is_dir($folder) ? self::others($folder) : [];
         if ($foreign !== []) {
             self::remove($temporary);
-            throw new RuntimeException("$folder holds other files (".implode(', ', array_slice($foreign, 0, 3)).'); choose a folder of its own');
+            throw new RuntimeException(
+                "$folder holds other files (".implode(', ', array_slice($foreign, 0, 3)).'); choose a folder of its own',
+            );
         }
         self::remove($folder);
         if (! rename($temporary, $folder)) {

@@ -73,7 +73,9 @@ final readonly class Options
     /** @param  resource  $in */
     public function contents(mixed $in): string
     {
-        $text = $this->file === '-' ? stream_get_contents($in) : (is_file($this->file) && is_readable($this->file) ? file_get_contents($this->file) : false);
+        $text = $this->file === '-'
+            ? stream_get_contents($in)
+            : (is_file($this->file) && is_readable($this->file) ? file_get_contents($this->file) : false);
 
         return $text === false ? throw new RuntimeException("$this->file cannot be read") : $text;
     }

@@ -30,7 +30,12 @@ final readonly class PrinterVerb extends Verb
         if (! is_dir($folder) || ! is_writable($folder)) {
             throw new RuntimeException("$folder is not a folder that can be written to");
         }
-        $printer = new SimulatedPrinter($options->number('--across', 100.0, 95.0, 105.0), $options->number('--along', 100.0, 95.0, 105.0), $options->number('--margin', 4.0, 0.0, 50.0), (int) $options->number('--dpi', 200.0, 50.0, 600.0));
+        $printer = new SimulatedPrinter(
+            $options->number('--across', 100.0, 95.0, 105.0),
+            $options->number('--along', 100.0, 95.0, 105.0),
+            $options->number('--margin', 4.0, 0.0, 50.0),
+            (int) $options->number('--dpi', 200.0, 50.0, 600.0),
+        );
         $pdf = $options->contents($this->in);
         $last = SimulatedPrinter::pages($pdf);
         $only = (int) $options->number('--page', 0.0, 1.0, (float) $last);

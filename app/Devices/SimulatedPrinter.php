@@ -58,12 +58,16 @@ final readonly class SimulatedPrinter
     {
         $text = self::asked(['pdfinfo', '-'], $pdf);
 
-        return preg_match('/^Pages:\s+(\d+)$/m', $text, $m) === 1 ? (int) $m[1] : throw new RuntimeException('That is no PDF that can be printed');
+        return preg_match('/^Pages:\s+(\d+)$/m', $text, $m) === 1
+            ? (int) $m[1]
+            : throw new RuntimeException('That is no PDF that can be printed');
     }
 
     private static function rasterised(string $pdf, int $page, int $dots): GdImage
     {
-        $picture = imagecreatefromstring(self::asked(['pdftoppm', '-png', '-singlefile', '-r', (string) $dots, '-f', (string) $page, '-l', (string) $page, '-'], $pdf));
+        $picture = imagecreatefromstring(
+            self::asked(['pdftoppm', '-png', '-singlefile', '-r', (string) $dots, '-f', (string) $page, '-l', (string) $page, '-'], $pdf),
+        );
 
         return $picture === false ? throw new RuntimeException("Page $page could not be printed") : $picture;
     }

@@ -33,7 +33,10 @@ final class Revision extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['building_id', 'number', 'client_id', 'author_id', 'summary', 'text', 'document', 'faults', 'is_sound', 'name', 'note', 'kind', 'stands_for', 'before', 'redo', 'parts_changed'];
+    protected $fillable = [
+        'building_id', 'number', 'client_id', 'author_id', 'summary', 'text', 'document', 'faults', 'is_sound', 'name',
+        'note', 'kind', 'stands_for', 'before', 'redo', 'parts_changed',
+    ];
 
     /** @return BelongsTo<Building, $this> */
     public function building(): BelongsTo
@@ -50,6 +53,9 @@ final class Revision extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['faults' => 'array', 'redo' => 'array', 'is_sound' => 'boolean', 'number' => 'integer', 'stands_for' => 'integer', 'before' => 'integer', 'parts_changed' => 'integer'];
+        return [
+            'faults' => 'array', 'redo' => 'array', 'is_sound' => 'boolean', 'number' => 'integer',
+            'stands_for' => 'integer', 'before' => 'integer', 'parts_changed' => 'integer',
+        ];
     }
 }

@@ -31,7 +31,9 @@ final class StoredKit extends Model
     /** @return Builder<self> that of a document's text by the core as it is now */
     public static function of(string $text): Builder
     {
-        return self::query()->where('fingerprint', self::fingerprint($text))->where('core_version', config()->string('chartula.core_version'));
+        return self::query()
+            ->where('fingerprint', self::fingerprint($text))
+            ->where('core_version', config()->string('chartula.core_version'));
     }
 
     /** @return ?array<string, array{string, string, int}> cut, print and number of each part of a text's kit; null where it is not kept */

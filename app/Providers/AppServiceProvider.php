@@ -28,6 +28,9 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Gate::policy(Project::class, ProjectPolicy::class);
         Gate::policy(Building::class, BuildingPolicy::class);
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(config()->integer('chartula.sign_in_limit'))->by($request->ip() ?? ''));
+        RateLimiter::for(
+            'sign-in',
+            static fn (Request $request): Limit => Limit::perMinute(config()->integer('chartula.sign_in_limit'))->by($request->ip() ?? '')
+        );
     }
 }

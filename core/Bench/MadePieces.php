@@ -30,7 +30,12 @@ final readonly class MadePieces
             for ($copy = 0; $copy < $record->qty; $copy++) {
                 $piece = $known["$id#$copy"] ?? null;
                 unset($known["$id#$copy"]);
-                $pieces[] = new MadePiece($id, $copy, $piece['state'] ?? null, $piece === null ? null : PartChange::between($piece['record'], $record));
+                $pieces[] = new MadePiece(
+                    $id,
+                    $copy,
+                    $piece['state'] ?? null,
+                    $piece === null ? null : PartChange::between($piece['record'], $record),
+                );
             }
         }
         foreach ($known as $piece) {
@@ -56,8 +61,12 @@ final readonly class MadePieces
     public function counts(): array
     {
         $reached = array_map(static fn (MadePiece $p): int|false => array_search($p->state, MadePiece::STATES, true), $this->pieces);
-        $atLeast = static fn (int $state): int => count(array_filter($reached, static fn (int|false $r): bool => $r !== false && $r >= $state));
+        $atLeast = static fn (int $state): int =>
+            count(array_filter($reached, static fn (int|false $r): bool => $r !== false && $r >= $state));
 
-        return ['pieces' => count($this->pieces), 'printed' => $atLeast(0), 'cut' => $atLeast(1), 'papered' => $atLeast(2), 'fixed' => $atLeast(3), 'stale' => count($this->stale())];
+        return [
+            'pieces' => count($this->pieces), 'printed' => $atLeast(0), 'cut' => $atLeast(1), 'papered' => $atLeast(2),
+            'fixed' => $atLeast(3), 'stale' => count($this->stale()),
+        ];
     }
 }

@@ -11,6 +11,8 @@ use Chartula\Core\Measure\RealLength;
 /** One block: walls on a footprint, and a roof. Real sizes; its own axes are turned about (0,0), which `at` then moves. */
 final readonly class Block
 {
+    use CopiesWith;
+
     /**
      * @param  list<Wall>  $walls  one for each edge of the footprint
      * @param  array<int, Corner>  $corners  those that are made in a way of their own, by corner
@@ -38,11 +40,6 @@ final readonly class Block
     ) {
     }
 
-    public function movedTo(Vec2 $at): self
-    {
-        return new self($this->id, $this->name, $this->footprint, $at, $this->turnDeg, $this->base, $this->eaves, $this->walls, $this->roof, $this->corners, $this->storeys, $this->plinth, $this->path, $this->uncut, $this->receding);
-    }
-
     /** A place of the building's plan in the block's own axes. */
     public function ownAxes(Vec2 $at): Vec2
     {
@@ -58,6 +55,11 @@ final readonly class Block
         $turn = deg2rad($this->turnDeg);
         [$cos, $sin] = [cos($turn), sin($turn)];
 
-        return new Ring(array_map(fn (Vec2 $p): Vec2 => new Vec2($p->x * $cos - $p->y * $sin + $this->at->x, $p->x * $sin + $p->y * $cos + $this->at->y), $this->footprint->ring()->points));
+        return new Ring(
+            array_map(
+                fn (Vec2 $p): Vec2 => new Vec2($p->x * $cos - $p->y * $sin + $this->at->x, $p->x * $sin + $p->y * $cos + $this->at->y),
+                $this->footprint->ring()->points,
+            ),
+        );
     }
 }

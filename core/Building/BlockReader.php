@@ -51,7 +51,12 @@ final readonly class BlockReader
 
     private function read(Node $node, int $index): ?Block
     {
-        if (! $node->isObject(['footprint', 'eaves', 'roof'], ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls'])) {
+        if (
+            ! $node->isObject(
+                ['footprint', 'eaves', 'roof'],
+                ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls'],
+            )
+        ) {
             return null;
         }
         $id = $node->get('id') === null ? 'block-'.($index + 1) : $this->values->id($node->get('id'));
@@ -69,7 +74,10 @@ final readonly class BlockReader
         }
         $plinth = $this->values->real($node->get('plinth'), Sign::Any);
         if ($plinth !== null && $base !== null && $eaves !== null && ($plinth->mm <= $base->mm || $plinth->mm >= $eaves->mm)) {
-            $node->get('plinth')?->fault('plinth.off-wall', ['given' => $plinth->text ?? '', 'base' => $base->text ?? '0', 'eaves' => $eaves->text ?? '']);
+            $node->get('plinth')?->fault(
+                'plinth.off-wall',
+                ['given' => $plinth->text ?? '', 'base' => $base->text ?? '0', 'eaves' => $eaves->text ?? ''],
+            );
         }
         $storeys = $this->storeys($node->get('storeys'));
         $corners = $this->corners($node->get('corners'), $footprint);
@@ -80,7 +88,21 @@ final readonly class BlockReader
             return null;
         }
 
-        return new Block($id, $name, $footprint, new Vec2($at[0]->mm ?? 0.0, $at[1]->mm ?? 0.0), $turn, $base, $eaves, $walls, $roof, $corners, $storeys, $plinth, $node->path);
+        return new Block(
+            $id,
+            $name,
+            $footprint,
+            new Vec2($at[0]->mm ?? 0.0, $at[1]->mm ?? 0.0),
+            $turn,
+            $base,
+            $eaves,
+            $walls,
+            $roof,
+            $corners,
+            $storeys,
+            $plinth,
+            $node->path,
+        );
     }
 
     /** @return list<Storey> */

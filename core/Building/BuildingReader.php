@@ -64,13 +64,28 @@ final readonly class BuildingReader
         $perspective = PerspectiveReader::read($root->get('perspective'), $values);
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
         $styles = (new StyleReader($values))->readAll($root->get('styles'));
-        $blocks = (new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1])))->readAll($root->get('blocks'));
+        $blocks = (
+            new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1]))
+        )->readAll($root->get('blocks'));
         $sheets = self::sheets($root->get('sheets'), $values);
         if ($name === null || $methods === null || $blocks === null || $blocks === [] || $sheets === null) {
             return null;
         }
 
-        return new Building($name, $note, $scale, $gauge, $methods, $styles, $blocks, $sheets, $plot, $relief, $perspective, CompressionReader::read($root->get('compression'), $values));
+        return new Building(
+            $name,
+            $note,
+            $scale,
+            $gauge,
+            $methods,
+            $styles,
+            $blocks,
+            $sheets,
+            $plot,
+            $relief,
+            $perspective,
+            CompressionReader::read($root->get('compression'), $values),
+        );
     }
 
     /**
@@ -98,7 +113,10 @@ final readonly class BuildingReader
     private static function expect(?Node $node, string|int $value): void
     {
         if ($node !== null && $node->value !== $value) {
-            $node->fault('wrong-value', ['given' => is_scalar($node->value) ? (string) $node->value : Node::typeOf($node->value), 'wanted' => $value]);
+            $node->fault(
+                'wrong-value',
+                ['given' => is_scalar($node->value) ? (string) $node->value : Node::typeOf($node->value), 'wanted' => $value],
+            );
         }
     }
 
@@ -130,7 +148,10 @@ final readonly class BuildingReader
             $values->real($node->get('joint'), Sign::ZeroOrMore)->mm ?? $default->joint_mm,
         );
         if ($gauge->joint_mm >= min($gauge->course_mm, $gauge->brick_mm / 2.0)) {
-            ($node->get('joint') ?? $node)->fault('number-out-of-range', ['given' => $gauge->joint_mm, 'wanted' => 'less than a course and than half a brick']);
+            ($node->get('joint') ?? $node)->fault(
+                'number-out-of-range',
+                ['given' => $gauge->joint_mm, 'wanted' => 'less than a course and than half a brick'],
+            );
 
             return $default;
         }

@@ -81,7 +81,10 @@ final readonly class FootprintReader
         }
         $names = is_array($node?->get('edges')?->value) ? array_values($node->get('edges')->value) : [];
 
-        return array_map(static fn (int $i): string => is_string($names[$i] ?? null) ? $names[$i] : "edge-$i", array_keys(array_values($polygon)));
+        return array_map(
+            static fn (int $i): string => is_string($names[$i] ?? null) ? $names[$i] : "edge-$i",
+            array_keys(array_values($polygon)),
+        );
     }
 
     /** @return ?non-empty-list<string> */

@@ -26,7 +26,13 @@ final readonly class MethodsReader
 
     public function read(?Node $node): ?Methods
     {
-        if ($node === null || ! $node->isObject(['wall', 'roof'], ['stacks', 'corner', 'through', 'base', 'braces', 'supports', 'panels', 'bury', 'skin', 'template', 'trim', 'ridge'])) {
+        if (
+            $node === null
+            || ! $node->isObject(
+                ['wall', 'roof'],
+                ['stacks', 'corner', 'through', 'base', 'braces', 'supports', 'panels', 'bury', 'skin', 'template', 'trim', 'ridge'],
+            )
+        ) {
             return null;
         }
         $template = $this->template($node->get('template'));
@@ -61,12 +67,41 @@ final readonly class MethodsReader
         $ridge?->isObject(['stock']);
         $strip = $this->stock($ridge?->get('stock'), 'card-0.25');
         $sound = array_filter($stacks, static fn (?Stack $stack): bool => $stack !== null);
-        if (count($sound) < count($stacks) || $through === null || $base === null || $braces === null || $supports === null || $panels === null || $bury === null || $corner === null || $skin === null || $template === null
-            || $frame === null || $glazing === null || $paper === null || $strip === null) {
+        if (
+            count($sound) < count($stacks)
+            || $through === null
+            || $base === null
+            || $braces === null
+            || $supports === null
+            || $panels === null
+            || $bury === null
+            || $corner === null
+            || $skin === null
+            || $template === null
+            || $frame === null
+            || $glazing === null
+            || $paper === null
+            || $strip === null
+        ) {
             return null;
         }
 
-        return new Methods($sound, $corner, $through, $base, $braces, $supports, $panels, $bury, $skin, $template, $frame, $glazing, $paper, $strip);
+        return new Methods(
+            $sound,
+            $corner,
+            $through,
+            $base,
+            $braces,
+            $supports,
+            $panels,
+            $bury,
+            $skin,
+            $template,
+            $frame,
+            $glazing,
+            $paper,
+            $strip,
+        );
     }
 
     private function stack(?Node $node, ?Template $template): ?Stack

@@ -6,7 +6,9 @@ namespace Chartula\Core\Building;
 
 use Chartula\Core\Measure\ModelLength;
 
-/** The inside of a doorway or a subway that looks deeper than it is: floor, sides, top and end behind one opening. docs/formulas.md#mouth */
+/**
+ * The inside of a doorway or a subway that looks deeper than it is: floor, sides, top and end behind one opening. docs/formulas.md#mouth
+ */
 final readonly class Mouth
 {
     /**

@@ -52,7 +52,11 @@ final readonly class Node
         $known = [...$required, ...$optional];
         foreach (array_keys(get_object_vars($this->value)) as $key) {
             if (! in_array((string) $key, $known, true)) {
-                $this->problems->add($this->childPath((string) $key), 'unknown-key', ['key' => mb_substr((string) $key, 0, 40), 'known' => implode(', ', $known)]);
+                $this->problems->add(
+                    $this->childPath((string) $key),
+                    'unknown-key',
+                    ['key' => mb_substr((string) $key, 0, 40), 'known' => implode(', ', $known)],
+                );
             }
         }
         foreach ($required as $key) {

@@ -35,7 +35,12 @@ final readonly class OpeningRow
             return [self::opening($opening, $opening->id, $places[0], $sill, count($places), $pitch)];
         }
 
-        return array_map(static fn (array $place, int $i): Opening => self::opening($opening, $opening->id.($i > 0 ? '-'.($i + 1) : ''), $place, $sill, 1, null), $places, array_keys($places));
+        return array_map(
+            static fn (array $place, int $i): Opening =>
+                self::opening($opening, $opening->id.($i > 0 ? '-'.($i + 1) : ''), $place, $sill, 1, null),
+            $places,
+            array_keys($places),
+        );
     }
 
     /** @param  array{float, float}  $place */
@@ -43,7 +48,16 @@ final readonly class OpeningRow
     {
         $style = $opening->style;
         if ($style->w->mm - self::SAME_MM > $place[1] - $place[0]) {
-            $style = new Style($style->id, $style->kind, RealLength::ofMillimetres($place[1] - $place[0]), $style->h, $style->rise, $style->reveal, $style->sill, $style->frame);
+            $style = new Style(
+                $style->id,
+                $style->kind,
+                RealLength::ofMillimetres($place[1] - $place[0]),
+                $style->h,
+                $style->rise,
+                $style->reveal,
+                $style->sill,
+                $style->frame,
+            );
         }
 
         return new Opening($id, $style, RealLength::ofMillimetres($place[0]), $sill, $count, $pitch, $opening->path);

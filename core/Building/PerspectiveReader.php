@@ -27,10 +27,23 @@ final readonly class PerspectiveReader
         }
         $blocks = null;
         if ($node->get('blocks') !== null) {
-            $blocks = array_values(array_filter(array_map(static fn (Node $id): ?string => $id->text(32), $node->get('blocks')->items(self::MOST_BLOCKS, 1)), static fn (?string $id): bool => $id !== null));
+            $blocks = array_values(
+                array_filter(
+                    array_map(static fn (Node $id): ?string => $id->text(32), $node->get('blocks')->items(self::MOST_BLOCKS, 1)),
+                    static fn (?string $id): bool => $id !== null,
+                ),
+            );
         }
 
-        return new Perspective($depth, $values->model($node->get('apparent')), $values->model($node->get('axis'), Sign::ZeroOrMore), $blocks, $node->get('ground')?->bool() ?? false, self::mouths($node->get('mouths'), $values), $node->path);
+        return new Perspective(
+            $depth,
+            $values->model($node->get('apparent')),
+            $values->model($node->get('axis'), Sign::ZeroOrMore),
+            $blocks,
+            $node->get('ground')?->bool() ?? false,
+            self::mouths($node->get('mouths'), $values),
+            $node->path,
+        );
     }
 
     /** @return list<Mouth> */

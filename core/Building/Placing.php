@@ -70,7 +70,7 @@ final class Placing
         }
         $at = $this->meeting($node, $held);
         if ($at !== null) {
-            $this->blocks[$id] = $this->blocks[$id]->movedTo($at);
+            $this->blocks[$id] = $this->blocks[$id]->with(at: $at);
         }
         unset($this->open[$id]);
         $this->placed[$id] = true;
@@ -95,7 +95,7 @@ final class Placing
             return null;
         }
         // The block as it would stand with `at` in the building's origin.
-        $ring = $block->movedTo(new Vec2(0.0, 0.0))->standing();
+        $ring = $block->with(at: new Vec2(0.0, 0.0))->standing();
         [$target, $edge] = $other;
         $a = $target->standing()->point($edge);
         $along = $target->standing()->point($edge + 1)->minus($a);
@@ -105,7 +105,10 @@ final class Placing
         $turn = $mine->times(1.0 / $mine->length())->cross($along);
         $same = $mine->dot($along) > 0.0;
         if ($kinds[0] !== 'centre' && (abs($turn) > self::PARALLEL || $same === ($kinds[0] === 'against'))) {
-            $item->fault($kinds[0] === 'against' ? 'place.not-facing' : 'place.not-parallel', ['one' => $block->footprint->edges[$own], 'other' => $target->id.'.'.$target->footprint->edges[$edge]]);
+            $item->fault(
+                $kinds[0] === 'against' ? 'place.not-facing' : 'place.not-parallel',
+                ['one' => $block->footprint->edges[$own], 'other' => $target->id.'.'.$target->footprint->edges[$edge]],
+            );
 
             return null;
         }
@@ -128,7 +131,10 @@ final class Placing
         }
         [$id, $edge] = [...explode('.', $text, 2), ''];
         if ($id === $block->id || ! isset($this->blocks[$id])) {
-            $node->fault('place.no-block', ['given' => $text, 'known' => implode(', ', array_diff(array_keys($this->blocks), [$block->id]))]);
+            $node->fault(
+                'place.no-block',
+                ['given' => $text, 'known' => implode(', ', array_diff(array_keys($this->blocks), [$block->id]))],
+            );
 
             return null;
         }

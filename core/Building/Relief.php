@@ -33,7 +33,8 @@ final readonly class Relief
     /**
      * @param  value-of<self::SCHOOLS>  $school
      * @param  value-of<self::BACKS>  $back  what stands where it is cut
-     * @param  value-of<self::FLANKS>  $flank  openings of shortened walls: kept where they have room, narrowed where they have not, or dropped
+     * @param  value-of<self::FLANKS>  $flank  openings of shortened walls: kept where they have room, narrowed where they have not, or
+     *     dropped
      */
     public function __construct(
         public ModelLength $depth,

@@ -17,6 +17,8 @@ final readonly class ReliefReader
         $back = $node->get('back') === null ? 'open' : $node->get('back')->choice(Relief::BACKS);
         $flank = $node->get('flank') === null ? 'keep' : $node->get('flank')->choice(Relief::FLANKS);
 
-        return $depth === null || $school === null || $back === null || $flank === null ? null : new Relief($depth, $school, $back, $flank, $node->path);
+        return $depth === null || $school === null || $back === null || $flank === null
+            ? null
+            : new Relief($depth, $school, $back, $flank, $node->path);
     }
 }

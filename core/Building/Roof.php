@@ -10,6 +10,8 @@ use Chartula\Core\Measure\RealLength;
 /** A roof over a footprint, edge by edge. Real sizes. */
 final readonly class Roof
 {
+    use CopiesWith;
+
     public const KINDS = ['gable', 'hip', 'half-hip', 'lean-to', 'flat', 'mansard', 'none'];
 
     /**

@@ -18,7 +18,10 @@ final readonly class RoofReader
 
     public function read(?Node $node, ?Footprint $footprint): ?Roof
     {
-        if ($node === null || ! $node->isObject(['kind'], ['ridge', 'pitch', 'rise', 'edges', 'overhang', 'finish', 'upper', 'low', 'parapet'])) {
+        if (
+            $node === null
+            || ! $node->isObject(['kind'], ['ridge', 'pitch', 'rise', 'edges', 'overhang', 'finish', 'upper', 'low', 'parapet'])
+        ) {
             return null;
         }
         $kind = $node->get('kind')?->choice(Roof::KINDS);
@@ -49,7 +52,10 @@ final readonly class RoofReader
         $node?->isObject([], ['eaves', 'verge']);
         $zero = RealLength::ofMillimetres(0.0);
 
-        return ['eaves' => $this->values->real($node?->get('eaves'), Sign::ZeroOrMore) ?? $zero, 'verge' => $this->values->real($node?->get('verge'), Sign::ZeroOrMore) ?? $zero];
+        return [
+            'eaves' => $this->values->real($node?->get('eaves'), Sign::ZeroOrMore) ?? $zero,
+            'verge' => $this->values->real($node?->get('verge'), Sign::ZeroOrMore) ?? $zero,
+        ];
     }
 
     /** @return ?array{Angle, RealLength} */
@@ -79,7 +85,9 @@ final readonly class RoofReader
         }
         foreach ($node->get('edges')?->items(FootprintReader::MOST_CORNERS) ?? [] as $item) {
             if ($item->get('kind')?->value === RoofEdge::WALL) {
-                $edge = is_int($item->get('edge')?->value) ? $item->get('edge')->value : array_search($item->get('edge')?->value, $footprint->edges, true);
+                $edge = is_int($item->get('edge')?->value)
+                    ? $item->get('edge')->value
+                    : array_search($item->get('edge')?->value, $footprint->edges, true);
 
                 return is_int($edge) && $footprint->count() === 4 ? ($edge + 2) % 4 : 0;
             }
@@ -97,9 +105,13 @@ final readonly class RoofReader
         for ($i = 0; $i < $n; $i++) {
             $isEnd = $footprint->rect !== null ? ($i % 2 === 1) === ($ridge === 'x')
                 // The end of a wing: both corners point outwards, and both neighbours are longer.
-                : $footprint->angle($i) < 180.0 && $footprint->angle(($i + 1) % $n) < 180.0 && $ring->edgeLength($i) <= min($ring->edgeLength($i - 1), $ring->edgeLength($i + 1));
+                : $footprint->angle($i) < 180.0
+                    && $footprint->angle(($i + 1) % $n) < 180.0
+                    && $ring->edgeLength($i) <= min($ring->edgeLength($i - 1), $ring->edgeLength($i + 1));
             $kinds[] = match (true) {
-                $kind === 'lean-to' => $i === $low ? RoofEdge::SLOPE : ($n === 4 && $i === ($low + 2) % 4 ? RoofEdge::WALL : RoofEdge::GABLE),
+                $kind === 'lean-to' => $i === $low
+                    ? RoofEdge::SLOPE
+                    : ($n === 4 && $i === ($low + 2) % 4 ? RoofEdge::WALL : RoofEdge::GABLE),
                 $kind === 'gable' && $isEnd => RoofEdge::GABLE,
                 $kind === 'half-hip' && $isEnd => RoofEdge::HALF_HIP,
                 default => RoofEdge::SLOPE,

@@ -17,21 +17,29 @@ final readonly class Starter
             'format' => BuildingReader::FORMAT, 'version' => 1, 'name' => $name, 'scale' => '1:76.2',
             'gauge' => ['brick' => '9in', 'course' => '3in', 'joint' => '3/8in'],
             'methods' => [
-                'wall' => [['id' => 'face', 'stock' => 'card-0.5', 'role' => 'face'], ['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']],
+                'wall' => [
+                    ['id' => 'face', 'stock' => 'card-0.5', 'role' => 'face'],
+                    ['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core'],
+                ],
                 'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']],
                 'corner' => 'butt', 'through' => 'front-and-back', 'base' => 'floor', 'braces' => 'auto',
                 'skin' => ['corner' => 'overlap', 'overlap' => '1.8mm', 'opening' => 'folded', 'flap' => '3mm'],
                 'template' => ['stock' => 'label-0.12', 'side' => 'back', 'stays' => true],
             ],
             'styles' => [
-                'sash' => ['kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'segmental', 'rise' => '4in'], 'reveal' => '3in',
-                    'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true]],
+                'sash' => [
+                    'kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'segmental', 'rise' => '4in'], 'reveal' => '3in',
+                    'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true],
+                ],
                 'door' => ['kind' => 'door', 'w' => '3ft 3in', 'h' => '7ft', 'head' => ['shape' => 'flat'], 'reveal' => '3in'],
             ],
             'blocks' => [[
                 'id' => 'main', 'name' => 'Main', 'footprint' => ['rect' => ['18ft', '12ft']], 'eaves' => '9ft 6in',
                 'walls' => array_map($wall, Footprint::RECT),
-                'roof' => ['kind' => 'gable', 'ridge' => 'x', 'pitch' => 40, 'overhang' => ['eaves' => '9in', 'verge' => '6in'], 'finish' => 'slate'],
+                'roof' => [
+                    'kind' => 'gable', 'ridge' => 'x', 'pitch' => 40,
+                    'overhang' => ['eaves' => '9in', 'verge' => '6in'], 'finish' => 'slate',
+                ],
             ]],
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
     }

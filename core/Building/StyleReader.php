@@ -47,11 +47,15 @@ final readonly class StyleReader
         $w = $this->values->real($node->get('w'));
         $h = $this->values->real($node->get('h'));
         $rise = $this->rise($node->get('head'), $w, $h);
-        $reveal = $node->get('reveal') === null ? RealLength::ofMillimetres(self::REVEAL_MM) : $this->values->real($node->get('reveal'), Sign::ZeroOrMore);
+        $reveal = $node->get('reveal') === null
+            ? RealLength::ofMillimetres(self::REVEAL_MM)
+            : $this->values->real($node->get('reveal'), Sign::ZeroOrMore);
         $sill = $this->sill($node->get('sill'));
         $frame = $this->panes($node->get('frame'), $kind === 'window');
 
-        return $kind === null || $w === null || $h === null || $reveal === null ? null : new Style($id, $kind, $w, $h, $rise, $reveal, $sill, $frame);
+        return $kind === null || $w === null || $h === null || $reveal === null
+            ? null
+            : new Style($id, $kind, $w, $h, $rise, $reveal, $sill, $frame);
     }
 
     private function rise(?Node $head, ?RealLength $w, ?RealLength $h): ?RealLength
@@ -77,9 +81,13 @@ final readonly class StyleReader
         }
         if ($rise->mm > $w->mm / 2.0) {
             $head->get('rise')?->fault('head.rise-too-great', [
-                'rise' => LengthFormat::metric($rise->mm), 'width' => LengthFormat::metric($w->mm), 'limit' => LengthFormat::metric($w->mm / 2.0)]);
+                'rise' => LengthFormat::metric($rise->mm), 'width' => LengthFormat::metric($w->mm),
+                'limit' => LengthFormat::metric($w->mm / 2.0)]);
         } elseif ($rise->mm >= $h->mm) {
-            $head->get('rise')?->fault('head.above-height', ['rise' => LengthFormat::metric($rise->mm), 'height' => LengthFormat::metric($h->mm)]);
+            $head->get('rise')?->fault(
+                'head.above-height',
+                ['rise' => LengthFormat::metric($rise->mm), 'height' => LengthFormat::metric($h->mm)],
+            );
         }
 
         return $rise;
@@ -91,8 +99,12 @@ final readonly class StyleReader
             return null;
         }
         $h = $this->values->real($node->get('h'));
-        $proud = $node->get('proud') === null ? RealLength::ofMillimetres(50.8) : $this->values->real($node->get('proud'), Sign::ZeroOrMore);
-        $beyond = $node->get('beyond') === null ? RealLength::ofMillimetres(76.2) : $this->values->real($node->get('beyond'), Sign::ZeroOrMore);
+        $proud = $node->get('proud') === null
+            ? RealLength::ofMillimetres(50.8)
+            : $this->values->real($node->get('proud'), Sign::ZeroOrMore);
+        $beyond = $node->get('beyond') === null
+            ? RealLength::ofMillimetres(76.2)
+            : $this->values->real($node->get('beyond'), Sign::ZeroOrMore);
 
         return $h === null || $proud === null || $beyond === null ? null : new Sill($h, $proud, $beyond);
     }

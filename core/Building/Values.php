@@ -88,7 +88,10 @@ final readonly class Values
             return null;
         }
         if (is_int($node->value) || is_float($node->value)) {
-            $node->fault('length.no-unit', ['given' => $node->value, 'example' => $native === World::Real ? '“3ft 6in”, “1070mm” or “12br”' : '“1.5mm”']);
+            $node->fault(
+                'length.no-unit',
+                ['given' => $node->value, 'example' => $native === World::Real ? '“3ft 6in”, “1070mm” or “12br”' : '“1.5mm”'],
+            );
 
             return null;
         }

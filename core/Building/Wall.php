@@ -9,6 +9,8 @@ use Chartula\Core\Measure\RealLength;
 /** One wall of a block, seen from outside. */
 final readonly class Wall
 {
+    use CopiesWith;
+
     /**
      * @param  int  $edge  of the footprint, from corner edge to corner edge + 1
      * @param  list<Opening>  $openings

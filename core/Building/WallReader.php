@@ -63,7 +63,16 @@ final readonly class WallReader
             }
         }
 
-        return new Wall($edge, $name, $finish ?? Finish::BARE, $treat ?? 'full', $stack ?? 'wall', $openings, $this->ground($node->get('ground')), $node->path);
+        return new Wall(
+            $edge,
+            $name,
+            $finish ?? Finish::BARE,
+            $treat ?? 'full',
+            $stack ?? 'wall',
+            $openings,
+            $this->ground($node->get('ground')),
+            $node->path,
+        );
     }
 
     /** @return ?array{RealLength, RealLength} */
@@ -120,7 +129,10 @@ final readonly class WallReader
                 return RealLength::entered($above, $sill->text ?? '', $node->path.'.sill');
             }
         }
-        $node->get('storey')->fault('unknown-storey', ['given' => $named, 'known' => implode(', ', array_map(static fn (Storey $s): string => $s->id, $this->storeys))]);
+        $node->get('storey')->fault(
+            'unknown-storey',
+            ['given' => $named, 'known' => implode(', ', array_map(static fn (Storey $s): string => $s->id, $this->storeys))],
+        );
 
         return null;
     }
@@ -193,7 +205,10 @@ final readonly class WallReader
             for ($i = 0; $i < $opening->count; $i++) {
                 if ($opening->leftMm($i) < $to && $opening->leftMm($i) + $opening->style->w->mm > $from) {
                     $why = ($wall->get('keep')?->items(50) ?? [])[$k]->get('why')?->value;
-                    $node->get('from')?->fault('opening.kept-out', ['from' => round($from, 1), 'to' => round($to, 1), 'why' => is_string($why) ? $why : 'said so']);
+                    $node->get('from')?->fault(
+                        'opening.kept-out',
+                        ['from' => round($from, 1), 'to' => round($to, 1), 'why' => is_string($why) ? $why : 'said so'],
+                    );
 
                     return;
                 }

@@ -6,6 +6,7 @@ namespace Chartula\Core\Compression;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Compression\Compression;
 use Chartula\Core\Building\Compression\Step;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\Problems;
@@ -35,7 +36,7 @@ final readonly class Compressor
         }
 
         // What was taken is not taken again.
-        return new Compressed($building->uncompressed(), $taken);
+        return new Compressed($building->with(compression: Compression::none()), $taken);
     }
 
     /** @return ?array{Building, string, float} */
@@ -56,7 +57,11 @@ final readonly class Compressor
                 return $block;
             }
         }
-        $this->problems->add($step->path.'.block', 'compress.no-block', ['given' => $step->block ?? '', 'known' => implode(', ', array_map(static fn (Block $b): string => $b->id, $building->blocks))]);
+        $this->problems->add(
+            $step->path.'.block',
+            'compress.no-block',
+            ['given' => $step->block ?? '', 'known' => implode(', ', array_map(static fn (Block $b): string => $b->id, $building->blocks))],
+        );
 
         return null;
     }
@@ -70,7 +75,7 @@ final readonly class Compressor
             $this->problems->add($step->path.'.block', 'compress.last-block', ['given' => $gone->id]);
         }
 
-        return $gone === null || $left === [] ? null : [$building->withBlocks($left), "{$gone->name} is left out", 0.0];
+        return $gone === null || $left === [] ? null : [$building->with(blocks: $left), "{$gone->name} is left out", 0.0];
     }
 
     /** @return ?array{Building, string, float} */
@@ -82,7 +87,16 @@ final readonly class Compressor
             return null;
         }
 
-        return [$building->smallerBy($step->by), sprintf('everything is %s times as large, its area %s and its volume %s of it', LengthFormat::trimmed($step->by, 3), LengthFormat::trimmed($step->by ** 2, 3), LengthFormat::trimmed($step->by ** 3, 3)), 0.0];
+        return [
+            $building->smallerBy($step->by),
+            sprintf(
+                'everything is %s times as large, its area %s and its volume %s of it',
+                LengthFormat::trimmed($step->by, 3),
+                LengthFormat::trimmed($step->by ** 2, 3),
+                LengthFormat::trimmed($step->by ** 3, 3),
+            ),
+            0.0,
+        ];
     }
 
     /** @return ?array{Building, string, float} */
@@ -95,12 +109,20 @@ final readonly class Compressor
         $by = $step->count * $building->gauge->course_mm;
         [$map, $most] = (new Heights($building, $block))->without($by);
         if ($map === null) {
-            $this->problems->add($step->path.'.count', 'compress.courses', ['given' => $step->count, 'most' => (int) floor($most / $building->gauge->course_mm + 1e-6), 'block' => $block->name]);
+            $this->problems->add(
+                $step->path.'.count',
+                'compress.courses',
+                ['given' => $step->count, 'most' => (int) floor($most / $building->gauge->course_mm + 1e-6), 'block' => $block->name],
+            );
 
             return null;
         }
 
-        return [(new Remaker(null, null, [$block->id => $map]))->building($building), sprintf('%s is %d %s lower', $block->name, $step->count, $step->count === 1 ? 'course' : 'courses'), $by];
+        return [
+            (new Remaker(null, null, [$block->id => $map]))->building($building),
+            sprintf('%s is %d %s lower', $block->name, $step->count, $step->count === 1 ? 'course' : 'courses'),
+            $by,
+        ];
     }
 
     /** @return ?array{Building, string, float} */
@@ -109,7 +131,11 @@ final readonly class Compressor
         $block = $this->block($building, $step);
         $edge = $block === null ? false : array_search($step->edge, $block->footprint->edges, true);
         if ($block !== null && $edge === false) {
-            $this->problems->add($step->path.'.edge', 'unknown-edge', ['given' => $step->edge ?? '', 'known' => implode(', ', $block->footprint->edges)]);
+            $this->problems->add(
+                $step->path.'.edge',
+                'unknown-edge',
+                ['given' => $step->edge ?? '', 'known' => implode(', ', $block->footprint->edges)],
+            );
         }
         if ($block === null || $edge === false) {
             return null;
@@ -123,24 +149,62 @@ final readonly class Compressor
         if ($step->op === Step::BAYS) {
             $map = $lengths->withoutBays($step->count);
             if ($map === null) {
-                $this->problems->add($step->path.'.count', 'compress.bays', ['given' => $step->count, 'edge' => $block->footprint->edges[$edge]]);
+                $this->problems->add(
+                    $step->path.'.count',
+                    'compress.bays',
+                    ['given' => $step->count, 'edge' => $block->footprint->edges[$edge]],
+                );
 
                 return null;
             }
-            $text = sprintf('%s, %s: %d %s fewer', $block->name, $block->footprint->edges[$edge], $step->count, $step->count === 1 ? 'bay' : 'bays');
+            $text = sprintf(
+                '%s, %s: %d %s fewer',
+                $block->name,
+                $block->footprint->edges[$edge],
+                $step->count,
+                $step->count === 1 ? 'bay' : 'bays',
+            );
         } elseif ($step->op === Step::SPREAD) {
             $map = $lengths->longer($step->by);
-            $text = sprintf('%s, %s: %s spread over margins and piers', $block->name, $block->footprint->edges[$edge], LengthFormat::imperial($step->by));
+            $text = sprintf(
+                '%s, %s: %s spread over margins and piers',
+                $block->name,
+                $block->footprint->edges[$edge],
+                LengthFormat::imperial($step->by),
+            );
         } else {
             [$map, $most] = $lengths->shorter($step->op, $step->by);
             if ($map === null) {
-                $this->problems->add($step->path.'.by', 'compress.too-much', ['given' => LengthFormat::imperial($step->by), 'most' => LengthFormat::imperial(max(0.0, $most)), 'what' => ['margins' => 'the margins at its ends', 'piers' => 'the piers between its openings', 'shorten' => 'the blank stretches'][$step->op] ?? 'it', 'edge' => $block->footprint->edges[$edge]]);
+                $this->problems->add(
+                    $step->path.'.by',
+                    'compress.too-much',
+                    [
+                        'given' => LengthFormat::imperial($step->by), 'most' => LengthFormat::imperial(max(0.0, $most)),
+                        'what' => [
+                            'margins' => 'the margins at its ends',
+                            'piers' => 'the piers between its openings',
+                            'shorten' => 'the blank stretches',
+                        ][$step->op]
+                            ?? 'it',
+                        'edge' => $block->footprint->edges[$edge],
+                    ],
+                );
 
                 return null;
             }
-            $text = sprintf('%s, %s: %s %s shorter', $block->name, $block->footprint->edges[$edge], ['margins' => 'margins', 'piers' => 'piers', 'shorten' => 'blank stretches'][$step->op] ?? '', LengthFormat::imperial($step->by));
+            $text = sprintf(
+                '%s, %s: %s %s shorter',
+                $block->name,
+                $block->footprint->edges[$edge],
+                ['margins' => 'margins', 'piers' => 'piers', 'shorten' => 'blank stretches'][$step->op] ?? '',
+                LengthFormat::imperial($step->by),
+            );
         }
 
-        return [(new Remaker($lengths->isAcross ? $map : null, $lengths->isAcross ? null : $map, []))->building($building), $text, $map->total()];
+        return [
+            (new Remaker($lengths->isAcross ? $map : null, $lengths->isAcross ? null : $map, []))->building($building),
+            $text,
+            $map->total(),
+        ];
     }
 }

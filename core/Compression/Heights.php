@@ -7,7 +7,10 @@ namespace Chartula\Core\Compression;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 
-/** A block's height in stretches: openings, which stay true, and what is blank in every wall, which may lose courses from the top down. Real millimetres above the datum. */
+/**
+ * A block's height in stretches: openings, which stay true, and what is blank in every wall, which may lose courses from the top down. Real
+ * millimetres above the datum.
+ */
 final readonly class Heights
 {
     /** Courses that stay above and below every opening. */

@@ -72,7 +72,10 @@ final readonly class Lengths
                     $sign = ($isAcross ? $along->x : $along->y) > 0.0 ? 1.0 : -1.0;
                     foreach ($wall->openings as $opening) {
                         for ($k = 0; $k < $opening->count; $k++) {
-                            $ends = [$on($p) + $sign * $opening->leftMm($k), $on($p) + $sign * ($opening->leftMm($k) + $opening->style->w->mm)];
+                            $ends = [
+                                $on($p) + $sign * $opening->leftMm($k),
+                                $on($p) + $sign * ($opening->leftMm($k) + $opening->style->w->mm),
+                            ];
                             $openings[] = [min($ends), max($ends)];
                         }
                     }
@@ -84,9 +87,20 @@ final readonly class Lengths
         }
         $isIn = static fn (array $s): bool => $s[1] > $from + self::SAME_MM && $s[0] < $to - self::SAME_MM;
         $taken = self::joined(array_values(array_filter([...$openings, ...$skew], $isIn)));
-        $corners = array_values(array_filter($corners, static fn (float $c): bool => $c > $from + self::SAME_MM && $c < $to - self::SAME_MM));
+        $corners = array_values(
+            array_filter($corners, static fn (float $c): bool => $c > $from + self::SAME_MM && $c < $to - self::SAME_MM),
+        );
 
-        return new self($isAcross, $from, $to, $taken, self::rows($block->walls[$edge]->openings, $on($a), $on($b) > $on($a) ? 1.0 : -1.0), $corners, array_values(array_filter($openings, $isIn)), $building->gauge->brick_mm);
+        return new self(
+            $isAcross,
+            $from,
+            $to,
+            $taken,
+            self::rows($block->walls[$edge]->openings, $on($a), $on($b) > $on($a) ? 1.0 : -1.0),
+            $corners,
+            array_values(array_filter($openings, $isIn)),
+            $building->gauge->brick_mm,
+        );
     }
 
     /**
@@ -98,7 +112,10 @@ final readonly class Lengths
         $rows = [];
         foreach ($openings as $opening) {
             if ($opening->count > 1 && $opening->pitch !== null) {
-                $ends = [$start + $sign * $opening->leftMm(0), $start + $sign * ($opening->leftMm($opening->count - 1) + $opening->style->w->mm)];
+                $ends = [
+                    $start + $sign * $opening->leftMm(0),
+                    $start + $sign * ($opening->leftMm($opening->count - 1) + $opening->style->w->mm),
+                ];
                 $rows[] = [min($ends), max($ends), $opening->pitch->mm];
             }
         }
@@ -135,11 +152,15 @@ final readonly class Lengths
     /**
      * How much of it is margin and pier, how little each may be in all, and how many openings its longest row has.
      *
-     * @return array{length: float, margins: float, piers: float, least_margins: float, least_piers: float, piers_count: int, row: int, bay: float}
+     * @return array{length: float, margins: float, piers: float, least_margins: float, least_piers: float, piers_count: int, row: int,
+     *     bay: float}
      */
     public function measures(): array
     {
-        $found = ['length' => $this->to - $this->from, 'margins' => 0.0, 'piers' => 0.0, 'least_margins' => 0.0, 'least_piers' => 0.0, 'piers_count' => 0, 'row' => 0, 'bay' => 0.0];
+        $found = [
+            'length' => $this->to - $this->from, 'margins' => 0.0, 'piers' => 0.0, 'least_margins' => 0.0,
+            'least_piers' => 0.0, 'piers_count' => 0, 'row' => 0, 'bay' => 0.0,
+        ];
         foreach ($this->blank() as $stretch) {
             $what = $this->isMargin($stretch) ? 'margins' : 'piers';
             $found[$what] += $stretch[1] - $stretch[0];
@@ -194,7 +215,9 @@ final readonly class Lengths
         if ($room < $by - self::SAME_MM) {
             return [null, $room];
         }
-        $shrunk = $op === Step::SHORTEN ? array_map(static fn (array $m): array => [$m[0], $m[1], $m[2] * $by / $room], $most) : self::evenly($most, $by);
+        $shrunk = $op === Step::SHORTEN
+            ? array_map(static fn (array $m): array => [$m[0], $m[1], $m[2] * $by / $room], $most)
+            : self::evenly($most, $by);
 
         return [new AxisMap(array_values(array_filter($shrunk, static fn (array $s): bool => $s[2] > 0.0))), $room];
     }

@@ -33,7 +33,7 @@ final readonly class Remaker
     {
         $blocks = array_map($this->block(...), $building->blocks);
 
-        return $building->withBlocks($blocks);
+        return $building->with(blocks: $blocks);
     }
 
     private function moved(Vec2 $at): Vec2
@@ -46,13 +46,23 @@ final readonly class Remaker
         $ring = $block->standing();
         $points = array_map($this->moved(...), $ring->points);
         $at = $block->at->plus($points[0]->minus($ring->points[0]));
-        $own = array_map($block->movedTo($at)->ownAxes(...), $points);
+        $own = array_map($block->with(at: $at)->ownAxes(...), $points);
         $map = $this->heights[$block->id] ?? null;
-        $up = static fn (RealLength $z): RealLength => $map === null || abs($map->at($z->mm) - $z->mm) < self::SAME_MM ? $z : self::length($z, $map->at($z->mm));
-        $walls = array_map(fn (Wall $wall): Wall => $this->wall($block, $wall, $ring->point($wall->edge), $ring->point($wall->edge + 1), $map), $block->walls);
+        $up = static fn (RealLength $z): RealLength =>
+            $map === null || abs($map->at($z->mm) - $z->mm) < self::SAME_MM ? $z : self::length($z, $map->at($z->mm));
+        $walls = array_map(
+            fn (Wall $wall): Wall => $this->wall($block, $wall, $ring->point($wall->edge), $ring->point($wall->edge + 1), $map),
+            $block->walls,
+        );
 
-        return new Block($block->id, $block->name, self::footprint($block->footprint, $own), $at, $block->turnDeg, $block->base, $up($block->eaves), $walls, $block->roof, $block->corners,
-            array_map(static fn (Storey $s): Storey => new Storey($s->id, $s->name, $up($s->floor), $s->height), $block->storeys), $block->plinth === null ? null : $up($block->plinth), $block->path);
+        return $block->with(
+            footprint: self::footprint($block->footprint, $own),
+            at: $at,
+            eaves: $up($block->eaves),
+            walls: $walls,
+            storeys: array_map(static fn (Storey $s): Storey => new Storey($s->id, $s->name, $up($s->floor), $s->height), $block->storeys),
+            plinth: $block->plinth === null ? null : $up($block->plinth),
+        );
     }
 
     /** As it is modelled, written as it was measured. */
@@ -75,10 +85,19 @@ final readonly class Remaker
         if ($was->rect !== null) {
             $size = [$own[2]->x, $own[2]->y];
 
-            return Footprint::rect(...array_map(static fn (RealLength $l, float $mm): RealLength => abs($l->mm - $mm) < self::SAME_MM ? $l : self::length($l, $mm), $was->rect, $size));
+            return Footprint::rect(
+                ...array_map(
+                    static fn (RealLength $l, float $mm): RealLength => abs($l->mm - $mm) < self::SAME_MM ? $l : self::length($l, $mm),
+                    $was->rect,
+                    $size,
+                ),
+            );
         }
 
-        return Footprint::polygon(array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $own), $was->edges);
+        return Footprint::polygon(
+            array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $own),
+            $was->edges,
+        );
     }
 
     private function wall(Block $block, Wall $wall, Vec2 $from, Vec2 $to, ?AxisMap $map): Wall
@@ -95,17 +114,23 @@ final readonly class Remaker
                     $places[] = [$this->moved($left)->distanceTo($start), $this->moved($right)->distanceTo($start)];
                 }
             }
-            $sill = $map === null ? $opening->sill : RealLength::ofMillimetres($map->at($block->base->mm + $opening->sill->mm) - $block->base->mm);
+            $sill = $map === null
+                ? $opening->sill
+                : RealLength::ofMillimetres($map->at($block->base->mm + $opening->sill->mm) - $block->base->mm);
             array_push($openings, ...OpeningRow::of($opening, $places, abs($sill->mm - $opening->sill->mm) < self::SAME_MM ? null : $sill));
         }
-        $ground = $wall->ground === null || $map === null ? $wall->ground : array_map(static fn (RealLength $z): RealLength => RealLength::ofMillimetres($map->at($z->mm)), $wall->ground);
+        $ground = $wall->ground === null || $map === null
+            ? $wall->ground
+            : array_map(static fn (RealLength $z): RealLength => RealLength::ofMillimetres($map->at($z->mm)), $wall->ground);
 
-        return new Wall($wall->edge, $wall->name, $wall->finish, $wall->treat, $wall->stack, $openings, $ground, $wall->path);
+        return $wall->with(openings: $openings, ground: $ground);
     }
 
     private function isSwallowed(Vec2 $a, Vec2 $b): bool
     {
-        return ($this->across !== null && abs($a->x - $b->x) > self::SAME_MM && $this->across->swallows(min($a->x, $b->x), max($a->x, $b->x)))
+        return (
+            $this->across !== null && abs($a->x - $b->x) > self::SAME_MM && $this->across->swallows(min($a->x, $b->x), max($a->x, $b->x))
+        )
             || ($this->deep !== null && abs($a->y - $b->y) > self::SAME_MM && $this->deep->swallows(min($a->y, $b->y), max($a->y, $b->y)));
     }
 }

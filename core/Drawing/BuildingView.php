@@ -41,8 +41,10 @@ final readonly class BuildingView
         foreach ($kit->parts as $part) {
             $stock = $part->part->stock;
             $stocks[$stock->id] ??= [
-                'id' => $stock->id, 'kind' => $stock->kind, 'thickness' => LengthFormat::trimmed($stock->thickness_mm, 4).'mm', 'measured' => $stock->measured,
-                'with_template' => LengthFormat::millimetres($stock->thickness_mm + $building->methods->template->addsTo($stock)), 'pieces' => 0,
+                'id' => $stock->id, 'kind' => $stock->kind,
+                'thickness' => LengthFormat::trimmed($stock->thickness_mm, 4).'mm', 'measured' => $stock->measured,
+                'with_template' => LengthFormat::millimetres($stock->thickness_mm + $building->methods->template->addsTo($stock)),
+                'pieces' => 0,
             ];
             $stocks[$stock->id]['pieces'] += $part->part->qty();
         }

@@ -95,13 +95,26 @@ final class Drawing
         $move = static fn (Vec2 $p): Vec2 => new Vec2($p->x * $fx + $cx, $p->y * $fy + $cy);
         $stretched = new self($this->width, $this->height, $this->title, $this->cutsPaper);
         foreach ($this->paths as $path) {
-            $stretched->path(new Path($path->layer, array_map(static fn (array $line): array => array_map($move, $line), $path->lines), $path->closed, $path->stroke, $path->fill));
+            $stretched->path(
+                new Path(
+                    $path->layer,
+                    array_map(static fn (array $line): array => array_map($move, $line), $path->lines),
+                    $path->closed,
+                    $path->stroke,
+                    $path->fill,
+                ),
+            );
         }
         foreach ($this->texts as $text) {
-            $stretched->text(new Text($move($text->at), $text->text, $text->size, $text->anchor, $text->turnDeg, $text->bold, $text->colour));
+            $stretched->text(
+                new Text($move($text->at), $text->text, $text->size, $text->anchor, $text->turnDeg, $text->bold, $text->colour),
+            );
         }
         foreach ($this->placements as $p) {
-            $stretched->place($this->symbols[$p->symbol], new Placement($p->symbol, $p->a * $fx, $p->b * $fy, $p->c * $fx, $p->d * $fy, $p->e * $fx + $cx, $p->f * $fy + $cy));
+            $stretched->place(
+                $this->symbols[$p->symbol],
+                new Placement($p->symbol, $p->a * $fx, $p->b * $fy, $p->c * $fx, $p->d * $fy, $p->e * $fx + $cx, $p->f * $fy + $cy),
+            );
         }
 
         return $stretched;
@@ -112,7 +125,9 @@ final class Drawing
     {
         $thick = new self($this->width, $this->height, $this->title, $this->cutsPaper);
         foreach ($this->paths as $path) {
-            $stroke = $path->stroke === null ? null : new Stroke($path->stroke->width * $factor, $path->stroke->colour, $path->stroke->dash);
+            $stroke = $path->stroke === null
+                ? null
+                : new Stroke($path->stroke->width * $factor, $path->stroke->colour, $path->stroke->dash);
             $thick->path(new Path($path->layer, $path->lines, $path->closed, $stroke, $path->fill));
         }
         array_map($thick->text(...), $this->texts);

@@ -35,7 +35,10 @@ final readonly class FitView
         }
 
         return $report->toArray() + [
-            'measures' => array_map(static fn (JointMeasure $m): array => $m->toArray() + ['drawing' => self::drawing($assembly, $joints[$m->id])], $report->measures),
+            'measures' => array_map(
+                static fn (JointMeasure $m): array => $m->toArray() + ['drawing' => self::drawing($assembly, $joints[$m->id])],
+                $report->measures,
+            ),
             'free' => array_map(static fn (FreeEdge $e): array => $e->toArray(), $report->free),
         ];
     }
@@ -67,7 +70,10 @@ final readonly class FitView
     private static function standing(Piece $one, Side $side, Frame $plane): array
     {
         if ($side->edge === null) {
-            return array_map(static fn (Vec2 $p): array => $plane->project($one->frame->at($p))->toArray(), $one->part->region->outline->points);
+            return array_map(
+                static fn (Vec2 $p): array => $plane->project($one->frame->at($p))->toArray(),
+                $one->part->region->outline->points,
+            );
         }
         [$p, $q, $r, $s] = $one->strip($side->edge, $side->hole);
 

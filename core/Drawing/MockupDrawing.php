@@ -74,7 +74,9 @@ final readonly class MockupDrawing
     private static function net(Drawing $drawing, Net $net, Vec2 $at, bool $isTurned): void
     {
         $box = $net->bounds();
-        $on = static fn (Vec2 $p): Vec2 => $isTurned ? new Vec2($at->x + $box->y1 - $p->y, $at->y + $p->x - $box->x0) : new Vec2($at->x + $p->x - $box->x0, $at->y + $p->y - $box->y0);
+        $on = static fn (Vec2 $p): Vec2 => $isTurned
+                ? new Vec2($at->x + $box->y1 - $p->y, $at->y + $p->x - $box->x0)
+                : new Vec2($at->x + $p->x - $box->x0, $at->y + $p->y - $box->y0);
         $line = static fn (Ring $r): array => array_map($on, $r->points);
         $cut = new Stroke(0.12);
         $hinges = array_map(static fn (array $t): array => [$t['from'], $t['to']], [...$net->folds, ...$net->tabs]);
@@ -103,7 +105,15 @@ final readonly class MockupDrawing
         foreach ($net->mates as $mate) {
             [$a, $b] = [$mate['from'], $mate['to']];
             $in = new Vec2(-($b->y - $a->y), $b->x - $a->x);
-            $drawing->text(new Text($on($a->plus($b)->times(0.5)->plus($in->times(2.4 / max(0.1, $in->length()))))->plus(new Vec2(0.0, -0.7)), $mate['name'], 2.0, 'middle', colour: '#9c4a32'));
+            $drawing->text(
+                new Text(
+                    $on($a->plus($b)->times(0.5)->plus($in->times(2.4 / max(0.1, $in->length()))))->plus(new Vec2(0.0, -0.7)),
+                    $mate['name'],
+                    2.0,
+                    'middle',
+                    colour: '#9c4a32',
+                ),
+            );
         }
     }
 

@@ -20,15 +20,28 @@ final readonly class PartDrawing
         $margin = self::MARGIN_MM;
         $drawing = new Drawing($part->width() + 2.0 * $margin, $part->height() + 2.0 * $margin, "$labelled->label, $part->name");
         if ($part->art !== null) {
-            $drawing->place($symbol = BrickSymbol::of($labelled, $part->art), new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, $margin, $margin));
+            $drawing->place(
+                $symbol = BrickSymbol::of($labelled, $part->art),
+                new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, $margin, $margin),
+            );
         }
         $cut = new Stroke(0.12);
-        $drawing->path(new Path(Layer::Cut, array_map(static fn (Ring $r): array => self::moved($r->points, $margin), $part->region()->rings()), true, $cut, $part->art === null ? '#efeadd' : null));
+        $drawing->path(
+            new Path(
+                Layer::Cut,
+                array_map(static fn (Ring $r): array => self::moved($r->points, $margin), $part->region()->rings()),
+                true,
+                $cut,
+                $part->art === null ? '#efeadd' : null,
+            ),
+        );
         foreach ($part->slits as $slit) {
             $drawing->path(new Path(Layer::Cut, [self::moved($slit, $margin)], false, $cut));
         }
         foreach ($part->scores as $score) {
-            $drawing->path(new Path(Layer::Score, [self::moved([$score->from, $score->to], $margin)], false, new Stroke(0.15, '#9c4a32', [0.8, 0.5])));
+            $drawing->path(
+                new Path(Layer::Score, [self::moved([$score->from, $score->to], $margin)], false, new Stroke(0.15, '#9c4a32', [0.8, 0.5])),
+            );
         }
         foreach ($part->marks as $mark) {
             $drawing->path(new Path(Layer::Mark, [self::moved($mark->path, $margin)], false, new Stroke(0.12, '#4c5b66')));
@@ -56,7 +69,10 @@ final readonly class PartDrawing
         [$left, $right] = $part->art->quoins ?? [0.0, $part->width()];
         $drawing = new Drawing($right - $left, $part->height(), $part->name);
         if ($part->art !== null) {
-            $drawing->place($symbol = BrickSymbol::of($labelled, $part->art, true), new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, -$left, 0.0));
+            $drawing->place(
+                $symbol = BrickSymbol::of($labelled, $part->art, true),
+                new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, -$left, 0.0),
+            );
         }
 
         return $drawing;

@@ -24,7 +24,13 @@ final readonly class PlanGaps
         foreach ($kit->form->blocks as $a) {
             foreach ($kit->form->blocks as $b) {
                 if ($a->index < $b->index) {
-                    array_push($gaps, ...array_filter(self::between($building, $a, $b), static fn (array $gap): bool => ! self::isInside($kit, $gap['from'], $gap['to'])));
+                    array_push(
+                        $gaps,
+                        ...array_filter(
+                            self::between($building, $a, $b),
+                            static fn (array $gap): bool => ! self::isInside($kit, $gap['from'], $gap['to']),
+                        ),
+                    );
                 }
             }
         }
@@ -50,7 +56,10 @@ final readonly class PlanGaps
         return false;
     }
 
-    /** @return list<array{from: array{float, float}, to: array{float, float}, between: array{string, string}, size: array<string, string|float>}> */
+    /**
+     * @return list<array{from: array{float, float}, to: array{float, float}, between: array{string, string}, size: array<string,
+     *     string|float>}>
+     */
     private static function between(Building $building, BlockForm $a, BlockForm $b): array
     {
         $gaps = [];
@@ -63,10 +72,18 @@ final readonly class PlanGaps
                 // Outside a's edge, run the other way, over some of its length.
                 $off = -$along->cross($q);
                 [$from, $to] = [max(0.0, $along->dot($r)), min($length, $along->dot($q))];
-                if (abs($along->cross($q) - $along->cross($r)) < 0.01 && $off > self::LEAST_MM && $off < self::FURTHEST_MM && $to - $from > 0.5) {
+                if (
+                    abs($along->cross($q) - $along->cross($r)) < 0.01
+                    && $off > self::LEAST_MM
+                    && $off < self::FURTHEST_MM
+                    && $to - $from > 0.5
+                ) {
                     $at = $p->plus($along->times(($from + $to) / 2.0));
                     $out = $at->plus((new Vec2($along->y, -$along->x))->times($off));
-                    $gaps[] = ['from' => $at->toArray(), 'to' => $out->toArray(), 'between' => [$a->block->id, $b->block->id], 'size' => Size::ofModel($off, $building->scale)];
+                    $gaps[] = [
+                        'from' => $at->toArray(), 'to' => $out->toArray(), 'between' => [$a->block->id, $b->block->id],
+                        'size' => Size::ofModel($off, $building->scale),
+                    ];
                 }
             }
         }

@@ -23,12 +23,19 @@ final readonly class PlanView
         foreach ($kit->walls->spans() as $span) {
             $outer = $kit->walls->facing($span, true);
             foreach ($kit->walls->facing($span, false) as $i => $piece) {
-                $walls[] = self::wall($building, $span, ($outer[$i] ?? $piece)->shape->outline->face('outside')->bounds(), $piece->shape->outline->face('inside')->bounds());
+                $walls[] = self::wall(
+                    $building,
+                    $span,
+                    ($outer[$i] ?? $piece)->shape->outline->face('outside')->bounds(),
+                    $piece->shape->outline->face('inside')->bounds(),
+                );
             }
         }
         $braces = [];
         foreach ($kit->parts as $part) {
-            foreach ($part->part->group === 'brace' && abs($part->part->placements[0]->normal->z) > 0.5 ? $part->part->placements : [] as $frame) {
+            foreach ($part->part->group === 'brace' && abs($part->part->placements[0]->normal->z) > 0.5
+                ? $part->part->placements
+                : [] as $frame) {
                 $braces[] = array_map(static fn (Vec2 $p): array => self::flat($frame->at($p)), $part->part->outline->ring->points);
             }
         }
@@ -47,16 +54,22 @@ final readonly class PlanView
         foreach ($block->block->footprint->edges as $i => $name) {
             $roof = $block->block->roof->edges[$i];
             $edges[] = [
-                'name' => $name, 'key' => $block->block->id.'.'.$name, 'from' => $block->ring->point($i)->toArray(), 'to' => $block->ring->point($i + 1)->toArray(),
+                'name' => $name, 'key' => $block->block->id.'.'.$name, 'from' => $block->ring->point($i)->toArray(),
+                'to' => $block->ring->point($i + 1)->toArray(),
                 'length' => Size::ofModel($block->ring->edgeLength($i), $scale), 'roof' => $roof->kind, 'pitch' => $roof->pitch->text(),
                 'overhang' => Size::ofReal($roof->overhang, $scale),
             ];
         }
 
         return [
-            'id' => $block->block->id, 'name' => $block->block->name, 'path' => $block->block->path, 'ring' => $block->ring->toArray(), 'edges' => $edges,
-            'at' => [Size::ofModel($block->block->at->x / $scale->ratio, $scale), Size::ofModel($block->block->at->y / $scale->ratio, $scale)],
-            'turn' => $block->block->turnDeg, 'eaves' => Size::ofModel($block->eaves, $scale), 'base' => Size::ofModel($block->base, $scale),
+            'id' => $block->block->id, 'name' => $block->block->name, 'path' => $block->block->path,
+            'ring' => $block->ring->toArray(), 'edges' => $edges,
+            'at' => [
+                Size::ofModel($block->block->at->x / $scale->ratio, $scale),
+                Size::ofModel($block->block->at->y / $scale->ratio, $scale),
+            ],
+            'turn' => $block->block->turnDeg, 'eaves' => Size::ofModel($block->eaves, $scale),
+            'base' => Size::ofModel($block->base, $scale),
             'roof' => ['kind' => $block->block->roof->kind, 'pitch' => $block->block->roof->pitch->text()],
         ];
     }
@@ -70,7 +83,10 @@ final readonly class PlanView
     {
         $frame = $span->form->frame;
         $t = $span->stack->thickness_mm;
-        $ring = static fn (float $a, float $b, float $c, float $d): array => array_map(static fn (array $p): array => self::flat($frame->point($p[0], 0.0, $p[1])), [[$a, 0.0], [$b, 0.0], [$c, -$t], [$d, -$t]]);
+        $ring = static fn (float $a, float $b, float $c, float $d): array => array_map(
+            static fn (array $p): array => self::flat($frame->point($p[0], 0.0, $p[1])),
+            [[$a, 0.0], [$b, 0.0], [$c, -$t], [$d, -$t]],
+        );
         $gaps = [];
         foreach ($span->form->openings as $opening) {
             if ($opening->left >= $outside->x0 && $opening->right() <= $outside->x1) {
@@ -78,7 +94,11 @@ final readonly class PlanView
             }
         }
 
-        return ['key' => $span->block->id.'.'.$span->name(), 'edge' => $span->name(), 'ring' => $ring($outside->x0, $outside->x1, $inside->x1, $inside->x0), 'openings' => $gaps, 'length' => Size::ofModel($span->form->length->mm, $building->scale)];
+        return [
+            'key' => $span->block->id.'.'.$span->name(), 'edge' => $span->name(),
+            'ring' => $ring($outside->x0, $outside->x1, $inside->x1, $inside->x0), 'openings' => $gaps,
+            'length' => Size::ofModel($span->form->length->mm, $building->scale),
+        ];
     }
 
     /** @return array{float, float} */

@@ -35,14 +35,28 @@ final readonly class PlotView
             'outline' => self::ring($plot->outline->points),
             'edges' => array_map(static fn (string $name, int $i): array => [
                 'name' => $name, 'middle' => $plot->outline->point($i)->plus($plot->outline->point($i + 1))->times(0.5)->toArray(),
-                'wanted' => $plot->wanted($i), 'backscene' => in_array($i, $plot->backscene, true), 'line' => self::ring([$plot->outline->point($i), $plot->outline->point($i + 1)]),
+                'wanted' => $plot->wanted($i), 'backscene' => in_array($i, $plot->backscene, true),
+                'line' => self::ring([$plot->outline->point($i), $plot->outline->point($i + 1)]),
             ], $plot->edges, array_keys($plot->edges)),
             'walls' => self::shadows($fit, ['shell', 'sill']),
             'roofs' => self::roofs($fit),
-            'neighbours' => array_map(static fn (Neighbour $n): array => ['id' => $n->id, 'name' => $n->name, 'ring' => self::ring($n->outline->points)], $plot->neighbours),
-            'roads' => array_map(static fn (Road $r): array => ['id' => $r->id, 'name' => $r->name, 'rings' => self::road($r)], $plot->roads),
+            'neighbours' => array_map(
+                static fn (Neighbour $n): array => ['id' => $n->id, 'name' => $n->name, 'ring' => self::ring($n->outline->points)],
+                $plot->neighbours,
+            ),
+            'roads' => array_map(
+                static fn (Road $r): array => ['id' => $r->id, 'name' => $r->name, 'rings' => self::road($r)],
+                $plot->roads,
+            ),
             'tracks' => array_map(static fn (Track $t): array => ['id' => $t->id, 'name' => $t->name] + self::track($t), $plot->tracks),
-            'obstacles' => array_map(static fn (Obstacle $o): array => ['id' => $o->id, 'name' => $o->name, 'rings' => array_map(static fn ($b): array => self::ring($b->shadow->points), Things::obstacle($o))], $plot->obstacles),
+            'obstacles' => array_map(
+                static fn (Obstacle $o): array => [
+                    'id' => $o->id,
+                    'name' => $o->name,
+                    'rings' => array_map(static fn ($b): array => self::ring($b->shadow->points), Things::obstacle($o)),
+                ],
+                $plot->obstacles,
+            ),
             'eye' => self::eye($plot),
         ];
     }
@@ -52,7 +66,10 @@ final readonly class PlotView
     {
         $pieces = array_filter($fit->finished->pieces, static fn (FinishedPiece $p): bool => $p->group === 'roof');
 
-        return array_map(self::ring(...), array_merge(...array_map(static fn (FinishedPiece $p): array => $p->outlines(), array_values($pieces))));
+        return array_map(
+            self::ring(...),
+            array_merge(...array_map(static fn (FinishedPiece $p): array => $p->outlines(), array_values($pieces))),
+        );
     }
 
     /**
@@ -80,7 +97,10 @@ final readonly class PlotView
         return $rings;
     }
 
-    /** @return array{middle: list<array{float, float}>, left: list<list<array{float, float}>>, right: list<list<array{float, float}>>} its middle, and what is to stay free on either side, stretch by stretch */
+    /**
+     * @return array{middle: list<array{float, float}>, left: list<list<array{float, float}>>, right: list<list<array{float, float}>>} its
+     *     middle, and what is to stay free on either side, stretch by stretch
+     */
     private static function track(Track $track): array
     {
         $drawn = ['middle' => [], 'left' => [], 'right' => []];
@@ -101,7 +121,10 @@ final readonly class PlotView
         return array_map(static fn (int $i): array => $lane->at($lane->length * $i / $steps, $aside)->toArray(), range(0, $steps));
     }
 
-    /** @return ?array{left: array{float, float}, right: array{float, float}, height: float} from where it looks at the one end of its way and at the other */
+    /**
+     * @return ?array{left: array{float, float}, right: array{float, float}, height: float} from where it looks at the one end of its way
+     *     and at the other
+     */
     private static function eye(Plot $plot): ?array
     {
         if ($plot->eye === null) {
@@ -110,7 +133,11 @@ final readonly class PlotView
         $place = $plot->outline->bounds();
         [$x, $y] = [$place->centre()->x, $place->y0 - $plot->eye->distance];
 
-        return ['left' => (new Vec2($x - $plot->eye->travel, $y))->toArray(), 'right' => (new Vec2($x + $plot->eye->travel, $y))->toArray(), 'height' => $plot->eye->height];
+        return [
+            'left' => (new Vec2($x - $plot->eye->travel, $y))->toArray(),
+            'right' => (new Vec2($x + $plot->eye->travel, $y))->toArray(),
+            'height' => $plot->eye->height,
+        ];
     }
 
     /**

@@ -31,7 +31,19 @@ final readonly class RoofView
     {
         $self = new self($building, $kit);
 
-        return ['lines' => $self->lines(), 'panels' => $self->panels(), 'area_mm2' => round(array_sum(array_map(static fn (Facet $f): float => array_sum(array_map(static fn (Patch $p): float => $p->area(), $f->patches)), $kit->form->facets)), 2)];
+        return [
+            'lines' => $self->lines(),
+            'panels' => $self->panels(),
+            'area_mm2' => round(
+                array_sum(
+                    array_map(
+                        static fn (Facet $f): float => array_sum(array_map(static fn (Patch $p): float => $p->area(), $f->patches)),
+                        $kit->form->facets,
+                    ),
+                ),
+                2,
+            ),
+        ];
     }
 
     /** @return list<array<string, mixed>> each line once */
@@ -65,11 +77,17 @@ final readonly class RoofView
         $kind = self::kind($this->kit->form, $facet, $line);
         $other = str_starts_with($line->label, 'plane:') ? $this->kit->form->plane(substr($line->label, 6)) : null;
         $length = $rise < 1e-6 ? Figure::given($plan, 'in plan, level') : Figure::given($plan, 'in plan, '.LengthFormat::trimmed($plan, 3))
-            ->over($plan / sqrt($plan * $plan + $rise * $rise), 'rising '.LengthFormat::trimmed($rise, 3).': ÷ cos '.LengthFormat::trimmed(rad2deg(atan2($rise, $plan)), 3).'°');
+            ->over(
+                $plan / sqrt($plan * $plan + $rise * $rise),
+                'rising '.LengthFormat::trimmed($rise, 3).': ÷ cos '.LengthFormat::trimmed(rad2deg(atan2($rise, $plan)), 3).'°',
+            );
 
         return [
-            'kind' => $kind, 'from' => $line->from->toArray(), 'to' => $line->to->toArray(), 'length' => Size::ofModel($length->mm, $this->building->scale),
-            'fold' => $other === null ? null : LengthFormat::trimmed(rad2deg(acos(max(-1.0, min(1.0, $facet->frame->normal->dot($other->frame->normal))))), 2).'°',
+            'kind' => $kind, 'from' => $line->from->toArray(), 'to' => $line->to->toArray(),
+            'length' => Size::ofModel($length->mm, $this->building->scale),
+            'fold' => $other === null
+                ? null
+                : LengthFormat::trimmed(rad2deg(acos(max(-1.0, min(1.0, $facet->frame->normal->dot($other->frame->normal))))), 2).'°',
             'workings' => $length->workings($kind),
         ];
     }
@@ -93,7 +111,9 @@ final readonly class RoofView
             return 'valley';
         }
 
-        return $other->block === $facet->block && $other->edge === $facet->edge ? 'break' : (abs($facet->heightAt($line->from) - $facet->heightAt($line->to)) < 1e-6 ? 'ridge' : 'hip');
+        return $other->block === $facet->block && $other->edge === $facet->edge
+            ? 'break'
+            : (abs($facet->heightAt($line->from) - $facet->heightAt($line->to)) < 1e-6 ? 'ridge' : 'hip');
     }
 
     /** @return list<array<string, mixed>> */
@@ -103,11 +123,14 @@ final readonly class RoofView
             $part = $panel->part;
 
             return [
-                'part' => $part->id, 'name' => $part->name, 'block' => $this->kit->form->blocks[$panel->facet->block]->block->id, 'pitch' => $panel->facet->pitch->text(),
+                'part' => $part->id, 'name' => $part->name,
+                'block' => $this->kit->form->blocks[$panel->facet->block]->block->id, 'pitch' => $panel->facet->pitch->text(),
                 'plan' => $panel->facet->patches[$panel->piece]->outline->toArray(),
-                'outline' => $part->outline->ring->toArray(), 'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $part->holes),
+                'outline' => $part->outline->ring->toArray(),
+                'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $part->holes),
                 'edges' => array_map(fn (int $i): array => [
-                    'name' => $part->outline->edges[$i]->name, 'length' => Size::ofModel($part->outline->ring->edgeLength($i), $this->building->scale),
+                    'name' => $part->outline->edges[$i]->name,
+                    'length' => Size::ofModel($part->outline->ring->edgeLength($i), $this->building->scale),
                     'angle' => LengthFormat::trimmed(self::angle($part->outline->ring, $i), 2).'°',
                 ], array_keys($part->outline->edges)),
                 'workings' => [$part->workings['height']->workings('up the slope'), $part->workings['width']->workings('along the eaves')],

@@ -38,20 +38,31 @@ final readonly class SectionView
         $top = $block->top();
         $cut = self::cut($kit, new Vec3($centre->x + $along->x * $by, $centre->y + $along->y * $by, 0.0), $along);
         $thickness = $building->methods->roof()->thickness_mm;
-        $reach = max([0.0, ...array_map(static fn ($e): float => $e->slopesFromEaves() ? $scale->modelMm($e->overhang) + $thickness * $e->pitch->sin() : 0.0, $roof->edges)]);
+        $reach = max([
+            0.0,
+            ...array_map(
+                static fn ($e): float => $e->slopesFromEaves() ? $scale->modelMm($e->overhang) + $thickness * $e->pitch->sin() : 0.0,
+                $roof->edges,
+            ),
+        ]);
         $square = 2.0 * $building->methods->roof()->layers[0]->thickness_mm * $roof->pitch->sin();
 
         return $cut + [
-            'eaves' => Size::ofModel($block->eaves - $block->base, $scale), 'ridge' => Size::ofModel($top - $block->base, $scale), 'rise' => Size::ofModel($top - $block->eaves, $scale),
+            'eaves' => Size::ofModel($block->eaves - $block->base, $scale),
+            'ridge' => Size::ofModel($top - $block->base, $scale), 'rise' => Size::ofModel($top - $block->eaves, $scale),
             'reach' => Size::ofModel($reach, $scale), 'pitch' => $roof->pitch->text(),
-            'note' => $roof->pitch->degrees > 0.0 ? 'Cut square, panels of '.$roof->pitch->text().' part by '.LengthFormat::millimetres($square).' at the top of a ridge; the strip covers it.' : '',
+            'note' => $roof->pitch->degrees > 0.0
+                ? 'Cut square, panels of '.$roof->pitch->text().' part by '.LengthFormat::millimetres($square)
+                    .' at the top of a ridge; the strip covers it.'
+                : '',
         ];
     }
 
     /**
      * @param  Vec3  $at  a point of the plane
      * @param  Vec3  $normal  which way it is looked, level and of length 1
-     * @return array{rings: list<array{name: string, part: string, ring: list<array{float, float}>}>, bounds: array{float, float, float, float}}
+     * @return array{rings: list<array{name: string, part: string, ring: list<array{float, float}>}>, bounds: array{float, float, float,
+     *     float}}
      */
     public static function cut(Kit $kit, Vec3 $at, Vec3 $normal): array
     {
@@ -64,14 +75,21 @@ final readonly class SectionView
                 continue;
             }
             $isStrip = $part->group === 'roof' && $part->foldedAbout !== null;
-            $name = $isStrip ? 'strip' : (abs($part->placements[0]->normal->z) > 0.999 && $part->group === 'shell' ? 'floor' : self::GROUPS[$part->group]);
+            $name = $isStrip
+                ? 'strip'
+                : (abs($part->placements[0]->normal->z) > 0.999 && $part->group === 'shell' ? 'floor' : self::GROUPS[$part->group]);
             foreach (array_keys($part->placements) as $copy) {
                 foreach (self::rings($part, $copy, $plane) as $ring) {
                     $rings[] = ['name' => $name, 'part' => $part->id, 'ring' => $ring->toArray()];
                 }
             }
         }
-        $all = array_merge(...array_map(static fn (array $r): array => array_map(static fn (array $p): Vec2 => new Vec2($p[0], $p[1]), $r['ring']), $rings));
+        $all = array_merge(
+            ...array_map(
+                static fn (array $r): array => array_map(static fn (array $p): Vec2 => new Vec2($p[0], $p[1]), $r['ring']),
+                $rings,
+            ),
+        );
         $box = $all === [] ? new Box2(0.0, 0.0, 1.0, 1.0) : Box2::around($all);
 
         return ['rings' => $rings, 'bounds' => [$box->x0, $box->y0, $box->x1, $box->y1]];

@@ -47,7 +47,12 @@ final readonly class SheetDrawing
     public static function of(Building $building, Sheet $sheet, int $of, string $footer = ''): Drawing
     {
         $title = $building->name.', sheet '.$sheet->number;
-        $self = new self($sheet, new Drawing($sheet->page->width, $sheet->page->height, $title, $sheet->stock->kind === 'paper'), '#1f2a2e', self::turns($sheet));
+        $self = new self(
+            $sheet,
+            new Drawing($sheet->page->width, $sheet->page->height, $title, $sheet->stock->kind === 'paper'),
+            '#1f2a2e',
+            self::turns($sheet),
+        );
         $self->art();
         foreach ($sheet->parts as $placed) {
             $self->part($placed);
@@ -136,7 +141,12 @@ final readonly class SheetDrawing
         $ticks = $score->scoreOn === $printedSide ? [0.5] : [0.5, 1.1];
         foreach ($ticks as $at) {
             foreach ([$a->plus($along->times($at)), $b->minus($along->times($at))] as $foot) {
-                $this->drawing->line(Layer::Score, $foot->minus($across->times(self::TICK_MM / 2.0)), $foot->plus($across->times(self::TICK_MM / 2.0)), new Stroke(0.15, '#9c4a32'));
+                $this->drawing->line(
+                    Layer::Score,
+                    $foot->minus($across->times(self::TICK_MM / 2.0)),
+                    $foot->plus($across->times(self::TICK_MM / 2.0)),
+                    new Stroke(0.15, '#9c4a32'),
+                );
             }
         }
     }
@@ -155,7 +165,15 @@ final readonly class SheetDrawing
             // Read from below or from the right.
             $reads = $along->x > 1e-9 || (abs($along->x) <= 1e-9 && $along->y > 0.0) ? $along : $along->times(-1.0);
             $up = new Vec2(-$reads->y, $reads->x);
-            $this->drawing->text(new Text($centre->plus($in->times($up->dot($in) > 0.0 ? 0.6 : 0.6 + self::LEAST_MM * 0.7)), $words, self::LEAST_MM, 'middle', rad2deg(atan2($reads->y, $reads->x))));
+            $this->drawing->text(
+                new Text(
+                    $centre->plus($in->times($up->dot($in) > 0.0 ? 0.6 : 0.6 + self::LEAST_MM * 0.7)),
+                    $words,
+                    self::LEAST_MM,
+                    'middle',
+                    rad2deg(atan2($reads->y, $reads->x)),
+                ),
+            );
         }
     }
 
@@ -179,7 +197,11 @@ final readonly class SheetDrawing
             $words = $text.($placed->width() > 30.0 ? ' '.$part->name.$this->turn($placed) : '');
             $at = new Vec2($placed->x + $placed->width() / 2.0, $placed->y + $placed->height() + 0.5);
             $this->drawing->text(new Text($at, $words, self::LEAST_MM, 'middle'));
-            $this->arrow(new Vec2($at->x - self::LETTER * self::LEAST_MM * (mb_strlen($words) / 2.0 + 0.9), $at->y + 0.5), $up, self::LEAST_MM);
+            $this->arrow(
+                new Vec2($at->x - self::LETTER * self::LEAST_MM * (mb_strlen($words) / 2.0 + 0.9), $at->y + 0.5),
+                $up,
+                self::LEAST_MM,
+            );
 
             return;
         }
@@ -200,7 +222,14 @@ final readonly class SheetDrawing
         $tip = $middle->plus($up->times($size * 0.5));
         $foot = $middle->minus($up->times($size * 0.5));
         $barb = $tip->minus($up->times($size * 0.35));
-        $this->drawing->path(new Path(Layer::Text, [[$foot, $tip], [$barb->plus($side->times($size * 0.25)), $tip, $barb->minus($side->times($size * 0.25))]], false, new Stroke(0.15, $this->ink)));
+        $this->drawing->path(
+            new Path(
+                Layer::Text,
+                [[$foot, $tip], [$barb->plus($side->times($size * 0.25)), $tip, $barb->minus($side->times($size * 0.25))]],
+                false,
+                new Stroke(0.15, $this->ink),
+            ),
+        );
     }
 
     /** The roomiest level piece of the part. */

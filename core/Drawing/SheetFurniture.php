@@ -21,7 +21,11 @@ final readonly class SheetFurniture
     public static function draw(Drawing $drawing, Building $building, Sheet $sheet, int $of, string $footer): void
     {
         self::heading($drawing, $building, $sheet, $of, $footer);
-        self::legend($drawing, $sheet->page, array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->bevels() !== []) !== []);
+        self::legend(
+            $drawing,
+            $sheet->page,
+            array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->bevels() !== []) !== [],
+        );
         self::rules($drawing, $sheet->page);
     }
 
@@ -37,8 +41,19 @@ final readonly class SheetFurniture
         $drawing->text(new Text(new Vec2($page->width - $page->margin, $top - 4.0), $number, 3.2, 'end', bold: true));
         $drawing->text(new Text(new Vec2($page->roomX(), $top - 8.4), $words[0], 2.4));
         $drawing->text(new Text(new Vec2($page->width - $page->margin, $top - 12.2), $words[1], 2.4, 'end'));
-        $drawing->text(new Text(new Vec2($page->roomX(), $top - 12.2), 'Print at 100 %, never fitted to the page. Knives slip: a safety rule, the other hand behind the cut.', 2.4));
-        $drawing->line(Layer::Text, new Vec2($page->roomX(), $top - Page::HEADING_MM + 2.6), new Vec2($page->width - $page->margin, $top - Page::HEADING_MM + 2.6), new Stroke(0.3, self::INK));
+        $drawing->text(
+            new Text(
+                new Vec2($page->roomX(), $top - 12.2),
+                'Print at 100 %, never fitted to the page. Knives slip: a safety rule, the other hand behind the cut.',
+                2.4,
+            ),
+        );
+        $drawing->line(
+            Layer::Text,
+            new Vec2($page->roomX(), $top - Page::HEADING_MM + 2.6),
+            new Vec2($page->width - $page->margin, $top - Page::HEADING_MM + 2.6),
+            new Stroke(0.3, self::INK),
+        );
         self::legend($drawing, $page, false);
         self::rules($drawing, $page);
     }
@@ -52,13 +67,44 @@ final readonly class SheetFurniture
         $drawing->text(new Text(new Vec2($left, $top - 4.0), $building->name, 4.2, bold: true));
         $drawing->text(new Text(new Vec2($right, $top - 4.0), "sheet $sheet->number of $of", 3.2, 'end', bold: true));
         $what = $sheet->isTemplate
-            ? 'Stick to the '.$building->methods->template->side.' of '.$sheet->stock->words().($sheet->isMirrored ? ' (printed mirrored)' : '').'; it '.($building->methods->template->stays ? 'stays on and counts as thickness.' : 'is peeled off after cutting.')
-            : ($sheet->stock->kind === 'paper' ? 'Print on '.$sheet->stock->words().' and cut.' : 'Lay '.$sheet->stock->words().' over this sheet and cut.');
+            ? 'Stick to the '.$building->methods->template->side.' of '.$sheet->stock->words()
+                .($sheet->isMirrored ? ' (printed mirrored)' : '').'; it '
+                .($building->methods->template->stays ? 'stays on and counts as thickness.' : 'is peeled off after cutting.')
+            : (
+                $sheet->stock->kind === 'paper'
+                ? 'Print on '.$sheet->stock->words().' and cut.'
+                : 'Lay '.$sheet->stock->words().' over this sheet and cut.'
+            );
         $drawing->text(new Text(new Vec2($left, $top - 8.4), $what, 2.4));
-        $drawing->text(new Text(new Vec2($right, $top - 8.4), trim('scale 1:'.LengthFormat::trimmed($building->scale->ratio, 4).'  '.$footer), 2.4, 'end'));
-        $drawing->text(new Text(new Vec2($left, $top - 12.2), 'Print at 100 %, never fitted to the page. Both rules must measure 100 mm on a steel rule.', 2.4, bold: true));
-        $drawing->text(new Text(new Vec2($left, $top - 16.0), 'Knives slip: a sharp blade, a safety rule, the other hand behind the cut. Scores first, then openings from the smallest, then outlines by their numbers.', 2.1));
-        $drawing->line(Layer::Text, new Vec2($left, $top - Page::HEADING_MM + 2.6), new Vec2($right, $top - Page::HEADING_MM + 2.6), new Stroke(0.3, self::INK));
+        $drawing->text(
+            new Text(
+                new Vec2($right, $top - 8.4),
+                trim('scale 1:'.LengthFormat::trimmed($building->scale->ratio, 4).'  '.$footer),
+                2.4,
+                'end',
+            ),
+        );
+        $drawing->text(
+            new Text(
+                new Vec2($left, $top - 12.2),
+                'Print at 100 %, never fitted to the page. Both rules must measure 100 mm on a steel rule.',
+                2.4,
+                bold: true,
+            ),
+        );
+        $drawing->text(
+            new Text(
+                new Vec2($left, $top - 16.0),
+                'Knives slip: a sharp blade, a safety rule, the other hand behind the cut. Scores first, then openings from the smallest, then outlines by their numbers.',
+                2.1,
+            ),
+        );
+        $drawing->line(
+            Layer::Text,
+            new Vec2($left, $top - Page::HEADING_MM + 2.6),
+            new Vec2($right, $top - Page::HEADING_MM + 2.6),
+            new Stroke(0.3, self::INK),
+        );
     }
 
     private static function legend(Drawing $drawing, Page $page, bool $hasBevels): void

@@ -15,8 +15,8 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
 
 /**
- * What an eye before the layout sees, drawn: in plan in the plot's own axes, and in section from the eye to the backscene, depth and height.
- * Each line carries the key of the sentence it belongs to. Model millimetres.
+ * What an eye before the layout sees, drawn: in plan in the plot's own axes, and in section from the eye to the
+ * backscene, depth and height. Each line carries the key of the sentence it belongs to. Model millimetres.
  *
  * @phpstan-type Line array{key: string, from: array{float, float}, to: array{float, float}, limit: bool, text: string}
  * @phpstan-type Shape array{kind: string, ring: list<array{float, float}>}
@@ -99,7 +99,10 @@ final readonly class SightView
         $at = $this->plot->inPlot(new Vec2($view->eye->x, $view->front + $view->vanishing()));
         $box = $ring->bounds();
 
-        return array_map(fn (float $x): array => self::line('vanish', $this->plot->inPlot($view->plan(new Vec2($x, $box->y0))), $at, true, ''), [$box->x0, $box->x1]);
+        return array_map(
+            fn (float $x): array => self::line('vanish', $this->plot->inPlot($view->plan(new Vec2($x, $box->y0))), $at, true, ''),
+            [$box->x0, $box->x1],
+        );
     }
 
     /**
@@ -124,7 +127,13 @@ final readonly class SightView
         foreach ($this->plot->neighbours as $neighbour) {
             $near = $this->cornerOf($neighbour, $end, $most);
             if ($near !== null && $near->y > $eye->y) {
-                $lines[] = self::line('neighbour', $eye, self::carriedTo($eye, $near, $end * $most), true, 'hidden behind '.$neighbour->name.' from here');
+                $lines[] = self::line(
+                    'neighbour',
+                    $eye,
+                    self::carriedTo($eye, $near, $end * $most),
+                    true,
+                    'hidden behind '.$neighbour->name.' from here',
+                );
             }
         }
 
@@ -160,15 +169,30 @@ final readonly class SightView
         array_unshift($shapes, ['kind' => 'ground', 'ring' => self::rounded([new Vec2($y, 0.0), new Vec2($box->y1, 0.0)])]);
         $top = max([0.0, ...array_map(static fn (array $p): float => $p[1], array_merge(...array_column($cut['rings'], 'ring')))]);
         if ($this->hasBackscene()) {
-            $shapes[] = ['kind' => 'backscene', 'ring' => self::rounded([new Vec2($box->y1, 0.0), new Vec2($box->y1, max($this->height, $top))])];
+            $shapes[] = [
+                'kind' => 'backscene',
+                'ring' => self::rounded([new Vec2($box->y1, 0.0), new Vec2($box->y1, max($this->height, $top))]),
+            ];
         }
-        $lines = $this->sight === null ? $this->overWhole($eye, $cut['rings'], $box->y1) : $this->overCut($eye, $this->sight, $y + $this->sight->distance);
+        $lines = $this->sight === null
+            ? $this->overWhole($eye, $cut['rings'], $box->y1)
+            : $this->overCut($eye, $this->sight, $y + $this->sight->distance);
         foreach (array_slice($this->receding(), 0, 1) as ['view' => $view]) {
             $front = $this->plot->inPlot(new Vec2($view->eye->x, $view->front))->y;
-            $lines[] = self::line('vanish', new Vec2($y, $view->axis), new Vec2($front + $view->vanishing(), $view->axis), true, sprintf('the eye’s axis, %.0f up', $view->axis));
+            $lines[] = self::line(
+                'vanish',
+                new Vec2($y, $view->axis),
+                new Vec2($front + $view->vanishing(), $view->axis),
+                true,
+                sprintf('the eye’s axis, %.0f up', $view->axis),
+            );
         }
 
-        return ['shapes' => $shapes, 'lines' => $lines, 'eyes' => [['at' => self::point($eye), 'text' => sprintf('eye, %.0f up', $this->height)]]];
+        return [
+            'shapes' => $shapes,
+            'lines' => $lines,
+            'eyes' => [['at' => self::point($eye), 'text' => sprintf('eye, %.0f up', $this->height)]],
+        ];
     }
 
     /**
@@ -184,11 +208,20 @@ final readonly class SightView
             return [];
         }
         // The point over which nothing of the building is seen any more.
-        usort($points, static fn (Vec2 $p, Vec2 $q): int => ($q->y - $eye->y) / ($q->x - $eye->x) <=> ($p->y - $eye->y) / ($p->x - $eye->x));
+        usort(
+            $points,
+            static fn (Vec2 $p, Vec2 $q): int => ($q->y - $eye->y) / ($q->x - $eye->x) <=> ($p->y - $eye->y) / ($p->x - $eye->x),
+        );
         $lines = [self::line('over', $eye, $points[0], false, '')];
         if ($this->hasBackscene()) {
             $there = self::carried(new Vec2($eye->y, $eye->x), new Vec2($points[0]->y, $points[0]->x), $back);
-            $lines[] = self::line('backscene', $points[0], new Vec2($there->y, $there->x), true, sprintf('the backscene shows down to %.0f', $there->x));
+            $lines[] = self::line(
+                'backscene',
+                $points[0],
+                new Vec2($there->y, $there->x),
+                true,
+                sprintf('the backscene shows down to %.0f', $there->x),
+            );
         }
 
         return $lines;
@@ -200,7 +233,13 @@ final readonly class SightView
         $top = new Vec2($front + $s->depth, $s->top);
         $lines = [self::line('top', $eye, $top, false, '')];
         if ($s->gap > 0.0) {
-            $lines[] = self::line('backscene', $top, new Vec2($front + $s->depth + $s->gap, $s->backsceneDownTo()), true, sprintf('the backscene shows down to %.1f', $s->backsceneDownTo()));
+            $lines[] = self::line(
+                'backscene',
+                $top,
+                new Vec2($front + $s->depth + $s->gap, $s->backsceneDownTo()),
+                true,
+                sprintf('the backscene shows down to %.1f', $s->backsceneDownTo()),
+            );
         }
         $limits = [
             'front-slope' => [new Vec2($front, $s->eaves), $s->frontSlopeFrom(), 'the front slope shows from %.0f up'],
@@ -226,7 +265,10 @@ final readonly class SightView
         $found = [];
         foreach ($this->kit->modelled->building->blocks as $block) {
             if ($block->receding !== null) {
-                $found[] = ['ring' => $block->receding->block->standing()->scaled(1.0 / $ratio), 'view' => $block->receding->view->over($ratio)];
+                $found[] = [
+                    'ring' => $block->receding->block->standing()->scaled(1.0 / $ratio),
+                    'view' => $block->receding->view->over($ratio),
+                ];
             }
         }
 

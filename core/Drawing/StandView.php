@@ -22,7 +22,10 @@ use Chartula\Core\Kit\DryFit\Piece;
 final readonly class StandView
 {
     /** In which order things go together, by what they are. */
-    private const PHASES = ['floor' => 'the floor', 'wall' => 'walls', 'brace' => 'braces', 'trim' => 'doors, windows, glass', 'skin' => 'papers', 'roof' => 'the roof', 'strip' => 'the ridge'];
+    private const PHASES = [
+        'floor' => 'the floor', 'wall' => 'walls', 'brace' => 'braces', 'trim' => 'doors, windows, glass',
+        'skin' => 'papers', 'roof' => 'the roof', 'strip' => 'the ridge',
+    ];
 
     /** How far each comes off, as a part of the building's size, so that what lies outside goes further. */
     private const AWAY = ['floor' => 0.25, 'wall' => 0.3, 'brace' => 0.55, 'trim' => 0.5, 'skin' => 0.75, 'roof' => 0.7, 'strip' => 1.0];
@@ -40,15 +43,24 @@ final readonly class StandView
         foreach ($assembly->kit->children('parts') as $part) {
             $told[$part->text('id')] = $part;
         }
-        $pieces = array_values(array_map(static fn (Piece $piece): array => self::piece($piece, $told[$piece->part->id], $size), $assembly->pieces));
+        $pieces = array_values(
+            array_map(static fn (Piece $piece): array => self::piece($piece, $told[$piece->part->id], $size), $assembly->pieces),
+        );
         $rank = array_flip(array_keys(self::PHASES));
         usort($pieces, static fn (array $a, array $b): int => [$rank[$a['phase']], $a['key']] <=> [$rank[$b['phase']], $b['key']]);
 
         return [
             'box' => $box,
-            'phases' => array_map(static fn (string $key, string $words): array => ['key' => $key, 'text' => $words], array_keys(self::PHASES), self::PHASES),
+            'phases' => array_map(
+                static fn (string $key, string $words): array => ['key' => $key, 'text' => $words],
+                array_keys(self::PHASES),
+                self::PHASES,
+            ),
             'pieces' => $pieces,
-            'joints' => array_map(static fn (KitShape $j): array => [$j->child('a')->text('part'), $j->child('b')->text('part'), $j->text('kind')], $assembly->kit->children('joints')),
+            'joints' => array_map(
+                static fn (KitShape $j): array => [$j->child('a')->text('part'), $j->child('b')->text('part'), $j->text('kind')],
+                $assembly->kit->children('joints'),
+            ),
             'eye' => $plot === null ? null : self::eye($plot, $box),
         ];
     }
@@ -61,12 +73,15 @@ final readonly class StandView
         $away = self::direction($phase, $piece->frame)->times(self::AWAY[$phase] * $size);
 
         return [
-            'key' => $piece->key(), 'part' => $piece->part->id, 'copy' => $piece->copy, 'label' => $told->text('label'), 'name' => $told->text('name'), 'group' => $piece->part->group,
-            'stock' => $told->text('stock'), 'phase' => $phase, 'layer' => self::layer($piece->part->id), 'thickness' => $piece->part->thickness,
+            'key' => $piece->key(), 'part' => $piece->part->id, 'copy' => $piece->copy, 'label' => $told->text('label'),
+            'name' => $told->text('name'), 'group' => $piece->part->group,
+            'stock' => $told->text('stock'), 'phase' => $phase, 'layer' => self::layer($piece->part->id),
+            'thickness' => $piece->part->thickness,
             'art' => $told->has('art'), 'print' => $told->text('print'), 'away' => $away->toArray(), 'stands' => self::stands($piece),
             'facets' => array_map(static fn (Facet $f): array => [
                 'origin' => $f->frame->origin->toArray(), 'x' => $f->frame->x->toDirection(), 'y' => $f->frame->y->toDirection(),
-                'outline' => $f->region->outline->toArray(), 'inside' => $f->inside?->toArray(), 'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $f->region->holes),
+                'outline' => $f->region->outline->toArray(), 'inside' => $f->inside?->toArray(),
+                'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $f->region->holes),
             ], $facets),
         ];
     }

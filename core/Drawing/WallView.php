@@ -51,13 +51,17 @@ final readonly class WallView
             'key' => $block->id.'.'.$name,
             'block' => $block->id,
             'edge' => $name,
-            'title' => (count($this->building->blocks) > 1 ? $block->name.', ' : '').(count($this->building->blocks) > 1 ? $name : ucfirst($name)).', from outside',
+            'title' => (count($this->building->blocks) > 1 ? $block->name.', ' : '')
+                .(count($this->building->blocks) > 1 ? $name : ucfirst($name)).', from outside',
             'path' => $this->wall->wall->path,
             'finish' => $this->wall->wall->finish,
             'shows_courses' => $this->wall->isPapered,
             // One press of an arrow key: a brick and a course, or 3in where no courses show.
             'step' => $this->wall->isPapered
-                ? ['along_mm' => $this->building->gauge->brick_mm / $scale->ratio, 'up_mm' => $this->building->gauge->course_mm / $scale->ratio]
+                ? [
+                    'along_mm' => $this->building->gauge->brick_mm / $scale->ratio,
+                    'up_mm' => $this->building->gauge->course_mm / $scale->ratio,
+                ]
                 : ['along_mm' => 76.2 / $scale->ratio, 'up_mm' => 76.2 / $scale->ratio],
             'length' => Size::ofModel($this->wall->length->mm, $scale),
             'height' => Size::ofModel($this->wall->height->mm, $scale),
@@ -65,14 +69,28 @@ final readonly class WallView
             // What of it is built, and what would stand there were no other block in the way.
             'outlines' => array_map(static fn (Patch $p): array => $p->outline->toArray(), $this->wall->patches),
             'whole' => $this->whole(),
-            'parts' => array_values(array_map(static fn (LabelledPart $p): string => $p->part->id,
-                array_filter($this->kit->parts, static fn (LabelledPart $p): bool => preg_match('/^'.preg_quote($block->id.'.'.$name, '/').'(-\d+)?\./', $p->part->id) === 1))),
-            'openings' => array_map($this->opening(...), $this->wall->openings),
-            'chains' => $this->chains(),
-            'marks' => array_map(static fn (Mark $m): array => ['path' => array_map(static fn (Vec2 $p): array => $p->toArray(), $m->path), 'text' => $m->text],
-                array_merge(...array_map(fn (Patch $p): array => WallMarks::of($this->kit->form, $this->span, new Region($p->outline)), $this->wall->patches))),
-            'ends' => array_map($this->end(...), ['left', 'right']),
-        ];
+            'parts' => array_values(
+                array_map(
+                    static fn (LabelledPart $p): string => $p->part->id,
+                    array_filter(
+                        $this->kit->parts,
+                        static fn (LabelledPart $p): bool =>
+                            preg_match('/^'.preg_quote($block->id.'.'.$name, '/').'(-\d+)?\./', $p->part->id) === 1,
+                    ),
+                ),
+            ),
+            'openings' => array_map($this->opening(...), $this->wall->openings), 'chains' => $this->chains(),
+            'marks' => array_map(
+                static fn (Mark $m): array =>
+                    ['path' => array_map(static fn (Vec2 $p): array => $p->toArray(), $m->path), 'text' => $m->text],
+                array_merge(
+                    ...array_map(
+                        fn (Patch $p): array => WallMarks::of($this->kit->form, $this->span, new Region($p->outline)),
+                        $this->wall->patches,
+                    ),
+                ),
+            ),
+            'ends' => array_map($this->end(...), ['left', 'right'])];
     }
 
     /**
@@ -89,16 +107,23 @@ final readonly class WallView
         $is = $end === 'left' ? $this->span->left : $this->span->right;
 
         return [
-            'end' => $end, 'vertex' => $vertex, 'name' => $corner?->name, 'angle' => LengthFormat::trimmed($is->angle, 1).'°', 'kind' => $is->kind,
+            'end' => $end, 'vertex' => $vertex, 'name' => $corner?->name,
+            'angle' => LengthFormat::trimmed($is->angle, 1).'°', 'kind' => $is->kind,
             'other' => $this->kit->walls->span($this->wall->block, $is->edge)->name(),
-            'said' => $corner === null || ($corner->method === null && $corner->through === null) ? '' : ($corner->method === 'mitre' ? 'mitre' : (($corner->through === 'after') === ($end === 'left') ? 'through' : 'stopped')),
+            'said' => $corner === null || ($corner->method === null && $corner->through === null)
+                ? ''
+                : ($corner->method === 'mitre' ? 'mitre' : (($corner->through === 'after') === ($end === 'left') ? 'through' : 'stopped')),
         ];
     }
 
     /** @return list<array{float, float}> */
     private function whole(): array
     {
-        return [[0.0, 0.0], [round($this->wall->length->mm, 4), 0.0], ...array_map(static fn (Vec2 $p): array => $p->toArray(), array_reverse($this->wall->top))];
+        return [
+            [0.0, 0.0],
+            [round($this->wall->length->mm, 4), 0.0],
+            ...array_map(static fn (Vec2 $p): array => $p->toArray(), array_reverse($this->wall->top)),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -150,7 +175,8 @@ final readonly class WallView
         $brick = $this->building->gauge->brick_mm / $this->building->scale->ratio;
 
         return [
-            'from' => round($from, 4), 'to' => round($to, 4), 'opening' => $opening, 'size' => Size::ofModel($to - $from, $this->building->scale),
+            'from' => round($from, 4), 'to' => round($to, 4), 'opening' => $opening,
+            'size' => Size::ofModel($to - $from, $this->building->scale),
             'bricks' => LengthFormat::trimmed(($to - $from) / $brick, 2).' bricks',
         ];
     }

@@ -51,7 +51,16 @@ final readonly class Checks
     /** @return list<Check> */
     private static function givenUp(Building $building, Kit $kit): array
     {
-        return array_map(static fn (array $taken): Check => new Check('compress.given-up', Check::NOTE, $taken['path'], 'Given up: '.$taken['text'].'.', $taken['gains_mm'] / $building->scale->ratio), $kit->compressed->taken);
+        return array_map(
+            static fn (array $taken): Check => new Check(
+                'compress.given-up',
+                Check::NOTE,
+                $taken['path'],
+                'Given up: '.$taken['text'].'.',
+                $taken['gains_mm'] / $building->scale->ratio,
+            ),
+            $kit->compressed->taken,
+        );
     }
 
     /**
@@ -68,7 +77,12 @@ final readonly class Checks
             foreach (self::gaps($span->form, $start, $end) as [$at, $width]) {
                 if ($width < $least - 1e-6) {
                     $checks[] = new Check('web.too-narrow', Check::WARN, $span->block->id.'.'.$span->name().$at,
-                        sprintf('Only %s of card is left here; under %s it breaks when it is cut by hand. Move the opening, or use thinner card.', LengthFormat::millimetres($width), LengthFormat::millimetres($least)), $width);
+                        sprintf(
+                            'Only %s of card is left here; under %s it breaks when it is cut by hand. Move the opening, or use thinner card.',
+                            LengthFormat::millimetres($width),
+                            LengthFormat::millimetres($least),
+                        ),
+                        $width);
                 }
             }
         }
@@ -118,7 +132,12 @@ final readonly class Checks
             if (! $layer->stock->measured && ! isset($seen[$layer->stock->id])) {
                 $seen[$layer->stock->id] = true;
                 $checks[] = new Check('stock.not-measured', Check::NOTE, $layer->stock->id,
-                    sprintf('%s is taken at its usual %s. Measure yours, best a pile of ten, and type it under Sheets: every corner depends on it.', ucfirst($layer->stock->id), LengthFormat::millimetres($layer->stock->thickness_mm)), $layer->stock->thickness_mm);
+                    sprintf(
+                        '%s is taken at its usual %s. Measure yours, best a pile of ten, and type it under Sheets: every corner depends on it.',
+                        ucfirst($layer->stock->id),
+                        LengthFormat::millimetres($layer->stock->thickness_mm),
+                    ),
+                    $layer->stock->thickness_mm);
             }
         }
 
@@ -129,7 +148,8 @@ final readonly class Checks
     private static function braces(Building $building, Walls $walls): array
     {
         return array_map(static fn (array $place): Check => new Check('brace.no-room', Check::WARN, $walls->form->blocks[$place[0]]->block->id.'.brace.corner',
-            'The '.self::corner($walls->form->blocks[$place[0]]->block, $place[1]).' corner has no room for a brace; square it with a block while the glue sets.'), BraceParts::withoutRoom($building, $walls));
+            'The '.self::corner($walls->form->blocks[$place[0]]->block, $place[1]).' corner has no room for a brace; square it with a block while the glue sets.'),
+            BraceParts::withoutRoom($building, $walls));
     }
 
     private static function corner(Block $block, int $vertex): string
@@ -152,11 +172,21 @@ final readonly class Checks
             $wall = $span->form;
             $finish = $wall->wall->finish;
             if ($wall->wall->treat === 'full' && $finish !== Finish::BARE && ! in_array($finish, Finish::DRAWN, true)) {
-                $checks[] = new Check('finish.not-drawn', Check::NOTE, $span->block->id.'.'.$span->name(), "No paper is drawn for “{$finish}” yet; the wall stays bare card.");
+                $checks[] = new Check(
+                    'finish.not-drawn',
+                    Check::NOTE,
+                    $span->block->id.'.'.$span->name(),
+                    "No paper is drawn for “{$finish}” yet; the wall stays bare card.",
+                );
             }
             $sills = array_filter($wall->openings, static fn ($o): bool => $o->opening->style->sill !== null && ! $o->reachesFoot());
             if ($sills !== [] && $wall->isPapered) {
-                $checks[] = new Check('sill.printed', Check::NOTE, $span->block->id.'.'.$span->name(), 'Sills are printed on the paper; raised sills are not made yet.');
+                $checks[] = new Check(
+                    'sill.printed',
+                    Check::NOTE,
+                    $span->block->id.'.'.$span->name(),
+                    'Sills are printed on the paper; raised sills are not made yet.',
+                );
             }
         }
 

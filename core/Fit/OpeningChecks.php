@@ -25,7 +25,11 @@ final readonly class OpeningChecks
     private const GREATEST_SILL = 0.75;
 
     /** Usual sizes, real millimetres: least and greatest width, least and greatest height. docs/formulas.md#usual-sizes */
-    private const USUAL_MM = ['open' => [304.8, 6096.0, 304.8, 6096.0], 'door' => [609.6, 4876.8, 1828.8, 4876.8], 'window' => [304.8, 2438.4, 304.8, 2438.4]];
+    private const USUAL_MM = [
+        'open' => [304.8, 6096.0, 304.8, 6096.0],
+        'door' => [609.6, 4876.8, 1828.8, 4876.8],
+        'window' => [304.8, 2438.4, 304.8, 2438.4],
+    ];
 
     private function __construct(
         private Building $building,
@@ -53,7 +57,8 @@ final readonly class OpeningChecks
     private function all(): array
     {
         return array_values(array_filter([
-            $this->bars(), $this->stiles(), $this->reveal(), $this->eavesLine(), $this->head(), $this->flaps(), $this->figure(), $this->size(),
+            $this->bars(), $this->stiles(), $this->reveal(), $this->eavesLine(), $this->head(), $this->flaps(),
+            $this->figure(), $this->size(),
         ]));
     }
 
@@ -78,7 +83,8 @@ final readonly class OpeningChecks
 
         return $panes === null || $layout === null || $panes->columns * $panes->rows === 1 || $layout->bar >= $least - 1e-6 ? null
             : $this->check('bar.too-fine', Check::WARN, sprintf('A glazing bar of %s is finer than %s, the least that can be cut by hand in %s. Make the bars %s, or print them.',
-                LengthFormat::millimetres($layout->bar), LengthFormat::millimetres($least), $this->building->methods->frame->words(), LengthFormat::imperial($least * $this->building->scale->ratio)), $layout->bar);
+                LengthFormat::millimetres($layout->bar), LengthFormat::millimetres($least),
+                $this->building->methods->frame->words(), LengthFormat::imperial($least * $this->building->scale->ratio)), $layout->bar);
     }
 
     private function stiles(): ?Check
@@ -88,7 +94,8 @@ final readonly class OpeningChecks
 
         return $layout === null || $layout->stile >= $least - 1e-6 ? null
             : $this->check('stile.too-fine', Check::WARN, sprintf('A stile of %s is finer than %s, the least that can be cut by hand in %s.',
-                LengthFormat::millimetres($layout->stile), LengthFormat::millimetres($least), $this->building->methods->frame->words()), $layout->stile);
+                LengthFormat::millimetres($layout->stile), LengthFormat::millimetres($least),
+                $this->building->methods->frame->words()), $layout->stile);
     }
 
     private function reveal(): ?Check
@@ -100,7 +107,8 @@ final readonly class OpeningChecks
         // Where nothing stands in it, its reveal is as deep as the wall.
         return $opening->style->kind === 'open' || $depth >= $wanted - 1e-6 ? null
             : $this->check('reveal.shallow', Check::NOTE, sprintf('The reveal of %s is deeper than this wall of %s can show with a frame in it; the frame stands %s back.',
-                LengthFormat::millimetres($wanted), LengthFormat::millimetres($this->span->stack->thickness_mm), LengthFormat::millimetres($depth)), $wanted - $depth);
+                LengthFormat::millimetres($wanted), LengthFormat::millimetres($this->span->stack->thickness_mm),
+                LengthFormat::millimetres($depth)), $wanted - $depth);
     }
 
     private function eavesLine(): ?Check
@@ -108,7 +116,12 @@ final readonly class OpeningChecks
         $over = $this->opening->top() - $this->span->form->height->mm;
 
         return $over <= 0.0 ? null
-            : $this->check('head.above-eaves', Check::NOTE, sprintf('The head stands %s above the eaves line, in the gable. Is that meant?', LengthFormat::millimetres($over)), $over);
+            : $this->check(
+                'head.above-eaves',
+                Check::NOTE,
+                sprintf('The head stands %s above the eaves line, in the gable. Is that meant?', LengthFormat::millimetres($over)),
+                $over,
+            );
     }
 
     /** Heads want to lie on bed joints. */
@@ -123,7 +136,8 @@ final readonly class OpeningChecks
 
         return abs($off) < 0.1 * $course ? null
             : $this->check('head.off-course', Check::NOTE, sprintf('The head springs %s of a course %s a bed joint. %s the sill by %s and it lies on one.',
-                LengthFormat::trimmed(abs($off) / $course, 2), $off > 0.0 ? 'above' : 'below', $off > 0.0 ? 'Lower' : 'Raise', LengthFormat::imperial(abs($off) * $this->building->scale->ratio)), $off);
+                LengthFormat::trimmed(abs($off) / $course, 2), $off > 0.0 ? 'above' : 'below',
+                $off > 0.0 ? 'Lower' : 'Raise', LengthFormat::imperial(abs($off) * $this->building->scale->ratio)), $off);
     }
 
     private function flaps(): ?Check
@@ -135,11 +149,19 @@ final readonly class OpeningChecks
         $needed = $this->span->stack->thickness_mm + 1.0;
         if ($flap < $needed) {
             return $this->check('flap.short', Check::WARN, sprintf('Flaps of %s do not reach %s behind a wall of %s; make them %s.',
-                LengthFormat::millimetres($flap), '1 mm', LengthFormat::millimetres($this->span->stack->thickness_mm), LengthFormat::millimetres($needed)), $flap);
+                LengthFormat::millimetres($flap), '1 mm', LengthFormat::millimetres($this->span->stack->thickness_mm),
+                LengthFormat::millimetres($needed)), $flap);
         }
 
         return $this->opening->shape->width >= 2.0 * $flap ? null
-            : $this->check('flap.narrow-opening', Check::NOTE, sprintf('The opening is %s wide: its own paper gives flaps of half that. Line the reveals with strips.', LengthFormat::millimetres($this->opening->shape->width)));
+            : $this->check(
+                'flap.narrow-opening',
+                Check::NOTE,
+                sprintf(
+                    'The opening is %s wide: its own paper gives flaps of half that. Line the reveals with strips.',
+                    LengthFormat::millimetres($this->opening->shape->width),
+                ),
+            );
     }
 
     private function figure(): ?Check
@@ -149,12 +171,25 @@ final readonly class OpeningChecks
             $ratio = $style->h->mm / self::FIGURE_MM;
 
             return $ratio >= self::LEAST_DOOR ? null
-                : $this->check('door.low', Check::WARN, sprintf('The door is %s figures high; a figure of 5ft 8in would stoop. Usual is 1.15.', LengthFormat::trimmed($ratio, 2)));
+                : $this->check(
+                    'door.low',
+                    Check::WARN,
+                    sprintf(
+                        'The door is %s figures high; a figure of 5ft 8in would stoop. Usual is 1.15.',
+                        LengthFormat::trimmed($ratio, 2),
+                    ),
+                );
         }
         $ratio = $this->opening->opening->sill->mm / self::FIGURE_MM;
         $usual = $style->kind === 'window' && $ratio > self::GREATEST_SILL && $this->opening->top() <= $this->span->form->height->mm;
 
-        return $usual ? $this->check('sill.high', Check::NOTE, sprintf('The sill is %s figures above the foot; nobody sees out. Usual is 0.46.', LengthFormat::trimmed($ratio, 2))) : null;
+        return $usual
+            ? $this->check(
+                'sill.high',
+                Check::NOTE,
+                sprintf('The sill is %s figures above the foot; nobody sees out. Usual is 0.46.', LengthFormat::trimmed($ratio, 2)),
+            )
+            : null;
     }
 
     private function size(): ?Check
@@ -166,6 +201,7 @@ final readonly class OpeningChecks
         }
 
         return $this->check('size.unusual', Check::NOTE, sprintf('A %s of %s × %s is outside the usual %s–%s × %s–%s. Feet for metres, or scaled twice?', $style->kind === 'open' ? 'opening' : $style->kind,
-            LengthFormat::imperial($style->w->mm), LengthFormat::imperial($style->h->mm), LengthFormat::imperial($w0), LengthFormat::imperial($w1), LengthFormat::imperial($h0), LengthFormat::imperial($h1)));
+            LengthFormat::imperial($style->w->mm), LengthFormat::imperial($style->h->mm), LengthFormat::imperial($w0),
+            LengthFormat::imperial($w1), LengthFormat::imperial($h0), LengthFormat::imperial($h1)));
     }
 }

@@ -22,21 +22,29 @@ use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use stdClass;
 
-/** The building at other scales: how large it would be finished, whether it would fit, and what would be too fine to cut. docs/formulas.md#scales */
+/**
+ * The building at other scales: how large it would be finished, whether it would fit, and what would be too fine to cut.
+ * docs/formulas.md#scales
+ */
 final readonly class ScaleTable
 {
     private const FINE = ['bar.too-fine', 'stile.too-fine', 'web.too-narrow'];
 
     /**
      * @param  list<float>  $also  ratios beside the usual ones
-     * @return array{here: float, rows: list<array<string, mixed>>, scaled: list<array{what: string, mm: string}>, kept: list<array{what: string, mm: string}>}
+     * @return array{here: float, rows: list<array<string, mixed>>, scaled: list<array{what: string, mm: string}>,
+     *     kept: list<array{what: string, mm: string}>}
      *
      * @throws InvalidInput scale.out-of-range, and what is wrong with the document at its own scale
      */
     public static function of(stdClass $document, array $also): array
     {
         $own = BuildingReader::fromDocument($document);
-        $ratios = array_unique([...Conversion::USUAL, $own->scale->ratio, ...array_map(static fn (float $r): float => Scale::of($r, 'also')->ratio, $also)]);
+        $ratios = array_unique([
+            ...Conversion::USUAL,
+            $own->scale->ratio,
+            ...array_map(static fn (float $r): float => Scale::of($r, 'also')->ratio, $also),
+        ]);
         sort($ratios);
 
         return [
@@ -50,13 +58,21 @@ final readonly class ScaleTable
     private static function row(stdClass $document, float $ratio, float $here): array
     {
         $text = '1:'.LengthFormat::trimmed($ratio, 4);
-        $row = ['scale' => $text, 'ratio' => $ratio, 'here' => abs($ratio - $here) < 1e-9, 'percent' => round(100.0 * $here / $ratio, 2), 'card_real' => LengthFormat::imperial($ratio), 'figure_mm' => round(OpeningChecks::FIGURE_MM / $ratio, 2)];
+        $row = [
+            'scale' => $text, 'ratio' => $ratio, 'here' => abs($ratio - $here) < 1e-9,
+            'percent' => round(100.0 * $here / $ratio, 2), 'card_real' => LengthFormat::imperial($ratio),
+            'figure_mm' => round(OpeningChecks::FIGURE_MM / $ratio, 2),
+        ];
         $copy = JsonText::decode(JsonText::encode($document));
         $copy->scale = $text;
         try {
             return $row + self::made(BuildingReader::fromDocument($copy)) + ['faults' => []];
         } catch (InvalidInput $e) {
-            return $row + ['size' => null, 'fits' => null, 'moved' => false, 'fit' => null, 'fine' => [], 'doors' => [], 'faults' => array_map(static fn (Problem $p): string => $p->line(), $e->problems)];
+            return $row
+                + [
+                    'size' => null, 'fits' => null, 'moved' => false, 'fit' => null, 'fine' => [], 'doors' => [],
+                    'faults' => array_map(static fn (Problem $p): string => $p->line(), $e->problems),
+                ];
         }
     }
 
@@ -77,12 +93,20 @@ final readonly class ScaleTable
         $doors = [];
         foreach ($building->styles as $style) {
             if ($style->kind === 'door') {
-                $doors[] = ['style' => $style->id, 'mm' => round($building->scale->modelMm($style->h), 2), 'figures' => round($style->h->mm / OpeningChecks::FIGURE_MM, 2)];
+                $doors[] = [
+                    'style' => $style->id,
+                    'mm' => round($building->scale->modelMm($style->h), 2),
+                    'figures' => round($style->h->mm / OpeningChecks::FIGURE_MM, 2),
+                ];
             }
         }
 
         return [
-            'size' => ['width' => round($size['x1'] - $size['x0'], 2), 'depth' => round($size['y1'] - $size['y0'], 2), 'height' => round($size['high'], 2)],
+            'size' => [
+                'width' => round($size['x1'] - $size['x0'], 2),
+                'depth' => round($size['y1'] - $size['y0'], 2),
+                'height' => round($size['high'], 2),
+            ],
             'fits' => $fit?->fits(), 'moved' => $fit?->fitsMoved() ?? false, 'fit' => $worst instanceof Clearance ? $worst->text : null,
             'fine' => array_values(array_unique(array_map(static fn (Check $c): string => $c->at.': '.$c->text, $fine))), 'doors' => $doors,
         ];
@@ -92,7 +116,10 @@ final readonly class ScaleTable
     private static function scaled(Building $building): array
     {
         $mm = static fn (float $real): string => LengthFormat::millimetres($real / $building->scale->ratio, 3);
-        $rows = [['what' => 'a brick', 'mm' => $mm($building->gauge->brick_mm)], ['what' => 'a course', 'mm' => $mm($building->gauge->course_mm)]];
+        $rows = [
+            ['what' => 'a brick', 'mm' => $mm($building->gauge->brick_mm)],
+            ['what' => 'a course', 'mm' => $mm($building->gauge->course_mm)],
+        ];
         foreach ($building->styles as $style) {
             $rows[] = ['what' => "{$style->id}, width and height", 'mm' => $mm($style->w->mm).' × '.$mm($style->h->mm)];
         }
@@ -113,7 +140,10 @@ final readonly class ScaleTable
         }
         $rows[] = ['what' => 'the lap of papers round a corner', 'mm' => $mm($building->methods->skin->overlap_mm)];
         $rows[] = ['what' => 'flaps into openings', 'mm' => $mm($building->methods->skin->flap_mm)];
-        $rows[] = ['what' => 'the narrowest web a knife leaves', 'mm' => $mm(max(array_map(static fn ($l): float => $l->stock->leastWebMm(), $building->methods->wall()->layers)))];
+        $rows[] = [
+            'what' => 'the narrowest web a knife leaves',
+            'mm' => $mm(max(array_map(static fn ($l): float => $l->stock->leastWebMm(), $building->methods->wall()->layers))),
+        ];
         $rows[] = ['what' => 'sheets and their margins', 'mm' => $mm($building->sheets->margin_mm)];
         if ($building->plot !== null) {
             $place = $building->plot->outline->bounds();

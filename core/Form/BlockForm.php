@@ -35,7 +35,12 @@ final readonly class BlockForm
     /** How high it is anywhere, above the datum. */
     public function top(): float
     {
-        return max([$this->eaves, ...array_merge(...array_map(static fn (Facet $f): array => array_map($f->heightAt(...), $f->whole->outline->points), $this->roof->facets))]);
+        return max([
+            $this->eaves,
+            ...array_merge(
+                ...array_map(static fn (Facet $f): array => array_map($f->heightAt(...), $f->whole->outline->points), $this->roof->facets),
+            ),
+        ]);
     }
 
     /** Wall $edge, counted round and round. */

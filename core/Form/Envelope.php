@@ -91,8 +91,14 @@ final readonly class Envelope
     private function cut(Facet $facet): Facet
     {
         $box = $facet->whole->outline->bounds();
-        $near = array_values(array_filter($this->solids, static fn (Solid $s): bool => $s->index !== $facet->block && $s->roof->outline !== null && $box->meets($s->roof->outline->bounds())
-            || $s->index !== $facet->block && $box->meets($s->ring->bounds())));
+        $near = array_values(
+            array_filter(
+                $this->solids,
+                static fn (Solid $s): bool =>
+                    $s->index !== $facet->block && $s->roof->outline !== null && $box->meets($s->roof->outline->bounds())
+                        || $s->index !== $facet->block && $box->meets($s->ring->bounds()),
+            ),
+        );
         if ($near === []) {
             return $facet;
         }
@@ -110,7 +116,8 @@ final readonly class Envelope
             ...array_merge(...array_map(static fn (Solid $s): array => $s->edges(), $near)),
             ...$sides,
             ...Overhangs::plain($own->ring), ...Overhangs::plain(Offset::lines($own->ring, array_fill(0, $own->ring->count(), -$lean))),
-            ...array_merge(...array_map(fn (Solid $s): array => [...$s->tailEdges(), ...$this->feet($facet, $s, $box)], $near)), ...$own->tailEdges(),
+            ...array_merge(...array_map(fn (Solid $s): array => [...$s->tailEdges(), ...$this->feet($facet, $s, $box)], $near)),
+            ...$own->tailEdges(),
             ...array_merge(...array_map(static fn (Patch $p): array => $p->lines(), [...$stubs, ...$notches])),
         ];
         $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($box), $lines)));
@@ -198,7 +205,11 @@ final readonly class Envelope
             }
             // Beside a flush wall what leans out of a square-cut eaves stays clear of the other's card, not only of its underside.
             if ($both !== null && min($both->width(), $both->height()) < 3.0 * self::ASIDE) {
-                $lines = [...$lines, ...$facet->levelWith($other, $bounds, $this->roof / $other->pitch->cos()), ...$facet->levelWith($other, $bounds, -$this->roof / $facet->pitch->cos())];
+                $lines = [
+                    ...$lines,
+                    ...$facet->levelWith($other, $bounds, $this->roof / $other->pitch->cos()),
+                    ...$facet->levelWith($other, $bounds, -$this->roof / $facet->pitch->cos()),
+                ];
             }
         }
 
@@ -218,7 +229,8 @@ final readonly class Envelope
             return $solid->index < $facet->block;
         }
 
-        return $height < $top && ! ($isInside && $own->contains($at) && $this->isUnderWall($solid, $height + $this->roof / $facet->pitch->cos(), $at));
+        return $height < $top
+            && ! ($isInside && $own->contains($at) && $this->isUnderWall($solid, $height + $this->roof / $facet->pitch->cos(), $at));
     }
 
     private function isInOther(Solid $solid, Solid $own, Vec2 $at): bool

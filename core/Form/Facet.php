@@ -17,7 +17,8 @@ use Chartula\Core\Measure\Angle;
  *
  * Sides of its patches are labelled `eaves`, `verge`, `top` (the high side of a lean-to), `open`, `plane:B:E:L` (it meets
  * the plane over edge E of block B at level L), `wall:B:E` (it stops at that wall), `foot:B:E` (that wall stands on it, beside the hole),
- * `beside:B:E` (cut upright before the roof over that wall), `deck` (a flat roof between its parapets), `cut` (low relief has left no more of it).
+ * `beside:B:E` (cut upright before the roof over that wall), `deck` (a flat roof between its parapets), `cut` (low relief has left no more
+ * of it).
  */
 final readonly class Facet
 {
@@ -82,7 +83,8 @@ final readonly class Facet
     public function foldTo(self $other, Vec2 $outward): float
     {
         $angle = rad2deg(acos(max(-1.0, min(1.0, $this->frame->normal->dot($other->frame->normal)))));
-        $lean = ($other->frame->normal->x - $this->frame->normal->x) * $outward->x + ($other->frame->normal->y - $this->frame->normal->y) * $outward->y;
+        $lean = ($other->frame->normal->x - $this->frame->normal->x) * $outward->x
+            + ($other->frame->normal->y - $this->frame->normal->y) * $outward->y;
 
         return $lean < 0.0 ? -$angle : $angle;
     }

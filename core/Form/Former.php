@@ -79,7 +79,8 @@ final readonly class Former
     {
         $roof = $this->building->methods->roof()->thickness_mm;
         $paths = array_map(static fn (Block $b): string => $b->roof->path, $this->building->blocks);
-        [$facets, $problems] = $this->recall->of(Recall::question('envelope', $solids, $thickness, $roof, $paths), static function () use ($solids, $thickness, $roof, $paths): array {
+        $question = Recall::question('envelope', $solids, $thickness, $roof, $paths);
+        [$facets, $problems] = $this->recall->of($question, static function () use ($solids, $thickness, $roof, $paths): array {
             $problems = new Problems;
 
             return [Envelope::of($solids, $thickness, $roof, $problems, $paths), $problems];
@@ -101,12 +102,26 @@ final readonly class Former
                 if ($a->index >= $b->index) {
                     continue;
                 }
-                $corners = array_values(array_filter($a->ring->points, static fn (Vec2 $p): bool => $b->ring->distanceTo($p) < self::SAME_PLANE_MM));
-                $others = array_values(array_filter($b->ring->points, static fn (Vec2 $p): bool => $a->ring->distanceTo($p) < self::SAME_PLANE_MM));
+                $corners = array_values(
+                    array_filter($a->ring->points, static fn (Vec2 $p): bool => $b->ring->distanceTo($p) < self::SAME_PLANE_MM),
+                );
+                $others = array_values(
+                    array_filter($b->ring->points, static fn (Vec2 $p): bool => $a->ring->distanceTo($p) < self::SAME_PLANE_MM),
+                );
                 $ends = [...$corners, ...$others];
                 // Two points would be the ends of a shared stretch.
-                if ($ends !== [] && count($corners) < 2 && count($others) < 2 && $ends[0]->distanceTo($ends[count($ends) - 1]) < self::SAME_PLANE_MM && ! $a->overlaps($b)) {
-                    $this->problems->add($this->building->blocks[$b->index]->path, 'blocks.point', ['one' => $this->building->blocks[$a->index]->id, 'other' => $this->building->blocks[$b->index]->id]);
+                if (
+                    $ends !== []
+                    && count($corners) < 2
+                    && count($others) < 2
+                    && $ends[0]->distanceTo($ends[count($ends) - 1]) < self::SAME_PLANE_MM
+                    && ! $a->overlaps($b)
+                ) {
+                    $this->problems->add(
+                        $this->building->blocks[$b->index]->path,
+                        'blocks.point',
+                        ['one' => $this->building->blocks[$a->index]->id, 'other' => $this->building->blocks[$b->index]->id],
+                    );
                 }
             }
         }
@@ -120,7 +135,12 @@ final readonly class Former
         if ($block->receding !== null) {
             $view = $block->receding->view->over($scale->ratio);
             $roof = RecedingRoof::of($roof, $view) ?? $this->tooNear($block);
-            $eaves = max(array_map(static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $eaves))->z, $this->ring($block->receding->block)->points));
+            $eaves = max(
+                array_map(
+                    static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $eaves))->z,
+                    $this->ring($block->receding->block)->points,
+                ),
+            );
         }
 
         return Solid::of($i, $block, $this->rings[$i], $scale->modelMm($block->base), $eaves, $roof, $this->reach);
@@ -132,7 +152,16 @@ final readonly class Former
         $whole = $block->uncut->block ?? $block;
         $scale = $this->building->scale;
         $inset = array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($whole));
-        $roof = RoofFormer::form($i, $whole, $scale, $this->ring($whole), $scale->modelMm($block->eaves), $this->reach, $inset, $this->problems);
+        $roof = RoofFormer::form(
+            $i,
+            $whole,
+            $scale,
+            $this->ring($whole),
+            $scale->modelMm($block->eaves),
+            $this->reach,
+            $inset,
+            $this->problems,
+        );
 
         return $block->uncut === null ? $roof : ReliefRoof::of($roof, $block->uncut, $scale->ratio);
     }
@@ -152,7 +181,10 @@ final readonly class Former
     /** @return list<float> */
     private function thickness(Block $block): array
     {
-        return array_map(fn ($wall): float => $wall->treat === 'omit' ? 0.0 : $this->building->methods->stacks[$wall->stack]->thickness_mm, $block->walls);
+        return array_map(
+            fn ($wall): float => $wall->treat === 'omit' ? 0.0 : $this->building->methods->stacks[$wall->stack]->thickness_mm,
+            $block->walls,
+        );
     }
 
     /** @param  list<Solid>  $solids */
@@ -161,7 +193,11 @@ final readonly class Former
         $solid = $solids[$i];
         $turn = deg2rad($block->turnDeg);
         $scale = $this->building->scale;
-        $ground = new Frame(new Vec3($block->at->x / $scale->ratio, $block->at->y / $scale->ratio, $solid->base), new Vec3(cos($turn), sin($turn), 0.0), new Vec3(-sin($turn), cos($turn), 0.0));
+        $ground = new Frame(
+            new Vec3($block->at->x / $scale->ratio, $block->at->y / $scale->ratio, $solid->base),
+            new Vec3(cos($turn), sin($turn), 0.0),
+            new Vec3(-sin($turn), cos($turn), 0.0),
+        );
         $height = Figure::measured($block->eaves, $scale, 'eaves');
         $height = $solid->base === 0.0 ? $height : $height->less($solid->base, 'less the base, '.LengthFormat::trimmed($solid->base, 3));
         $walls = [];
@@ -204,7 +240,10 @@ final readonly class Former
             $height, $this->apex($block, $solids[$i], $top, $a, $along, $height), $top,
             $wall->treat === 'omit' || ! $this->problems->areNone() ? [] : $section->patches(0.0, 0.0, 0.0, $ring->edgeLength($edge)),
             // What recedes is cut: no flap would fold along lines that converge.
-            $openings, $isPapered, $isPapered && $map === null && $this->building->methods->skin->opening === 'folded' ? $this->building->methods->paper->thickness_mm : 0.0,
+            $openings, $isPapered,
+            $isPapered && $map === null && $this->building->methods->skin->opening === 'folded'
+                ? $this->building->methods->paper->thickness_mm
+                : 0.0,
             [$block->footprint->angle($edge), $block->footprint->angle(($edge + 1) % $n)], $section, $foot, $ground, $map,
         );
     }
@@ -215,14 +254,29 @@ final readonly class Former
         $ring = $solids[$i]->ring;
         $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
         $roofEdge = $block->roof->edges[$edge];
-        $eaves = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true) ? (new RecedingWall($block, $edge, $this->building->scale))->eaves($solids[$i]->base) : null;
+        $eaves = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true)
+            ? (new RecedingWall($block, $edge, $this->building->scale))->eaves($solids[$i]->base)
+            : null;
         $thickness = $this->building->methods->roof()->thickness_mm;
 
         $party = PartyWalls::of($this->building, $i, $edge, $solids);
         $yields = $roofEdge->kind === RoofEdge::WALL;
 
-        return new WallSection($solids, $solids[$i], $ring->point($edge), $along, $ring->edgeLength($edge), $party, $eaves, $yields, static fn (Facet $f): float => $thickness / $f->pitch->cos(), $foot,
-            $block->receding !== null, $this->recall, Recall::question('wall', $key, $i, $edge, $party, $eaves, $yields, $foot, $block->receding !== null));
+        return new WallSection(
+            $solids,
+            $solids[$i],
+            $ring->point($edge),
+            $along,
+            $ring->edgeLength($edge),
+            $party,
+            $eaves,
+            $yields,
+            static fn (Facet $f): float => $thickness / $f->pitch->cos(),
+            $foot,
+            $block->receding !== null,
+            $this->recall,
+            Recall::question('wall', $key, $i, $edge, $party, $eaves, $yields, $foot, $block->receding !== null),
+        );
     }
 
     /** @param  non-empty-list<Vec2>  $top */
@@ -239,7 +293,9 @@ final readonly class Former
         $at = $corner->plus($along->times($highest->x))->plus((new Vec2(-$along->y, $along->x))->times(0.0005));
         foreach ($solid->roof->facets as $facet) {
             $run = $facet->pitch->degrees > 0.0 ? $rise / $facet->pitch->tan() : 0.0;
-            if ($facet->level === 0 && $facet->whole->outline->distanceTo($at) < 0.001 + ($facet->whole->outline->contains($at) ? INF : 0.0)) {
+            if (
+                $facet->level === 0 && $facet->whole->outline->distanceTo($at) < 0.001 + ($facet->whole->outline->contains($at) ? INF : 0.0)
+            ) {
                 return $height->plus($rise, 'plus the rise, run '.LengthFormat::trimmed($run, 3).' × tan '.$facet->pitch->text());
             }
         }
@@ -255,7 +311,11 @@ final readonly class Former
             $opening->id.($i === 0 ? '' : '-'.($i + 1)), $opening, $i,
             $opening->leftMm($i) / $scale->ratio,
             $scale->modelMm($opening->sill),
-            new OpeningShape($scale->modelMm($style->w), $scale->modelMm($style->h), $style->rise === null ? null : $scale->modelMm($style->rise)),
+            new OpeningShape(
+                $scale->modelMm($style->w),
+                $scale->modelMm($style->h),
+                $style->rise === null ? null : $scale->modelMm($style->rise),
+            ),
             $foot,
         );
 

@@ -36,7 +36,16 @@ final readonly class OpeningForm
         [$left, $right] = [$map->at(new Vec2($this->left, $this->sill)), $map->at(new Vec2($this->right(), $this->sill))];
         $corner = new Vec2($left->x, min($left->y, $right->y));
 
-        return new self($this->id, $this->opening, $this->copy, $corner->x, $corner->y, $this->shape->receding($map->between(new Vec2($this->left, $this->sill), $corner)), $this->foot, $this);
+        return new self(
+            $this->id,
+            $this->opening,
+            $this->copy,
+            $corner->x,
+            $corner->y,
+            $this->shape->receding($map->between(new Vec2($this->left, $this->sill), $corner)),
+            $this->foot,
+            $this,
+        );
     }
 
     public function right(): float

@@ -32,11 +32,17 @@ final readonly class Overhangs
             }
             // Where its eaves' tops come to.
             $reach = $roof * $other->pitch->sin();
-            $its = Offset::patch($other->whole, static fn (string $label): float => $label === 'eaves' ? $reach : 0.0)->outline ?? $other->whole->outline;
+            $its = Offset::patch($other->whole, static fn (string $label): float => $label === 'eaves' ? $reach : 0.0)->outline
+                ?? $other->whole->outline;
             $isFree = static fn (Vec2 $at): bool => $facet->whole->outline->contains($at) && $its->contains($at)
                 && ! $own->contains($at) && ! $solid->contains($at) && ! $own->isBesideTail($at) && ! $solid->isBesideTail($at);
-            $lines = [...self::plain($facet->whole->outline), ...self::plain($its), ...self::plain($own->ring), ...self::plain($solid->ring),
-                ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails]))];
+            $lines = [
+                ...self::plain($facet->whole->outline),
+                ...self::plain($its),
+                ...self::plain($own->ring),
+                ...self::plain($solid->ring),
+                ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails])),
+            ];
             $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines)));
             foreach (Overlay::patches($lines, $isFree) as $both) {
                 $offs = array_map(static fn (Vec2 $p): float => $facet->heightAt($p) - $other->heightAt($p), $both->outline->points);
@@ -67,14 +73,38 @@ final readonly class Overhangs
             if ($both === null || ! $facet->mayBeWithin($other, $both, self::CROSSES, $room)) {
                 continue;
             }
-            $isUnder = static fn (Vec2 $at): bool => $facet->whole->outline->contains($at) && $other->whole->outline->contains($at) && ! $own->contains($at) && ! $own->isBesideTail($at) && ! $solid->isBesideTail($at);
-            $lines = [...self::plain($facet->whole->outline), ...self::plain($other->whole->outline), ...self::plain($own->ring), ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails]))];
-            $under = Overlay::patches(array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines))), $isUnder);
-            $offs = array_merge(...array_map(static fn (Patch $u): array => array_map(static fn (Vec2 $p): float => $facet->heightAt($p) - $other->heightAt($p), $u->outline->points), $under));
+            $isUnder = static fn (Vec2 $at): bool => $facet->whole->outline->contains($at)
+                    && $other->whole->outline->contains($at)
+                    && ! $own->contains($at)
+                    && ! $own->isBesideTail($at)
+                    && ! $solid->isBesideTail($at);
+            $lines = [
+                ...self::plain($facet->whole->outline),
+                ...self::plain($other->whole->outline),
+                ...self::plain($own->ring),
+                ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails])),
+            ];
+            $under = Overlay::patches(
+                array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines))),
+                $isUnder,
+            );
+            $offs = array_merge(
+                ...array_map(
+                    static fn (Patch $u): array =>
+                        array_map(static fn (Vec2 $p): float => $facet->heightAt($p) - $other->heightAt($p), $u->outline->points),
+                    $under,
+                ),
+            );
             // Where the two cross there is a valley.
             foreach ($offs !== [] && min($offs) > self::CROSSES && min($offs) < $room ? $under : [] as $patch) {
-                array_push($notches, ...Overlay::patches([...$facet->levelWith($other, $patch->outline->bounds(), $room), ...$patch->lines()],
-                    static fn (Vec2 $at): bool => $patch->outline->contains($at) && $facet->heightAt($at) - $other->heightAt($at) < $room));
+                array_push(
+                    $notches,
+                    ...Overlay::patches(
+                        [...$facet->levelWith($other, $patch->outline->bounds(), $room), ...$patch->lines()],
+                        static fn (Vec2 $at): bool =>
+                            $patch->outline->contains($at) && $facet->heightAt($at) - $other->heightAt($at) < $room,
+                    ),
+                );
             }
         }
 

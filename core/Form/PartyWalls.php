@@ -37,8 +37,14 @@ final readonly class PartyWalls
                     continue;
                 }
                 [$from, $to] = [max(0.0, $along->dot($q)), min($length, $along->dot($p))];
-                if ($to - $from > self::SAME_PLANE_MM && $building->blocks[$solid->index]->walls[$j]->treat !== 'omit'
-                    && ($roofEdge->kind === RoofEdge::WALL || self::isLower($building, [$i, $edge], [$solid->index, $j], $solids, $from, $to))) {
+                if (
+                    $to - $from > self::SAME_PLANE_MM
+                    && $building->blocks[$solid->index]->walls[$j]->treat !== 'omit'
+                    && (
+                        $roofEdge->kind === RoofEdge::WALL
+                        || self::isLower($building, [$i, $edge], [$solid->index, $j], $solids, $from, $to)
+                    )
+                ) {
                     $party[] = [$from, $to, "party:$solid->index:$j"];
                 }
             }

@@ -49,8 +49,16 @@ final readonly class RoofFormer
     }
 
     /** @param  list<float>  $inset */
-    public static function form(int $index, Block $block, Scale $scale, Ring $ring, float $eaves, float $reach, array $inset, Problems $problems): RoofForm
-    {
+    public static function form(
+        int $index,
+        Block $block,
+        Scale $scale,
+        Ring $ring,
+        float $eaves,
+        float $reach,
+        array $inset,
+        Problems $problems,
+    ): RoofForm {
         return (new self($index, $block, $scale, $ring, $eaves, $reach, $inset, $problems))->roof() ?? new RoofForm([], null);
     }
 
@@ -69,7 +77,10 @@ final readonly class RoofFormer
         foreach ($this->block->roof->edges as $edge) {
             $drop = $edge->slopesFromEaves() ? max($drop, $this->mm($edge) * $edge->pitch->tan()) : $drop;
         }
-        $outline = $this->outline(fn (int $i, RoofEdge $edge): float => $edge->slopesFromEaves() ? $drop / $edge->pitch->tan() : $this->mm($edge) + $this->beyond($edge));
+        $outline = $this->outline(
+            fn (int $i, RoofEdge $edge): float =>
+                $edge->slopesFromEaves() ? $drop / $edge->pitch->tan() : $this->mm($edge) + $this->beyond($edge),
+        );
         $final = $outline === null ? null : $this->outline(fn (int $i, RoofEdge $edge): float => $this->mm($edge) + $this->beyond($edge));
         if ($outline === null || $final === null) {
             return null;
@@ -80,7 +91,10 @@ final readonly class RoofFormer
 
             return null;
         }
-        $isUneven = array_filter($this->block->roof->edges, fn (RoofEdge $e): bool => $e->slopesFromEaves() && abs($this->mm($e) * $e->pitch->tan() - $drop) > Tolerance::SAME) !== [];
+        $isUneven = array_filter(
+            $this->block->roof->edges,
+            fn (RoofEdge $e): bool => $e->slopesFromEaves() && abs($this->mm($e) * $e->pitch->tan() - $drop) > Tolerance::SAME,
+        ) !== [];
 
         return new RoofForm($this->facets($faces, $isUneven ? $final : null), $final);
     }
@@ -102,7 +116,11 @@ final readonly class RoofFormer
         $upper = $this->block->roof->upper;
 
         return match (true) {
-            $edge->kind === RoofEdge::HALF_HIP && $edge->from !== null => [[-INF, 0.0], [$this->scale->modelMm($edge->from) - $this->mm($edge) * $edge->pitch->tan(), $slope]],
+            $edge->kind === RoofEdge::HALF_HIP
+                && $edge->from !== null => [
+                    [-INF, 0.0],
+                    [$this->scale->modelMm($edge->from) - $this->mm($edge) * $edge->pitch->tan(), $slope],
+                ],
             ! $edge->slopesFromEaves() => [[-INF, 0.0]],
             $upper !== null => [[-INF, $slope], [$this->scale->modelMm($upper[1]), 1.0 / $upper[0]->tan()]],
             default => [[-INF, $slope]],
@@ -120,12 +138,20 @@ final readonly class RoofFormer
             $angle = $this->block->footprint->angle($i);
             $isUpright = [! $before->slopesFromEaves(), ! $edge->slopesFromEaves()];
             if (abs($angle - 180.0) < self::STRAIGHT_DEG) {
-                if ($isUpright[0] !== $isUpright[1] || (! $isUpright[0] && abs($before->pitch->degrees - $edge->pitch->degrees) > 1e-9) || abs($this->mm($before) - $this->mm($edge)) > Tolerance::SAME) {
+                if (
+                    $isUpright[0] !== $isUpright[1]
+                    || (! $isUpright[0] && abs($before->pitch->degrees - $edge->pitch->degrees) > 1e-9)
+                    || abs($this->mm($before) - $this->mm($edge)) > Tolerance::SAME
+                ) {
                     $this->problems->add($this->block->path.'.footprint', 'footprint.level', ['corner' => $i]);
                     $agree = false;
                 }
             } elseif ($angle > 180.0 && $isUpright[0] !== $isUpright[1]) {
-                $this->problems->add($isUpright[0] ? $before->path : $edge->path, 'roof.inner-gable', ['edge' => $this->block->footprint->edges[$isUpright[0] ? ($i + $n - 1) % $n : $i]]);
+                $this->problems->add(
+                    $isUpright[0] ? $before->path : $edge->path,
+                    'roof.inner-gable',
+                    ['edge' => $this->block->footprint->edges[$isUpright[0] ? ($i + $n - 1) % $n : $i]],
+                );
                 $agree = false;
             }
         }
@@ -147,14 +173,19 @@ final readonly class RoofFormer
         for ($i = 0; $i < $n; $i++) {
             if (! Offset::keeps($this->ring, $moved, $i)) {
                 $this->problems->add($edges[$i]->path, 'roof.overhang-closes', [
-                    'given' => round($outs[$i], 2), 'edge' => $this->block->footprint->edges[$i], 'length' => round($this->ring->edgeLength($i), 2), 'least' => round($this->ring->edgeLength($i) / 2.0, 2)]);
+                    'given' => round($outs[$i], 2), 'edge' => $this->block->footprint->edges[$i],
+                    'length' => round($this->ring->edgeLength($i), 2), 'least' => round($this->ring->edgeLength($i) / 2.0, 2)]);
 
                 return null;
             }
         }
         $met = $moved->crossing();
         if ($met !== null) {
-            $this->problems->add($edges[$met[0]]->path, 'roof.overhang-meets', ['one' => $this->block->footprint->edges[$met[0]], 'other' => $this->block->footprint->edges[$met[1]]]);
+            $this->problems->add(
+                $edges[$met[0]]->path,
+                'roof.overhang-meets',
+                ['one' => $this->block->footprint->edges[$met[0]], 'other' => $this->block->footprint->edges[$met[1]]],
+            );
         }
 
         return $met === null ? $moved : null;
@@ -182,7 +213,8 @@ final readonly class RoofFormer
         $patch = new Patch($outline, $labels);
 
         return new RoofForm([new Facet($this->index, 0, 0, 'deck', Angle::ofDegrees(0.0),
-            new Frame(new Vec3($origin->x, $origin->y, $height), new Vec3($along->x, $along->y, 0.0), new Vec3(-$along->y, $along->x, 0.0)), $patch, [$patch])], $outline);
+            new Frame(new Vec3($origin->x, $origin->y, $height), new Vec3($along->x, $along->y, 0.0), new Vec3(-$along->y, $along->x, 0.0)),
+            $patch, [$patch])], $outline);
     }
 
     /**
@@ -243,12 +275,18 @@ final readonly class RoofFormer
         // Where the plane passes over the footprint's line.
         $height = match (true) {
             $edge->kind === RoofEdge::HALF_HIP && $edge->from !== null => $this->scale->modelMm($edge->from),
-            $face->level > 0 && $this->block->roof->upper !== null => $this->scale->modelMm($this->block->roof->upper[1]) * (1.0 - $tan / $edge->pitch->tan()),
+            $face->level > 0
+                && $this->block->roof->upper !== null => $this->scale->modelMm($this->block->roof->upper[1])
+                    * (1.0 - $tan / $edge->pitch->tan()),
             default => 0.0,
         };
         $at = $this->ring->point($face->edge);
 
-        return new Frame(new Vec3($at->x, $at->y, $this->eaves + $height), new Vec3($along->x, $along->y, 0.0), new Vec3($inward->x * $cos, $inward->y * $cos, $tan * $cos));
+        return new Frame(
+            new Vec3($at->x, $at->y, $this->eaves + $height),
+            new Vec3($along->x, $along->y, 0.0),
+            new Vec3($inward->x * $cos, $inward->y * $cos, $tan * $cos),
+        );
     }
 
     private function within(Patch $patch, Ring $outline): ?Patch

@@ -46,7 +46,13 @@ final readonly class SideNames
             $slope = $facet->gradient();
             $out = $slope->length() < 1e-9 ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
 
-            return ! self::beginsAsideOf($other, $own, $label, $facet, $at, $lean) && $own->ring->distanceTo($at) < $lean && ! $own->contains($out) && $other->contains($out) && $other->ring->distanceTo($out) > $lean ? $over : $label;
+            return ! self::beginsAsideOf($other, $own, $label, $facet, $at, $lean)
+                && $own->ring->distanceTo($at) < $lean
+                && ! $own->contains($out)
+                && $other->contains($out)
+                && $other->ring->distanceTo($out) > $lean
+                ? $over
+                : $label;
         }
 
         return ! $own->mayReach($at) && $other->contains($at) ? $over : $label;
@@ -87,7 +93,8 @@ final readonly class SideNames
             if ($side === null || $under + ($side === 'eaves' ? $this->roof / $facet->pitch->cos() : 0.0) < $top - self::SAME_MM) {
                 return null;
             }
-            // An eaves against a wall that does not reach up to its top, or that would lean out over another's card, is cut upright and free.
+            // An eaves against a wall that does not reach up to its top, or that would lean out over another's card, is cut upright and
+            // free.
             if ($side === 'eaves' && $under < $top + $this->roof / $this->pitchAt($solid, $at->minus($out))) {
                 return "beside:$solid->index:$edge";
             }

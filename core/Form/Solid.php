@@ -41,7 +41,15 @@ final readonly class Solid
             }
         }
 
-        return new self($index, $ring, $base, $eaves, $roof, $tails, $block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0));
+        return new self(
+            $index,
+            $ring,
+            $base,
+            $eaves,
+            $roof,
+            $tails,
+            $block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0),
+        );
     }
 
     /** Between the lines of the neighbouring edges, carried on. */
@@ -58,7 +66,10 @@ final readonly class Solid
     /** @return list<Line> of the footprint */
     public function edges(): array
     {
-        return array_map(fn (int $i): Line => new Line($this->ring->point($i), $this->ring->point($i + 1), Facet::key('wall', $this->index, $i)), array_keys($this->ring->points));
+        return array_map(
+            fn (int $i): Line => new Line($this->ring->point($i), $this->ring->point($i + 1), Facet::key('wall', $this->index, $i)),
+            array_keys($this->ring->points),
+        );
     }
 
     /** @return list<Line> */
@@ -127,7 +138,10 @@ final readonly class Solid
     /** How high it is anywhere. */
     public function peak(): float
     {
-        return max($this->eaves, ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $this->roof->facets));
+        return max(
+            $this->eaves,
+            ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $this->roof->facets),
+        );
     }
 
     /** In a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */

@@ -19,20 +19,29 @@ final readonly class Tails
     /** What of a plane stands on its block, or runs on from there without a break. */
     public static function rooted(Facet $facet, Solid $solid): Facet
     {
-        return $solid->tails === [] ? $facet : $facet->with(array_values(array_filter($facet->patches, static function (Patch $patch) use ($solid): bool {
-            foreach ($patch->outline->points as $i => $point) {
-                if ($solid->contains($point) || $solid->contains($point->plus($patch->outline->point($i + 1))->times(0.5)) || $solid->ring->distanceTo($point) < self::TOUCHES) {
-                    return true;
+        return $solid->tails === []
+            ? $facet
+            : $facet->with(array_values(array_filter($facet->patches, static function (Patch $patch) use ($solid): bool {
+                foreach ($patch->outline->points as $i => $point) {
+                    if (
+                        $solid->contains($point)
+                        || $solid->contains($point->plus($patch->outline->point($i + 1))->times(0.5))
+                        || $solid->ring->distanceTo($point) < self::TOUCHES
+                    ) {
+                        return true;
+                    }
                 }
-            }
-            foreach ($solid->ring->points as $i => $point) {
-                if ($patch->outline->contains($point) || $patch->outline->contains($point->plus($solid->ring->point($i + 1))->times(0.5))) {
-                    return true;
+                foreach ($solid->ring->points as $i => $point) {
+                    if (
+                        $patch->outline->contains($point)
+                        || $patch->outline->contains($point->plus($solid->ring->point($i + 1))->times(0.5))
+                    ) {
+                        return true;
+                    }
                 }
-            }
 
-            return false;
-        })));
+                return false;
+            })));
     }
 
     /**
@@ -46,7 +55,11 @@ final readonly class Tails
             $along = $line->to->minus($line->from);
             $middle = $line->from->plus($line->to)->times(0.5);
             $out = $middle->plus((new Vec2($along->y, -$along->x))->times(2.0 * self::TOUCHES / max(self::TOUCHES, $along->length())));
-            if (in_array(explode(':', $line->label)[0], ['wall', 'open', 'top', 'cut', 'verge'], true) && $solid->beyondTail($middle) > self::RUNS_MM && ! self::isInAny($out, $solids)) {
+            if (
+                in_array(explode(':', $line->label)[0], ['wall', 'open', 'top', 'cut', 'verge'], true)
+                && $solid->beyondTail($middle) > self::RUNS_MM
+                && ! self::isInAny($out, $solids)
+            ) {
                 return true;
             }
         }

@@ -62,7 +62,9 @@ final readonly class WallForm
         $last = $this->top[0];
         foreach ($this->top as $point) {
             if ($x <= $point->x) {
-                return $point->x - $last->x < 1e-9 ? max($last->y, $point->y) : $last->y + ($point->y - $last->y) * ($x - $last->x) / ($point->x - $last->x);
+                return $point->x - $last->x < 1e-9
+                    ? max($last->y, $point->y)
+                    : $last->y + ($point->y - $last->y) * ($x - $last->x) / ($point->x - $last->x);
             }
             $last = $point;
         }

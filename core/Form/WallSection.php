@@ -35,7 +35,8 @@ final readonly class WallSection
     /**
      * @param  list<Solid>  $solids
      * @param  list<array{float, float, string}>  $party  stretches where another block's wall stands in its place, and which
-     * @param  ?array{float, float}  $eaves  how high it is cut square under a slope, at its left and its right end above its base; null where it is cut to its roof
+     * @param  ?array{float, float}  $eaves  how high it is cut square under a slope, at its left and its right end above its base; null
+     *     where it is cut to its roof
      * @param  bool  $yields  it is not built above the blocks it stands against either
      * @param  bool  $recedes  it is built in perspective, so that eaves are not level
      * @param  string  $key  of all of these, for what is recalled
@@ -68,7 +69,10 @@ final readonly class WallSection
     {
         $behind ??= [$start, $end];
 
-        return $this->recall->of($this->key.pack('d6', $outer, $inner, $start, $end, ...$behind), fn (): array => $this->cut($outer, $inner, $start, $end, $behind));
+        return $this->recall->of(
+            $this->key.pack('d6', $outer, $inner, $start, $end, ...$behind),
+            fn (): array => $this->cut($outer, $inner, $start, $end, $behind),
+        );
     }
 
     /**
@@ -79,7 +83,8 @@ final readonly class WallSection
     {
         // Its own ends before what may stand beside them.
         $lines = [
-            new Line(new Vec2($start, $this->foot), new Vec2($end, $this->foot), 'foot'), new Line(new Vec2($end, $this->foot - 1.0), new Vec2($end, self::HIGH_MM), 'right'),
+            new Line(new Vec2($start, $this->foot), new Vec2($end, $this->foot), 'foot'),
+            new Line(new Vec2($end, $this->foot - 1.0), new Vec2($end, self::HIGH_MM), 'right'),
             new Line(new Vec2($start, $this->foot - 1.0), new Vec2($start, self::HIGH_MM), 'left'),
         ];
         $tops = $under = [];
@@ -123,7 +128,11 @@ final readonly class WallSection
 
             return true;
         }), static fn (Patch $p): bool => $p->area() > self::LEAST_MM2);
-        usort($patches, static fn (Patch $a, Patch $b): int => [$a->outline->bounds()->x0, $a->outline->bounds()->y0] <=> [$b->outline->bounds()->x0, $b->outline->bounds()->y0]);
+        usort(
+            $patches,
+            static fn (Patch $a, Patch $b): int =>
+                [$a->outline->bounds()->x0, $a->outline->bounds()->y0] <=> [$b->outline->bounds()->x0, $b->outline->bounds()->y0],
+        );
 
         return $patches;
     }
@@ -165,7 +174,13 @@ final readonly class WallSection
 
     private function profile(float $depth, float $side): Profile
     {
-        return new Profile($this->corner->plus((new Vec2(-$this->along->y, $this->along->x))->times($depth)), $this->along, -self::HIGH_MM, self::HIGH_MM, $side);
+        return new Profile(
+            $this->corner->plus((new Vec2(-$this->along->y, $this->along->x))->times($depth)),
+            $this->along,
+            -self::HIGH_MM,
+            self::HIGH_MM,
+            $side,
+        );
     }
 
     /**
@@ -198,8 +213,14 @@ final readonly class WallSection
             [$left, $right] = $this->eaves;
             $rise = ($right - $left) / $this->length;
             $at = static fn (float $x): float => $left + $rise * $x;
-            $label = $this->own->roof->facets !== [] && $this->own->roof->facets[0]->name === 'deck' && ! $this->own->hasParapet ? Facet::key('plane', $this->own->index, 0) : 'top';
-            $lines[] = new Line(new Vec2(-$this->length, $at(-$this->length)), new Vec2(2.0 * $this->length, $at(2.0 * $this->length)), $label);
+            $label = $this->own->roof->facets !== [] && $this->own->roof->facets[0]->name === 'deck' && ! $this->own->hasParapet
+                ? Facet::key('plane', $this->own->index, 0)
+                : 'top';
+            $lines[] = new Line(
+                new Vec2(-$this->length, $at(-$this->length)),
+                new Vec2(2.0 * $this->length, $at(2.0 * $this->length)),
+                $label,
+            );
 
             return [[-self::HIGH_MM, self::HIGH_MM, $at(-self::HIGH_MM), $at(self::HIGH_MM)]];
         }
@@ -220,8 +241,17 @@ final readonly class WallSection
         $facets = $profile->facets($this->own->roof);
         foreach ($facets as $i => [$a, $b, $facet]) {
             [$a, $b] = [$i === 0 ? $a - $runsOn : $a, $i === count($facets) - 1 ? $b + $runsOn : $b];
-            $top[] = $stretch = [$a, $b, $facet->heightAt($profile->at($a)) - $this->own->base, $facet->heightAt($profile->at($b)) - $this->own->base];
-            $lines[] = new Line(new Vec2($a, $stretch[2]), new Vec2($b, $stretch[3]), Facet::key('plane', $facet->block, $facet->edge, $facet->level));
+            $top[] = $stretch = [
+                $a,
+                $b,
+                $facet->heightAt($profile->at($a)) - $this->own->base,
+                $facet->heightAt($profile->at($b)) - $this->own->base,
+            ];
+            $lines[] = new Line(
+                new Vec2($a, $stretch[2]),
+                new Vec2($b, $stretch[3]),
+                Facet::key('plane', $facet->block, $facet->edge, $facet->level),
+            );
         }
 
         return $top;
@@ -232,7 +262,11 @@ final readonly class WallSection
     {
         foreach (array_keys($solid->ring->points) as $edge) {
             [$p, $q] = [$solid->ring->point($edge)->minus($this->corner), $solid->ring->point($edge + 1)->minus($this->corner)];
-            if (max(abs($this->along->cross($p)), abs($this->along->cross($q))) < self::SAME_PLANE_MM && $this->along->dot($p) < $from + self::SAME_PLANE_MM && $this->along->dot($q) > $to - self::SAME_PLANE_MM) {
+            if (
+                max(abs($this->along->cross($p)), abs($this->along->cross($q))) < self::SAME_PLANE_MM
+                && $this->along->dot($p) < $from + self::SAME_PLANE_MM
+                && $this->along->dot($q) > $to - self::SAME_PLANE_MM
+            ) {
                 return true;
             }
         }
@@ -270,14 +304,27 @@ final readonly class WallSection
                     [$from, $to] = [max($a, $from), min($b, $to)];
                     if ($to > $from) {
                         $rise = ($this->above)($facet) - $this->own->base;
-                        $top[] = $stretch = [$from, $to, $facet->heightAt($profile->at($from)) + $rise, $facet->heightAt($profile->at($to)) + $rise];
-                        $lines[] = new Line(new Vec2($from, $stretch[2]), new Vec2($to, $stretch[3]), Facet::key('on', $facet->block, $facet->edge, $facet->level));
+                        $top[] = $stretch = [
+                            $from,
+                            $to,
+                            $facet->heightAt($profile->at($from)) + $rise,
+                            $facet->heightAt($profile->at($to)) + $rise,
+                        ];
+                        $lines[] = new Line(
+                            new Vec2($from, $stretch[2]),
+                            new Vec2($to, $stretch[3]),
+                            Facet::key('on', $facet->block, $facet->edge, $facet->level),
+                        );
                     }
                 }
             }
             foreach ([[$a, $i], [$b, $j]] as [$x, $edge]) {
                 if ($edge !== null) {
-                    $lines[] = new Line(new Vec2($x, $this->foot - 1.0), new Vec2($x, self::HIGH_MM), Facet::key('wall', $solid->index, $edge));
+                    $lines[] = new Line(
+                        new Vec2($x, $this->foot - 1.0),
+                        new Vec2($x, self::HIGH_MM),
+                        Facet::key('wall', $solid->index, $edge),
+                    );
                 }
             }
             if ($low > 0.0) {

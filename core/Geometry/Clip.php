@@ -27,7 +27,9 @@ final readonly class Clip
      */
     public static function lengthInside(Vec2 $a, Vec2 $b, Region $region): float
     {
-        return array_sum(array_map(static fn (array $stretch): float => $stretch[0]->distanceTo($stretch[1]), self::inside($a, $b, $region)));
+        return array_sum(
+            array_map(static fn (array $stretch): float => $stretch[0]->distanceTo($stretch[1]), self::inside($a, $b, $region)),
+        );
     }
 
     /**
@@ -94,14 +96,22 @@ final readonly class Clip
             return [];
         }
         $cuts = [0.0, 1.0];
-        $near = new Box2(min($a->x, $b->x) - Tolerance::EDGE, min($a->y, $b->y) - Tolerance::EDGE, max($a->x, $b->x) + Tolerance::EDGE, max($a->y, $b->y) + Tolerance::EDGE);
+        $near = new Box2(
+            min($a->x, $b->x) - Tolerance::EDGE,
+            min($a->y, $b->y) - Tolerance::EDGE,
+            max($a->x, $b->x) + Tolerance::EDGE,
+            max($a->y, $b->y) + Tolerance::EDGE,
+        );
         foreach ($region->index()->in($near) as [$x0, $y0, $x1, $y1]) {
             $ex = $x1 - $x0;
             $ey = $y1 - $y0;
             $cross = $along->x * $ey - $along->y * $ex;
             $at = abs($cross) > Tolerance::UNIT * sqrt($square * ($ex * $ex + $ey * $ey))
                 ? [(($x0 - $a->x) * $ey - ($y0 - $a->y) * $ex) / $cross]
-                : [(($x0 - $a->x) * $along->x + ($y0 - $a->y) * $along->y) / $square, (($x1 - $a->x) * $along->x + ($y1 - $a->y) * $along->y) / $square];
+                : [
+                    (($x0 - $a->x) * $along->x + ($y0 - $a->y) * $along->y) / $square,
+                    (($x1 - $a->x) * $along->x + ($y1 - $a->y) * $along->y) / $square,
+                ];
             foreach ($at as $s) {
                 if ($s > 0.0 && $s < 1.0) {
                     $cuts[] = $s;

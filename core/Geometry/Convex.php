@@ -82,7 +82,17 @@ final class Convex
     {
         [$a, $b, $c, $d, $e, $f] = $this->corners;
         $unit = static fn (Vec3 $v): ?Vec3 => $v->length() > Tolerance::SAME ? $v->times(1.0 / $v->length()) : null;
-        $edges = array_values(array_filter(array_map($unit, [$b->minus($a), $d->minus($c), $f->minus($e), $c->minus($a), $e->minus($a), $e->minus($c), $d->minus($b), $f->minus($b), $f->minus($d)])));
+        $edges = array_values(
+            array_filter(
+                array_map(
+                    $unit,
+                    [
+                        $b->minus($a), $d->minus($c), $f->minus($e), $c->minus($a), $e->minus($a), $e->minus($c),
+                        $d->minus($b), $f->minus($b), $f->minus($d),
+                    ],
+                ),
+            ),
+        );
         $along = $b->minus($a);
         $normals = array_values(array_filter(array_map($unit, [
             $along->cross($c->minus($a)), $along->cross($e->minus($a)), $d->minus($c)->cross($e->minus($c)),
@@ -101,7 +111,9 @@ final class Convex
     {
         $a = $this->box;
 
-        return min($a[1], $box[1]) - max($a[0], $box[0]) > $by && min($a[3], $box[3]) - max($a[2], $box[2]) > $by && min($a[5], $box[5]) - max($a[4], $box[4]) > $by;
+        return min($a[1], $box[1]) - max($a[0], $box[0]) > $by
+            && min($a[3], $box[3]) - max($a[2], $box[2]) > $by
+            && min($a[5], $box[5]) - max($a[4], $box[4]) > $by;
     }
 
     /** How deeply the two go into each other: the least way by which one could be moved out; 0 or less if apart. */

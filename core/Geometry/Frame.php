@@ -23,7 +23,11 @@ final readonly class Frame
         // Written out, as are the two below: every corner of every piece goes through here.
         [$o, $x, $y, $n] = [$this->origin, $this->x, $this->y, $this->normal];
 
-        return new Vec3($o->x + $x->x * $u + $y->x * $v + $n->x * $out, $o->y + $x->y * $u + $y->y * $v + $n->y * $out, $o->z + $x->z * $u + $y->z * $v + $n->z * $out);
+        return new Vec3(
+            $o->x + $x->x * $u + $y->x * $v + $n->x * $out,
+            $o->y + $x->y * $u + $y->y * $v + $n->y * $out,
+            $o->z + $x->z * $u + $y->z * $v + $n->z * $out,
+        );
     }
 
     public function at(Vec2 $point, float $out = 0.0): Vec3
@@ -56,6 +60,10 @@ final readonly class Frame
     /** Turned about an axis in space, as a whole. */
     public function turned(Vec3 $point, Vec3 $axis, float $radians): self
     {
-        return new self($this->origin->turned($point, $axis, $radians), $this->x->turnedAbout($axis, $radians), $this->y->turnedAbout($axis, $radians));
+        return new self(
+            $this->origin->turned($point, $axis, $radians),
+            $this->x->turnedAbout($axis, $radians),
+            $this->y->turnedAbout($axis, $radians),
+        );
     }
 }

@@ -39,10 +39,17 @@ final readonly class Homography
     /** Between planes whose origins have moved: a place is first moved from the new one, and what comes of it to its new one. */
     public function between(Vec2 $from, Vec2 $to): self
     {
-        $rows = array_map(static fn (array $row): array => [$row[0], $row[1], $row[2] + $row[0] * $from->x + $row[1] * $from->y], $this->rows);
+        $rows = array_map(
+            static fn (array $row): array => [$row[0], $row[1], $row[2] + $row[0] * $from->x + $row[1] * $from->y],
+            $this->rows,
+        );
         [[$a, $b, $c], [$d, $e, $f], [$g, $h, $i]] = $rows;
 
-        return new self([[$a - $to->x * $g, $b - $to->x * $h, $c - $to->x * $i], [$d - $to->y * $g, $e - $to->y * $h, $f - $to->y * $i], [$g, $h, $i]]);
+        return new self([
+            [$a - $to->x * $g, $b - $to->x * $h, $c - $to->x * $i],
+            [$d - $to->y * $g, $e - $to->y * $h, $f - $to->y * $i],
+            [$g, $h, $i],
+        ]);
     }
 
     /** @return list<list<float>> its matrix, row by row, the last figure 1 */
@@ -50,6 +57,9 @@ final readonly class Homography
     {
         $last = $this->rows[2][2];
 
-        return array_map(static fn (array $row): array => array_map(static fn (float $v): float => round($v / $last, 10), $row), $this->rows);
+        return array_map(
+            static fn (array $row): array => array_map(static fn (float $v): float => round($v / $last, 10), $row),
+            $this->rows,
+        );
     }
 }

@@ -38,7 +38,13 @@ final readonly class Hull
         $sides = max(8, (int) ceil(M_PI / acos($radius / ($radius + $within))));
         $out = $radius / cos(M_PI / $sides);
 
-        return new self(array_map(static fn (int $i): Vec2 => new Vec2($centre->x + $out * cos(2.0 * M_PI * $i / $sides), $centre->y + $out * sin(2.0 * M_PI * $i / $sides)), range(0, $sides - 1)));
+        return new self(
+            array_map(
+                static fn (int $i): Vec2 =>
+                    new Vec2($centre->x + $out * cos(2.0 * M_PI * $i / $sides), $centre->y + $out * sin(2.0 * M_PI * $i / $sides)),
+                range(0, $sides - 1),
+            ),
+        );
     }
 
     /**

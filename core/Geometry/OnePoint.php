@@ -44,13 +44,21 @@ final readonly class OnePoint
      */
     public static function of(Vec2 $eye, float $front, float $depth, float $apparent, float $axis): self
     {
-        return $apparent > $depth ? new self($eye, $front, $depth, $apparent, $axis) : throw InvalidInput::at('apparent', 'perspective.no-deeper', ['apparent' => round($apparent, 2), 'depth' => round($depth, 2)]);
+        return $apparent > $depth
+            ? new self($eye, $front, $depth, $apparent, $axis)
+            : throw InvalidInput::at('apparent', 'perspective.no-deeper', ['apparent' => round($apparent, 2), 'depth' => round($depth, 2)]);
     }
 
     /** The same in a unit so many times as large. */
     public function over(float $unit): self
     {
-        return new self($this->eye->times(1.0 / $unit), $this->front / $unit, $this->depth / $unit, $this->apparent / $unit, $this->axis / $unit);
+        return new self(
+            $this->eye->times(1.0 / $unit),
+            $this->front / $unit,
+            $this->depth / $unit,
+            $this->apparent / $unit,
+            $this->axis / $unit,
+        );
     }
 
     /** Of the eye before the front. */
@@ -128,7 +136,10 @@ final readonly class OnePoint
         $way = $way->times(1.0 / $way->length());
         // x' · w and y' · w over s, z.
         $x = [$along->x + ($this->eye->x - $start->x) * $w1, ($this->eye->x - $start->x) * $w0 + $corner->x - $this->eye->x];
-        $y = [($this->front + $this->vanishing() - $start->y) * $w1, ($this->front + $this->vanishing() - $start->y) * $w0 - $this->vanishing()];
+        $y = [
+            ($this->front + $this->vanishing() - $start->y) * $w1,
+            ($this->front + $this->vanishing() - $start->y) * $w0 - $this->vanishing(),
+        ];
 
         return new Homography([
             [$x[0] * $way->x + $y[0] * $way->y, 0.0, $x[1] * $way->x + $y[1] * $way->y],

@@ -52,7 +52,15 @@ final class Overlay
     {
         $cuts = array_fill(0, count($lines), [0.0, 1.0]);
         $n = count($lines);
-        $boxes = array_map(static fn (Line $l): array => [min($l->from->x, $l->to->x) - self::SHORT, max($l->from->x, $l->to->x) + self::SHORT, min($l->from->y, $l->to->y) - self::SHORT, max($l->from->y, $l->to->y) + self::SHORT], $lines);
+        $boxes = array_map(
+            static fn (Line $l): array => [
+                min($l->from->x, $l->to->x) - self::SHORT,
+                max($l->from->x, $l->to->x) + self::SHORT,
+                min($l->from->y, $l->to->y) - self::SHORT,
+                max($l->from->y, $l->to->y) + self::SHORT,
+            ],
+            $lines,
+        );
         for ($i = 0; $i < $n; $i++) {
             $a = $lines[$i]->from;
             [$x0, $x1, $y0, $y1] = $boxes[$i];

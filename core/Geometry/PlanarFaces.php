@@ -113,11 +113,21 @@ final class PlanarFaces
         });
         $number = array_flip(array_keys($faces));
 
-        return array_values(array_map(fn (Region $face, int $id): Face => new Face($face, array_merge(...array_map(fn (array $cycle): array => $this->beyond($cycle, $owner, $number, $cuts), $around[$id]))), $faces, array_keys($faces)));
+        return array_values(
+            array_map(
+                fn (Region $face, int $id): Face => new Face(
+                    $face,
+                    array_merge(...array_map(fn (array $cycle): array => $this->beyond($cycle, $owner, $number, $cuts), $around[$id])),
+                ),
+                $faces,
+                array_keys($faces),
+            ),
+        );
     }
 
     /**
-     * @return array{array<int, list<int>>, list<list<int>>, array<int, array<int, int>>} faces, outer sides, and which face is on the left of each side
+     * @return array{array<int, list<int>>, list<list<int>>, array<int, array<int, int>>} faces, outer sides, and which face is on the left
+     *     of each side
      */
     private function cycles(): array
     {

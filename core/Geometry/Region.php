@@ -104,7 +104,12 @@ final class Region
         for ($i = 1, $n = count($crossing); $i < $n; $i += 2) {
             [, $leftLow, $leftHigh] = $crossing[$i - 1];
             [, $rightLow, $rightHigh] = $crossing[$i];
-            $piece = Ring::ofDistinct([new Vec2($leftLow, $low), new Vec2($rightLow, $low), new Vec2($rightHigh, $high), new Vec2($leftHigh, $high)]);
+            $piece = Ring::ofDistinct([
+                new Vec2($leftLow, $low),
+                new Vec2($rightLow, $low),
+                new Vec2($rightHigh, $high),
+                new Vec2($leftHigh, $high),
+            ]);
             if ($piece->count() > 2) {
                 $pieces[] = $piece;
             }

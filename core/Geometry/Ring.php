@@ -122,7 +122,9 @@ final readonly class Ring
         for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
             $a = $this->points[$i];
             $b = $this->points[$j];
-            if (($a->y > $point->y) !== ($b->y > $point->y) && $point->x < ($b->x - $a->x) * ($point->y - $a->y) / ($b->y - $a->y) + $a->x) {
+            if (
+                ($a->y > $point->y) !== ($b->y > $point->y) && $point->x < ($b->x - $a->x) * ($point->y - $a->y) / ($b->y - $a->y) + $a->x
+            ) {
                 $inside = ! $inside;
             }
         }
@@ -156,7 +158,12 @@ final readonly class Ring
             return true;
         }
 
-        return min($a->distanceToSegment($c, $d), $b->distanceToSegment($c, $d), $c->distanceToSegment($a, $b), $d->distanceToSegment($a, $b)) < Tolerance::SAME;
+        return min(
+            $a->distanceToSegment($c, $d),
+            $b->distanceToSegment($c, $d),
+            $c->distanceToSegment($a, $b),
+            $d->distanceToSegment($a, $b),
+        ) < Tolerance::SAME;
     }
 
     public function distanceTo(Vec2 $point): float

@@ -94,18 +94,30 @@ final readonly class Kit
     /** All that lies on the walls, and what holds it up: of walls it knows their outlines, and nothing of what is let into them. */
     private static function roofs(Building $building, Panels $panels, Walls $walls, Recall $recall): PartSet
     {
-        $blocks = array_map(static fn (Block $b): array => [$b->id, $b->name, $b->footprint, $b->at, $b->turnDeg, $b->base, $b->eaves, $b->roof], $building->blocks);
+        $blocks = array_map(
+            static fn (Block $b): array => [$b->id, $b->name, $b->footprint, $b->at, $b->turnDeg, $b->base, $b->eaves, $b->roof],
+            $building->blocks,
+        );
         $cards = [];
         foreach ($walls->spans() as $span) {
             foreach (array_keys($span->stack->layers) as $k) {
                 foreach ($walls->pieces($span, $k) as $piece) {
-                    $cards[] = [$piece->part->id, $piece->part->placements, $piece->part->thickness, $piece->shape->outline, $piece->shape->labels];
+                    $cards[] = [
+                        $piece->part->id,
+                        $piece->part->placements,
+                        $piece->part->thickness,
+                        $piece->shape->outline,
+                        $piece->shape->labels,
+                    ];
                 }
             }
         }
         $question = Recall::question('roofs', $building->methods, $building->scale, $blocks, $walls->form->facets, $cards);
 
-        return $recall->of($question, static fn (): PartSet => RoofParts::make($building, $panels, $walls)->with(self::supports($building, $panels, $walls)));
+        return $recall->of(
+            $question,
+            static fn (): PartSet => RoofParts::make($building, $panels, $walls)->with(self::supports($building, $panels, $walls)),
+        );
     }
 
     private static function supports(Building $building, Panels $panels, Walls $walls): PartSet
@@ -144,7 +156,13 @@ final readonly class Kit
         }
         $names = array_column(array_map(static fn (Block $b): array => [$b->id, $b->name], $building->blocks), 1, 0);
 
-        return new PartSet(array_map(static fn (Part $p): Part => $p->named(($names[explode('.', $p->id)[0]] ?? '').', '.lcfirst($p->name)), $set->parts), $set->joints);
+        return new PartSet(
+            array_map(
+                static fn (Part $p): Part => $p->with(name: ($names[explode('.', $p->id)[0]] ?? '').', '.lcfirst($p->name)),
+                $set->parts,
+            ),
+            $set->joints,
+        );
     }
 
     /** @return list<LabelledPart> */
@@ -156,7 +174,14 @@ final readonly class Kit
         $labelled = [];
         foreach ($set->parts as $i => $part) {
             $numbers[$part->letter] = ($numbers[$part->letter] ?? 0) + 1;
-            $labelled[] = new LabelledPart($part, $part->letter.$numbers[$part->letter], $letters[$cuts[$i]] ?? null, self::mirrorOf($i, $cuts, $set->parts), $cuts[$i], Fingerprint::print($part));
+            $labelled[] = new LabelledPart(
+                $part,
+                $part->letter.$numbers[$part->letter],
+                $letters[$cuts[$i]] ?? null,
+                self::mirrorOf($i, $cuts, $set->parts),
+                $cuts[$i],
+                Fingerprint::print($part),
+            );
         }
 
         return $labelled;

@@ -32,7 +32,11 @@ final readonly class KitDocument
             'building' => ['name' => $building->name, 'fingerprint' => $fingerprint],
             'scale' => $building->scale->ratio,
             'parts' => array_map(self::part(...), $kit->parts),
-            'joints' => array_map(static fn ($joint, int $i): array => $joint->toArray('j'.($i + 1)), $kit->joints, array_keys($kit->joints)),
+            'joints' => array_map(
+                static fn ($joint, int $i): array => $joint->toArray('j'.($i + 1)),
+                $kit->joints,
+                array_keys($kit->joints),
+            ),
             'outside' => array_map(static fn (Surface $s): array => $s->toArray(), Surface::of($kit->walls, $kit->panels, $recall)),
         ];
     }
@@ -45,7 +49,12 @@ final readonly class KitDocument
     public static function tried(Kit $kit, Recall $recall = new Recall): array
     {
         /** @var array<string, mixed> $read */
-        $read = json_decode(json_encode(self::of($kit->modelled->building, '', $kit, $recall) + ['totals' => self::totals($kit, 0)], JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+        $read = json_decode(
+            json_encode(self::of($kit->modelled->building, '', $kit, $recall) + ['totals' => self::totals($kit, 0)], JSON_THROW_ON_ERROR),
+            true,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
 
         return $read;
     }
@@ -57,18 +66,27 @@ final readonly class KitDocument
 
         return [
             'id' => $part->id, 'label' => $labelled->label, 'name' => $part->name, 'group' => $part->group,
-            'stock' => $part->stock->id, 'thickness' => round($part->thickness, 4), 'qty' => $part->qty(), 'like' => $labelled->like, 'mirror_of' => $labelled->mirrorOf,
+            'stock' => $part->stock->id, 'thickness' => round($part->thickness, 4), 'qty' => $part->qty(),
+            'like' => $labelled->like, 'mirror_of' => $labelled->mirrorOf,
             'outline' => $part->outline->ring->toArray(),
             'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $part->holes),
             'bevels' => array_values(array_map(static fn (Bevel $b): array => $b->toArray(), $part->bevels())),
             'scores' => array_map(static fn (Score $s): array => $s->toArray(), $part->scores),
             'slits' => array_map(static fn (array $s): array => [$s[0]->toArray(), $s[1]->toArray()], $part->slits),
-            'edges' => array_map(static fn (Edge $e, int $i): array => self::edge($part, $e, $i), $part->outline->edges, array_keys($part->outline->edges)),
+            'edges' => array_map(
+                static fn (Edge $e, int $i): array => self::edge($part, $e, $i),
+                $part->outline->edges,
+                array_keys($part->outline->edges),
+            ),
             'marks' => array_map(static fn (Mark $m): array => $m->toArray(), $part->marks),
             'placements' => array_map(static fn (Frame $f): array => self::placement($labelled->label, $f), $part->placements),
             'loose' => false,
             'cut' => $labelled->cut, 'print' => $labelled->print,
-            'workings' => array_map(static fn (Figure $f, string $of): array => $f->workings($of), $part->workings, array_keys($part->workings)),
+            'workings' => array_map(
+                static fn (Figure $f, string $of): array => $f->workings($of),
+                $part->workings,
+                array_keys($part->workings),
+            ),
         ] + self::extras($part);
     }
 
@@ -78,7 +96,9 @@ final readonly class KitDocument
         $told = ['edge' => $i, 'name' => $edge->name] + ($edge->free === null ? [] : ['free' => $edge->free]);
 
         // A foot stands at a level of its own: where the ground falls, walls go down further.
-        return $edge->free === 'foot' && $part->group === 'shell' ? $told + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)] : $told;
+        return $edge->free === 'foot' && $part->group === 'shell'
+            ? $told + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)]
+            : $told;
     }
 
     /** @return array<string, mixed> */
@@ -126,6 +146,9 @@ final readonly class KitDocument
             $areas[$part->stock->id] = ($areas[$part->stock->id] ?? 0.0) + $part->region()->area() * $part->qty();
         }
 
-        return ['parts' => $kit->count(), 'sheets' => $sheets, 'cut_length_mm' => round($cut, 1), 'area_mm2' => (object) array_map(static fn (float $a): float => round($a, 1), $areas)];
+        return [
+            'parts' => $kit->count(), 'sheets' => $sheets, 'cut_length_mm' => round($cut, 1),
+            'area_mm2' => (object) array_map(static fn (float $a): float => round($a, 1), $areas),
+        ];
     }
 }

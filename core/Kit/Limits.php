@@ -47,7 +47,8 @@ final readonly class Limits
             return;
         }
         $length = $block->footprint->length($wall->edge)->mm;
-        $height = $block->eaves->mm - $block->base->mm + ($block->roof->edges[$wall->edge]->slopesFromEaves() ? 0.0 : $length / 2.0 * $block->roof->pitch->tan());
+        $height = $block->eaves->mm - $block->base->mm
+            + ($block->roof->edges[$wall->edge]->slopesFromEaves() ? 0.0 : $length / 2.0 * $block->roof->pitch->tan());
         // English bond's header courses have twice as many bricks: one and a half on average.
         $bricks = (int) ceil(1.5 * $length / $building->gauge->brick_mm * $height / $building->gauge->course_mm);
         if ($bricks > self::BRICKS) {

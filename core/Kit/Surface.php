@@ -64,15 +64,24 @@ final readonly class Surface
         $surfaces = [];
         $wall = $span->form;
         $footprint = $span->block->footprint;
-        $isWhole = ! $wall->isGable() && count($wall->patches) === 1 && abs($wall->patches[0]->area() - $wall->length->mm * $wall->height->mm) < 0.001;
+        $isWhole = ! $wall->isGable()
+            && count($wall->patches) === 1
+            && abs($wall->patches[0]->area() - $wall->length->mm * $wall->height->mm) < 0.001;
         $real = $isWhole ? [$footprint->length($wall->wall->edge)->mm, $span->block->eaves->mm - $span->block->base->mm] : null;
         foreach ($span->isBuilt() ? $wall->patches : [] as $i => $patch) {
             $holes = [];
             foreach (WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings as $opening) {
                 $holes[] = $opening->ring($wall->turnIn);
             }
-            $surfaces[] = new self($span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''), 'wall', $wall->frame, new Region(self::fromFoot($patch), $holes), self::together([...self::openAtCorners($walls, $span, $patch, $recall), ...self::openBySquareCuts($span, $patch)]), $real,
-                self::hidden($walls, $span));
+            $surfaces[] = new self(
+                $span->block->id.'.'.$span->name().($i > 0 ? '-'.($i + 1) : ''),
+                'wall',
+                $wall->frame,
+                new Region(self::fromFoot($patch), $holes),
+                self::together([...self::openAtCorners($walls, $span, $patch, $recall), ...self::openBySquareCuts($span, $patch)]),
+                $real,
+                self::hidden($walls, $span),
+            );
         }
 
         return $surfaces;
@@ -95,7 +104,10 @@ final readonly class Surface
                 $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }
         }
-        $patches = Overlay::patches($lines, static fn (Vec2 $at): bool => array_filter($gaps, static fn (Ring $r): bool => $r->contains($at)) !== []);
+        $patches = Overlay::patches(
+            $lines,
+            static fn (Vec2 $at): bool => array_filter($gaps, static fn (Ring $r): bool => $r->contains($at)) !== [],
+        );
 
         return array_map(static fn (Patch $p): Ring => $p->outline, $patches);
     }
@@ -108,7 +120,10 @@ final readonly class Surface
      */
     private static function hidden(Walls $walls, WallSpan $span): array
     {
-        $hidden = array_map(static fn (array $p): Ring => Ring::rectangle($p[0], $span->form->foot, $p[1], self::HIGH_MM), $span->form->section->party());
+        $hidden = array_map(
+            static fn (array $p): Ring => Ring::rectangle($p[0], $span->form->foot, $p[1], self::HIGH_MM),
+            $span->form->section->party(),
+        );
         $length = $span->form->length->mm;
         foreach ([[$span->left, 0.0], [$span->right, $length]] as [$end, $corner]) {
             $foot = $walls->span($span->form->block, $end->edge)->form->foot;
@@ -149,12 +164,29 @@ final readonly class Surface
         $gaps = [];
         $wall = $span->form;
         $length = $wall->length->mm;
-        foreach ([[$span->left, 'left', 0.0, $span->start(0)], [$span->right, 'right', $length, $span->end(0)]] as [$end, $label, $corner, $cut]) {
-            if ($end->kind === WallEnd::STRAIGHT || abs($corner - $cut) < Tolerance::MEET || ! in_array($label, $patch->labels, true) || ($cut < 0.0 || $cut > $length)) {
+        foreach ([
+            [$span->left, 'left', 0.0, $span->start(0)],
+            [$span->right, 'right', $length, $span->end(0)],
+        ] as [$end, $label, $corner, $cut]) {
+            if (
+                $end->kind === WallEnd::STRAIGHT
+                || abs($corner - $cut) < Tolerance::MEET
+                || ! in_array($label, $patch->labels, true)
+                || ($cut < 0.0 || $cut > $length)
+            ) {
                 continue;
             }
             // The boards round the corner fill it with their ends, as far up and down as those go.
-            $ends = $end->kind === WallEnd::STOPPED ? self::endsOf($walls, $walls->span($wall->block, $end->edge), $label === 'left' ? 'right' : 'left', $corner, ($label === 'left' ? 1.0 : -1.0), $end->angle) : [];
+            $ends = $end->kind === WallEnd::STOPPED
+                ? self::endsOf(
+                    $walls,
+                    $walls->span($wall->block, $end->edge),
+                    $label === 'left' ? 'right' : 'left',
+                    $corner,
+                    ($label === 'left' ? 1.0 : -1.0),
+                    $end->angle,
+                )
+                : [];
             $isLeft = $corner < $cut;
             $lines = [new Line(new Vec2($cut, $wall->foot - 1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];
             foreach ($ends as $ring) {
@@ -171,7 +203,10 @@ final readonly class Surface
 
                 return ($isLeft ? $p->x < $cut : $p->x > $cut) && $patch->outline->contains($p);
             };
-            $open = $recall->of(Recall::question('corner', $lines, $ends, $isLeft, $cut, $patch->outline), static fn (): array => Overlay::patches($lines, $isOpen));
+            $open = $recall->of(
+                Recall::question('corner', $lines, $ends, $isLeft, $cut, $patch->outline),
+                static fn (): array => Overlay::patches($lines, $isOpen),
+            );
             foreach ($open as $gap) {
                 $gaps[] = $gap->outline;
             }
@@ -194,7 +229,7 @@ final readonly class Surface
         }
         $lines = array_merge($patch->lines(), ...array_map(static fn (Patch $p): array => $p->lines(), $card));
 
-        return array_map(static fn (Patch $p): Ring => $p->outline, Overlay::patches($lines, static function (Vec2 $at) use ($patch, $card): bool {
+        $patches = Overlay::patches($lines, static function (Vec2 $at) use ($patch, $card): bool {
             foreach ($card as $part) {
                 if ($part->outline->contains($at)) {
                     return false;
@@ -202,7 +237,9 @@ final readonly class Surface
             }
 
             return $patch->outline->contains($at);
-        }));
+        });
+
+        return array_map(static fn (Patch $p): Ring => $p->outline, $patches);
     }
 
     /**
@@ -238,7 +275,8 @@ final readonly class Surface
         $form = $panels->form;
         $true = $panels->shape($panel)->at(0.0) ?? throw new LogicException('A panel without a plane');
         $box = $panel->part->placements[0];
-        $flat = static fn (Ring $r): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $panel->facet->frame->project($box->at($p)), $r->points));
+        $flat = static fn (Ring $r): Ring =>
+            new Ring(array_map(static fn (Vec2 $p): Vec2 => $panel->facet->frame->project($box->at($p)), $r->points));
         $card = new Region($flat($panel->part->outline->face('inside')), array_map($flat, $panel->part->holes));
         $whole = $true->region();
         $lines = $true->lines();
@@ -247,9 +285,13 @@ final readonly class Surface
                 $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }
         }
-        $open = $recall->of(Recall::question('slope', $lines, $whole->rings(), $card->rings()), static fn (): array => Overlay::patches($lines, static fn (Vec2 $p): bool => $whole->contains($p) && ! $card->contains($p)));
+        $open = $recall->of(
+            Recall::question('slope', $lines, $whole->rings(), $card->rings()),
+            static fn (): array => Overlay::patches($lines, static fn (Vec2 $p): bool => $whole->contains($p) && ! $card->contains($p)),
+        );
         $gaps = array_map(static fn (Patch $gap): Ring => $gap->outline, $open);
-        $name = $form->blocks[$panel->facet->block]->block->id.'.'.$panel->facet->name.($panel->facet->name === 'deck' ? '' : '-slope').($panel->piece > 0 ? '-'.($panel->piece + 1) : '');
+        $name = $form->blocks[$panel->facet->block]->block->id.'.'.$panel->facet->name
+            .($panel->facet->name === 'deck' ? '' : '-slope').($panel->piece > 0 ? '-'.($panel->piece + 1) : '');
 
         return new self($name, 'slope', $panel->facet->frame, $true->region(), $gaps, null);
     }
@@ -258,9 +300,19 @@ final readonly class Surface
     public function toArray(): array
     {
         return [
-            'name' => $this->name, 'kind' => $this->kind, 'origin' => $this->frame->origin->toArray(), 'x' => $this->frame->x->toDirection(), 'y' => $this->frame->y->toDirection(),
-            'outline' => $this->region->outline->toArray(), 'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $this->region->holes),
-            'gaps' => array_map(fn (Ring $r): array => ['outline' => $r->toArray(), 'why' => $this->kind === 'wall' ? 'behind the eaves; paper and roof cover it' : 'cut square, so that the card clears its neighbour'], $this->gaps),
+            'name' => $this->name, 'kind' => $this->kind, 'origin' => $this->frame->origin->toArray(),
+            'x' => $this->frame->x->toDirection(), 'y' => $this->frame->y->toDirection(),
+            'outline' => $this->region->outline->toArray(),
+            'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $this->region->holes),
+            'gaps' => array_map(
+                fn (Ring $r): array => [
+                    'outline' => $r->toArray(),
+                    'why' => $this->kind === 'wall'
+                        ? 'behind the eaves; paper and roof cover it'
+                        : 'cut square, so that the card clears its neighbour',
+                ],
+                $this->gaps,
+            ),
             'real_mm' => $this->real_mm,
         ] + ($this->hidden === [] ? [] : ['hidden' => array_map(static fn (Ring $r): array => $r->toArray(), $this->hidden)]);
     }

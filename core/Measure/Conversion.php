@@ -82,7 +82,12 @@ final readonly class Conversion
     /** @return list<Scale> */
     private function others(): array
     {
-        return array_values(array_map(static fn (float $ratio): Scale => Scale::of($ratio), array_filter(self::USUAL, fn (float $ratio): bool => abs($ratio - $this->here->ratio) > 1e-9)));
+        return array_values(
+            array_map(
+                static fn (float $ratio): Scale => Scale::of($ratio),
+                array_filter(self::USUAL, fn (float $ratio): bool => abs($ratio - $this->here->ratio) > 1e-9),
+            ),
+        );
     }
 
     private static function at(Scale $scale): string

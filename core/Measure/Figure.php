@@ -56,7 +56,13 @@ final readonly class Figure
     {
         $off = $this->mm - $mm;
 
-        return abs($off) < 1e-6 ? $this : ($off > 0.0 ? $this->less($off, $why.', '.LengthFormat::trimmed($off, 3)) : $this->plus(-$off, $why.', '.LengthFormat::trimmed(-$off, 3)));
+        return abs($off) < 1e-6
+            ? $this
+            : (
+                $off > 0.0
+                ? $this->less($off, $why.', '.LengthFormat::trimmed($off, 3))
+                : $this->plus(-$off, $why.', '.LengthFormat::trimmed(-$off, 3))
+            );
     }
 
     public function times(float $factor, string $text): self

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Measure;
 
-/** A length on the model, as a rule on the bench reads it, in millimetres; finite, and negative only where a coordinate or an offset is meant. */
+/**
+ * A length on the model, as a rule on the bench reads it, in millimetres; finite, and negative only where a coordinate or an offset is
+ * meant.
+ */
 final readonly class ModelLength
 {
     private function __construct(

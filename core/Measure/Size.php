@@ -14,7 +14,8 @@ final readonly class Size
 
         return [
             'real_mm' => round($real, 4), 'model_mm' => round($model_mm, 4),
-            'imperial' => LengthFormat::imperial($real), 'metric' => LengthFormat::metric($real), 'model' => LengthFormat::millimetres($model_mm),
+            'imperial' => LengthFormat::imperial($real), 'metric' => LengthFormat::metric($real),
+            'model' => LengthFormat::millimetres($model_mm),
         ];
     }
 

@@ -30,7 +30,13 @@ final readonly class Face
         $ring = static fn (Ring $r): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $p->times($factor), $r->points));
         $o = $this->frame->origin;
 
-        return new self($this->name, new Frame(new Vec3($o->x * $factor, $o->y * $factor, $o->z * $factor), $this->frame->x, $this->frame->y), $ring($this->ring), $this->labels, array_map($ring, $this->drawn));
+        return new self(
+            $this->name,
+            new Frame(new Vec3($o->x * $factor, $o->y * $factor, $o->z * $factor), $this->frame->x, $this->frame->y),
+            $ring($this->ring),
+            $this->labels,
+            array_map($ring, $this->drawn),
+        );
     }
 
     /** @return array{Vec3, Vec3} the ends of an edge in space */

@@ -22,8 +22,20 @@ final readonly class Faces
             $walls = [];
             foreach ($block->walls as $wall) {
                 foreach ($wall->patches as $patch) {
-                    $openings = array_values(array_filter($wall->openings, static fn (OpeningForm $o): bool => $patch->outline->contains(new Vec2(($o->left + $o->right()) / 2.0, ($o->sill + $o->top()) / 2.0))));
-                    $walls[] = new Face($wall->wall->name, $wall->frame, $patch->outline, $patch->labels, array_map(static fn (OpeningForm $o): Ring => $o->ring(), $openings));
+                    $openings = array_values(
+                        array_filter(
+                            $wall->openings,
+                            static fn (OpeningForm $o): bool =>
+                                $patch->outline->contains(new Vec2(($o->left + $o->right()) / 2.0, ($o->sill + $o->top()) / 2.0)),
+                        ),
+                    );
+                    $walls[] = new Face(
+                        $wall->wall->name,
+                        $wall->frame,
+                        $patch->outline,
+                        $patch->labels,
+                        array_map(static fn (OpeningForm $o): Ring => $o->ring(), $openings),
+                    );
                 }
             }
             $roof = [];

@@ -37,7 +37,12 @@ final readonly class Mockup
                     throw InvalidInput::at('size', 'mockup.too-large', ['given' => $percent, 'what' => $name, 'most' => $most]);
                 }
             }
-            array_push($nets, ...(new Unfolding(array_map(static fn (Face $f): Face => $f->scaled($percent / 100.0), $faces), $room[0], $room[1]))->nets(ucfirst($name), $number));
+            array_push(
+                $nets,
+                ...(
+                    new Unfolding(array_map(static fn (Face $f): Face => $f->scaled($percent / 100.0), $faces), $room[0], $room[1])
+                )->nets(ucfirst($name), $number),
+            );
         }
 
         return new self($percent, $nets);
@@ -48,6 +53,8 @@ final readonly class Mockup
     {
         $box = $face->ring->bounds();
 
-        return (int) floor(100.0 * max(min($width / $box->width(), $height / $box->height()), min($height / $box->width(), $width / $box->height())));
+        return (int) floor(
+            100.0 * max(min($width / $box->width(), $height / $box->height()), min($height / $box->width(), $width / $box->height())),
+        );
     }
 }

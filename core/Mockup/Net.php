@@ -28,6 +28,8 @@ final readonly class Net
 
     public function bounds(): Box2
     {
-        return Box2::around(array_merge(...array_map(static fn (array $f): array => $f['ring']->points, [...$this->faces, ...$this->tabs])));
+        return Box2::around(
+            array_merge(...array_map(static fn (array $f): array => $f['ring']->points, [...$this->faces, ...$this->tabs])),
+        );
     }
 }

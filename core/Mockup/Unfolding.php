@@ -104,7 +104,10 @@ final class Unfolding
     /** @return array{Vec2, Vec2, Vec2} */
     private function beside(int $face, int $edge, int $next, int $its): array
     {
-        [$p, $q] = [$this->on($face, $this->faces[$face]->ring->point($edge)), $this->on($face, $this->faces[$face]->ring->point($edge + 1))];
+        [$p, $q] = [
+            $this->on($face, $this->faces[$face]->ring->point($edge)),
+            $this->on($face, $this->faces[$face]->ring->point($edge + 1)),
+        ];
         $ring = $this->faces[$next]->ring;
         [$r, $s] = [$ring->point($its), $ring->point($its + 1)];
         // Its edge runs from q to p.
@@ -149,7 +152,8 @@ final class Unfolding
         }
         $box = Box2::around($points);
 
-        return ($box->width() <= $this->width && $box->height() <= $this->height) || ($box->width() <= $this->height && $box->height() <= $this->width);
+        return ($box->width() <= $this->width && $box->height() <= $this->height)
+            || ($box->width() <= $this->height && $box->height() <= $this->width);
     }
 
     /**
@@ -167,7 +171,11 @@ final class Unfolding
                     $name = (string) ++$number;
                     $joined["$i/$edge"] = [$name, true];
                     $joined["$other[0]/$other[1]"] = [$name, false];
-                } elseif (! isset($this->folded["$i/$edge"]) && ! isset($joined["$i/$edge"]) && ($face->labels[$edge] === 'top' || (str_starts_with($face->labels[$edge], 'plane:') && $face->frame->y->z > 0.999))) {
+                } elseif (
+                    ! isset($this->folded["$i/$edge"])
+                    && ! isset($joined["$i/$edge"])
+                    && ($face->labels[$edge] === 'top' || (str_starts_with($face->labels[$edge], 'plane:') && $face->frame->y->z > 0.999))
+                ) {
                     // The top of a wall is stuck under the roof.
                     $joined["$i/$edge"] = ['roof', true];
                 }
@@ -186,12 +194,19 @@ final class Unfolding
         $faces = $folds = $mates = [];
         foreach ($members as $i) {
             $face = $this->faces[$i];
-            $faces[] = ['name' => $face->name, 'ring' => self::placed($face->ring, $this->laid[$i]), 'drawn' => array_map(fn (Ring $r): Ring => self::placed($r, $this->laid[$i]), $face->drawn)];
+            $faces[] = [
+                'name' => $face->name,
+                'ring' => self::placed($face->ring, $this->laid[$i]),
+                'drawn' => array_map(fn (Ring $r): Ring => self::placed($r, $this->laid[$i]), $face->drawn),
+            ];
         }
         $tabs = new Tabs(array_column($faces, 'ring'));
         foreach ($members as $i) {
             foreach (array_keys($this->faces[$i]->ring->points) as $edge) {
-                [$from, $to] = [$this->on($i, $this->faces[$i]->ring->point($edge)), $this->on($i, $this->faces[$i]->ring->point($edge + 1))];
+                [$from, $to] = [
+                    $this->on($i, $this->faces[$i]->ring->point($edge)),
+                    $this->on($i, $this->faces[$i]->ring->point($edge + 1)),
+                ];
                 $across = isset($this->folded["$i/$edge"]) ? $this->across($i, $edge) : null;
                 if ($across !== null && $i < $across[0]) {
                     [$fold, $degrees] = $this->turn($i, $across[0]);

@@ -10,7 +10,10 @@ use Chartula\Core\Sheets\SheetPlan;
 /** Writes the cut list: a line a part, RFC 4180, UTF-8. */
 final readonly class CsvWriter
 {
-    private const HEADING = ['label', 'part', 'name', 'group', 'stock', 'thickness_mm', 'pieces', 'width_mm', 'height_mm', 'area_mm2', 'alike', 'mirror_of', 'sheets'];
+    private const HEADING = [
+        'label', 'part', 'name', 'group', 'stock', 'thickness_mm', 'pieces', 'width_mm', 'height_mm', 'area_mm2',
+        'alike', 'mirror_of', 'sheets',
+    ];
 
     /** @param  list<LabelledPart>  $parts */
     public static function write(array $parts, SheetPlan $plan): string
@@ -25,7 +28,8 @@ final readonly class CsvWriter
         foreach ($parts as $labelled) {
             $part = $labelled->part;
             $rows[] = [
-                $labelled->label, $part->id, $part->name, $part->group, $part->stock->id, self::number($part->thickness), (string) $part->qty(),
+                $labelled->label, $part->id, $part->name, $part->group, $part->stock->id,
+                self::number($part->thickness), (string) $part->qty(),
                 self::number($part->width()), self::number($part->height()), number_format($part->region()->area(), 1, '.', ''),
                 $labelled->like ?? '', $labelled->mirrorOf ?? '', implode(' ', $sheets[$part->id] ?? []),
             ];

@@ -27,7 +27,11 @@ final readonly class Docket
 
         return [
             ...self::plot($d->fit),
-            ['key' => 'dry-fit', 'over' => 'dry fit', 'text' => $open === 0 ? $d->dryFit->joints.' joints close' : self::many($open, 'place does', 'places do').' not close', 'state' => $open === 0 ? 'fits' : 'stop'],
+            [
+                'key' => 'dry-fit', 'over' => 'dry fit',
+                'text' => $open === 0 ? $d->dryFit->joints.' joints close' : self::many($open, 'place does', 'places do').' not close',
+                'state' => $open === 0 ? 'fits' : 'stop',
+            ],
             ['key' => 'checks', 'over' => 'to think about', 'text' => match (true) {
                 $stops > 0 => self::many($stops, 'thing stops', 'things stop').' it',
                 $warnings > 0 => self::many($warnings, 'thing', 'things').' to look at',
@@ -35,7 +39,10 @@ final readonly class Docket
                 default => 'nothing',
             }, 'state' => $stops > 0 ? 'stop' : ($warnings > 0 ? 'look' : 'plain')],
             ['key' => 'parts', 'over' => 'parts', 'text' => "$pieces pieces", 'state' => 'plain'],
-            ['key' => 'sheets', 'over' => 'sheets', 'text' => "$sheets of ".($d->building->sheets->paper === 'a4' ? 'A4' : 'Letter'), 'state' => 'plain'],
+            [
+                'key' => 'sheets', 'over' => 'sheets',
+                'text' => "$sheets of ".($d->building->sheets->paper === 'a4' ? 'A4' : 'Letter'), 'state' => 'plain',
+            ],
         ];
     }
 
@@ -68,7 +75,9 @@ final readonly class Docket
             'plot' => $d->fit === null ? 'no place yet' : ($d->fit->fits() ? 'fits' : 'does not fit'),
             'shell' => self::many($openings, 'opening', 'openings'),
             'roof' => self::roof($d->building->blocks),
-            'skin' => $papers === 0 ? ($bare === count($d->kit->form->walls()) ? 'all bare' : 'no papers yet') : self::many($papers, 'paper', 'papers'),
+            'skin' => $papers === 0
+                ? ($bare === count($d->kit->form->walls()) ? 'all bare' : 'no papers yet')
+                : self::many($papers, 'paper', 'papers'),
             'sheets' => self::many(count($d->plan->sheets), 'page', 'pages'),
         ];
     }
@@ -76,7 +85,10 @@ final readonly class Docket
     /** @param  non-empty-list<Block>  $blocks */
     private static function roof(array $blocks): string
     {
-        $words = array_map(static fn (Block $b): string => $b->roof->pitch->degrees > 0.0 ? $b->roof->pitch->text().' '.$b->roof->kind : $b->roof->kind, $blocks);
+        $words = array_map(
+            static fn (Block $b): string => $b->roof->pitch->degrees > 0.0 ? $b->roof->pitch->text().' '.$b->roof->kind : $b->roof->kind,
+            $blocks,
+        );
 
         return count($blocks) === 1 ? $words[0] : count($blocks).' roofs';
     }

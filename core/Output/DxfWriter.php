@@ -35,7 +35,8 @@ final readonly class DxfWriter
         return self::lines([
             [0, 'SECTION'], [2, 'HEADER'],
             [9, '$ACADVER'], [1, 'AC1009'], [9, '$INSUNITS'], [70, '4'], [9, '$MEASUREMENT'], [70, '1'],
-            [9, '$EXTMIN'], [10, '0'], [20, '0'], [30, '0'], [9, '$EXTMAX'], [10, self::number(max(0.0, $left - self::GAP_MM))], [20, self::number($high)], [30, '0'],
+            [9, '$EXTMIN'], [10, '0'], [20, '0'], [30, '0'], [9, '$EXTMAX'],
+            [10, self::number(max(0.0, $left - self::GAP_MM))], [20, self::number($high)], [30, '0'],
             [0, 'ENDSEC'],
             [0, 'SECTION'], [2, 'TABLES'],
             [0, 'TABLE'], [2, 'LTYPE'], [70, '2'],
@@ -54,7 +55,14 @@ final readonly class DxfWriter
     {
         $pairs = [];
         foreach (self::LAYERS as $name => $colour) {
-            array_push($pairs, [0, 'LAYER'], [2, $name], [70, '0'], [62, (string) $colour], [6, $name === 'SCORE' ? 'DASHED' : 'CONTINUOUS']);
+            array_push(
+                $pairs,
+                [0, 'LAYER'],
+                [2, $name],
+                [70, '0'],
+                [62, (string) $colour],
+                [6, $name === 'SCORE' ? 'DASHED' : 'CONTINUOUS'],
+            );
         }
 
         return $pairs;
@@ -65,7 +73,10 @@ final readonly class DxfWriter
     {
         [$w, $h] = [$drawing->width, $drawing->height];
         $entities = self::polyline('SHEET', [new Vec2(0.0, 0.0), new Vec2($w, 0.0), new Vec2($w, $h), new Vec2(0.0, $h)], true, $left);
-        $names = [Layer::Cut->value => $drawing->cutsPaper ? 'PAPER' : 'CUT', Layer::Score->value => 'SCORE', Layer::Mark->value => 'MARK', Layer::Text->value => 'TEXT'];
+        $names = [
+            Layer::Cut->value => $drawing->cutsPaper ? 'PAPER' : 'CUT', Layer::Score->value => 'SCORE',
+            Layer::Mark->value => 'MARK', Layer::Text->value => 'TEXT',
+        ];
         foreach ([Layer::Cut, Layer::Score, Layer::Mark, Layer::Text] as $layer) {
             foreach ($drawing->paths($layer) as $path) {
                 foreach ($path->lines as $line) {
@@ -100,7 +111,10 @@ final readonly class DxfWriter
     {
         $x = self::number($text->at->x + $left);
         $y = self::number($text->at->y);
-        $pairs = [[0, 'TEXT'], [8, 'TEXT'], [10, $x], [20, $y], [30, '0'], [40, self::number($text->size)], [1, self::words($text->text)], [50, self::number($text->turnDeg)]];
+        $pairs = [
+            [0, 'TEXT'], [8, 'TEXT'], [10, $x], [20, $y], [30, '0'], [40, self::number($text->size)],
+            [1, self::words($text->text)], [50, self::number($text->turnDeg)],
+        ];
         if ($text->anchor !== 'start') {
             array_push($pairs, [72, $text->anchor === 'middle' ? '1' : '2'], [11, $x], [21, $y], [31, '0']);
         }
@@ -119,7 +133,11 @@ final readonly class DxfWriter
     /** Release 12 is written in ASCII; what lies beyond it goes as its code, `\U+XXXX`. */
     private static function ascii(string $text): string
     {
-        return (string) preg_replace_callback('/[^\x20-\x7e]/u', static fn (array $m): string => sprintf('\U+%04X', mb_ord($m[0], 'UTF-8')), $text);
+        return (string) preg_replace_callback(
+            '/[^\x20-\x7e]/u',
+            static fn (array $m): string => sprintf('\U+%04X', mb_ord($m[0], 'UTF-8')),
+            $text,
+        );
     }
 
     /** @param  list<array{int, string}>  $pairs */

@@ -68,7 +68,17 @@ final readonly class Finder
         usort($named, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $results = array_slice([...$results, ...array_column($named, 1)], 0, self::MOST);
 
-        return ['results' => $results, 'help' => $results === [] ? ($why === null ? "Nothing is called “{$text}” here. " : ucfirst((string) preg_replace('/^(text|scale): /', '', $why)).'. ').self::HELP : null];
+        return [
+            'results' => $results,
+            'help' => $results === []
+                ? (
+                    $why === null
+                    ? "Nothing is called “{$text}” here. "
+                    : ucfirst((string) preg_replace('/^(text|scale): /', '', $why)).'. '
+                )
+                    .self::HELP
+                : null,
+        ];
     }
 
     /** @return list<array{int, Result}> */
@@ -79,7 +89,14 @@ final readonly class Finder
             $label = $part->text('label');
             $rank = self::rank($text, $label, $part->text('name').' '.$part->text('id').' '.$part->text('stock'));
             if ($rank !== null) {
-                $found[] = [$rank, ['kind' => 'part', 'text' => "$label, {$part->text('name')}, {$part->text('stock')}", 'to' => ['what' => 'part', 'id' => $part->text('id')]]];
+                $found[] = [
+                    $rank,
+                    [
+                        'kind' => 'part',
+                        'text' => "$label, {$part->text('name')}, {$part->text('stock')}",
+                        'to' => ['what' => 'part', 'id' => $part->text('id')],
+                    ],
+                ];
             }
         }
         $surfaces = $kit->children('outside');
@@ -88,13 +105,27 @@ final readonly class Finder
             [$block, $wall] = [...explode('.', $surface->text('name')), ''];
             $rank = $surface->text('kind') === 'wall' ? self::rank($text, $wall, "$wall wall $block") : null;
             if ($rank !== null) {
-                $found[] = [$rank, ['kind' => 'wall', 'text' => ucfirst($wall).' wall'.($isOne ? '' : " of $block"), 'to' => ['what' => 'wall', 'id' => "$block.$wall"]]];
+                $found[] = [
+                    $rank,
+                    [
+                        'kind' => 'wall',
+                        'text' => ucfirst($wall).' wall'.($isOne ? '' : " of $block"),
+                        'to' => ['what' => 'wall', 'id' => "$block.$wall"],
+                    ],
+                ];
             }
         }
         foreach ($kit->children('sheets') as $sheet) {
             $rank = self::rank($text, 'sheet '.$sheet->text('id'), $sheet->text('stock'));
             if ($rank !== null) {
-                $found[] = [$rank + 1, ['kind' => 'sheet', 'text' => "Sheet {$sheet->text('id')}, {$sheet->text('stock')}", 'to' => ['what' => 'sheet', 'id' => $sheet->text('id')]]];
+                $found[] = [
+                    $rank + 1,
+                    [
+                        'kind' => 'sheet',
+                        'text' => "Sheet {$sheet->text('id')}, {$sheet->text('stock')}",
+                        'to' => ['what' => 'sheet', 'id' => $sheet->text('id')],
+                    ],
+                ];
             }
         }
 
@@ -125,7 +156,10 @@ final readonly class Finder
         if (str_starts_with($name, $text)) {
             return 2;
         }
-        $missing = array_filter((array) preg_split('/\s+/', $text), static fn (mixed $word): bool => ! str_contains($words, (string) $word));
+        $missing = array_filter(
+            (array) preg_split('/\s+/', $text),
+            static fn (mixed $word): bool => ! str_contains($words, (string) $word),
+        );
 
         return $missing === [] ? (str_contains(" $words", " $text") ? 4 : 6) : null;
     }

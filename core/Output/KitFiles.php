@@ -21,13 +21,22 @@ final readonly class KitFiles
         $files = [];
         foreach (array_intersect(self::FORMATS, $formats) as $format) {
             $files += match ($format) {
-                'json' => ['kit.json' => json_encode($derived->document, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n"],
+                'json' => [
+                    'kit.json' => json_encode(
+                        $derived->document,
+                        JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                    )
+                        ."\n",
+                ],
                 'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $derived->drawings())),
                 'pdf' => self::pdf($derived),
                 'dxf' => ['sheets.dxf' => DxfWriter::write($derived->drawings())],
                 'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->plan)],
                 'obj' => ['model.obj' => ObjWriter::write($derived->serialised())],
-                'plt' => self::numbered('plt', array_map(static fn ($sheet): string => PlotterWriter::write($sheet, $derived->building->name), $derived->plan->sheets)),
+                'plt' => self::numbered(
+                    'plt',
+                    array_map(static fn ($sheet): string => PlotterWriter::write($sheet, $derived->building->name), $derived->plan->sheets),
+                ),
             };
         }
 

@@ -50,7 +50,9 @@ final readonly class ObjWriter
             $faces .= 'f '.implode(' ', array_map(static fn (Vec2 $p): int => $add($p, 0.0), $ring->points))."\n";
         }
         foreach ($facet->inside === null ? $tiles : $facet->face('inside')->trapezoids() as $ring) {
-            $faces .= 'f '.implode(' ', array_map(static fn (Vec2 $p): int => $add($p, -$facet->thickness), array_reverse($ring->points)))."\n";
+            $faces .= 'f '
+                .implode(' ', array_map(static fn (Vec2 $p): int => $add($p, -$facet->thickness), array_reverse($ring->points)))
+                ."\n";
         }
         $inside = $facet->face('inside')->rings();
         foreach ($facet->region->rings() as $i => $ring) {

@@ -59,7 +59,13 @@ final class PdfCanvas extends TCPDF
             $this->openGroup($layer->value);
             if ($layer === Layer::Art) {
                 foreach ($drawing->placements() as $p) {
-                    $this->_out(sprintf('q %s cm /%s Do Q', self::numbers([$p->a, $p->b, $p->c, $p->d, $p->e * self::POINTS_PER_MM, $p->f * self::POINTS_PER_MM]), $forms[$p->symbol]));
+                    $this->_out(
+                        sprintf(
+                            'q %s cm /%s Do Q',
+                            self::numbers([$p->a, $p->b, $p->c, $p->d, $p->e * self::POINTS_PER_MM, $p->f * self::POINTS_PER_MM]),
+                            $forms[$p->symbol],
+                        ),
+                    );
                 }
             }
             foreach ($drawing->paths($layer) as $path) {
@@ -101,7 +107,9 @@ final class PdfCanvas extends TCPDF
     {
         if (! isset($this->forms[$symbol->id])) {
             $id = $this->startTemplate($symbol->width, $symbol->height);
-            $this->_out('q '.implode(' ', array_map(static fn (Ring $r): string => self::outline($r->points, true), $symbol->clip)).' W* n');
+            $this->_out(
+                'q '.implode(' ', array_map(static fn (Ring $r): string => self::outline($r->points, true), $symbol->clip)).' W* n',
+            );
             foreach ($symbol->paths as $path) {
                 $this->path($path);
             }
@@ -125,7 +133,8 @@ final class PdfCanvas extends TCPDF
         }
         if ($path->stroke !== null) {
             $operators[] = self::colour($path->stroke->colour).' RG '.self::number($path->stroke->width * self::POINTS_PER_MM).' w 1 j';
-            $operators[] = '['.self::numbers(array_map(static fn (float $d): float => $d * self::POINTS_PER_MM, $path->stroke->dash)).'] 0 d';
+            $operators[] = '['
+                .self::numbers(array_map(static fn (float $d): float => $d * self::POINTS_PER_MM, $path->stroke->dash)).'] 0 d';
         }
         foreach ($path->lines as $line) {
             $operators[] = self::outline($line, $path->closed);

@@ -58,7 +58,9 @@ final readonly class SvgWriter
         $look = $path->fill === null ? '' : " fill=\"$path->fill\" fill-rule=\"evenodd\"";
         if ($path->stroke !== null) {
             $look .= " stroke=\"{$path->stroke->colour}\" stroke-width=\"".self::number($path->stroke->width).'"';
-            $look .= $path->stroke->dash === [] ? '' : ' stroke-dasharray="'.implode(' ', array_map(self::number(...), $path->stroke->dash)).'"';
+            $look .= $path->stroke->dash === []
+                ? ''
+                : ' stroke-dasharray="'.implode(' ', array_map(self::number(...), $path->stroke->dash)).'"';
         }
 
         return "<path d=\"$d\"$look/>\n";
@@ -67,7 +69,8 @@ final readonly class SvgWriter
     /** @param  non-empty-list<Vec2>  $points */
     private static function line(array $points, bool $closed): string
     {
-        return 'M'.implode('L', array_map(static fn (Vec2 $p): string => self::number($p->x).' '.self::number($p->y), $points)).($closed ? 'Z' : '');
+        return 'M'.implode('L', array_map(static fn (Vec2 $p): string => self::number($p->x).' '.self::number($p->y), $points))
+            .($closed ? 'Z' : '');
     }
 
     private static function text(Text $text): string
@@ -77,8 +80,11 @@ final readonly class SvgWriter
         // The root is flipped, so each text is flipped back where it stands.
         $turn = $text->turnDeg === 0.0 ? '' : ' rotate('.self::number(-$text->turnDeg).')';
 
-        return "<text transform=\"translate($x $y) scale(1 -1)$turn\" font-family=\"Public Sans, Liberation Sans, sans-serif\" font-size=\"".self::number($text->size)
-            ."\" text-anchor=\"$text->anchor\"".($text->bold ? ' font-weight="bold"' : '')." fill=\"$text->colour\">".self::escape($text->text)."</text>\n";
+        return "<text transform=\"translate($x $y) scale(1 -1)$turn\" font-family=\"Public Sans, Liberation Sans, sans-serif\" font-size=\""
+            .self::number($text->size)
+            ."\" text-anchor=\"$text->anchor\"".(
+                $text->bold ? ' font-weight="bold"' : ''
+            )." fill=\"$text->colour\">".self::escape($text->text)."</text>\n";
     }
 
     private static function escape(string $text): string

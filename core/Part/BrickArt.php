@@ -40,14 +40,28 @@ final readonly class BrickArt
     {
         if ($this->receding !== null) {
             // The wall stays where it is; what is drawn of it moves.
-            return new self($this->bond, $this->brick, $this->course, $this->joint, $this->datum, $this->swapped, $this->quoins, $this->jambs, $this->brickColour, $this->mortarColour,
-                $this->receding->between(new Vec2(0.0, 0.0), new Vec2(-$dx, -$dy)));
+            return new self(
+                $this->bond,
+                $this->brick,
+                $this->course,
+                $this->joint,
+                $this->datum,
+                $this->swapped,
+                $this->quoins,
+                $this->jambs,
+                $this->brickColour,
+                $this->mortarColour,
+                $this->receding->between(new Vec2(0.0, 0.0), new Vec2(-$dx, -$dy)),
+            );
         }
 
         return new self(
             $this->bond, $this->brick, $this->course, $this->joint, $this->datum + $dy, $this->swapped,
             [$this->quoins[0] + $dx, $this->quoins[1] + $dx],
-            array_map(static fn (Box2 $jamb): Box2 => new Box2($jamb->x0 + $dx, $jamb->y0 + $dy, $jamb->x1 + $dx, $jamb->y1 + $dy), $this->jambs),
+            array_map(
+                static fn (Box2 $jamb): Box2 => new Box2($jamb->x0 + $dx, $jamb->y0 + $dy, $jamb->x1 + $dx, $jamb->y1 + $dy),
+                $this->jambs,
+            ),
             $this->brickColour, $this->mortarColour,
         );
     }
@@ -56,9 +70,14 @@ final readonly class BrickArt
     public function toArray(): array
     {
         return [
-            'kind' => 'brick', 'bond' => $this->bond, 'brick' => round($this->brick, 4), 'course' => round($this->course, 4), 'joint' => round($this->joint, 4),
-            'datum' => round($this->datum, 4), 'swapped' => $this->swapped, 'quoins' => array_map(static fn (float $x): float => round($x, 4), $this->quoins),
-            'jambs' => array_map(static fn (Box2 $jamb): array => [round($jamb->x0, 4), round($jamb->y0, 4), round($jamb->x1, 4), round($jamb->y1, 4)], $this->jambs),
+            'kind' => 'brick', 'bond' => $this->bond, 'brick' => round($this->brick, 4),
+            'course' => round($this->course, 4), 'joint' => round($this->joint, 4),
+            'datum' => round($this->datum, 4), 'swapped' => $this->swapped,
+            'quoins' => array_map(static fn (float $x): float => round($x, 4), $this->quoins),
+            'jambs' => array_map(
+                static fn (Box2 $jamb): array => [round($jamb->x0, 4), round($jamb->y0, 4), round($jamb->x1, 4), round($jamb->y1, 4)],
+                $this->jambs,
+            ),
             'colours' => [$this->brickColour, $this->mortarColour],
         ] + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()]);
     }

@@ -16,7 +16,12 @@ final readonly class Fingerprint
             self::ring($part->outline->ring->points),
             ...self::inside($part->outline->inside),
             self::rings($part->holes),
-            self::sorted(array_map(static fn (Score $s): array => [...self::point($s->from), ...self::point($s->to), $s->fold, $s->scoreOn], $part->scores)),
+            self::sorted(
+                array_map(
+                    static fn (Score $s): array => [...self::point($s->from), ...self::point($s->to), $s->fold, $s->scoreOn],
+                    $part->scores,
+                ),
+            ),
             self::sorted(array_map(static fn (array $s): array => [...self::point($s[0]), ...self::point($s[1])], $part->slits)),
             $part->stock->id, self::hundredths($part->thickness),
         ]);
@@ -32,8 +37,15 @@ final readonly class Fingerprint
             self::ring($part->outline->ring->mirrored($axis)->points),
             ...self::inside($part->outline->inside?->mirrored($axis)),
             self::rings(array_map(static fn (Ring $r): Ring => $r->mirrored($axis), $part->holes)),
-            self::sorted(array_map(static fn (Score $s): array => [...self::point($flip($s->from)), ...self::point($flip($s->to)), $s->fold, $s->scoreOn], $part->scores)),
-            self::sorted(array_map(static fn (array $s): array => [...self::point($flip($s[0])), ...self::point($flip($s[1]))], $part->slits)),
+            self::sorted(
+                array_map(
+                    static fn (Score $s): array => [...self::point($flip($s->from)), ...self::point($flip($s->to)), $s->fold, $s->scoreOn],
+                    $part->scores,
+                ),
+            ),
+            self::sorted(
+                array_map(static fn (array $s): array => [...self::point($flip($s[0])), ...self::point($flip($s[1]))], $part->slits),
+            ),
             $part->stock->id, self::hundredths($part->thickness),
         ]);
     }

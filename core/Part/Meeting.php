@@ -28,7 +28,11 @@ final readonly class Meeting
     /** @param  'inside'|'outside'  $face */
     public static function onFace(Part $part, int $edge, Part $mate, string $face, int $copy = 0): ?self
     {
-        return self::inPlane(self::strip($part, $edge, $copy), $mate->placements[0]->moved(0.0, 0.0, $face === 'inside' ? -$mate->thickness : 0.0), $mate->face($face));
+        return self::inPlane(
+            self::strip($part, $edge, $copy),
+            $mate->placements[0]->moved(0.0, 0.0, $face === 'inside' ? -$mate->thickness : 0.0),
+            $mate->face($face),
+        );
     }
 
     /** How far an edge stays below the plane of another part's inside, where it comes nearest. */
@@ -75,7 +79,12 @@ final readonly class Meeting
             }
             if (abs($at[0] - $at[1]) > Tolerance::MEET && $at[1] < $at[0]) {
                 $across = $q[2 - $k]->minus($p[2 - $k]);
-                $met[] = [$side, $at[0] - $at[1], [$p[$k]->plus($along->times($at[1])), $p[$k]->plus($along->times($at[0]))], $across->minus($along->times($across->dot($along)))->length()];
+                $met[] = [
+                    $side,
+                    $at[0] - $at[1],
+                    [$p[$k]->plus($along->times($at[1])), $p[$k]->plus($along->times($at[0]))],
+                    $across->minus($along->times($across->dot($along)))->length(),
+                ];
             }
         }
         if (count($met) === 2) {
@@ -92,7 +101,12 @@ final readonly class Meeting
         $outside = $hole === null ? $part->outline->ring : $part->holes[$hole];
         $inside = $hole === null ? $part->outline->face('inside') : $part->holes[$hole];
 
-        return [$frame->at($outside->point($edge)), $frame->at($outside->point($edge + 1)), $frame->at($inside->point($edge), -$part->thickness), $frame->at($inside->point($edge + 1), -$part->thickness)];
+        return [
+            $frame->at($outside->point($edge)),
+            $frame->at($outside->point($edge + 1)),
+            $frame->at($inside->point($edge), -$part->thickness),
+            $frame->at($inside->point($edge + 1), -$part->thickness),
+        ];
     }
 
     /** @param  array{Vec3, Vec3, Vec3, Vec3}  $strip */

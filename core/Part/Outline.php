@@ -86,7 +86,9 @@ final readonly class Outline
     /** What is cut square before edges are bevelled: each edge as far out as it goes on either face. */
     public function blank(): Ring
     {
-        return $this->inside === null ? $this->ring : Offset::lines($this->ring, array_map(fn (int $i): float => max(0.0, $this->wider($i)), array_keys($this->edges)));
+        return $this->inside === null
+            ? $this->ring
+            : Offset::lines($this->ring, array_map(fn (int $i): float => max(0.0, $this->wider($i)), array_keys($this->edges)));
     }
 
     /** @return array<int, Bevel> by edge */

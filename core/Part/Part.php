@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part;
 
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
@@ -19,6 +20,8 @@ use Chartula\Core\Stock\Stock;
  */
 final readonly class Part
 {
+    use CopiesWith;
+
     public const GROUPS = ['shell', 'brace', 'roof', 'skin', 'trim', 'mock-up'];
 
     /**
@@ -66,7 +69,8 @@ final readonly class Part
      * @param  list<Mark>  $marks
      */
     public static function of(
-        string $id, string $letter, string $name, string $group, Stock $stock, float $thickness, Outline $outline, array $frames, array $workings,
+        string $id, string $letter, string $name, string $group, Stock $stock, float $thickness, Outline $outline,
+        array $frames, array $workings,
         array $holes = [], array $scores = [], array $slits = [], array $marks = [], bool $mayTurn = true, ?RoofSeat $roof = null,
         ?Vec2 $foldedAbout = null, ?BrickArt $art = null,
     ): self {
@@ -80,18 +84,15 @@ final readonly class Part
             array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $holes),
             array_map(static fn (Frame $f): Frame => $f->moved($box->x0, $box->y0), $frames),
             array_map(static fn (Score $s): Score => $s->moved($dx, $dy), $scores),
-            array_map(static fn (array $s): array => [new Vec2($s[0]->x + $dx, $s[0]->y + $dy), new Vec2($s[1]->x + $dx, $s[1]->y + $dy)], $slits),
+            array_map(
+                static fn (array $s): array => [new Vec2($s[0]->x + $dx, $s[0]->y + $dy), new Vec2($s[1]->x + $dx, $s[1]->y + $dy)],
+                $slits,
+            ),
             array_map(static fn (Mark $m): Mark => $m->moved($dx, $dy), $marks),
             $workings, $mayTurn, $roof,
             $foldedAbout?->plus(new Vec2($dx, $dy)),
             $art?->moved($dx, $dy),
         );
-    }
-
-    public function named(string $name): self
-    {
-        return new self($this->id, $this->letter, $name, $this->group, $this->stock, $this->thickness, $this->outline, $this->holes, $this->placements, $this->scores, $this->slits,
-            $this->marks, $this->workings, $this->mayTurn, $this->roof, $this->foldedAbout, $this->art);
     }
 
     public function region(): Region

@@ -32,6 +32,9 @@ final readonly class Score
     /** @return array{line: array{array{float, float}, array{float, float}}, fold: string, degrees: float, score_on: string} */
     public function toArray(): array
     {
-        return ['line' => [$this->from->toArray(), $this->to->toArray()], 'fold' => $this->fold, 'degrees' => round($this->degrees, 6), 'score_on' => $this->scoreOn];
+        return [
+            'line' => [$this->from->toArray(), $this->to->toArray()], 'fold' => $this->fold,
+            'degrees' => round($this->degrees, 6), 'score_on' => $this->scoreOn,
+        ];
     }
 }

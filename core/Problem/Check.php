@@ -34,6 +34,9 @@ final readonly class Check
     /** @return array{code: string, level: string, at: string, text: string, mm: ?float} */
     public function toArray(): array
     {
-        return ['code' => $this->code, 'level' => $this->level, 'at' => $this->at, 'text' => $this->text, 'mm' => $this->mm === null ? null : round($this->mm, 4)];
+        return [
+            'code' => $this->code, 'level' => $this->level, 'at' => $this->at, 'text' => $this->text,
+            'mm' => $this->mm === null ? null : round($this->mm, 4),
+        ];
     }
 }

@@ -47,7 +47,9 @@ final readonly class BoardParts
         foreach ([true, false] as $isLevel) {
             $number = 0;
             foreach ($room->lines($isLevel) as [$from, $to, $one, $other]) {
-                foreach ($isLevel ? $self->ridge($from, $to, $one, $other, $number) : $self->hip($from, $to, $one, $other, $number) as $board) {
+                foreach ($isLevel
+                    ? $self->ridge($from, $to, $one, $other, $number)
+                    : $self->hip($from, $to, $one, $other, $number) as $board) {
                     if (! self::isInTheWay($board->parts[0], [...$formers->parts, ...$boards->parts])) {
                         $boards = $boards->with($board);
                         $number++;
@@ -139,10 +141,19 @@ final readonly class BoardParts
         }
         $height = $top($high);
 
-        return $this->part('hip-board', $number, 'Hip board', $from, $along, [[$low, 0.0], [$high, 0.0], [$high, $height], [$low, $top($low)]], $eaves, [
-            'width' => Figure::given($high - $low, 'from the inside of the walls to short of where the hip ends'),
-            'height' => Figure::given($height, 'from the eaves to under the hip, '.LengthFormat::trimmed($height, 3)),
-        ]);
+        return $this->part(
+            'hip-board',
+            $number,
+            'Hip board',
+            $from,
+            $along,
+            [[$low, 0.0], [$high, 0.0], [$high, $height], [$low, $top($low)]],
+            $eaves,
+            [
+                'width' => Figure::given($high - $low, 'from the inside of the walls to short of where the hip ends'),
+                'height' => Figure::given($height, 'from the eaves to under the hip, '.LengthFormat::trimmed($height, 3)),
+            ],
+        );
     }
 
     /**
@@ -198,13 +209,36 @@ final readonly class BoardParts
      * @param  array<string, Figure>  $workings
      * @return list<PartSet>
      */
-    private function part(string $kind, int $number, string $name, Vec2 $from, Vec2 $along, array $corners, float $level, array $workings): array
-    {
+    private function part(
+        string $kind,
+        int $number,
+        string $name,
+        Vec2 $from,
+        Vec2 $along,
+        array $corners,
+        float $level,
+        array $workings,
+    ): array {
         $face = $from->plus((new Vec2($along->y, -$along->x))->times($this->thickness / 2.0));
-        $edges = [new Edge('foot', 'clearance'), new Edge('end', 'clearance'), new Edge('under the '.strtok($kind, '-')), new Edge('end', 'clearance')];
+        $edges = [
+            new Edge('foot', 'clearance'),
+            new Edge('end', 'clearance'),
+            new Edge('under the '.strtok($kind, '-')),
+            new Edge('end', 'clearance'),
+        ];
         $walk = array_map(static fn (array $c, Edge $edge): array => [new Vec2($c[0], $c[1]), $edge], $corners, $edges);
         $frame = new Frame(new Vec3($face->x, $face->y, $level), new Vec3($along->x, $along->y, 0.0), new Vec3(0.0, 0.0, 1.0));
-        $part = Part::of($this->room->block->block->id.".$kind".($number > 0 ? '-'.($number + 1) : '').'.core', 'B', $name, 'brace', $this->room->layer->stock, $this->thickness, Outline::walk($walk), [$frame], $workings);
+        $part = Part::of(
+            $this->room->block->block->id.".$kind".($number > 0 ? '-'.($number + 1) : '').'.core',
+            'B',
+            $name,
+            'brace',
+            $this->room->layer->stock,
+            $this->thickness,
+            Outline::walk($walk),
+            [$frame],
+            $workings,
+        );
         $joints = [];
         foreach ($part->outline->edgesNamed('under the '.strtok($kind, '-')) as $edge) {
             array_push($joints, ...$this->room->seats($part, $edge, 'the slope rests on an arris of the board'));

@@ -75,12 +75,26 @@ final readonly class FormerParts
         foreach (array_reverse($top) as $i => $point) {
             $walk[] = [$point, $i === count($top) - 1 ? new Edge('side', 'clearance') : new Edge('under the slope')];
         }
-        $frame = new Frame(new Vec3($face->x, $face->y, $this->room->block->eaves), new Vec3($across->x, $across->y, 0.0), new Vec3(0.0, 0.0, 1.0));
+        $frame = new Frame(
+            new Vec3($face->x, $face->y, $this->room->block->eaves),
+            new Vec3($across->x, $across->y, 0.0),
+            new Vec3(0.0, 0.0, 1.0),
+        );
         $height = max(array_map(static fn (Vec2 $p): float => $p->y, $top));
-        $part = Part::of($this->room->block->block->id.'.former'.($number > 0 ? '-'.($number + 1) : '').'.core', 'B', 'Roof former', 'brace', $layer->stock, $layer->thickness_mm, Outline::walk($walk), [$frame], [
-            'width' => Figure::given($high - $low, 'between the walls, less 2 × '.UnderRoof::CLEARANCE_MM),
-            'height' => Figure::given($height, 'from the eaves to the underside of the ridge, '.LengthFormat::trimmed($height, 3)),
-        ]);
+        $part = Part::of(
+            $this->room->block->block->id.'.former'.($number > 0 ? '-'.($number + 1) : '').'.core',
+            'B',
+            'Roof former',
+            'brace',
+            $layer->stock,
+            $layer->thickness_mm,
+            Outline::walk($walk),
+            [$frame],
+            [
+                'width' => Figure::given($high - $low, 'between the walls, less 2 × '.UnderRoof::CLEARANCE_MM),
+                'height' => Figure::given($height, 'from the eaves to the underside of the ridge, '.LengthFormat::trimmed($height, 3)),
+            ],
+        );
         $joints = [];
         foreach ($part->outline->edgesNamed('under the slope') as $edge) {
             array_push($joints, ...$this->room->seats($part, $edge, 'the slope rests on the former'));

@@ -51,8 +51,13 @@ final readonly class PanelShape
      */
     public function bevelled(float $low, float $high): ?array
     {
-        $face = fn (float $height): ?Patch => Offset::patch($this->flat, fn (string $label): float => in_array(explode(':', $label)[0], ['plane', 'wall', 'beside'], true)
-            ? $this->out($label, $height) : min($this->out($label, $low), $this->out($label, $high)));
+        $face = fn (float $height): ?Patch => Offset::patch(
+            $this->flat,
+            fn (string $label): float =>
+                in_array(explode(':', $label)[0], ['plane', 'wall', 'beside'], true)
+                    ? $this->out($label, $height)
+                    : min($this->out($label, $low), $this->out($label, $high)),
+        );
         [$outside, $inside, $square] = [$face($high), $face($low), $this->square($low, $high)];
 
         return $outside === null || $inside === null || $square === null || $outside->labels !== $inside->labels ? null

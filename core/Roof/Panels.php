@@ -59,9 +59,22 @@ final class Panels
     {
         foreach ($this->panels as $panel) {
             if ($panel->part->outline->ring->crossing() !== null) {
-                $others = array_unique(array_map(fn (string $label): string => $this->form->blocks[(int) explode(':', $label)[1]]->block->path, array_filter($panel->labels, static fn (string $l): bool => str_starts_with($l, 'plane:') && (int) explode(':', $l)[1] !== $panel->facet->block)));
+                $others = array_unique(
+                    array_map(
+                        fn (string $label): string => $this->form->blocks[(int) explode(':', $label)[1]]->block->path,
+                        array_filter(
+                            $panel->labels,
+                            static fn (string $l): bool =>
+                                str_starts_with($l, 'plane:') && (int) explode(':', $l)[1] !== $panel->facet->block,
+                        ),
+                    ),
+                );
                 $block = $this->form->blocks[$panel->facet->block]->block;
-                $problems->add((array_values($others)[0] ?? $block->path).'.roof', 'roof.neck', ['slope' => $block->id.'.'.$panel->facet->name, 'mm' => round($this->stack->thickness_mm, 2)]);
+                $problems->add(
+                    (array_values($others)[0] ?? $block->path).'.roof',
+                    'roof.neck',
+                    ['slope' => $block->id.'.'.$panel->facet->name, 'mm' => round($this->stack->thickness_mm, 2)],
+                );
             }
         }
     }
@@ -87,7 +100,13 @@ final class Panels
     {
         [$block, $edge, $level] = array_map(intval(...), explode(':', $plane));
 
-        return array_values(array_filter($this->panels, static fn (RoofPanel $p): bool => $p->layer === $layer && $p->facet->block === $block && $p->facet->edge === $edge && $p->facet->level === $level));
+        return array_values(
+            array_filter(
+                $this->panels,
+                static fn (RoofPanel $p): bool =>
+                    $p->layer === $layer && $p->facet->block === $block && $p->facet->edge === $edge && $p->facet->level === $level,
+            ),
+        );
     }
 
     public function carrier(): int
@@ -115,7 +134,8 @@ final class Panels
         if ($cut === null || $true === null) {
             return null;
         }
-        [$cut, $inside] = ($this->building->methods->panels === 'bevelled' ? $shape->bevelled($above, $above + $layer->thickness_mm) : null) ?? [$cut, null];
+        [$cut, $inside] = ($this->building->methods->panels === 'bevelled' ? $shape->bevelled($above, $above + $layer->thickness_mm) : null)
+            ?? [$cut, null];
         $first = self::eaves($cut);
         $cut = $cut->turned($first);
         $block = $this->form->blocks[$facet->block]->block;
@@ -127,10 +147,20 @@ final class Panels
         }
 
         return new RoofPanel($facet, $piece, $k, $cut->labels, $cut->holeLabels, Part::of(
-            $block->id.'.'.$name.'.'.$layer->id, 'R', ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, 'roof', $layer->stock, $layer->thickness_mm,
-            new Outline($cut->outline, $edges, $inside?->turned($first)->outline), [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
+            $block->id.'.'.$name.'.'.$layer->id, 'R',
+            ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, 'roof', $layer->stock, $layer->thickness_mm,
+            new Outline($cut->outline, $edges, $inside?->turned($first)->outline),
+            [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
             $cut->holes,
-            roof: new RoofSeat($block->id, $facet->name, $layer->id, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->point($p->x, $p->y, $above), $true->turned(self::eaves($true))->outline->points)),
+            roof: new RoofSeat(
+                $block->id,
+                $facet->name,
+                $layer->id,
+                array_map(
+                    static fn (Vec2 $p): Vec3 => $facet->frame->point($p->x, $p->y, $above),
+                    $true->turned(self::eaves($true))->outline->points,
+                ),
+            ),
         ));
     }
 
@@ -164,7 +194,10 @@ final class Panels
             'beside' => new Edge('beside the next roof', 'clearance'),
             'over' => new Edge('on the roof below', $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
             // What square cuts have left of a line may be too short for its other side to have any.
-            default => new Edge($this->line($facet, $label, $from, $to), isset($this->cut[substr($label, 6)]) && $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
+            default => new Edge(
+                $this->line($facet, $label, $from, $to),
+                isset($this->cut[substr($label, 6)]) && $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance',
+            ),
         };
     }
 
@@ -195,7 +228,14 @@ final class Panels
         $box = $cut->outline->bounds();
         $block = $this->form->blocks[$facet->block];
         if ($facet->edge >= $block->ring->count()) {
-            return ['width' => Figure::given($box->width(), 'what the cut has left of it'), 'height' => Figure::given($box->height(), 'what the cut has left of it, '.LengthFormat::trimmed($box->height() * $facet->pitch->cos(), 3).' ÷ cos '.$facet->pitch->text())];
+            return [
+                'width' => Figure::given($box->width(), 'what the cut has left of it'),
+                'height' => Figure::given(
+                    $box->height(),
+                    'what the cut has left of it, '.LengthFormat::trimmed($box->height() * $facet->pitch->cos(), 3).' ÷ cos '
+                        .$facet->pitch->text(),
+                ),
+            ];
         }
         $roof = $block->block->roof;
         $scale = $this->building->scale;
@@ -211,7 +251,10 @@ final class Panels
             }
         }
 
-        return ['width' => self::corrected($along, $box->width(), 'cut to the lines it meets'), 'height' => self::corrected($this->slope($facet, $above), $box->height(), 'cut to the lines it meets')];
+        return [
+            'width' => self::corrected($along, $box->width(), 'cut to the lines it meets'),
+            'height' => self::corrected($this->slope($facet, $above), $box->height(), 'cut to the lines it meets'),
+        ];
     }
 
     /** Up the slope: the run and the overhang over the cosine of the pitch; a layer that lies higher reaches further at a ridge. */
@@ -227,19 +270,29 @@ final class Panels
             $top = max($top, $wall->frame->normal->dot(new Vec3($wall->frame->origin->x - $p->x, $wall->frame->origin->y - $p->y, 0.0)));
         }
         $rect = $block->block->footprint->rect;
-        $isPlain = $rect !== null && $roof->kind === 'gable' && abs($top * 2.0 - $this->building->scale->modelMm($rect[$facet->edge % 2 === 0 ? 1 : 0])) < 1e-6;
+        $isPlain = $rect !== null
+            && $roof->kind === 'gable'
+            && abs($top * 2.0 - $this->building->scale->modelMm($rect[$facet->edge % 2 === 0 ? 1 : 0])) < 1e-6;
         $figure = $isPlain
             ? Figure::measured($rect[$facet->edge % 2 === 0 ? 1 : 0], $this->building->scale, 'span')->over(2.0, '÷ 2, the run')
             : Figure::given($top, 'run '.LengthFormat::trimmed($top, 3).', from the wall to the highest line');
         $figure = $figure->plus($out, 'plus the overhang, '.LengthFormat::trimmed($out, 3))->over($pitch->cos(), '÷ cos '.$pitch->text());
 
-        return $above === 0.0 ? $figure : $figure->plus($above * $pitch->tan(), 'plus '.LengthFormat::trimmed($above, 3).' × tan '.$pitch->text().', lying higher');
+        return $above === 0.0
+            ? $figure
+            : $figure->plus($above * $pitch->tan(), 'plus '.LengthFormat::trimmed($above, 3).' × tan '.$pitch->text().', lying higher');
     }
 
     private static function corrected(Figure $figure, float $mm, string $why): Figure
     {
         $off = $figure->mm - $mm;
 
-        return abs($off) < 1e-6 ? $figure : ($off > 0.0 ? $figure->less($off, "$why, ".LengthFormat::trimmed($off, 3)) : $figure->plus(-$off, "$why, ".LengthFormat::trimmed(-$off, 3)));
+        return abs($off) < 1e-6
+            ? $figure
+            : (
+                $off > 0.0
+                ? $figure->less($off, "$why, ".LengthFormat::trimmed($off, 3))
+                : $figure->plus(-$off, "$why, ".LengthFormat::trimmed(-$off, 3))
+            );
     }
 }

@@ -83,7 +83,10 @@ final readonly class StripHalf
      */
     public static function between(array $leg, float $from, float $to): array
     {
-        return array_map(static fn (Vec2 $p): Vec2 => new Vec2($p->x - $from, $p->y), self::clipped(self::clipped($leg, 1.0, 0.0, -$from), -1.0, 0.0, $to));
+        return array_map(
+            static fn (Vec2 $p): Vec2 => new Vec2($p->x - $from, $p->y),
+            self::clipped(self::clipped($leg, 1.0, 0.0, -$from), -1.0, 0.0, $to),
+        );
     }
 
     /**
@@ -111,7 +114,12 @@ final readonly class StripHalf
             foreach ($half as $i => $point) {
                 $next = $half[($i + 1) % count($half)];
                 if ($i < count($half) - 1) {
-                    $walk[] = [$point, abs($point->y - $next->y) < 1e-9 ? new Edge($name, 'top') : new Edge($next->x > $point->x === ($name === 'front edge') ? 'end' : 'other end', 'verge')];
+                    $walk[] = [
+                        $point,
+                        abs($point->y - $next->y) < 1e-9
+                            ? new Edge($name, 'top')
+                            : new Edge($next->x > $point->x === ($name === 'front edge') ? 'end' : 'other end', 'verge'),
+                    ];
                 }
             }
         }

@@ -70,8 +70,13 @@ final class Strips
     /** The strip over the line of two panels, made when it is first asked for. */
     public function over(RoofPanel $one, int $i, RoofPanel $other): ?string
     {
-        $key = implode('|', [$one->facet->block, $one->facet->name, $one->piece, $other->facet->block, $other->facet->name, $other->piece, $one->part->outline->edges[$i]->name,
-            self::place($one, $i)]);
+        $key = implode(
+            '|',
+            [
+                $one->facet->block, $one->facet->name, $one->piece, $other->facet->block, $other->facet->name,
+                $other->piece, $one->part->outline->edges[$i]->name, self::place($one, $i),
+            ],
+        );
 
         return array_key_exists($key, $this->over) ? $this->over[$key] : ($this->over[$key] = $this->make($one, $i, $other));
     }
@@ -97,7 +102,10 @@ final class Strips
         }
         [$i, $j, $length] = $met;
         // It stays clear of the roofs and walls that the line runs into.
-        $clear = [max($this->room->atEnd($one, $p, $i, -1), $this->room->atEnd($other, $q, $j, 1)), max($this->room->atEnd($one, $p, $i, 1), $this->room->atEnd($other, $q, $j, -1))];
+        $clear = [
+            max($this->room->atEnd($one, $p, $i, -1), $this->room->atEnd($other, $q, $j, 1)),
+            max($this->room->atEnd($one, $p, $i, 1), $this->room->atEnd($other, $q, $j, -1)),
+        ];
         $clear = [max($clear[0], $this->room->underRoof($one, $p, $i, true)), max($clear[1], $this->room->underRoof($one, $p, $i, false))];
         $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
         $open = $this->panels->stack->layers[0]->thickness_mm * tan($half);
@@ -106,16 +114,33 @@ final class Strips
         $leg = max($open, $open + $cover);
         $legs = [StripHalf::of($p, $i, $leg), StripHalf::of($q, $j, $leg)];
         // The second runs the other way along the line.
-        if ($length - array_sum($clear) < self::SHORTEST_MM || min(StripHalf::reach($legs[0]), StripHalf::reach($legs[1])) < $open + self::LEAST_COVER_MM / 4.0) {
+        if (
+            $length - array_sum($clear) < self::SHORTEST_MM
+            || min(StripHalf::reach($legs[0]), StripHalf::reach($legs[1])) < $open + self::LEAST_COVER_MM / 4.0
+        ) {
             return null;
         }
 
-        return $this->part($one, $other, $p, $i, array_map(static fn (array $l): array => StripHalf::between($l, $clear[0], $length - $clear[1]), [$legs[0], StripHalf::reversed($legs[1], $q->outline->edgeLength($j), $length)]), $length, $half, $open, $cover, $clear);
+        return $this->part(
+            $one,
+            $other,
+            $p,
+            $i,
+            array_map(
+                static fn (array $l): array => StripHalf::between($l, $clear[0], $length - $clear[1]),
+                [$legs[0], StripHalf::reversed($legs[1], $q->outline->edgeLength($j), $length)],
+            ),
+            $length,
+            $half,
+            $open,
+            $cover,
+            $clear,
+        );
     }
 
     /**
-     * The sides of both shapes that run along each other, from end to end, where the first panel's edge lies: a line that something stands on
-     * comes in pieces.
+     * The sides of both shapes that run along each other, from end to end, where the first panel's edge lies: a line
+     * that something stands on comes in pieces.
      *
      * @return ?array{int, int, float}
      */
@@ -145,8 +170,18 @@ final class Strips
      * @param  list<list<Vec2>>  $legs  both halves, x along the first panel's line, y into the panel
      * @param  array{float, float}  $clear
      */
-    private function part(RoofPanel $one, RoofPanel $other, Patch $p, int $i, array $legs, float $length, float $half, float $open, float $cover, array $clear): string
-    {
+    private function part(
+        RoofPanel $one,
+        RoofPanel $other,
+        Patch $p,
+        int $i,
+        array $legs,
+        float $length,
+        float $half,
+        float $open,
+        float $cover,
+        array $clear,
+    ): string {
         $length -= $clear[0] + $clear[1];
         $stock = $this->building->methods->strip;
         $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
@@ -167,14 +202,22 @@ final class Strips
         // It is drawn from the line's far end: the first half below the fold, the second above it.
         $below = array_map(static fn (Vec2 $v): Vec2 => new Vec2($length - $v->x, $leg - $v->y), $legs[0]);
         $above = array_map(static fn (Vec2 $v): Vec2 => new Vec2($length - $v->x, $leg + $v->y), $legs[1]);
-        $isPlain = count($below) === 4 && count($above) === 4 && abs((new Ring($below))->area() - $length * $leg) < Tolerance::EDGE && abs((new Ring($above))->area() - $length * $leg) < Tolerance::EDGE;
+        $isPlain = count($below) === 4
+            && count($above) === 4
+            && abs((new Ring($below))->area() - $length * $leg) < Tolerance::EDGE
+            && abs((new Ring($above))->area() - $length * $leg) < Tolerance::EDGE;
         $edges = [new Edge('front edge', 'top'), new Edge('end', 'verge'), new Edge('back edge', 'top'), new Edge('other end', 'verge')];
         $outline = $isPlain ? Outline::rectangle($length, 2.0 * $leg, ...$edges) : StripHalf::outline($below, $above, $leg, $length);
         $fold = 2.0 * $half;
-        $what = abs(rad2deg($half) - $one->facet->pitch->degrees) < 1e-6 ? 'tan '.$one->facet->pitch->text() : 'tan of half the fold, '.LengthFormat::trimmed(rad2deg($half), 3).'°';
+        $what = abs(rad2deg($half) - $one->facet->pitch->degrees) < 1e-6
+            ? 'tan '.$one->facet->pitch->text()
+            : 'tan of half the fold, '.LengthFormat::trimmed(rad2deg($half), 3).'°';
         $workings = [
             'width' => $isPlain ? $one->part->workings['width'] : Figure::given($length, "along the $kind, where the tops meet"),
-            'height' => Figure::given($open, "half the gap at the $kind, ".LengthFormat::trimmed($this->panels->stack->layers[0]->thickness_mm, 3).' × '.$what)
+            'height' => Figure::given(
+                $open,
+                "half the gap at the $kind, ".LengthFormat::trimmed($this->panels->stack->layers[0]->thickness_mm, 3).' × '.$what,
+            )
                 ->plus($cover, 'plus what lies on the panel, '.LengthFormat::trimmed($cover, 3))->times(2.0, '× 2, both sides'),
         ];
         if (abs($workings['width']->mm - $length) > 1e-6) {
@@ -182,20 +225,34 @@ final class Strips
         }
         foreach (['width' => $outline->ring->bounds()->width(), 'height' => $outline->ring->bounds()->height()] as $of => $mm) {
             $off = $workings[$of]->mm - $mm;
-            $workings[$of] = abs($off) < 1e-6 ? $workings[$of] : $workings[$of]->less($off, 'cut to where the next strip comes, '.LengthFormat::trimmed($off, 3));
+            $workings[$of] = abs($off) < 1e-6
+                ? $workings[$of]
+                : $workings[$of]->less($off, 'cut to where the next strip comes, '.LengthFormat::trimmed($off, 3));
         }
         $part = Part::of(
             $id, 'R', ucfirst($kind).' strip', 'roof', $stock, $thickness, $outline, [$placed], $workings,
             scores: [new Score(new Vec2(0.0, $leg), new Vec2($length, $leg), 'away', rad2deg($fold), 'face')],
-            foldedAbout: $isPlain ? new Vec2($length / 2.0, $leg / 2.0) : (new Ring($below === [] ? [new Vec2(0.0, 0.0)] : $below))->middle(),
+            foldedAbout: $isPlain
+                ? new Vec2($length / 2.0, $leg / 2.0)
+                : (new Ring($below === [] ? [new Vec2(0.0, 0.0)] : $below))->middle(),
         );
         $this->parts[] = $part;
         foreach ([$one, $other] as $k => $panel) {
             // What lies on the panel: the half strip, less what bridges the gap.
             // The half's corners, from where it folds.
-            $line = new Frame($frame->at($end->minus($x->times($clear[0])), $top), $inSpace($x)->times(-1.0), $panel->facet->frame->normal->cross($inSpace($x)->times($k === 0 ? -1.0 : 1.0)));
-            $this->joints[] = new Joint('lap', Ref::inside($id), Ref::outside($this->outermost($panel)->id), array_map(static fn (Vec2 $v): Vec3 => $line->at($v), $legs[$k]),
-                why: "the strip covers the $kind", contact_mm2: $this->lying($panel, $line, $legs[$k]));
+            $line = new Frame(
+                $frame->at($end->minus($x->times($clear[0])), $top),
+                $inSpace($x)->times(-1.0),
+                $panel->facet->frame->normal->cross($inSpace($x)->times($k === 0 ? -1.0 : 1.0)),
+            );
+            $this->joints[] = new Joint(
+                'lap',
+                Ref::inside($id),
+                Ref::outside($this->outermost($panel)->id),
+                array_map(static fn (Vec2 $v): Vec3 => $line->at($v), $legs[$k]),
+                why: "the strip covers the $kind",
+                contact_mm2: $this->lying($panel, $line, $legs[$k]),
+            );
         }
 
         return $id;
@@ -221,7 +278,12 @@ final class Strips
     {
         $card = $this->outermost($panel);
 
-        return count($half) < 3 ? 0.0 : Clip::sharedArea(new Region(new Ring(array_map(static fn (Vec2 $v): Vec2 => $card->placements[0]->project($line->at($v)), $half))), $card->region());
+        return count($half) < 3
+            ? 0.0
+            : Clip::sharedArea(
+                new Region(new Ring(array_map(static fn (Vec2 $v): Vec2 => $card->placements[0]->project($line->at($v)), $half))),
+                $card->region(),
+            );
     }
 
     private function kind(RoofPanel $panel, Patch $shape, int $edge): string

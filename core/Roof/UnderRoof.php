@@ -41,7 +41,13 @@ final readonly class UnderRoof
         public BlockForm $block,
     ) {
         $this->layer = $panels->stack->layers[$panels->carrier()];
-        $this->inside = Offset::lines($block->ring, array_map(static fn (WallSpan $s): float => -($s->isBuilt() ? $s->stack->thickness_mm : 0.0) - self::CLEARANCE_MM, $walls->spans($block->index)));
+        $this->inside = Offset::lines(
+            $block->ring,
+            array_map(
+                static fn (WallSpan $s): float => -($s->isBuilt() ? $s->stack->thickness_mm : 0.0) - self::CLEARANCE_MM,
+                $walls->spans($block->index),
+            ),
+        );
     }
 
     /**
@@ -77,7 +83,9 @@ final readonly class UnderRoof
     {
         $along = $line->to->minus($line->from);
 
-        return $other->block === $facet->block && $other->edge !== $facet->edge && $facet->foldTo($other, new Vec2($along->y, -$along->x)) > 0.0;
+        return $other->block === $facet->block
+            && $other->edge !== $facet->edge
+            && $facet->foldTo($other, new Vec2($along->y, -$along->x)) > 0.0;
     }
 
     /**
@@ -113,7 +121,10 @@ final readonly class UnderRoof
     public function isOpen(Profile $profile, float $low, float $high): bool
     {
         foreach ($this->panels->form->solids as $solid) {
-            if ($solid->index !== $this->block->index && array_filter($profile->inside($solid->ring), static fn (array $s): bool => $s[0] < $high && $s[1] > $low) !== []) {
+            if (
+                $solid->index !== $this->block->index
+                && array_filter($profile->inside($solid->ring), static fn (array $s): bool => $s[0] < $high && $s[1] > $low) !== []
+            ) {
                 return false;
             }
         }
@@ -150,7 +161,16 @@ final readonly class UnderRoof
         foreach ($this->panels->layer($this->panels->carrier()) as $panel) {
             $met = $panel->facet->block === $this->block->index ? Meeting::onFace($part, $edge, $panel->part, 'inside') : null;
             if ($met !== null) {
-                $joints[] = new Joint('seat', Ref::edge($part->id, $edge), Ref::inside($panel->part->id), $met->ends, $met->length, free_mm: max(0.0, $part->outline->ring->edgeLength($edge) - $met->length), why: $why, touch: $met->touch);
+                $joints[] = new Joint(
+                    'seat',
+                    Ref::edge($part->id, $edge),
+                    Ref::inside($panel->part->id),
+                    $met->ends,
+                    $met->length,
+                    free_mm: max(0.0, $part->outline->ring->edgeLength($edge) - $met->length),
+                    why: $why,
+                    touch: $met->touch,
+                );
             }
         }
 

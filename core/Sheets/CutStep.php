@@ -40,7 +40,8 @@ final readonly class CutStep
     /** Whether this is a score that belongs on the side of the sheet that lies down. */
     public function isOnOtherSide(): bool
     {
-        return $this->what === 'score' && $this->placed->part->part->scores[$this->index ?? 0]->scoreOn !== ($this->placed->mirrored ? 'back' : 'face');
+        return $this->what === 'score'
+            && $this->placed->part->part->scores[$this->index ?? 0]->scoreOn !== ($this->placed->mirrored ? 'back' : 'face');
     }
 
     /** @return array{what: string, part: string, copy: int, index: ?int} */

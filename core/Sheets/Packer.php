@@ -79,7 +79,8 @@ final readonly class Packer
             }
             if ($packed === null) {
                 $bins[] = [[0.0, 0.0, $this->width + $this->gap, $this->height + $this->gap]];
-                $packed = $this->place($box, $bins[count($bins) - 1], count($bins) - 1, $snug) ?? throw new LogicException("$box->key is larger than a sheet");
+                $packed = $this->place($box, $bins[count($bins) - 1], count($bins) - 1, $snug)
+                    ?? throw new LogicException("$box->key is larger than a sheet");
                 $lastArea = 0.0;
             }
             $bins[$packed->bin] = $this->without($bins[$packed->bin], $packed);
@@ -132,7 +133,12 @@ final readonly class Packer
 
                 continue;
             }
-            foreach ([[$x, $y, $x0 - $x, $h], [$x1, $y, $x + $w - $x1, $h], [$x, $y, $w, $y0 - $y], [$x, $y1, $w, $y + $h - $y1]] as $part) {
+            foreach ([
+                [$x, $y, $x0 - $x, $h],
+                [$x1, $y, $x + $w - $x1, $h],
+                [$x, $y, $w, $y0 - $y],
+                [$x, $y1, $w, $y + $h - $y1],
+            ] as $part) {
                 if ($part[2] > $this->gap + self::FITS && $part[3] > $this->gap + self::FITS) {
                     $left[] = $part;
                 }
@@ -151,8 +157,14 @@ final readonly class Packer
         $kept = [];
         foreach ($free as $i => [$x, $y, $w, $h]) {
             foreach ($free as $k => [$ox, $oy, $ow, $oh]) {
-                $inside = $x >= $ox - self::FITS && $y >= $oy - self::FITS && $x + $w <= $ox + $ow + self::FITS && $y + $h <= $oy + $oh + self::FITS;
-                $same = abs($x - $ox) < self::FITS && abs($y - $oy) < self::FITS && abs($w - $ow) < self::FITS && abs($h - $oh) < self::FITS;
+                $inside = $x >= $ox - self::FITS
+                    && $y >= $oy - self::FITS
+                    && $x + $w <= $ox + $ow + self::FITS
+                    && $y + $h <= $oy + $oh + self::FITS;
+                $same = abs($x - $ox) < self::FITS
+                    && abs($y - $oy) < self::FITS
+                    && abs($w - $ow) < self::FITS
+                    && abs($h - $oh) < self::FITS;
                 if ($k !== $i && $inside && (! $same || $k < $i)) {
                     continue 2;
                 }

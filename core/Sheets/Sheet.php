@@ -30,7 +30,8 @@ final readonly class Sheet
             'template' => $this->isTemplate,
             'mirrored' => $this->isMirrored,
             'parts' => array_map(static fn (PlacedPart $p): array => [
-                'part' => $p->part->part->id, 'copy' => $p->copy, 'x' => round($p->x, 4), 'y' => round($p->y, 4), 'turn' => $p->turned ? 90 : 0, 'mirrored' => $p->mirrored,
+                'part' => $p->part->part->id, 'copy' => $p->copy, 'x' => round($p->x, 4), 'y' => round($p->y, 4),
+                'turn' => $p->turned ? 90 : 0, 'mirrored' => $p->mirrored,
             ], $this->parts),
             'order' => array_map(static fn (CutStep $s): array => $s->toArray(), CuttingOrder::of($this)),
         ];

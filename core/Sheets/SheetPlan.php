@@ -60,8 +60,15 @@ final readonly class SheetPlan
      * @param  list<Check>  $checks
      * @return list<Sheet>
      */
-    private static function forStock(Building $building, Page $page, array $parts, ?array $wanted, int $before, array &$checks, Recall $recall): array
-    {
+    private static function forStock(
+        Building $building,
+        Page $page,
+        array $parts,
+        ?array $wanted,
+        int $before,
+        array &$checks,
+        Recall $recall,
+    ): array {
         $stock = $parts[0]->part->stock;
         $isTemplate = $stock->takesTemplate();
         $isMirrored = $isTemplate && $building->methods->template->side === 'back';
@@ -73,7 +80,9 @@ final readonly class SheetPlan
             $box = new Box($part->part->id, $size->width(), $size->height(), $part->part->mayTurn);
             if (! $packer->takes($box)) {
                 $checks[] = new Check('part.too-large', Check::STOP, $part->part->id, sprintf('%s (%s × %s) is larger than the %s × %s that a page takes. Make the building in a smaller scale, or in two lengths.',
-                    $part->part->name, LengthFormat::millimetres($box->width, 1), LengthFormat::millimetres($box->height, 1), LengthFormat::millimetres($page->roomWidth(), 1), LengthFormat::millimetres($page->roomHeight(), 1)), max($box->width, $box->height));
+                    $part->part->name, LengthFormat::millimetres($box->width, 1),
+                    LengthFormat::millimetres($box->height, 1), LengthFormat::millimetres($page->roomWidth(), 1),
+                    LengthFormat::millimetres($page->roomHeight(), 1)), max($box->width, $box->height));
 
                 continue;
             }
@@ -89,7 +98,14 @@ final readonly class SheetPlan
         $places = $recall->of(Recall::question('packed', $packer, $boxes), static fn (): array => $packer->pack($boxes));
         foreach ($places as $i => $packed) {
             [$part, $copy] = $copies[$i];
-            $onBin[$packed->bin][] = new PlacedPart($part, $copy, $page->roomX() + $packed->x, $page->roomY() + $page->roomHeight() - $packed->y - $packed->height(), $packed->turned, $isMirrored);
+            $onBin[$packed->bin][] = new PlacedPart(
+                $part,
+                $copy,
+                $page->roomX() + $packed->x,
+                $page->roomY() + $page->roomHeight() - $packed->y - $packed->height(),
+                $packed->turned,
+                $isMirrored,
+            );
         }
         ksort($onBin);
         $sheets = [];

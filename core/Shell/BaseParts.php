@@ -90,14 +90,18 @@ final readonly class BaseParts
     /** From the wall's outside to the floor's edge. */
     private function inset(WallSpan $span): float
     {
-        return $span->form->isBuilt() ? $span->stack->thickness_mm + self::CLEARANCE_MM + PanelDepth::intoRoom($this->building, $span) : self::CLEARANCE_MM;
+        return $span->form->isBuilt()
+            ? $span->stack->thickness_mm + self::CLEARANCE_MM + PanelDepth::intoRoom($this->building, $span)
+            : self::CLEARANCE_MM;
     }
 
     private function local(Ring $ring): Ring
     {
         $ground = $this->block->ground;
 
-        return new Ring(array_map(static fn (Vec2 $p): Vec2 => $ground->project(new Vec3($p->x, $p->y, $ground->origin->z)), $ring->points));
+        return new Ring(
+            array_map(static fn (Vec2 $p): Vec2 => $ground->project(new Vec3($p->x, $p->y, $ground->origin->z)), $ring->points),
+        );
     }
 
     /**
@@ -181,7 +185,12 @@ final readonly class BaseParts
         $names = $this->block->block->footprint->edges;
         $id = $this->block->block->id.'.base'.($index > 0 ? '-'.($index + 1) : '').'.floor';
         $mates = array_map(fn (string $label): ?WallPiece => $label === '' ? null : $this->mate((int) $label), $patch->labels);
-        $edges = array_map(static fn (string $label, ?WallPiece $mate): Edge => new Edge($label === '' ? 'side' : $names[(int) $label], $mate === null ? 'clearance' : null), $patch->labels, $mates);
+        $edges = array_map(
+            static fn (string $label, ?WallPiece $mate): Edge =>
+                new Edge($label === '' ? 'side' : $names[(int) $label], $mate === null ? 'clearance' : null),
+            $patch->labels,
+            $mates,
+        );
         $part = Part::of(
             $id, 'B', 'Floor', 'shell', $layer->stock, $layer->thickness_mm, new Outline($patch->outline, $edges),
             [$this->block->ground->moved(0.0, 0.0, $layer->thickness_mm)], $this->workings($patch, $insets), $patch->holes,
@@ -190,7 +199,14 @@ final readonly class BaseParts
         foreach ($patch->labels as $edge => $label) {
             if ($mates[$edge] !== null) {
                 $gap = $insets[(int) $label] - $mates[$edge]->span->stack->thickness_mm;
-                $joints[] = new Joint('clearance', Ref::edge($id, $edge), Ref::inside($mates[$edge]->part->id), $part->corners(), gap_mm: $gap, why: 'so that the floor drops in');
+                $joints[] = new Joint(
+                    'clearance',
+                    Ref::edge($id, $edge),
+                    Ref::inside($mates[$edge]->part->id),
+                    $part->corners(),
+                    gap_mm: $gap,
+                    why: 'so that the floor drops in',
+                );
             }
         }
 
@@ -217,7 +233,10 @@ final readonly class BaseParts
     {
         $box = $patch->outline->bounds();
         if ($this->block->block->footprint->rect === null || $patch->outline->count() !== 4) {
-            return ['width' => Figure::given($box->width(), 'inside the walls, less clearance'), 'height' => Figure::given($box->height(), 'inside the walls, less clearance')];
+            return [
+                'width' => Figure::given($box->width(), 'inside the walls, less clearance'),
+                'height' => Figure::given($box->height(), 'inside the walls, less clearance'),
+            ];
         }
         $inside = function (int $one, int $other) use ($insets): Figure {
             $figure = $this->block->wall(($one + 1) % 4)->length;
@@ -225,7 +244,9 @@ final readonly class BaseParts
             foreach ([$one, $other] as $edge) {
                 $span = $this->walls->span($this->block->index, $edge);
                 $thickness = $span->form->isBuilt() ? $span->stack->thickness_mm : 0.0;
-                $figure = $thickness > 0.0 ? $figure->less($thickness, 'less the '.$span->name().' wall, '.LengthFormat::trimmed($thickness, 3)) : $figure;
+                $figure = $thickness > 0.0
+                    ? $figure->less($thickness, 'less the '.$span->name().' wall, '.LengthFormat::trimmed($thickness, 3))
+                    : $figure;
                 $clearance += $insets[$edge] - $thickness;
             }
 
@@ -233,7 +254,9 @@ final readonly class BaseParts
         };
         $figures = ['width' => $inside(3, 1), 'height' => $inside(0, 2)];
         foreach (['width' => $box->width(), 'height' => $box->height()] as $of => $mm) {
-            $figures[$of] = abs($figures[$of]->mm - $mm) < 1e-6 ? $figures[$of] : $figures[$of]->less($figures[$of]->mm - $mm, 'less what another block takes up');
+            $figures[$of] = abs($figures[$of]->mm - $mm) < 1e-6
+                ? $figures[$of]
+                : $figures[$of]->less($figures[$of]->mm - $mm, 'less what another block takes up');
         }
 
         return $figures;

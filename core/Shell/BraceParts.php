@@ -104,7 +104,8 @@ final readonly class BraceParts
         $ring = new Ring([new Vec2(0.0, 0.0), new Vec2($leg, 0.0), $far]);
         $size = Figure::given($leg, 'leg: a third of the inside, at most '.self::LONGEST_LEG_MM.' mm');
         $box = $ring->bounds();
-        $of = static fn (float $mm): Figure => abs($mm - $leg) < 1e-9 ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
+        $of = static fn (float $mm): Figure =>
+            abs($mm - $leg) < 1e-9 ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
         $part = Part::of($id, 'B', 'Corner brace', 'brace', $layer->stock, $layer->thickness_mm, new Outline($ring, [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')]),
             array_column($braces, 1), ['width' => $of($box->width()), 'height' => $of($box->height())]);
         $joints = [];
@@ -114,7 +115,15 @@ final readonly class BraceParts
                 $mate = $this->mate($wall, $side);
                 // Where the wall's end is cut square at another angle, the leg reaches past it.
                 $met = Meeting::onFace($part, $edge, $mate, 'inside', $copy)->length ?? $leg;
-                $joints[] = new Joint('butt', Ref::edge($id, $edge, $copy), Ref::inside($mate->id), [$ends[0], $end], $met, free_mm: max(0.0, $leg - $met), why: $leg - $met > 0.01 ? 'past the square end of the wall' : '');
+                $joints[] = new Joint(
+                    'butt',
+                    Ref::edge($id, $edge, $copy),
+                    Ref::inside($mate->id),
+                    [$ends[0], $end],
+                    $met,
+                    free_mm: max(0.0, $leg - $met),
+                    why: $leg - $met > 0.01 ? 'past the square end of the wall' : '',
+                );
             }
         }
 
@@ -177,10 +186,13 @@ final readonly class BraceParts
     private function leg(int $vertex): float
     {
         $least = INF;
-        foreach ($this->walls->form->blocks[$this->block]->block->footprint->rect !== null ? [0, 1, 2, 3] : [$vertex - 1, $vertex] as $edge) {
+        foreach ($this->walls->form->blocks[$this->block]->block->footprint->rect !== null
+            ? [0, 1, 2, 3]
+            : [$vertex - 1, $vertex] as $edge) {
             $span = $this->walls->span($this->block, $edge);
             foreach ($span->form->patches as $patch) {
-                $taken = ($span->left->kind !== WallEnd::OPEN && in_array('left', $patch->labels, true) ? $span->left->thickness() : 0.0) + ($span->right->kind !== WallEnd::OPEN && in_array('right', $patch->labels, true) ? $span->right->thickness() : 0.0);
+                $taken = ($span->left->kind !== WallEnd::OPEN && in_array('left', $patch->labels, true) ? $span->left->thickness() : 0.0)
+                    + ($span->right->kind !== WallEnd::OPEN && in_array('right', $patch->labels, true) ? $span->right->thickness() : 0.0);
                 $least = min($least, $patch->outline->bounds()->width() - $taken);
             }
         }
@@ -204,13 +216,25 @@ final readonly class BraceParts
         $back = CornerCut::start($previous->stack->thickness_mm, $span->stack->thickness_mm, $angle);
         // Under an eaves that is not level, the lowest over its legs.
         $end = $previous->form->length->mm;
-        $height = min($span->form->height->mm, $span->form->heightAt(0.0), $span->form->heightAt($along + $leg), $previous->form->heightAt($end), $previous->form->heightAt($end - $back - $leg));
+        $height = min(
+            $span->form->height->mm,
+            $span->form->heightAt(0.0),
+            $span->form->heightAt($along + $leg),
+            $previous->form->heightAt($end),
+            $previous->form->heightAt($end - $back - $leg),
+        );
         foreach ([$height - self::BELOW_EAVES_MM, $height * 0.75, $height * 0.5, $height * 0.3] as $top) {
             $wall = $span->form->frame;
             $frame = new Frame($wall->point($along, $top, -$span->stack->thickness_mm), $wall->x, $wall->normal->times(-1.0));
             if ($top - $thickness > $thickness + 1.0
                 && self::isClear($span->form, 0.0, $along + $leg, $top - $thickness, $top)
-                && self::isClear($previous->form, $previous->form->length->mm - $back - $leg, $previous->form->length->mm, $top - $thickness, $top)
+                && self::isClear(
+                    $previous->form,
+                    $previous->form->length->mm - $back - $leg,
+                    $previous->form->length->mm,
+                    $top - $thickness,
+                    $top,
+                )
                 && $this->isApart($frame, $leg, $angle)) {
                 return $frame;
             }
@@ -222,7 +246,12 @@ final readonly class BraceParts
     private static function isClear(WallForm $wall, float $x0, float $x1, float $low, float $high): bool
     {
         foreach ($wall->openings as $o) {
-            if ($o->left < $x1 + self::CLEAR_MM && $o->right() > $x0 - self::CLEAR_MM && $o->sill < $high + self::CLEAR_MM && $o->top() > $low - self::CLEAR_MM) {
+            if (
+                $o->left < $x1 + self::CLEAR_MM
+                && $o->right() > $x0 - self::CLEAR_MM
+                && $o->sill < $high + self::CLEAR_MM
+                && $o->top() > $low - self::CLEAR_MM
+            ) {
                 return false;
             }
         }

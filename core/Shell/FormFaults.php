@@ -37,7 +37,11 @@ final readonly class FormFaults
         [$start, $end] = $span->extent();
         $corners = $span->form->length->mm - ($end - $start);
         if ($end - $start <= WallSpan::LEAST_MM) {
-            $problems->add($span->block->path.'.footprint', 'wall.too-short', ['length' => round($span->form->length->mm, 2), 'corners' => round($corners, 2)]);
+            $problems->add(
+                $span->block->path.'.footprint',
+                'wall.too-short',
+                ['length' => round($span->form->length->mm, 2), 'corners' => round($corners, 2)],
+            );
         }
     }
 
@@ -49,7 +53,8 @@ final readonly class FormFaults
         if ($span->right->kind === WallEnd::MITRE && $other->isBuilt() && $layers($span) !== $layers($other)) {
             $corner = $span->block->corners[$span->right->edge] ?? null;
             $problems->add($corner?->method === null ? 'methods.corner' : $corner->path.'.method', 'corner.unlike-layers', [
-                'wall' => $span->name(), 'other' => $other->name(), 'layers' => implode(' + ', $layers($span)), 'others' => implode(' + ', $layers($other)),
+                'wall' => $span->name(), 'other' => $other->name(), 'layers' => implode(' + ', $layers($span)),
+                'others' => implode(' + ', $layers($other)),
             ]);
         }
     }
@@ -61,7 +66,11 @@ final readonly class FormFaults
         $path = $opening->opening->path;
         $past = $opening->right() - $wall->length->mm;
         if ($past > Tolerance::SAME) {
-            $problems->add($path.'.from', 'opening.past-end', ['over' => round($past * $scale->ratio, 2), 'length' => round($wall->length->mm * $scale->ratio, 2)]);
+            $problems->add(
+                $path.'.from',
+                'opening.past-end',
+                ['over' => round($past * $scale->ratio, 2), 'length' => round($wall->length->mm * $scale->ratio, 2)],
+            );
 
             return;
         }
@@ -79,13 +88,23 @@ final readonly class FormFaults
             $lowest = min($lowest, $top);
         }
         if ($over > -Tolerance::SAME) {
-            $problems->add($path.'.sill', 'opening.above-wall', ['over' => round(max(0.0, $over) * $scale->ratio, 2), 'height' => round($lowest * $scale->ratio, 2)]);
+            $problems->add(
+                $path.'.sill',
+                'opening.above-wall',
+                ['over' => round(max(0.0, $over) * $scale->ratio, 2), 'height' => round($lowest * $scale->ratio, 2)],
+            );
 
             return;
         }
         if ($wall->ground !== null) {
             // Where it recedes its sill rises as the ground does.
-            $over = max(array_map(static fn (Vec2 $p): float => $wall->ground[0] + ($wall->ground[1] - $wall->ground[0]) * $p->x / $wall->length->mm - $p->y, array_slice($opening->ring()->points, 0, 2)));
+            $over = max(
+                array_map(
+                    static fn (Vec2 $p): float =>
+                        $wall->ground[0] + ($wall->ground[1] - $wall->ground[0]) * $p->x / $wall->length->mm - $p->y,
+                    array_slice($opening->ring()->points, 0, 2),
+                ),
+            );
             if ($over > Tolerance::SAME) {
                 $problems->add($path.'.sill', 'opening.below-ground', ['over' => round($over * $scale->ratio, 1)]);
             }
@@ -143,7 +162,11 @@ final readonly class FormFaults
                 $across = min($a->right(), $b->right()) - max($a->left, $b->left);
                 $up = min($a->top(), $b->top()) - max($a->sill, $b->sill);
                 if ($across > -Tolerance::SAME && $up > -Tolerance::SAME) {
-                    $problems->add($b->opening->path.'.from', 'opening.overlap', ['other' => $a->id, 'over' => round(max(0.0, min($across, $up)), 2)]);
+                    $problems->add(
+                        $b->opening->path.'.from',
+                        'opening.overlap',
+                        ['other' => $a->id, 'over' => round(max(0.0, min($across, $up)), 2)],
+                    );
                 }
             }
         }

@@ -16,7 +16,10 @@ final readonly class PanelDepth
      */
     public static function of(Building $building, WallSpan $span, Opening $opening): float
     {
-        return max(0.0, min($building->scale->modelMm($opening->style->reveal), $span->stack->thickness_mm - self::thickness($building, $opening)));
+        return max(
+            0.0,
+            min($building->scale->modelMm($opening->style->reveal), $span->stack->thickness_mm - self::thickness($building, $opening)),
+        );
     }
 
     /** Frame and glass, or leaf, on each other. */
@@ -36,7 +39,10 @@ final readonly class PanelDepth
         $most = 0.0;
         foreach ($span->form->wall->openings as $opening) {
             if ($opening->sill->mm <= 0.0) {
-                $most = max($most, self::of($building, $span, $opening) + self::thickness($building, $opening) - $span->stack->thickness_mm);
+                $most = max(
+                    $most,
+                    self::of($building, $span, $opening) + self::thickness($building, $opening) - $span->stack->thickness_mm,
+                );
             }
         }
 

@@ -47,7 +47,11 @@ final readonly class WallMarks
                 foreach ($patch->lines() as $line) {
                     if ($line->label === "wall:$wall->block:{$wall->wall->edge}") {
                         $at = static fn (Vec2 $p): Vec2 => $wall->frame->project(new Vec3($p->x, $p->y, $facet->heightAt($p)));
-                        $lines[] = [$at($line->from), $at($line->to), 'underside of the '.$form->blocks[$facet->block]->block->name.' roof'];
+                        $lines[] = [
+                            $at($line->from),
+                            $at($line->to),
+                            'underside of the '.$form->blocks[$facet->block]->block->name.' roof',
+                        ];
                     }
                 }
             }

@@ -41,9 +41,18 @@ final readonly class WallParts
         $joints = [];
         $area = $piece->part->region()->area();
         foreach ($piece->layer === 0 ? [] : $this->walls->pieces($piece->span, $piece->layer - 1) as $outer) {
-            $shared = self::isAlike($piece, $outer) ? $area : Clip::sharedArea(self::inWall($piece, 'outside'), self::inWall($outer, 'inside'));
+            $shared = self::isAlike($piece, $outer)
+                ? $area
+                : Clip::sharedArea(self::inWall($piece, 'outside'), self::inWall($outer, 'inside'));
             if ($shared > 0.01) {
-                $joints[] = new Joint('lap', Ref::inside($outer->part->id), Ref::outside($piece->part->id), $piece->part->corners(), why: 'layers stuck together', contact_mm2: $shared);
+                $joints[] = new Joint(
+                    'lap',
+                    Ref::inside($outer->part->id),
+                    Ref::outside($piece->part->id),
+                    $piece->part->corners(),
+                    why: 'layers stuck together',
+                    contact_mm2: $shared,
+                );
             }
         }
 
@@ -100,7 +109,13 @@ final readonly class WallParts
         if ($joints === [] && $mates !== []) {
             // At a blunt corner square ends keep clear of each other all the way.
             $face = $end->isConvex() ? Ref::inside($mates[0]->part->id) : Ref::outside($mates[0]->part->id);
-            $joints[] = new Joint('clearance', Ref::edge($piece->part->id, $edge), $face, $this->ordered($piece, $edge, INF), why: 'cut square, open by '.LengthFormat::millimetres($gap).'; paper covers it');
+            $joints[] = new Joint(
+                'clearance',
+                Ref::edge($piece->part->id, $edge),
+                $face,
+                $this->ordered($piece, $edge, INF),
+                why: 'cut square, open by '.LengthFormat::millimetres($gap).'; paper covers it',
+            );
         }
 
         return $joints;
@@ -119,8 +134,18 @@ final readonly class WallParts
                 $met = Meeting::along($piece->part, $edge, $mate->part, $other);
                 if ($met !== null) {
                     $free = $piece->part->outline->face('inside')->edgeLength($edge) - $met[1];
-                    $joints[] = new Joint('mitre', Ref::edge($piece->part->id, $edge), Ref::edge($mate->part->id, $other), $met[2], $met[1], 0.0, max(0.0, $free),
-                        'bevelled at half the turn, '.LengthFormat::trimmed(abs(180.0 - $end->angle) / 2.0, 1).'°'.($free > 0.005 ? ', '.LengthFormat::millimetres($free).' rises behind the eaves' : ''), touch: $met[0] === 'inside' ? null : $met[0]);
+                    $joints[] = new Joint(
+                        'mitre',
+                        Ref::edge($piece->part->id, $edge),
+                        Ref::edge($mate->part->id, $other),
+                        $met[2],
+                        $met[1],
+                        0.0,
+                        max(0.0, $free),
+                        'bevelled at half the turn, '.LengthFormat::trimmed(abs(180.0 - $end->angle) / 2.0, 1).'°'
+                            .($free > 0.005 ? ', '.LengthFormat::millimetres($free).' rises behind the eaves' : ''),
+                        touch: $met[0] === 'inside' ? null : $met[0],
+                    );
                 }
             }
         }
@@ -140,9 +165,21 @@ final readonly class WallParts
             $meeting = Meeting::onFace($piece->part, $edge, $mate->part, $outside ? 'outside' : 'inside');
             if ($meeting !== null) {
                 $free = $length - $meeting->length;
-                $why = $free > 0.005 ? ($piece->span->form->isGable() ? 'the gable rises behind the eaves, ' : 'stands free, ').LengthFormat::millimetres($free) : ($gap > 0.0 ? 'cut square, open by '.LengthFormat::millimetres($gap) : '');
-                $joints[] = new Joint('butt', Ref::edge($piece->part->id, $edge), $outside ? Ref::outside($mate->part->id) : Ref::inside($mate->part->id),
-                    $this->ordered($piece, $edge, $meeting->length), $meeting->length, gap_mm: $gap, free_mm: $free, why: $why, touch: $meeting->touch === 'strip' ? null : $meeting->touch);
+                $why = $free > 0.005
+                    ? ($piece->span->form->isGable() ? 'the gable rises behind the eaves, ' : 'stands free, ')
+                        .LengthFormat::millimetres($free)
+                    : ($gap > 0.0 ? 'cut square, open by '.LengthFormat::millimetres($gap) : '');
+                $joints[] = new Joint(
+                    'butt',
+                    Ref::edge($piece->part->id, $edge),
+                    $outside ? Ref::outside($mate->part->id) : Ref::inside($mate->part->id),
+                    $this->ordered($piece, $edge, $meeting->length),
+                    $meeting->length,
+                    gap_mm: $gap,
+                    free_mm: $free,
+                    why: $why,
+                    touch: $meeting->touch === 'strip' ? null : $meeting->touch,
+                );
             }
         }
 
@@ -175,7 +212,11 @@ final readonly class WallParts
         $ring = $piece->part->outline->ring;
         $end = $piece->part->placements[0]->at($ring->point($edge)->plus($ring->point($edge + 1))->times(0.5));
         foreach ($this->walls->spans() as $span) {
-            if ($span->form !== $piece->span->form && ($isOpen || $span->form->block !== $piece->span->form->block) && $span->isNear($end, 2.0 * $piece->span->stack->thickness_mm)) {
+            if (
+                $span->form !== $piece->span->form
+                && ($isOpen || $span->form->block !== $piece->span->form->block)
+                && $span->isNear($end, 2.0 * $piece->span->stack->thickness_mm)
+            ) {
                 array_push($joints, ...$this->butts($piece, $edge, $this->walls->facing($span, true), true, 0.0));
                 foreach (array_keys($span->stack->layers) as $k) {
                     array_push($joints, ...$this->onEnds($piece, $edge, $this->walls->pieces($span, $k)));
@@ -216,8 +257,16 @@ final readonly class WallParts
             foreach ($board->shape->labels as $end => $label) {
                 $meeting = $label === 'left' || $label === 'right' ? Meeting::onEnd($piece->part, $edge, $board->part, $end) : null;
                 if ($meeting !== null) {
-                    $joints[] = new Joint('butt', Ref::edge($piece->part->id, $edge), Ref::edge($board->part->id, $end), $this->ordered($piece, $edge, $meeting->length), $meeting->length,
-                        free_mm: $piece->part->outline->ring->edgeLength($edge) - $meeting->length, why: 'against the end of the board that runs through', touch: $meeting->touch === 'strip' ? null : $meeting->touch);
+                    $joints[] = new Joint(
+                        'butt',
+                        Ref::edge($piece->part->id, $edge),
+                        Ref::edge($board->part->id, $end),
+                        $this->ordered($piece, $edge, $meeting->length),
+                        $meeting->length,
+                        free_mm: $piece->part->outline->ring->edgeLength($edge) - $meeting->length,
+                        why: 'against the end of the board that runs through',
+                        touch: $meeting->touch === 'strip' ? null : $meeting->touch,
+                    );
                 }
             }
         }

@@ -69,7 +69,13 @@ final readonly class WallShape
             }
         }
 
-        return new self(new Outline(new Ring(array_column($walk, 0)), array_column($walk, 1)), array_column($walk, 2), $holes, $holeOf, $openings);
+        return new self(
+            new Outline(new Ring(array_column($walk, 0)), array_column($walk, 1)),
+            array_column($walk, 2),
+            $holes,
+            $holeOf,
+            $openings,
+        );
     }
 
     /**
@@ -83,9 +89,22 @@ final readonly class WallShape
         if ($ends === [] || array_intersect($this->labels, array_keys($ends)) === []) {
             return $this;
         }
-        $face = fn (float $depth): Ring => Offset::lines($this->outline->ring, array_map(static fn (string $label): float => isset($ends[$label]) ? $ends[$label]->blankCut(...$depths) - $ends[$label]->cut($depth) : 0.0, $this->labels));
+        $face = fn (float $depth): Ring => Offset::lines(
+            $this->outline->ring,
+            array_map(
+                static fn (string $label): float =>
+                    isset($ends[$label]) ? $ends[$label]->blankCut(...$depths) - $ends[$label]->cut($depth) : 0.0,
+                $this->labels,
+            ),
+        );
 
-        return new self(new Outline($face($depths[0]), $this->outline->edges, $face($depths[1])), $this->labels, $this->holes, $this->holeOf, $this->openings);
+        return new self(
+            new Outline($face($depths[0]), $this->outline->edges, $face($depths[1])),
+            $this->labels,
+            $this->holes,
+            $this->holeOf,
+            $this->openings,
+        );
     }
 
     private static function isIn(Patch $patch, OpeningForm $opening): bool
@@ -118,7 +137,10 @@ final readonly class WallShape
             'left' => $left,
             'right' => $right,
             // No slope is cut over so short a top.
-            'plane' => new Edge(abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left'), $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
+            'plane' => new Edge(
+                abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left'),
+                $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance',
+            ),
             'on' => new Edge('stands'),
             'wall' => new Edge('against'),
             'party' => new Edge('beside', 'clearance'),
@@ -152,7 +174,11 @@ final readonly class WallShape
         $head = array_reverse($shape->head($shape->width + $grow, -$grow, $grow));
         $walk = [[new Vec2($opening->left - $grow, 0.0), new Edge($opening->id.'-jamb-left', 'opening'), 'opening']];
         foreach ($head as $i => $point) {
-            $walk[] = [$point->plus($by), new Edge($i === count($head) - 1 ? $opening->id.'-jamb-right' : $opening->id.'-head', 'opening'), 'opening'];
+            $walk[] = [
+                $point->plus($by),
+                new Edge($i === count($head) - 1 ? $opening->id.'-jamb-right' : $opening->id.'-head', 'opening'),
+                'opening',
+            ];
         }
 
         return $walk;

@@ -51,12 +51,23 @@ final class WallSpan
                 self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n) => WallEnd::THROUGH,
                 default => WallEnd::STOPPED,
             };
-            $yields = $kind === WallEnd::STOPPED || ($kind === WallEnd::MITRE && ! self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n));
+            $yields = $kind === WallEnd::STOPPED
+                || (
+                    $kind === WallEnd::MITRE
+                    && ! self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n)
+                );
 
             return new WallEnd($kind, ($other + $n) % $n, $angle, $stacks[$neighbour->wall->stack]->thickness_mm, $yields);
         };
 
-        return new self($block->block, $wall, $stacks[$wall->wall->stack], $end($edge - 1, $edge, 'right'), $end($edge + 1, ($edge + 1) % $n, 'left'), ! in_array($edge, $jogs, true));
+        return new self(
+            $block->block,
+            $wall,
+            $stacks[$wall->wall->stack],
+            $end($edge - 1, $edge, 'right'),
+            $end($edge + 1, ($edge + 1) % $n, 'left'),
+            ! in_array($edge, $jogs, true),
+        );
     }
 
     private static function isMitred(Building $building, Block $block, int $corner): bool
@@ -161,7 +172,13 @@ final class WallSpan
         $depths = $this->depths($layer);
 
         return $this->patches[$layer] = $this->isBuilt()
-            ? $this->form->section->patches($depths[0], $depths[1], $this->left->blankCut(...$depths), $this->form->length->mm - $this->right->blankCut(...$depths), $this->behind($layer)) : [];
+            ? $this->form->section->patches(
+                $depths[0],
+                $depths[1],
+                $this->left->blankCut(...$depths),
+                $this->form->length->mm - $this->right->blankCut(...$depths),
+                $this->behind($layer),
+            ) : [];
     }
 
     /** `main.front.core`, and `main.front-2.core` for what stands apart from it. */

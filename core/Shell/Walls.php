@@ -69,11 +69,18 @@ final class Walls
         $layer = $span->stack->layers[$k];
         $pieces = [];
         foreach ($span->patches($k) as $i => $patch) {
-            $shape = WallShape::of($patch, $span->form->openings, $span->form->turnIn, self::end('left', $span->left), self::end('right', $span->right))
+            $shape = WallShape::of(
+                $patch,
+                $span->form->openings,
+                $span->form->turnIn,
+                self::end('left', $span->left),
+                self::end('right', $span->right),
+            )
                 ->bevelled($span->left, $span->right, $span->depths($k));
             $pieces[] = new WallPiece($span, $k, $shape, Part::of(
                 $span->partId($k, $i), 'W', ucfirst($span->name()).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
-                $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))], $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
+                $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))],
+                $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
                 marks: $k === 0 ? WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes)) : [],
             ));
         }
@@ -97,7 +104,9 @@ final class Walls
             } elseif (abs($cut) > 1e-9) {
                 $neighbour = $this->span($span->form->block, $end->edge);
                 $words = implode(' + ', array_map(static fn ($layer): string => $layer->words(), $neighbour->stack->layers));
-                $width = $cut > 0.0 ? $width->less($cut, 'less the '.$neighbour->name().' wall, '.$words.self::slant($end)) : $width->plus(-$cut, 'past the inner corner, '.$neighbour->name().' wall, '.$words.self::slant($end));
+                $width = $cut > 0.0
+                    ? $width->less($cut, 'less the '.$neighbour->name().' wall, '.$words.self::slant($end))
+                    : $width->plus(-$cut, 'past the inner corner, '.$neighbour->name().' wall, '.$words.self::slant($end));
             }
         }
         $height = $span->form->apex ?? $span->form->height;
@@ -117,6 +126,12 @@ final class Walls
     {
         $off = $figure->mm - $mm;
 
-        return abs($off) < 1e-6 ? $figure : ($off > 0.0 ? $figure->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3)) : $figure->plus(-$off, 'up to what it meets, '.LengthFormat::trimmed(-$off, 3)));
+        return abs($off) < 1e-6
+            ? $figure
+            : (
+                $off > 0.0
+                ? $figure->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3))
+                : $figure->plus(-$off, 'up to what it meets, '.LengthFormat::trimmed(-$off, 3))
+            );
     }
 }

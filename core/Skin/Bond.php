@@ -37,7 +37,9 @@ final readonly class Bond
         return match ($bond) {
             'stretcher' => $second ? new self([self::HEADER], [self::STRETCHER]) : new self([], [self::STRETCHER]),
             'english' => $second ? new self([self::HEADER, self::CLOSER], [self::HEADER]) : new self([], [self::STRETCHER]),
-            'flemish' => $second ? new self([self::HEADER, self::CLOSER], [self::STRETCHER, self::HEADER]) : new self([], [self::STRETCHER, self::HEADER]),
+            'flemish' => $second
+                ? new self([self::HEADER, self::CLOSER], [self::STRETCHER, self::HEADER])
+                : new self([], [self::STRETCHER, self::HEADER]),
         };
     }
 

@@ -129,7 +129,8 @@ final readonly class PaperOpening
         $from = atan2($shape->springing() - $centre->y, $shape->width - $centre->x);
         $to = M_PI - $from;
         $n = max(1, (int) ceil($radius * ($to - $from) / sqrt(8.0 * $radius * self::TAB_SAG_MM)));
-        $at = static fn (int $i): Vec2 => $centre->plus((new Vec2(cos($from + ($to - $from) * $i / $n), sin($from + ($to - $from) * $i / $n)))->times($radius));
+        $at = static fn (int $i): Vec2 =>
+            $centre->plus((new Vec2(cos($from + ($to - $from) * $i / $n), sin($from + ($to - $from) * $i / $n)))->times($radius));
 
         return array_map($at, range(0, $n));
     }

@@ -69,7 +69,11 @@ final readonly class PaperParts
         $skin = $building->methods->skin;
         $laps = [self::lap($building, $walls, $span, $span->left), self::lap($building, $walls, $span, $span->right)];
         $forms = WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings;
-        $openings = array_map(static fn (OpeningForm $o): PaperOpening => new PaperOpening($o, $skin->opening === 'folded' && $o->true === null, $skin->flap_mm), $forms);
+        $openings = array_map(
+            static fn (OpeningForm $o): PaperOpening =>
+                new PaperOpening($o, $skin->opening === 'folded' && $o->true === null, $skin->flap_mm),
+            $forms,
+        );
         [$outline, $folds] = self::outline($patch, $forms, $openings, $laps);
         $holes = $slits = $scores = [];
         foreach ($forms as $i => $opening) {
@@ -93,7 +97,13 @@ final readonly class PaperParts
         $joints = [];
         foreach ($walls->facing($span, true) as $card) {
             if (Clip::sharedArea(new Region($patch->outline), new Region($card->shape->outline->ring)) > 0.01) {
-                $joints[] = new Joint('lap', Ref::inside($id), Ref::outside($card->part->id), self::register($wall, $patch, $stock->thickness_mm), why: 'stuck to the wall');
+                $joints[] = new Joint(
+                    'lap',
+                    Ref::inside($id),
+                    Ref::outside($card->part->id),
+                    self::register($wall, $patch, $stock->thickness_mm),
+                    why: 'stuck to the wall',
+                );
             }
         }
 
@@ -131,10 +141,15 @@ final readonly class PaperParts
             }
         }
         $height = $wall->apex ?? $wall->height;
-        $figures = ['width' => $width, 'height' => $wall->foot < 0.0 ? $height->plus(-$wall->foot, 'down to the lowest ground along it, and buried') : $height];
+        $figures = [
+            'width' => $width,
+            'height' => $wall->foot < 0.0 ? $height->plus(-$wall->foot, 'down to the lowest ground along it, and buried') : $height,
+        ];
         foreach (['width' => $box->width(), 'height' => $box->height()] as $of => $mm) {
             $off = $figures[$of]->mm - $mm;
-            $figures[$of] = abs($off) < 1e-6 ? $figures[$of] : $figures[$of]->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3));
+            $figures[$of] = abs($off) < 1e-6
+                ? $figures[$of]
+                : $figures[$of]->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3));
         }
 
         return $figures;
@@ -245,7 +260,12 @@ final readonly class PaperParts
             if ($sill !== null && ! $opening->reachesFoot()) {
                 $true = $opening->true ?? $opening;
                 $beyond = $building->scale->modelMm($sill->beyond);
-                $box = Ring::rectangle($true->left - $beyond, $true->sill - $building->scale->modelMm($sill->h), $true->right() + $beyond, $true->sill);
+                $box = Ring::rectangle(
+                    $true->left - $beyond,
+                    $true->sill - $building->scale->modelMm($sill->h),
+                    $true->right() + $beyond,
+                    $true->sill,
+                );
                 $ring = $receding?->ring($box) ?? $box;
                 $marks[] = new Mark([...$ring->points, $ring->points[0]], 'sill');
             }
@@ -272,7 +292,10 @@ final readonly class PaperParts
             // Walls that meet at a corner begin their courses by turns.
             $footprint->rect === null ? abs($along->y) > abs($along->x) : $wall->wall->edge % 2 === 1,
             [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
-            array_map(static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()), $true),
+            array_map(
+                static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()),
+                $true,
+            ),
             $building->methods->skin->brick, $building->methods->skin->mortar, $wall->receding,
         );
     }

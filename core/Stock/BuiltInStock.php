@@ -8,7 +8,8 @@ namespace Chartula\Core\Stock;
 final readonly class BuiltInStock
 {
     private const THICKNESS_MM = [
-        'greyboard-1' => ['board', 1.0], 'greyboard-1.5' => ['board', 1.5], 'greyboard-2' => ['board', 2.0], 'greyboard-3' => ['board', 3.0],
+        'greyboard-1' => ['board', 1.0], 'greyboard-1.5' => ['board', 1.5], 'greyboard-2' => ['board', 2.0],
+        'greyboard-3' => ['board', 3.0],
         'mountboard-1.4' => ['board', 1.4], 'foam-3' => ['board', 3.0], 'foam-5' => ['board', 5.0], 'corrugated-3' => ['board', 3.0],
         'card-0.25' => ['card', 0.25], 'card-0.5' => ['card', 0.5], 'packet-0.4' => ['card', 0.4],
         'paper-0.1' => ['paper', 0.1], 'label-0.12' => ['paper', 0.12],

@@ -16,7 +16,10 @@ final readonly class Sizes
     /** Strips and sheets that are sold nearly everywhere, millimetres and fractions of an inch. */
     private const SOLD_MM = [0.25, 0.5, 0.75, 1.0, 1.5, 2.0, 2.5, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0];
 
-    private const SOLD_IN = ['1/64' => 64, '1/32' => 32, '3/64' => 64 / 3, '1/16' => 16, '3/32' => 32 / 3, '1/8' => 8, '5/32' => 32 / 5, '3/16' => 16 / 3, '1/4' => 4];
+    private const SOLD_IN = [
+        '1/64' => 64, '1/32' => 32, '3/64' => 64 / 3, '1/16' => 16, '3/32' => 32 / 3, '1/8' => 8, '5/32' => 32 / 5,
+        '3/16' => 16 / 3, '1/4' => 4,
+    ];
 
     /** Sawn timber is sold by its nominal size; planed it measures less, inches. */
     private const PLANED_IN = [1 => 0.75, 2 => 1.5, 3 => 2.5, 4 => 3.5, 6 => 5.5, 8 => 7.25, 10 => 9.25, 12 => 11.25];
@@ -35,16 +38,26 @@ final readonly class Sizes
     {
         $real = $model_mm * $scale->ratio;
         $planed = self::planedLike($real);
-        $text = sprintf('%s on the model stands for %s (%s)%s.', LengthFormat::trimmed($model_mm, 3).' mm', self::inches($real), LengthFormat::metric($real), $planed === null ? '' : ", about $planed");
+        $text = sprintf(
+            '%s on the model stands for %s (%s)%s.',
+            LengthFormat::trimmed($model_mm, 3).' mm',
+            self::inches($real),
+            LengthFormat::metric($real),
+            $planed === null ? '' : ", about $planed",
+        );
 
-        return ['real_mm' => round($real, 4), 'imperial' => self::inches($real), 'metric' => LengthFormat::metric($real), 'planed' => $planed, 'text' => $text];
+        return [
+            'real_mm' => round($real, 4), 'imperial' => self::inches($real), 'metric' => LengthFormat::metric($real),
+            'planed' => $planed, 'text' => $text,
+        ];
     }
 
     /**
      * In millimetres and in inches apart, since a shop has one or the other.
      *
      * @param  array<string, Stock>  $stocks  of the building: what was measured counts too
-     * @return array{wanted_mm: float, planed: ?string, nearest: non-empty-list<array{name: string, model_mm: float, error_percent: float, far: bool}>, text: string}
+     * @return array{wanted_mm: float, planed: ?string, nearest: non-empty-list<array{name: string, model_mm: float, error_percent: float,
+     *     far: bool}>, text: string}
      */
     public static function nearest(float $real_mm, Scale $scale, array $stocks): array
     {
@@ -61,14 +74,26 @@ final readonly class Sizes
                 $own["your $stock->id"] = $stock->thickness_mm;
             }
         }
-        $lists = array_map(static fn (array $sizes): array => self::best($sizes, $wanted), array_filter([$metric, $inches, $own], static fn (array $sizes): bool => $sizes !== []));
+        $lists = array_map(
+            static fn (array $sizes): array => self::best($sizes, $wanted),
+            array_filter([$metric, $inches, $own], static fn (array $sizes): bool => $sizes !== []),
+        );
         $nearest = array_merge(...$lists);
         $words = implode('; ', array_map(static fn (array $list): string => implode(' or ', array_map(self::words(...), $list)), $lists));
         $timber = self::timber($real_mm, $scale);
         $isFar = array_filter($nearest, static fn (array $f): bool => ! $f['far']) === [];
 
-        return ['wanted_mm' => round($wanted, 4), 'planed' => $timber, 'nearest' => $nearest,
-            'text' => sprintf('%s wants %s: the nearest are %s.%s%s', self::inches($real_mm), LengthFormat::millimetres($wanted, 3), $words, $isFar ? ' All of them show; build it up from thinner card, or let it be.' : '', $timber === null ? '' : " $timber")];
+        return [
+            'wanted_mm' => round($wanted, 4), 'planed' => $timber, 'nearest' => $nearest,
+            'text' => sprintf(
+                '%s wants %s: the nearest are %s.%s%s',
+                self::inches($real_mm),
+                LengthFormat::millimetres($wanted, 3),
+                $words,
+                $isFar ? ' All of them show; build it up from thinner card, or let it be.' : '',
+                $timber === null ? '' : " $timber",
+            ),
+        ];
     }
 
     /**
@@ -80,12 +105,24 @@ final readonly class Sizes
         $found = [];
         foreach ($sizes as $name => $mm) {
             $error = $mm / $wanted - 1.0;
-            $found[] = ['name' => $name, 'model_mm' => round($mm, 4), 'error_percent' => round($error * 100.0, 2), 'far' => abs($error) > self::FAR];
+            $found[] = [
+                'name' => $name, 'model_mm' => round($mm, 4), 'error_percent' => round($error * 100.0, 2),
+                'far' => abs($error) > self::FAR,
+            ];
         }
-        usort($found, static fn (array $a, array $b): int => [abs($a['error_percent']), $a['model_mm']] <=> [abs($b['error_percent']), $b['model_mm']]);
+        usort(
+            $found,
+            static fn (array $a, array $b): int =>
+                [abs($a['error_percent']), $a['model_mm']] <=> [abs($b['error_percent']), $b['model_mm']],
+        );
         $least = abs($found[0]['error_percent']);
 
-        return [$found[0], ...array_values(array_filter(array_slice($found, 1), static fn (array $f): bool => abs($f['error_percent']) - $least <= self::TIE * 100.0))];
+        return [
+            $found[0],
+            ...array_values(
+                array_filter(array_slice($found, 1), static fn (array $f): bool => abs($f['error_percent']) - $least <= self::TIE * 100.0),
+            ),
+        ];
     }
 
     /** @param  array{name: string, model_mm: float, error_percent: float, far: bool}  $size */
@@ -93,7 +130,9 @@ final readonly class Sizes
     {
         $percent = LengthFormat::trimmed(abs($size['error_percent']), 1);
 
-        return $percent === '0' ? "{$size['name']}, which is right" : sprintf('%s, %s %% too %s', $size['name'], $percent, $size['error_percent'] < 0.0 ? 'small' : 'large');
+        return $percent === '0'
+            ? "{$size['name']}, which is right"
+            : sprintf('%s, %s %% too %s', $size['name'], $percent, $size['error_percent'] < 0.0 ? 'small' : 'large');
     }
 
     /** Real sizes in inches to a hundredth, where that is how they are known. */
@@ -118,7 +157,12 @@ final readonly class Sizes
     {
         foreach (self::PLANED_IN as $nominal => $planed) {
             if (abs($real_mm - $nominal * 25.4) < 0.01) {
-                return sprintf('Timber of %d in, planed, measures %s in: %s on the model.', $nominal, LengthFormat::trimmed($planed, 2), LengthFormat::millimetres($planed * 25.4 / $scale->ratio, 3));
+                return sprintf(
+                    'Timber of %d in, planed, measures %s in: %s on the model.',
+                    $nominal,
+                    LengthFormat::trimmed($planed, 2),
+                    LengthFormat::millimetres($planed * 25.4 / $scale->ratio, 3),
+                );
             }
         }
 

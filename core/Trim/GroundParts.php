@@ -28,7 +28,10 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 
-/** The road of a street and the alleys of a row that recede: level ground as it comes to rise, between the blocks and before the depth ends. docs/formulas.md#perspective */
+/**
+ * The road of a street and the alleys of a row that recede: level ground as it comes to rise, between the blocks and before the depth ends.
+ * docs/formulas.md#perspective
+ */
 final readonly class GroundParts
 {
     /** Free beside walls and their papers, model mm. */
@@ -48,15 +51,31 @@ final readonly class GroundParts
             return new PartSet;
         }
         $ratio = $building->scale->ratio;
-        $receding = array_values(array_filter(array_map(static fn (Block $b): ?Receding => $b->receding, $building->blocks), static fn (?Receding $r): bool => $r !== null));
+        $receding = array_values(
+            array_filter(
+                array_map(static fn (Block $b): ?Receding => $b->receding, $building->blocks),
+                static fn (?Receding $r): bool => $r !== null,
+            ),
+        );
         if ($receding === []) {
             return new PartSet;
         }
         $view = $receding[0]->view->over($ratio);
         $base = min(array_map(static fn (Receding $r): float => $r->block->base->mm, $receding)) / $ratio;
-        $box = Box2::around(array_merge(...array_map(static fn (Receding $r): array => $r->block->standing()->scaled(1.0 / $ratio)->points, $receding)));
-        $whole = new Ring(array_map($view->plan(...), Ring::rectangle($box->x0, $view->front, $box->x1, min($box->y1, $view->front + $view->apparent))->points));
-        $taken = array_map(static fn (Block $b): Ring => Offset::lines($b->standing()->scaled(1.0 / $ratio), array_fill(0, $b->footprint->count(), self::CLEARANCE_MM)), $building->blocks);
+        $box = Box2::around(
+            array_merge(...array_map(static fn (Receding $r): array => $r->block->standing()->scaled(1.0 / $ratio)->points, $receding)),
+        );
+        $whole = new Ring(
+            array_map(
+                $view->plan(...),
+                Ring::rectangle($box->x0, $view->front, $box->x1, min($box->y1, $view->front + $view->apparent))->points,
+            ),
+        );
+        $taken = array_map(
+            static fn (Block $b): Ring =>
+                Offset::lines($b->standing()->scaled(1.0 / $ratio), array_fill(0, $b->footprint->count(), self::CLEARANCE_MM)),
+            $building->blocks,
+        );
         $set = new PartSet;
         foreach (self::free($whole, $taken) as $i => $patch) {
             $set = $set->with(self::parts($building, $view, $base, $box, $patch, $i));
@@ -77,7 +96,11 @@ final readonly class GroundParts
                 $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }
         }
-        $patches = Overlay::patches($lines, static fn (Vec2 $at): bool => $whole->contains($at) && array_filter($taken, static fn (Ring $r): bool => $r->contains($at)) === []);
+        $patches = Overlay::patches(
+            $lines,
+            static fn (Vec2 $at): bool =>
+                $whole->contains($at) && array_filter($taken, static fn (Ring $r): bool => $r->contains($at)) === [],
+        );
         $patches = array_values(array_filter($patches, static fn (Patch $p): bool => $p->area() > self::LEAST_MM2));
         usort($patches, static fn (Patch $a, Patch $b): int => $a->outline->bounds()->x0 <=> $b->outline->bounds()->x0);
 
@@ -100,13 +123,50 @@ final readonly class GroundParts
 
         $id = 'ground'.($number > 0 ? '-'.($number + 1) : '');
         $outline = new Outline($region->outline, array_map(static fn (): Edge => new Edge('side', 'clearance'), $region->outline->points));
-        $workings = ['width' => Figure::given($size->width(), 'between the walls, in perspective, less clearance'), 'height' => Figure::given($size->height(), 'to the back, along its rise')];
-        $card = Part::of($id, 'M', 'Ground between the blocks', 'trim', $layer->stock, $layer->thickness_mm, $outline, [$frame], $workings, $region->holes);
+        $workings = [
+            'width' => Figure::given($size->width(), 'between the walls, in perspective, less clearance'),
+            'height' => Figure::given($size->height(), 'to the back, along its rise'),
+        ];
+        $card = Part::of(
+            $id,
+            'M',
+            'Ground between the blocks',
+            'trim',
+            $layer->stock,
+            $layer->thickness_mm,
+            $outline,
+            [$frame],
+            $workings,
+            $region->holes,
+        );
         $paper = $building->methods->paper;
-        $top = Part::of($id.'.paper', 'P', 'Ground between the blocks, paper', 'skin', $paper, $paper->thickness_mm, $outline, [$frame->moved(0.0, 0.0, $paper->thickness_mm)], $workings, $region->holes,
-            marks: self::drawn($view, $base, $box, $region, static fn (Vec3 $p): Vec2 => $frame->project($p), $building->scale->ratio));
+        $top = Part::of(
+            $id.'.paper',
+            'P',
+            'Ground between the blocks, paper',
+            'skin',
+            $paper,
+            $paper->thickness_mm,
+            $outline,
+            [$frame->moved(0.0, 0.0, $paper->thickness_mm)],
+            $workings,
+            $region->holes,
+            marks: self::drawn($view, $base, $box, $region, static fn (Vec3 $p): Vec2 => $frame->project($p), $building->scale->ratio),
+        );
 
-        return new PartSet([$card, $top], [new Joint('lap', Ref::inside($top->id), Ref::outside($card->id), $card->corners(), why: 'stuck to the ground', contact_mm2: $region->area())]);
+        return new PartSet(
+            [$card, $top],
+            [
+                new Joint(
+                    'lap',
+                    Ref::inside($top->id),
+                    Ref::outside($card->id),
+                    $card->corners(),
+                    why: 'stuck to the ground',
+                    contact_mm2: $region->area(),
+                ),
+            ],
+        );
     }
 
     /**

@@ -22,7 +22,10 @@ use Chartula\Core\Part\Ref;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Skin\PaperParts;
 
-/** The inside of an opening that looks deeper than it is: floor, sides, top and end, each with its taper, stuck behind the wall. docs/formulas.md#mouth */
+/**
+ * The inside of an opening that looks deeper than it is: floor, sides, top and end, each with its taper, stuck behind the wall.
+ * docs/formulas.md#mouth
+ */
 final readonly class MouthParts
 {
     private function __construct(
@@ -48,7 +51,12 @@ final readonly class MouthParts
         $id = $span->block->id.'.'.$span->name().'.mouth.'.$this->place->opening->id;
         $parts = [];
         foreach ($this->place->shape->faces() as $name => $face) {
-            $parts[$name] = $this->part("$id.$name", $name === 'end' ? 'End of the inside, black' : ucfirst($name).' of the inside', $face, $name === 'end' ? [] : $this->place->shape->drawn($name));
+            $parts[$name] = $this->part(
+                "$id.$name",
+                $name === 'end' ? 'End of the inside, black' : ucfirst($name).' of the inside',
+                $face,
+                $name === 'end' ? [] : $this->place->shape->drawn($name),
+            );
         }
 
         $set = new PartSet(array_values($parts), [...$this->behind($parts), ...$this->among($parts)]);
@@ -79,10 +87,38 @@ final readonly class MouthParts
             assert($corners !== []);
             $ring = new Ring($corners);
             $box = $ring->bounds();
-            $part = Part::of($id, 'P', ucfirst($name).' of the inside, paper', 'skin', $paper, $paper->thickness_mm, new Outline($ring, array_map(static fn (): Edge => new Edge('end', 'clearance'), $ring->points)), [$frame->moved(0.0, 0.0, $paper->thickness_mm)],
-                ['width' => Figure::given($box->width(), 'as the card it is stuck to'), 'height' => Figure::given($box->height(), 'as the card it is stuck to')],
-                marks: $name === 'floor' ? self::marks($this->place->shape->drawn('floor'), $frame) : [], mayTurn: false, art: $art);
-            $set = $set->with(new PartSet([$part], [new Joint('lap', Ref::inside($id), Ref::outside($card->id), $card->corners(), why: 'stuck to the inside', contact_mm2: $ring->area())]));
+            $part = Part::of(
+                $id,
+                'P',
+                ucfirst($name).' of the inside, paper',
+                'skin',
+                $paper,
+                $paper->thickness_mm,
+                new Outline($ring, array_map(static fn (): Edge => new Edge('end', 'clearance'), $ring->points)),
+                [$frame->moved(0.0, 0.0, $paper->thickness_mm)],
+                [
+                    'width' => Figure::given($box->width(), 'as the card it is stuck to'),
+                    'height' => Figure::given($box->height(), 'as the card it is stuck to'),
+                ],
+                marks: $name === 'floor' ? self::marks($this->place->shape->drawn('floor'), $frame) : [],
+                mayTurn: false,
+                art: $art,
+            );
+            $set = $set->with(
+                new PartSet(
+                    [$part],
+                    [
+                        new Joint(
+                            'lap',
+                            Ref::inside($id),
+                            Ref::outside($card->id),
+                            $card->corners(),
+                            why: 'stuck to the inside',
+                            contact_mm2: $ring->area(),
+                        ),
+                    ],
+                ),
+            );
         }
 
         return $set;
@@ -94,8 +130,19 @@ final readonly class MouthParts
         $ratio = $this->building->scale->ratio;
         $skin = $this->building->methods->skin;
 
-        return new BrickArt(PaperParts::bond($this->place->span->form->wall->finish), $gauge->brick_mm / $ratio, $gauge->course_mm / $ratio, $gauge->joint_mm / $ratio,
-            -$this->building->scale->modelMm($this->place->span->block->base), false, [0.0, $length], [], $skin->brick, $skin->mortar, $receding);
+        return new BrickArt(
+            PaperParts::bond($this->place->span->form->wall->finish),
+            $gauge->brick_mm / $ratio,
+            $gauge->course_mm / $ratio,
+            $gauge->joint_mm / $ratio,
+            -$this->building->scale->modelMm($this->place->span->block->base),
+            false,
+            [0.0, $length],
+            [],
+            $skin->brick,
+            $skin->mortar,
+            $receding,
+        );
     }
 
     /**
@@ -112,14 +159,36 @@ final readonly class MouthParts
         $ring = new Ring(array_map($frame->project(...), $corners));
         $box = $ring->bounds();
         $style = $this->place->opening->opening->style;
-        $sizes = [Figure::measured($style->w, $this->building->scale, 'opening'), Figure::measured($style->h, $this->building->scale, 'opening')];
+        $sizes = [
+            Figure::measured($style->w, $this->building->scale, 'opening'),
+            Figure::measured($style->h, $this->building->scale, 'opening'),
+        ];
         $depth = Figure::given($this->place->shape->end, 'true depth')->less($this->place->shape->start, 'less the wall');
         $layer = $this->place->layer;
 
-        return Part::of($id, 'M', $name, 'trim', $layer->stock, $layer->thickness_mm, new Outline($ring, [new Edge('front', 'clearance'), new Edge('side', 'clearance'), new Edge('back', 'clearance'), new Edge('other side', 'clearance')]), [$frame], [
-            'width' => $sizes[abs($along->z) > 0.5 ? 1 : 0]->to($box->width(), 'lips, card beside it, and its taper'),
-            'height' => (str_ends_with($id, '.end') ? $sizes[1] : $depth)->to($box->height(), 'along its slope'),
-        ], marks: self::marks($drawn, $frame));
+        return Part::of(
+            $id,
+            'M',
+            $name,
+            'trim',
+            $layer->stock,
+            $layer->thickness_mm,
+            new Outline(
+                $ring,
+                [
+                    new Edge('front', 'clearance'),
+                    new Edge('side', 'clearance'),
+                    new Edge('back', 'clearance'),
+                    new Edge('other side', 'clearance'),
+                ],
+            ),
+            [$frame],
+            [
+                'width' => $sizes[abs($along->z) > 0.5 ? 1 : 0]->to($box->width(), 'lips, card beside it, and its taper'),
+                'height' => (str_ends_with($id, '.end') ? $sizes[1] : $depth)->to($box->height(), 'along its slope'),
+            ],
+            marks: self::marks($drawn, $frame),
+        );
     }
 
     /**
@@ -128,7 +197,10 @@ final readonly class MouthParts
      */
     private static function marks(array $lines, Frame $frame): array
     {
-        return array_map(static fn (array $line): Mark => new Mark([$frame->project($line[0]), $frame->project($line[1])], $line[2]), $lines);
+        return array_map(
+            static fn (array $line): Mark => new Mark([$frame->project($line[0]), $frame->project($line[1])], $line[2]),
+            $lines,
+        );
     }
 
     /**
@@ -145,7 +217,8 @@ final readonly class MouthParts
                 $met = Meeting::onFace($parts[$name], 0, $piece->part, 'inside');
                 if ($met !== null) {
                     $joints[] = new Joint('butt', Ref::edge($parts[$name]->id, 0), Ref::inside($piece->part->id), $met->ends, $met->length,
-                        free_mm: max(0.0, $parts[$name]->outline->ring->edgeLength(0) - $met->length), why: 'stuck behind the wall, round the opening', touch: $met->touch === 'strip' ? null : $met->touch);
+                        free_mm: max(0.0, $parts[$name]->outline->ring->edgeLength(0) - $met->length),
+                        why: 'stuck behind the wall, round the opening', touch: $met->touch === 'strip' ? null : $met->touch);
                 }
             }
         }
@@ -162,11 +235,21 @@ final readonly class MouthParts
     private function among(array $parts): array
     {
         $joints = [];
-        foreach ([['left', 1, 'floor'], ['left', 3, 'top'], ['right', 3, 'floor'], ['right', 1, 'top'], ['floor', 2, 'end'], ['top', 2, 'end'], ['left', 2, 'end'], ['right', 2, 'end']] as [$one, $edge, $other]) {
+        foreach ([
+            ['left', 1, 'floor'], ['left', 3, 'top'], ['right', 3, 'floor'], ['right', 1, 'top'],
+            ['floor', 2, 'end'], ['top', 2, 'end'], ['left', 2, 'end'], ['right', 2, 'end'],
+        ] as [$one, $edge, $other]) {
             $met = Meeting::onFace($parts[$one], $edge, $parts[$other], 'outside');
             if ($met !== null) {
-                $joints[] = new Joint('butt', Ref::edge($parts[$one]->id, $edge), Ref::outside($parts[$other]->id), $met->ends, $met->length,
-                    free_mm: max(0.0, $parts[$one]->outline->ring->edgeLength($edge) - $met->length), touch: $met->touch === 'strip' ? null : $met->touch);
+                $joints[] = new Joint(
+                    'butt',
+                    Ref::edge($parts[$one]->id, $edge),
+                    Ref::outside($parts[$other]->id),
+                    $met->ends,
+                    $met->length,
+                    free_mm: max(0.0, $parts[$one]->outline->ring->edgeLength($edge) - $met->length),
+                    touch: $met->touch === 'strip' ? null : $met->touch,
+                );
             }
         }
 

@@ -75,27 +75,52 @@ final readonly class MouthPlace
         return self::within($building, $walls, $span, $opening, $mouth, $distance, $problems);
     }
 
-    private static function within(Building $building, Walls $walls, WallSpan $span, OpeningForm $opening, Mouth $mouth, float $distance, Problems $problems): ?self
-    {
+    private static function within(
+        Building $building,
+        Walls $walls,
+        WallSpan $span,
+        OpeningForm $opening,
+        Mouth $mouth,
+        float $distance,
+        Problems $problems,
+    ): ?self {
         $layer = $span->stack->layers[$span->innermost()];
         $start = $span->stack->thickness_mm;
         $axis = $mouth->axis->mm ?? $opening->shape->height / 2.0;
         $floor = BaseParts::topOf($building);
         $foot = MouthShape::footOf($opening, $floor, $layer->thickness_mm);
         if ($mouth->depth->mm < $start + 2.0 * $layer->thickness_mm) {
-            $problems->add("$mouth->path.depth", 'relief.shallow', ['given' => round($mouth->depth->mm, 2), 'least' => round($start + 2.0 * $layer->thickness_mm, 2)]);
+            $problems->add(
+                "$mouth->path.depth",
+                'relief.shallow',
+                ['given' => round($mouth->depth->mm, 2), 'least' => round($start + 2.0 * $layer->thickness_mm, 2)],
+            );
 
             return null;
         }
         if ($opening->sill + $axis < $foot || $axis > $opening->shape->height) {
-            $problems->add("$mouth->path.axis", 'mouth.axis', ['given' => round($axis, 2), 'least' => round($foot - $opening->sill, 2), 'most' => round($opening->shape->height, 2)]);
+            $problems->add(
+                "$mouth->path.axis",
+                'mouth.axis',
+                ['given' => round($axis, 2), 'least' => round($foot - $opening->sill, 2), 'most' => round($opening->shape->height, 2)],
+            );
 
             return null;
         }
         try {
-            $view = OnePoint::of(new Vec2(($opening->left + $opening->right()) / 2.0, -$distance), $start, $mouth->depth->mm - $start, $mouth->apparent->mm - $start, $opening->sill + $axis);
+            $view = OnePoint::of(
+                new Vec2(($opening->left + $opening->right()) / 2.0, -$distance),
+                $start,
+                $mouth->depth->mm - $start,
+                $mouth->apparent->mm - $start,
+                $opening->sill + $axis,
+            );
         } catch (InvalidInput) {
-            $problems->add("$mouth->path.apparent", 'perspective.no-deeper', ['apparent' => round($mouth->apparent->mm, 2), 'depth' => round($mouth->depth->mm, 2)]);
+            $problems->add(
+                "$mouth->path.apparent",
+                'perspective.no-deeper',
+                ['apparent' => round($mouth->apparent->mm, 2), 'depth' => round($mouth->depth->mm, 2)],
+            );
 
             return null;
         }

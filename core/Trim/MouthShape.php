@@ -93,20 +93,44 @@ final readonly class MouthShape
     /**
      * Each from its front edge round, as it is seen from within, counter-clockwise.
      *
-     * @return array{floor: non-empty-list<Vec3>, right: non-empty-list<Vec3>, top: non-empty-list<Vec3>, left: non-empty-list<Vec3>, end: non-empty-list<Vec3>}
+     * @return array{floor: non-empty-list<Vec3>, right: non-empty-list<Vec3>, top: non-empty-list<Vec3>, left: non-empty-list<Vec3>,
+     *     end: non-empty-list<Vec3>}
      */
     public function faces(): array
     {
         $wide = $this->t / sqrt(1.0 - $this->side ** 2);
         $start = $this->start;
         // Square ends lean past what is seen of them: so much each stops short.
-        [$side, $floor, $top] = array_map(fn (float $lean): float => $this->end - $this->t * $lean, [$this->side, $this->rise, $this->fall]);
+        [$side, $floor, $top] = array_map(
+            fn (float $lean): float => $this->end - $this->t * $lean,
+            [$this->side, $this->rise, $this->fall],
+        );
 
         return [
-            'floor' => [$this->at($this->left, $this->foot, $start, -$wide), $this->at($this->right, $this->foot, $start, $wide), $this->at($this->right, $this->foot, $floor, $wide), $this->at($this->left, $this->foot, $floor, -$wide)],
-            'right' => [$this->at($this->right, $this->foot, $start), $this->at($this->right, $this->head, $start), $this->at($this->right, $this->head, $side), $this->at($this->right, $this->foot, $side)],
-            'top' => [$this->at($this->right, $this->head, $start, $wide), $this->at($this->left, $this->head, $start, -$wide), $this->at($this->left, $this->head, $top, -$wide), $this->at($this->right, $this->head, $top, $wide)],
-            'left' => [$this->at($this->left, $this->head, $start), $this->at($this->left, $this->foot, $start), $this->at($this->left, $this->foot, $side), $this->at($this->left, $this->head, $side)],
+            'floor' => [
+                $this->at($this->left, $this->foot, $start, -$wide),
+                $this->at($this->right, $this->foot, $start, $wide),
+                $this->at($this->right, $this->foot, $floor, $wide),
+                $this->at($this->left, $this->foot, $floor, -$wide),
+            ],
+            'right' => [
+                $this->at($this->right, $this->foot, $start),
+                $this->at($this->right, $this->head, $start),
+                $this->at($this->right, $this->head, $side),
+                $this->at($this->right, $this->foot, $side),
+            ],
+            'top' => [
+                $this->at($this->right, $this->head, $start, $wide),
+                $this->at($this->left, $this->head, $start, -$wide),
+                $this->at($this->left, $this->head, $top, -$wide),
+                $this->at($this->right, $this->head, $top, $wide),
+            ],
+            'left' => [
+                $this->at($this->left, $this->head, $start),
+                $this->at($this->left, $this->foot, $start),
+                $this->at($this->left, $this->foot, $side),
+                $this->at($this->left, $this->head, $side),
+            ],
             'end' => $this->endFace($wide),
         ];
     }
@@ -121,7 +145,9 @@ final readonly class MouthShape
     public function side(string $name): array
     {
         $deep = $this->view->apparent;
-        [$corner, $along] = $name === 'left' ? [new Vec2($this->left, $this->start), new Vec2(0.0, 1.0)] : [new Vec2($this->right, $this->start + $deep), new Vec2(0.0, -1.0)];
+        [$corner, $along] = $name === 'left'
+            ? [new Vec2($this->left, $this->start), new Vec2(0.0, 1.0)]
+            : [new Vec2($this->right, $this->start + $deep), new Vec2(0.0, -1.0)];
         [$from, $to] = [$this->view->plan($corner), $this->view->plan($corner->plus($along->times($deep)))];
         $origin = $this->place($from->x, $from->y, 0.0);
         $way = $this->place($to->x, $to->y, 0.0)->minus($origin);
@@ -141,11 +167,19 @@ final readonly class MouthShape
         $over = self::MARGIN_MM + $wide;
         $down = static fn (float $lean, float $t): float => self::MARGIN_MM + $t / sqrt(1.0 - $lean ** 2);
         [$x0, $x1] = [$this->across($this->left, $this->end) - $over, $this->across($this->right, $this->end) + $over];
-        [$z0, $z1] = [$this->up($this->foot, $this->end) - $down($this->rise, $this->t), $this->up($this->head, $this->end) + $down($this->fall, $this->t)];
+        [$z0, $z1] = [
+            $this->up($this->foot, $this->end) - $down($this->rise, $this->t),
+            $this->up($this->head, $this->end) + $down($this->fall, $this->t),
+        ];
         // It stands on the building's own floor at the lowest.
         $z0 = max($z0, $this->floor);
 
-        return [$this->place($x0, $this->end, $z0), $this->place($x1, $this->end, $z0), $this->place($x1, $this->end, $z1), $this->place($x0, $this->end, $z1)];
+        return [
+            $this->place($x0, $this->end, $z0),
+            $this->place($x1, $this->end, $z0),
+            $this->place($x1, $this->end, $z1),
+            $this->place($x0, $this->end, $z1),
+        ];
     }
 
     /** Where a line along x comes to lie at a true depth. */
@@ -179,7 +213,13 @@ final readonly class MouthShape
         for ($i = 1; $i < self::UNITS; $i++) {
             $apparent = $this->view->apparent * $i / self::UNITS;
             $y = $this->start + $this->view->trueDepth($apparent);
-            $lines[] = $isSide ? [$this->at($x, $this->foot, $y), $this->at($x, $this->head, $y), ''] : [$this->at($this->left, $z, $y), $this->at($this->right, $z, $y), $name === 'floor' ? sprintf('%.0f', $this->start + $apparent) : ''];
+            $lines[] = $isSide
+                ? [$this->at($x, $this->foot, $y), $this->at($x, $this->head, $y), '']
+                : [
+                    $this->at($this->left, $z, $y),
+                    $this->at($this->right, $z, $y),
+                    $name === 'floor' ? sprintf('%.0f', $this->start + $apparent) : '',
+                ];
         }
 
         return $lines;

@@ -130,7 +130,9 @@ final readonly class PanelParts
         $panes = $opening->opening->style->frame;
         $shape = $opening->shape;
 
-        return $panes === null ? [] : array_map($shape->placed(...), (new PaneLayout($shape->true ?? $shape, $panes, $scale, self::CLEARANCE_MM))->holes());
+        return $panes === null
+            ? []
+            : array_map($shape->placed(...), (new PaneLayout($shape->true ?? $shape, $panes, $scale, self::CLEARANCE_MM))->holes());
     }
 
     private function outline(OpeningForm $opening, float $inset): Outline
@@ -159,12 +161,18 @@ final readonly class PanelParts
     {
         $style = $opening->opening->style;
         $sides = $opening->reachesFoot() ? 1.0 : 2.0;
-        $size = ['width' => Figure::measured($style->w, $this->building->scale, 'opening'), 'height' => Figure::measured($style->h, $this->building->scale, 'opening')];
+        $size = [
+            'width' => Figure::measured($style->w, $this->building->scale, 'opening'),
+            'height' => Figure::measured($style->h, $this->building->scale, 'opening'),
+        ];
         if ($opening->true !== null) {
             // Its sides are not square to each other: what the insets come to follows from its shape.
             $box = $opening->shape->ring(-$inset, $opening->reachesFoot() ? 0.0 : -$inset)->bounds();
 
-            return ['width' => $size['width']->to($box->width(), 'where it recedes'), 'height' => $size['height']->to($box->height(), 'where it recedes')];
+            return [
+                'width' => $size['width']->to($box->width(), 'where it recedes'),
+                'height' => $size['height']->to($box->height(), 'where it recedes'),
+            ];
         }
 
         return [
@@ -214,12 +222,28 @@ final readonly class PanelParts
         $why = 'stands in the opening';
         $wall = $piece->part->id;
         if (! $opening->reachesFoot()) {
-            return [new Joint('clearance', Ref::outline($panel->id, $copy), Ref::hole($wall, $piece->shape->holeOf[$opening->id]), $panel->corners($copy), gap_mm: $gap, why: $why)];
+            return [
+                new Joint(
+                    'clearance',
+                    Ref::outline($panel->id, $copy),
+                    Ref::hole($wall, $piece->shape->holeOf[$opening->id]),
+                    $panel->corners($copy),
+                    gap_mm: $gap,
+                    why: $why,
+                ),
+            ];
         }
         $joints = [];
         foreach (['-jamb-left', '-head', '-jamb-right'] as $name) {
             foreach ($piece->shape->outline->edgesNamed($opening->id.$name) as $edge) {
-                $joints[] = new Joint('clearance', Ref::edge($wall, $edge), Ref::outline($panel->id, $copy), $panel->corners($copy), gap_mm: $gap, why: $why);
+                $joints[] = new Joint(
+                    'clearance',
+                    Ref::edge($wall, $edge),
+                    Ref::outline($panel->id, $copy),
+                    $panel->corners($copy),
+                    gap_mm: $gap,
+                    why: $why,
+                );
             }
         }
 
@@ -242,15 +266,27 @@ final readonly class PanelParts
             $id, 'G', ucfirst($opening->style->id).' glazing', 'trim', $stock, $stock->thickness_mm, new Outline($ring, $edges),
             $this->frames($forms, $depth + $frame->thickness),
             [
-                'width' => $workings['width']->less($glue, 'less 2 × '.self::GLASS_INSET_MM.', room for glue')->to($box->width(), 'where it recedes'),
-                'height' => $workings['height']->less($first->reachesFoot() ? self::CLEARANCE_MM + $glue : $glue, 'less room for glue')->to($box->height(), 'where it recedes'),
+                'width' => $workings['width']
+                    ->less($glue, 'less 2 × '.self::GLASS_INSET_MM.', room for glue')
+                    ->to($box->width(), 'where it recedes'),
+                'height' => $workings['height']->less(
+                    $first->reachesFoot() ? self::CLEARANCE_MM + $glue : $glue,
+                    'less room for glue',
+                )->to($box->height(), 'where it recedes'),
             ],
         );
         // Both shapes in the opening's own frame: the area on which the glass touches the frame.
         $shared = $this->touching($ring, $this->panes($first));
         $joints = [];
         foreach (array_keys($forms) as $copy) {
-            $joints[] = new Joint('lap', Ref::inside($frame->id, $copy), Ref::outside($id, $copy), $part->corners($copy), why: 'glass stuck behind the frame', contact_mm2: $shared);
+            $joints[] = new Joint(
+                'lap',
+                Ref::inside($frame->id, $copy),
+                Ref::outside($id, $copy),
+                $part->corners($copy),
+                why: 'glass stuck behind the frame',
+                contact_mm2: $shared,
+            );
         }
 
         return new PartSet([$part], $joints);
@@ -259,7 +295,8 @@ final readonly class PanelParts
     /** @param  list<Ring>  $panes */
     private function touching(Ring $glass, array $panes): float
     {
-        $open = static fn (): float => array_sum(array_map(static fn (Ring $pane): float => Clip::sharedArea(new Region($glass), new Region($pane)), $panes));
+        $open = static fn (): float =>
+            array_sum(array_map(static fn (Ring $pane): float => Clip::sharedArea(new Region($glass), new Region($pane)), $panes));
 
         return $glass->area() - $this->recall->of(Recall::question('panes', $glass, $panes), $open);
     }

@@ -27,7 +27,8 @@ return new class extends Migration
         // Kept kits can be derived again.
         DB::table('kits')->delete();
         Schema::table('kits', function (Blueprint $table): void {
-            // Each part's fingerprints of cut and print and how often it is cut, by its id: what comparing revisions needs, without the kit.
+            // Each part's fingerprints of cut and print and how often it is cut, by its id: what comparing revisions needs, without the
+            // kit.
             $table->jsonb('parts');
         });
         // Answers are long texts that are written once and read at once: quick to pack matters more than small.
@@ -36,7 +37,10 @@ return new class extends Migration
 
     public function down(): void
     {
-        Schema::table('revisions', fn (Blueprint $table) => $table->dropColumn(['name', 'kind', 'stands_for', 'before', 'redo', 'parts_changed']));
+        Schema::table(
+            'revisions',
+            fn (Blueprint $table) => $table->dropColumn(['name', 'kind', 'stands_for', 'before', 'redo', 'parts_changed']),
+        );
         Schema::table('kits', fn (Blueprint $table) => $table->dropColumn('parts'));
     }
 };

@@ -29,7 +29,13 @@ final readonly class MarrowmereSeeder
             $project = $user->projects()->create(['name' => 'Marrowmere branch']);
             foreach (self::BUILDINGS as $name) {
                 $text = file_get_contents(base_path("docs/examples/$name.json"));
-                $this->create->execute($project, $user, (string) Str::uuid(), $text === false ? throw new RuntimeException("The example $name is missing") : $text, null);
+                $this->create->execute(
+                    $project,
+                    $user,
+                    (string) Str::uuid(),
+                    $text === false ? throw new RuntimeException("The example $name is missing") : $text,
+                    null,
+                );
             }
         });
     }

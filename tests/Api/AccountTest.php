@@ -12,13 +12,18 @@ final class AccountTest extends ApiTestCase
     public function testRegisterSignOutAndInAgain(): void
     {
         $this->getJson('/api/me')->assertOk()->assertJson(['user' => null, 'demo' => false]);
-        $answer = $this->postJson('/api/register', ['name' => 'Ada Fenn', 'email' => 'Ada@marrowmere.example', 'password' => 'a long password']);
+        $answer = $this->postJson(
+            '/api/register',
+            ['name' => 'Ada Fenn', 'email' => 'Ada@marrowmere.example', 'password' => 'a long password'],
+        );
         $answer->assertStatus(201)->assertJsonPath('user.email', 'ada@marrowmere.example');
         self::assertMatches('api.schema.json#/$defs/account', self::decoded($answer));
         self::assertNotSame('a long password', User::query()->firstOrFail()->password, 'passwords are hashed');
         $this->postJson('/api/sign-out')->assertOk()->assertJsonPath('user', null);
         $this->getJson('/api/projects')->assertUnauthorized();
-        $this->postJson('/api/sign-in', ['email' => 'ada@marrowmere.example', 'password' => 'another password'])->assertStatus(422)->assertJsonPath('errors.email.0', 'Address and password do not belong together.');
+        $this->postJson('/api/sign-in', ['email' => 'ada@marrowmere.example', 'password' => 'another password'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.email.0', 'Address and password do not belong together.');
         $this->postJson('/api/sign-in', ['email' => 'ADA@marrowmere.example', 'password' => 'a long password'])->assertOk();
         $this->getJson('/api/projects')->assertOk()->assertJson(['projects' => []]);
     }
@@ -26,8 +31,12 @@ final class AccountTest extends ApiTestCase
     public function testRefusesWhatIsNoAccount(): void
     {
         $this->person();
-        $this->postJson('/api/register', ['name' => '', 'email' => 'no address', 'password' => 'short'])->assertStatus(422)->assertJsonValidationErrors(['name', 'email', 'password']);
-        $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'Ada-Fenn@marrowmere.example', 'password' => 'a long password'])->assertStatus(422)->assertJsonValidationErrors(['email']);
+        $this->postJson('/api/register', ['name' => '', 'email' => 'no address', 'password' => 'short'])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors(['name', 'email', 'password']);
+        $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'Ada-Fenn@marrowmere.example', 'password' => 'a long password'])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors(['email']);
     }
 
     public function testTheDemoIsOpenWhereItIsLoaded(): void
@@ -35,7 +44,9 @@ final class AccountTest extends ApiTestCase
         $this->postJson('/api/demo')->assertNotFound();
         $this->app->make(MarrowmereSeeder::class)->run();
         $this->postJson('/api/demo')->assertOk()->assertJsonPath('user.name', 'Demo visitor');
-        $this->getJson('/api/projects')->assertJsonPath('projects.0.name', 'Marrowmere branch')->assertJsonPath('projects.0.buildings.*.name', ['Marrowmere Creamery', 'Marrowmere halt', 'Ropewalk Row', 'Weigh office']);
+        $this->getJson('/api/projects')
+            ->assertJsonPath('projects.0.name', 'Marrowmere branch')
+            ->assertJsonPath('projects.0.buildings.*.name', ['Marrowmere Creamery', 'Marrowmere halt', 'Ropewalk Row', 'Weigh office']);
     }
 
     public function testSigningInIsLimited(): void

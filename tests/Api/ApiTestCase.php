@@ -59,7 +59,10 @@ abstract class ApiTestCase extends TestCase
      */
     protected function edit(Building $building, int $base, array $edits, ?string $clientId = null): TestResponse
     {
-        return $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => $clientId ?? (string) Str::uuid(), 'base' => $base, 'edits' => $edits]);
+        return $this->postJson(
+            "/api/buildings/$building->id/revisions",
+            ['client_id' => $clientId ?? (string) Str::uuid(), 'base' => $base, 'edits' => $edits],
+        );
     }
 
     protected static function assertMatches(string $schema, mixed $value): void
@@ -69,7 +72,10 @@ abstract class ApiTestCase extends TestCase
         $validator->resolver()?->registerPrefix('https://chartula.example/schema/', dirname(__DIR__, 2).'/docs/schema/');
         $result = $validator->validate(json_decode((string) json_encode($value)), "https://chartula.example/schema/$schema");
         $error = $result->error();
-        self::assertTrue($result->isValid(), $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error), JSON_PRETTY_PRINT));
+        self::assertTrue(
+            $result->isValid(),
+            $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error), JSON_PRETTY_PRINT),
+        );
     }
 
     /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer */

@@ -24,19 +24,37 @@ final class ArchiveTest extends ApiTestCase
         $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 2, 'undo' => true]);
         $this->patchJson("/api/buildings/$building->id/revisions/2", ['name' => 'Taller']);
         $this->postJson("/api/buildings/$building->id/prints", ['client_id' => (string) Str::uuid(), 'which' => 'all']);
-        $this->patchJson("/api/buildings/$building->id/pieces", ['pieces' => [['part' => 'main.front.core', 'copy' => 0]], 'state' => 'fixed']);
+        $this->patchJson(
+            "/api/buildings/$building->id/pieces",
+            ['pieces' => [['part' => 'main.front.core', 'copy' => 0]], 'state' => 'fixed'],
+        );
         $file = $this->archiveOf($building->project_id);
 
         $this->actingAs($this->person('Bede Osier'));
-        $answer = $this->import($file)->assertStatus(201)->assertJsonPath('project.name', 'Harbour end')->assertJsonPath('project.buildings.0.revision', 3);
+        $answer = $this->import($file)
+            ->assertStatus(201)
+            ->assertJsonPath('project.name', 'Harbour end')
+            ->assertJsonPath('project.buildings.0.revision', 3);
         $copy = Building::query()->whereKey($answer->json('project.buildings.0.id'))->firstOrFail();
         self::assertNotSame($building->id, $copy->id);
-        $told = static fn (Building $b): array => $b->revisions()->orderBy('number')->get()->map(static fn (Revision $r): array => [RevisionResource::make($r)->resolve(), $r->text, $r->stands_for, $r->before, $r->redo, $r->faults, $r->client_id])->all();
+        $told = static fn (Building $b): array => $b->revisions()
+            ->orderBy('number')
+            ->get()
+            ->map(
+                static fn (Revision $r): array =>
+                    [RevisionResource::make($r)->resolve(), $r->text, $r->stands_for, $r->before, $r->redo, $r->faults, $r->client_id],
+            )
+            ->all();
         self::assertSame($told($building), $told($copy));
-        $pieces = static fn (Building $b): array => $b->pieces()->get()->map(static fn (Piece $p): array => [$p->part, $p->copy, $p->state, $p->record, $p->print_id !== null])->all();
+        $pieces = static fn (Building $b): array => $b->pieces()
+            ->get()
+            ->map(static fn (Piece $p): array => [$p->part, $p->copy, $p->state, $p->record, $p->print_id !== null])
+            ->all();
         self::assertSame($pieces($building), $pieces($copy));
         // It goes on from there: what was undone can be done again, and what is fixed is known.
-        $this->postJson("/api/buildings/$copy->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 3, 'redo' => true])->assertStatus(409)->assertJsonPath('code', 'fixed');
+        $this->postJson("/api/buildings/$copy->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 3, 'redo' => true])
+            ->assertStatus(409)
+            ->assertJsonPath('code', 'fixed');
         $this->getJson("/api/buildings/$copy->id/made")->assertJsonPath('counts.fixed', 1)->assertJsonPath('prints.0.what', 'all sheets');
     }
 
@@ -62,7 +80,10 @@ final class ArchiveTest extends ApiTestCase
         yield 'a folder outside' => [['buildings' => [['folder' => '../../etc']]], 'project.json.buildings.0.folder'];
         yield 'a missing revision' => [['buildings' => [['folder' => 'buildings/09-none']]], 'buildings/09-none/00001.json'];
         yield 'numbers out of order' => [['buildings' => [['revisions' => [['number' => 4]]]]], 'buildings.0.revisions.0'];
-        yield 'a piece that is none' => [['buildings' => [['pieces' => [['part' => 'x', 'copy' => 0, 'state' => 'cut', 'print' => null, 'record' => ['id' => 5]]]]]], 'buildings.0.pieces.0.record'];
+        yield 'a piece that is none' => [
+            ['buildings' => [['pieces' => [['part' => 'x', 'copy' => 0, 'state' => 'cut', 'print' => null, 'record' => ['id' => 5]]]]]],
+            'buildings.0.pieces.0.record',
+        ];
     }
 
     public function testAFileThatCallsAFaultyRevisionSoundIsNotBelieved(): void
@@ -73,7 +94,10 @@ final class ArchiveTest extends ApiTestCase
         $file = $this->archiveOf($building->project_id);
         $zip = new ZipArchive;
         $zip->open($file);
-        $zip->addFromString('project.json', str_replace('"is_sound": false', '"is_sound": true', (string) $zip->getFromName('project.json')));
+        $zip->addFromString(
+            'project.json',
+            str_replace('"is_sound": false', '"is_sound": true', (string) $zip->getFromName('project.json')),
+        );
         $zip->close();
         $copy = $this->import($file)->assertStatus(201)->json('project.buildings.0.id');
         self::assertIsString($copy);
@@ -85,13 +109,17 @@ final class ArchiveTest extends ApiTestCase
         $this->actingAs($this->person());
         $file = (string) tempnam(sys_get_temp_dir(), 'no');
         file_put_contents($file, 'not a zip');
-        $this->import($file)->assertStatus(422)->assertJsonPath('problems.0.text', 'this is no archive of a project; choose a file that was downloaded as one');
+        $this->import($file)
+            ->assertStatus(422)
+            ->assertJsonPath('problems.0.text', 'this is no archive of a project; choose a file that was downloaded as one');
         $this->postJson('/api/projects/import')->assertStatus(422);
     }
 
     private function archiveOf(string $project): string
     {
-        $answer = $this->get("/api/projects/$project/archive")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename=harbour-end.chartula.zip');
+        $answer = $this->get("/api/projects/$project/archive")
+            ->assertOk()
+            ->assertHeader('Content-Disposition', 'attachment; filename=harbour-end.chartula.zip');
         $file = (string) tempnam(sys_get_temp_dir(), 'zip');
         file_put_contents($file, $answer->streamedContent());
 
@@ -101,6 +129,10 @@ final class ArchiveTest extends ApiTestCase
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function import(string $file): TestResponse
     {
-        return $this->post('/api/projects/import', ['archive' => new UploadedFile($file, 'harbour-end.chartula.zip', 'application/zip', null, true)], ['Accept' => 'application/json']);
+        return $this->post(
+            '/api/projects/import',
+            ['archive' => new UploadedFile($file, 'harbour-end.chartula.zip', 'application/zip', null, true)],
+            ['Accept' => 'application/json'],
+        );
     }
 }

@@ -15,10 +15,16 @@ final class FilesAndLengthsTest extends ApiTestCase
         $building = $this->buildingOf($this->person());
         $pdf = $this->get("/api/buildings/$building->id/sheets.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
         self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
-        self::assertSame($pdf->getContent(), $this->get("/api/buildings/$building->id/sheets.pdf")->getContent(), 'the same revision, the same bytes');
+        self::assertSame(
+            $pdf->getContent(),
+            $this->get("/api/buildings/$building->id/sheets.pdf")->getContent(),
+            'the same revision, the same bytes',
+        );
         $kit = $this->get("/api/buildings/$building->id/kit.json")->assertOk();
         self::assertMatches('kit.schema.json', self::decoded($kit));
-        $this->get("/api/buildings/$building->id/sheets/1.svg?download=1")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-sheet-1.svg"');
+        $this->get("/api/buildings/$building->id/sheets/1.svg?download=1")
+            ->assertOk()
+            ->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-sheet-1.svg"');
         $this->get("/api/buildings/$building->id/parts/main.front.paper.svg?art=1")->assertOk();
         $this->get("/api/buildings/$building->id/sheets/99.svg")->assertNotFound();
         $this->get("/api/buildings/$building->id/parts/main.attic.svg")->assertNotFound();
@@ -27,14 +33,30 @@ final class FilesAndLengthsTest extends ApiTestCase
     public function testFilesForOtherProgramsAndSimulatedDevices(): void
     {
         $building = $this->buildingOf($this->person());
-        foreach (['sheets.dxf' => "  0\nSECTION", 'cutlist.csv' => 'label,part,name', 'model.obj' => '# Weigh office'] as $file => $begins) {
-            $answer = $this->get("/api/buildings/$building->id/$file")->assertOk()->assertHeader('Content-Disposition', "attachment; filename=\"weigh-office-$file\"");
+        foreach ([
+            'sheets.dxf' => "  0\nSECTION",
+            'cutlist.csv' => 'label,part,name',
+            'model.obj' => '# Weigh office',
+        ] as $file => $begins) {
+            $answer = $this->get("/api/buildings/$building->id/$file")
+                ->assertOk()
+                ->assertHeader('Content-Disposition', "attachment; filename=\"weigh-office-$file\"");
             self::assertStringStartsWith($begins, (string) $answer->getContent());
         }
-        self::assertStringStartsWith("IN;\nCO\"Weigh office, sheet 2, greyboard-1, 210 x 297 mm\";\nSP2;", (string) $this->get("/api/buildings/$building->id/sheets/2.plt")->assertOk()->getContent());
-        $cut = $this->getJson("/api/buildings/$building->id/sheets/2/cut")->assertOk()->assertJsonPath('findings', [])->assertJsonPath('passes', 5);
+        self::assertStringStartsWith(
+            "IN;\nCO\"Weigh office, sheet 2, greyboard-1, 210 x 297 mm\";\nSP2;",
+            (string) $this->get("/api/buildings/$building->id/sheets/2.plt")->assertOk()->getContent(),
+        );
+        $cut = $this->getJson("/api/buildings/$building->id/sheets/2/cut")
+            ->assertOk()
+            ->assertJsonPath('findings', [])
+            ->assertJsonPath('passes', 5);
         self::assertMatches('api.schema.json#/$defs/cut', self::decoded($cut));
-        $png = (string) $this->get("/api/buildings/$building->id/sheets/2/printed.png?across=99.3")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+        $png = (string) $this
+            ->get("/api/buildings/$building->id/sheets/2/printed.png?across=99.3")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/png')
+            ->getContent();
         // A4 at 150 dots an inch.
         self::assertSame([1241, 1754], array_slice((array) getimagesizefromstring($png), 0, 2));
         $this->getJson("/api/buildings/$building->id/sheets/2/printed.png?across=80")->assertStatus(422);
@@ -46,9 +68,12 @@ final class FilesAndLengthsTest extends ApiTestCase
     public function testTheFinderWorksWithABuildingAndWithoutOne(): void
     {
         $building = $this->buildingOf($this->person());
-        $found = $this->getJson("/api/buildings/$building->id/find?text=".urlencode('7ft 6in'))->assertOk()->assertJsonPath('results.0.copy', '30.00 mm');
+        $found = $this->getJson("/api/buildings/$building->id/find?text=".urlencode('7ft 6in'))
+            ->assertOk()
+            ->assertJsonPath('results.0.copy', '30.00 mm');
         self::assertMatches('api.schema.json#/$defs/found', self::decoded($found));
-        $this->getJson("/api/buildings/$building->id/find?text=W2")->assertJsonPath('results.0.to', ['what' => 'part', 'id' => 'main.front.core']);
+        $this->getJson("/api/buildings/$building->id/find?text=W2")
+            ->assertJsonPath('results.0.to', ['what' => 'part', 'id' => 'main.front.core']);
         $this->getJson('/api/find?scale=1:87.1&text=6ft')->assertJsonPath('results.0.text', '6ft of the real thing is 21.00 mm at 1:87.1');
         $help = $this->getJson('/api/find?text=nonsense')->assertJsonPath('results', []);
         self::assertMatches('api.schema.json#/$defs/found', self::decoded($help));
@@ -59,10 +84,16 @@ final class FilesAndLengthsTest extends ApiTestCase
     {
         $building = $this->buildingOf($this->person());
         $this->edit($building, 1, [['op' => 'set', 'path' => 'blocks.0.walls.0.openings.1.from', 'value' => '17ft']]);
-        $stand = $this->getJson("/api/buildings/$building->id/stand")->assertOk()->assertJsonPath('revision', 1)->assertJsonCount(27, 'pieces');
+        $stand = $this->getJson("/api/buildings/$building->id/stand")
+            ->assertOk()
+            ->assertJsonPath('revision', 1)
+            ->assertJsonCount(27, 'pieces');
         self::assertMatches('api.schema.json#/$defs/stand', self::decoded($stand));
         $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(58, 'measures');
-        $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => (string) \Illuminate\Support\Str::uuid(), 'base' => 2, 'undo' => true]);
+        $this->postJson(
+            "/api/buildings/$building->id/revisions",
+            ['client_id' => (string) \Illuminate\Support\Str::uuid(), 'base' => 2, 'undo' => true],
+        );
         $fit = $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(58, 'measures');
         self::assertMatches('api.schema.json#/$defs/fit', self::decoded($fit));
     }
@@ -71,7 +102,9 @@ final class FilesAndLengthsTest extends ApiTestCase
     {
         $user = $this->person();
         $building = $this->buildingOf($user);
-        $this->patchJson("/api/projects/$building->project_id", ['name' => 'Salt quay'])->assertOk()->assertJsonPath('project.name', 'Salt quay');
+        $this->patchJson("/api/projects/$building->project_id", ['name' => 'Salt quay'])
+            ->assertOk()
+            ->assertJsonPath('project.name', 'Salt quay');
         $this->patchJson("/api/projects/$building->project_id", ['name' => ''])->assertStatus(422);
         $this->deleteJson("/api/projects/$building->project_id")->assertNoContent();
         self::assertSame(0, Project::query()->count() + Building::query()->count());
@@ -93,7 +126,10 @@ final class FilesAndLengthsTest extends ApiTestCase
 
     public function testWhatIsNoLengthIsSaidAtItsField(): void
     {
-        $answer = $this->actingAs($this->person())->postJson('/api/lengths', ['scale' => '1:76.2', 'lengths' => [['text' => '18'], ['text' => '1ft']]]);
+        $answer = $this->actingAs($this->person())->postJson(
+            '/api/lengths',
+            ['scale' => '1:76.2', 'lengths' => [['text' => '18'], ['text' => '1ft']]],
+        );
         $answer->assertOk()->assertJsonPath('readings.0.size', null)->assertJsonPath('readings.1.fault', null);
         self::assertStringContainsString('unit', (string) json_encode($answer->json('readings.0.fault')));
         self::assertMatches('api.schema.json#/$defs/readings', self::decoded($answer));

@@ -16,17 +16,29 @@ final class MadeTest extends ApiTestCase
     public function testWhatIsPrintedGoesStaleWithTheEditThatChangesItAndOnlyThatIsPrintedAgain(): void
     {
         $building = $this->buildingOf($this->person());
-        $this->getJson("/api/buildings/$building->id/made")->assertJsonPath('counts', ['pieces' => 27, 'printed' => 0, 'cut' => 0, 'papered' => 0, 'fixed' => 0, 'stale' => 0]);
+        $this->getJson("/api/buildings/$building->id/made")->assertJsonPath(
+            'counts',
+            ['pieces' => 27, 'printed' => 0, 'cut' => 0, 'papered' => 0, 'fixed' => 0, 'stale' => 0],
+        );
         $printed = $this->print($building, ['which' => 'all']);
-        $printed->assertStatus(201)->assertJsonPath('counts.printed', 27)->assertJsonPath('counts.stale', 0)->assertJsonPath('prints.0.what', 'all sheets');
+        $printed->assertStatus(201)
+            ->assertJsonPath('counts.printed', 27)
+            ->assertJsonPath('counts.stale', 0)
+            ->assertJsonPath('prints.0.what', 'all sheets');
         self::assertMatches('api.schema.json#/$defs/made', self::decoded($printed));
 
-        $this->edit($building, 1, [['op' => 'move-opening', 'wall' => 'front', 'id' => 'd1', 'bricks' => 0.25]])->assertJsonPath('made', ['key' => 'made', 'over' => 'since the last print', 'text' => '3 pieces stale', 'state' => 'look']);
+        $this->edit($building, 1, [['op' => 'move-opening', 'wall' => 'front', 'id' => 'd1', 'bricks' => 0.25]])->assertJsonPath(
+            'made',
+            ['key' => 'made', 'over' => 'since the last print', 'text' => '3 pieces stale', 'state' => 'look'],
+        );
         $made = $this->getJson("/api/buildings/$building->id/made")->assertJsonPath('counts.stale', 3);
         self::assertMatches('api.schema.json#/$defs/made', self::decoded($made));
         $stale = $this->stale($made);
         // A quarter of a brick of 9 in at 1:76.2 is 0.75 mm.
-        self::assertSame(['main.front.face' => ['cut', 0.75], 'main.front.core' => ['cut', 0.75], 'main.front.paper' => ['both', 0.75]], $stale);
+        self::assertSame(
+            ['main.front.face' => ['cut', 0.75], 'main.front.core' => ['cut', 0.75], 'main.front.paper' => ['both', 0.75]],
+            $stale,
+        );
 
         $pdf = $this->get("/api/buildings/$building->id/sheets.pdf?only=stale")->assertOk();
         self::assertStringContainsString('-stale.pdf', (string) $pdf->headers->get('Content-Disposition'));
@@ -35,7 +47,11 @@ final class MadeTest extends ApiTestCase
         self::assertStringNotContainsString('Back wall', $svg);
         $this->get("/api/buildings/$building->id/sheets/4.svg?only=stale")->assertNotFound();
 
-        $this->print($building, ['which' => 'stale'])->assertStatus(201)->assertJsonPath('counts.stale', 0)->assertJsonPath('prints.0.what', 'stale pieces only')->assertJsonPath('prints.0.pieces', 3);
+        $this->print($building, ['which' => 'stale'])
+            ->assertStatus(201)
+            ->assertJsonPath('counts.stale', 0)
+            ->assertJsonPath('prints.0.what', 'stale pieces only')
+            ->assertJsonPath('prints.0.pieces', 3);
         $this->print($building, ['which' => 'stale'])->assertStatus(422)->assertJsonPath('problems.0.text', 'there is nothing to print');
         $this->getJson("/api/buildings/$building->id")->assertJsonPath('made.text', 'all 27 still good');
     }
@@ -46,7 +62,10 @@ final class MadeTest extends ApiTestCase
         $id = (string) Str::uuid();
         $this->print($building, ['sheets' => ['5']], $id)->assertJsonPath('counts.printed', 3)->assertJsonPath('prints.0.what', 'sheet 5');
         $this->print($building, ['sheets' => ['5']], $id)->assertJsonCount(1, 'prints');
-        $this->print($building, ['sheets' => ['1', '9']])->assertStatus(422)->assertJsonPath('problems.0.path', 'sheets.1')->assertJsonPath('problems.0.text', 'there is no sheet 9; known are 1, 2, 3, 4, 5');
+        $this->print($building, ['sheets' => ['1', '9']])
+            ->assertStatus(422)
+            ->assertJsonPath('problems.0.path', 'sheets.1')
+            ->assertJsonPath('problems.0.text', 'there is no sheet 9; known are 1, 2, 3, 4, 5');
         self::assertSame(3, Piece::query()->count());
     }
 
@@ -54,10 +73,19 @@ final class MadeTest extends ApiTestCase
     {
         $building = $this->buildingOf($this->person());
         $this->print($building, ['which' => 'all']);
-        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 0], ['part' => 'main.brace.corner', 'copy' => 3]], 'cut')->assertOk()->assertJsonPath('counts.cut', 2)->assertJsonPath('counts.printed', 27);
-        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 3]], 'fixed')->assertJsonPath('counts.fixed', 1)->assertJsonPath('counts.papered', 1);
-        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 3]], null)->assertJsonPath('counts.printed', 26)->assertJsonPath('counts.fixed', 0);
-        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 4]], 'cut')->assertStatus(422)->assertJsonPath('problems.0.path', 'pieces.0');
+        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 0], ['part' => 'main.brace.corner', 'copy' => 3]], 'cut')
+            ->assertOk()
+            ->assertJsonPath('counts.cut', 2)
+            ->assertJsonPath('counts.printed', 27);
+        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 3]], 'fixed')
+            ->assertJsonPath('counts.fixed', 1)
+            ->assertJsonPath('counts.papered', 1);
+        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 3]], null)
+            ->assertJsonPath('counts.printed', 26)
+            ->assertJsonPath('counts.fixed', 0);
+        $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 4]], 'cut')
+            ->assertStatus(422)
+            ->assertJsonPath('problems.0.path', 'pieces.0');
         $this->mark($building, [['part' => 'main.brace.corner', 'copy' => 0]], 'burnt')->assertStatus(422);
         // A sheet that is printed again leaves what was cut of it and is still good.
         $this->print($building, ['which' => 'all'])->assertJsonPath('counts.cut', 1);
@@ -71,9 +99,14 @@ final class MadeTest extends ApiTestCase
         $edits = [['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]];
         $asked = $this->edit($building, 1, $edits)->assertStatus(409)->assertJsonPath('code', 'fixed');
         self::assertMatches('api.schema.json#/$defs/fixed', self::decoded($asked));
-        $asked->assertJsonPath('message', 'This changes a part that is already fixed.')->assertJsonPath('parts.0.id', 'main.front.core')->assertJsonPath('parts.0.text', 'an opening moved 3.00 mm');
+        $asked->assertJsonPath('message', 'This changes a part that is already fixed.')
+            ->assertJsonPath('parts.0.id', 'main.front.core')
+            ->assertJsonPath('parts.0.text', 'an opening moved 3.00 mm');
         self::assertSame(1, Revision::query()->count());
-        $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 1, 'edits' => $edits, 'even_fixed' => true])->assertStatus(201);
+        $this->postJson(
+            "/api/buildings/$building->id/revisions",
+            ['client_id' => (string) Str::uuid(), 'base' => 1, 'edits' => $edits, 'even_fixed' => true],
+        )->assertStatus(201);
         // What touches no fixed part is not asked about, and neither is what is stale already.
         $this->edit($building, 2, [['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]])->assertStatus(201);
         $this->edit($building, 3, [['op' => 'move-opening', 'wall' => 'right', 'id' => 'w1', 'bricks' => 1]])->assertStatus(201);
@@ -99,7 +132,10 @@ final class MadeTest extends ApiTestCase
         $this->edit($building, 1, $edits)->assertStatus(409)->assertJsonPath('code', 'fixed');
         StoredKit::query()->delete();
         $this->app->forgetScopedInstances();
-        $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 1, 'edits' => $edits, 'even_fixed' => true])
+        $this->postJson(
+            "/api/buildings/$building->id/revisions",
+            ['client_id' => (string) Str::uuid(), 'base' => 1, 'edits' => $edits, 'even_fixed' => true],
+        )
             ->assertStatus(201)->assertJsonPath('revision.parts_changed', 3)->assertJsonPath('made.text', '1 piece stale');
     }
 
@@ -108,7 +144,11 @@ final class MadeTest extends ApiTestCase
         $building = $this->buildingOf($this->person());
         $this->print($building, ['sheets' => ['5']])->assertJsonPath('counts.printed', 3);
         // One window of the two: its frame and glass are cut once instead of twice; of sheet 5 that is one glass.
-        $this->edit($building, 1, [['op' => 'repeat-opening', 'wall' => 'front', 'id' => 'w1', 'count' => 1]])->assertJsonPath('made.text', '1 piece stale');
+        $this->edit(
+            $building,
+            1,
+            [['op' => 'repeat-opening', 'wall' => 'front', 'id' => 'w1', 'count' => 1]],
+        )->assertJsonPath('made.text', '1 piece stale');
         $this->getJson("/api/buildings/$building->id/made")->assertJsonPath('counts.stale', 1);
         $this->print($building, ['which' => 'stale'])->assertStatus(201)->assertJsonPath('counts.stale', 0)->assertJsonCount(1, 'prints');
     }

@@ -22,10 +22,21 @@ final class OwnershipTest extends ApiTestCase
     {
         foreach (self::routes() as $name => $route) {
             $named = str_contains($route->uri(), '{project}') || str_contains($route->uri(), '{building}');
-            self::assertTrue($named || in_array($name, [...self::OPEN, ...self::OWN_ONLY], true), "{$route->uri()} is neither open nor somebody's own");
+            self::assertTrue(
+                $named || in_array($name, [...self::OPEN, ...self::OWN_ONLY], true),
+                "{$route->uri()} is neither open nor somebody's own",
+            );
             if ($named) {
                 self::assertContains('auth', $route->gatherMiddleware(), $route->uri());
-                self::assertNotSame([], array_filter($route->gatherMiddleware(), static fn (mixed $m): bool => is_string($m) && str_contains($m, 'can:') || is_string($m) && str_contains($m, 'Authorize')), "{$route->uri()} has no policy");
+                self::assertNotSame(
+                    [],
+                    array_filter(
+                        $route->gatherMiddleware(),
+                        static fn (mixed $m): bool =>
+                            is_string($m) && str_contains($m, 'can:') || is_string($m) && str_contains($m, 'Authorize'),
+                    ),
+                    "{$route->uri()} has no policy",
+                );
             }
         }
     }
@@ -41,7 +52,15 @@ final class OwnershipTest extends ApiTestCase
                 continue;
             }
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                $this->json($method, $uri, ['client_id' => (string) Str::uuid(), 'base' => 1, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => 'Mine']], 'name' => 'Mine', 'text' => 'W1'])->assertNotFound();
+                $this->json(
+                    $method,
+                    $uri,
+                    [
+                        'client_id' => (string) Str::uuid(), 'base' => 1,
+                        'edits' => [['op' => 'set', 'path' => 'name', 'value' => 'Mine']], 'name' => 'Mine',
+                        'text' => 'W1',
+                    ],
+                )->assertNotFound();
                 $tried++;
             }
         }
@@ -68,7 +87,12 @@ final class OwnershipTest extends ApiTestCase
 
     private static function filled(Route $route, Building $building): ?string
     {
-        $uri = '/'.str_replace(['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}'], [$building->project_id, $building->id, '1', 'main.front.core', '1', '1', '1', 'sheets.dxf', '1'], $route->uri());
+        $uri = '/'
+            .str_replace(
+                ['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}'],
+                [$building->project_id, $building->id, '1', 'main.front.core', '1', '1', '1', 'sheets.dxf', '1'],
+                $route->uri(),
+            );
 
         return $uri === '/'.$route->uri() ? null : $uri;
     }

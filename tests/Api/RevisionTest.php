@@ -43,7 +43,10 @@ final class RevisionTest extends ApiTestCase
         $building = $this->buildingOf($this->person());
         $this->edit($building, 1, [['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => '10ft']])->assertStatus(201);
         $answer = $this->edit($building, 1, [['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => '11ft']]);
-        $answer->assertStatus(409)->assertJsonPath('theirs.number', 2)->assertJsonPath('theirs.document.blocks.0.eaves', '10ft')->assertJsonPath('sent.edits.0.value', '11ft');
+        $answer->assertStatus(409)
+            ->assertJsonPath('theirs.number', 2)
+            ->assertJsonPath('theirs.document.blocks.0.eaves', '10ft')
+            ->assertJsonPath('sent.edits.0.value', '11ft');
         self::assertMatches('api.schema.json#/$defs/conflict', self::decoded($answer));
         self::assertSame(2, Revision::query()->count());
     }
@@ -55,9 +58,13 @@ final class RevisionTest extends ApiTestCase
             ->assertJsonPath('revision.is_sound', false)->assertJsonPath('derived_from', 1)
             ->assertJsonPath('faults.0.path', 'blocks.0.walls.0.openings.1.from')
             ->assertJsonPath('faults.0.text', 'the opening ends 685.8 mm past the wall’s end; the wall is 5486.4 mm long');
-        $this->get("/api/buildings/$building->id/sheets.pdf")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-r1.pdf"');
+        $this->get("/api/buildings/$building->id/sheets.pdf")
+            ->assertOk()
+            ->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-r1.pdf"');
         $this->getJson("/api/buildings/$building->id/kit.json")->assertOk();
-        $this->edit($building, 2, [['op' => 'set', 'path' => 'blocks.0.walls.0.openings.1.from', 'value' => '14ft']])->assertStatus(201)->assertJsonPath('derived_from', 3);
+        $this->edit($building, 2, [['op' => 'set', 'path' => 'blocks.0.walls.0.openings.1.from', 'value' => '14ft']])
+            ->assertStatus(201)
+            ->assertJsonPath('derived_from', 3);
         self::assertSame(2, StoredKit::query()->count(), 'two texts were sound');
     }
 
@@ -77,7 +84,10 @@ final class RevisionTest extends ApiTestCase
         yield 'gone' => [[['op' => 'move-opening', 'wall' => 'front', 'id' => 'w9', 'bricks' => 1]], 'edits.0.id'];
         yield 'no such field' => [[['op' => 'set', 'path' => 'blocks.4.eaves', 'value' => '1ft']], 'edits.0.path'];
         yield 'no such wall' => [[['op' => 'add-opening', 'wall' => 'north']], 'edits.0.wall'];
-        yield 'the second of two' => [[['op' => 'add-opening', 'wall' => 'back'], ['op' => 'repeat-opening', 'wall' => 'back', 'id' => 'w1', 'count' => 'two']], 'edits.1.count'];
+        yield 'the second of two' => [
+            [['op' => 'add-opening', 'wall' => 'back'], ['op' => 'repeat-opening', 'wall' => 'back', 'id' => 'w1', 'count' => 'two']],
+            'edits.1.count',
+        ];
     }
 
     public function testOpeningsAreAddedCopiedRepeatedAndRemoved(): void
@@ -91,7 +101,10 @@ final class RevisionTest extends ApiTestCase
         ])->assertStatus(201)->assertJsonPath('faults', []);
         $walls = $answer->json('derived.view.walls');
         self::assertIsArray($walls);
-        self::assertSame([2, 1, 2, 0], array_map(static fn (mixed $w): int => is_array($w) && is_array($w['openings']) ? count($w['openings']) : -1, $walls));
+        self::assertSame(
+            [2, 1, 2, 0],
+            array_map(static fn (mixed $w): int => is_array($w) && is_array($w['openings']) ? count($w['openings']) : -1, $walls),
+        );
         self::assertTrue($answer->json('derived.dry_fit.ok'));
     }
 
@@ -99,14 +112,22 @@ final class RevisionTest extends ApiTestCase
     {
         $building = $this->buildingOf($this->person());
         $text = str_replace('"Weigh office"', '"Weigh office,  <b>=1+1</b>"', Kits::exampleText('weigh-office'));
-        $this->postJson("/api/buildings/$building->id/revisions", ['client_id' => (string) Str::uuid(), 'base' => 1, 'document' => $text])->assertStatus(201);
+        $this->postJson(
+            "/api/buildings/$building->id/revisions",
+            ['client_id' => (string) Str::uuid(), 'base' => 1, 'document' => $text],
+        )->assertStatus(201);
         $file = $this->get("/api/buildings/$building->id/document");
         self::assertSame($text, $file->getContent());
-        self::assertStringContainsString('attachment; filename="weigh-office-b11b.building.json"', (string) $file->headers->get('Content-Disposition'));
+        self::assertStringContainsString(
+            'attachment; filename="weigh-office-b11b.building.json"',
+            (string) $file->headers->get('Content-Disposition'),
+        );
         $svg = (string) $this->get("/api/buildings/$building->id/sheets/1.svg")->getContent();
         self::assertStringContainsString('Weigh office,  &lt;b&gt;=1+1&lt;/b&gt;', $svg);
         self::assertStringNotContainsString('<b>', $svg);
-        $this->getJson("/api/buildings/$building->id/revisions")->assertJsonPath('revisions.0.summary', 'name from Weigh office to Weigh office,  <b>=1+1</b>')->assertJsonPath('revisions.1.summary', 'begun');
+        $this->getJson("/api/buildings/$building->id/revisions")
+            ->assertJsonPath('revisions.0.summary', 'name from Weigh office to Weigh office,  <b>=1+1</b>')
+            ->assertJsonPath('revisions.1.summary', 'begun');
     }
 
     public function testTextThatIsNoDocumentIsRefused(): void
@@ -114,7 +135,10 @@ final class RevisionTest extends ApiTestCase
         $user = $this->person();
         $project = $this->projectOf($user);
         foreach (['{"a": 1, "a": 2}' => 'a', '[1]' => '', '{"a": ' => ''] as $text => $path) {
-            $this->actingAs($user)->postJson("/api/projects/$project->id/buildings", ['client_id' => (string) Str::uuid(), 'document' => $text])
+            $this->actingAs($user)->postJson(
+                "/api/projects/$project->id/buildings",
+                ['client_id' => (string) Str::uuid(), 'document' => $text],
+            )
                 ->assertStatus(422)->assertJsonPath('problems.0.path', $path);
         }
         $this->getJson('/api/projects')->assertJsonPath('projects.0.buildings', []);

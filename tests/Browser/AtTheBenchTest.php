@@ -57,7 +57,9 @@ final class AtTheBenchTest extends BrowserTestCase
         $this->link('Weigh office')->sendKeys(WebDriverKeys::ENTER);
         $this->find("//*[@data-opening='w1']");
         $building = $this->building();
-        $this->browser->executeScript('window.pointers = 0; for (const t of ["pointerdown", "mousedown"]) addEventListener(t, () => window.pointers++, true);');
+        $this->browser->executeScript(
+            'window.pointers = 0; for (const t of ["pointerdown", "mousedown"]) addEventListener(t, () => window.pointers++, true);',
+        );
         $this->keys('/');
         $this->find("//input[@role='combobox']")->sendKeys('22.5mm');
         $this->sees('22.5mm on the model is 5ft 7 1/2in');
@@ -83,7 +85,9 @@ final class AtTheBenchTest extends BrowserTestCase
         $this->find("//div[@class='rule-figures']/label[1]/input")->sendKeys('7ft 6in');
         $this->find("//div[@class='rule-figures']/label[2]/input[@value='30.00 mm']");
         $this->find("//*[name()='text'][.='7ft 6in = 30.0 mm']");
-        $this->find("//div[@class='rule-figures']/label[2]/input")->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys([WebDriverKeys::NULL, '12mm']);
+        $this->find("//div[@class='rule-figures']/label[2]/input")
+            ->sendKeys([WebDriverKeys::CONTROL, 'a'])
+            ->sendKeys([WebDriverKeys::NULL, '12mm']);
         $this->find("//div[@class='rule-figures']/label[1]/input[@value='3ft']");
     }
 
@@ -103,7 +107,9 @@ final class AtTheBenchTest extends BrowserTestCase
         self::assertLessThan(14, $drawn());
         $this->find("//summary[normalize-space()='Try it on a simulated printer']")->click();
         $this->press('Print sheet 1');
-        $this->browser->wait(10, 100)->until(fn (): bool => $this->browser->executeScript('return document.querySelector("img.printed")?.naturalWidth ?? 0') === 1241);
+        $this->browser->wait(10, 100)->until(
+            fn (): bool => $this->browser->executeScript('return document.querySelector("img.printed")?.naturalWidth ?? 0') === 1241,
+        );
         $this->press('Other files');
         $this->link('Sheets as DXF')->click();
         self::assertStringContainsString('AC1009', (string) file_get_contents($this->downloaded('weigh-office-sheets.dxf')));

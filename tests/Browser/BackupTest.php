@@ -25,7 +25,11 @@ final class BackupTest extends TestCase
 
     public function testAnEmptyClusterHoldsTheSameAfterwards(): void
     {
-        $place = trim((new Process(['bash', '-c', '. bin/lib/common.sh; use_instance restored; echo "$place"'], self::project()))->mustRun()->getOutput());
+        $place = trim(
+            (
+                new Process(['bash', '-c', '. bin/lib/common.sh; use_instance restored; echo "$place"'], self::project())
+            )->mustRun()->getOutput(),
+        );
         self::assertStringEndsWith('/restored', $place);
         try {
             self::chartula(Served::instance(), ['backup', "$this->folder/a.dump"])->mustRun();
@@ -66,8 +70,12 @@ final class BackupTest extends TestCase
     private static function rows(string $dump): array
     {
         $programs = glob('/usr/lib/postgresql/*/bin');
-        $text = (new Process([($programs === false ? '' : (string) end($programs)).'/pg_restore', '--data-only', '-f', '-', $dump]))->mustRun()->getOutput();
-        $rows = array_values(array_filter(explode("\n", $text), static fn (string $line): bool => preg_match('/^(--|\\\\(un)?restrict )/', $line) !== 1));
+        $text = (
+            new Process([($programs === false ? '' : (string) end($programs)).'/pg_restore', '--data-only', '-f', '-', $dump])
+        )->mustRun()->getOutput();
+        $rows = array_values(
+            array_filter(explode("\n", $text), static fn (string $line): bool => preg_match('/^(--|\\\\(un)?restrict )/', $line) !== 1),
+        );
         sort($rows);
 
         return $rows;

@@ -24,7 +24,12 @@ final class BlocksTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ARROW_UP);
         $this->saved(3);
         $this->sees('its left centred on main.right');
-        self::assertSame('6in', $this->browser->findElements(WebDriverBy::xpath("//label[normalize-space()='by']/following-sibling::input"))[1]->getAttribute('value'));
+        self::assertSame(
+            '6in',
+            $this->browser->findElements(
+                WebDriverBy::xpath("//label[normalize-space()='by']/following-sibling::input"),
+            )[1]->getAttribute('value'),
+        );
         // Dragged by the pointer, ten pixels to the front.
         $box = $this->find("//*[@data-block='main']");
         (new WebDriverActions($this->browser))->moveToElement($box)->clickAndHold()->moveByOffset(40, 25)->release()->perform();

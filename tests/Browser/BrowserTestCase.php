@@ -140,7 +140,10 @@ abstract class BrowserTestCase extends TestCase
     {
         $tools = new ChromeDevToolsDriver($this->browser);
         $tools->execute('Network.clearBrowserCookies');
-        $tools->execute('Storage.clearDataForOrigin', ['origin' => Served::address(), 'storageTypes' => 'local_storage,indexeddb,cache_storage']);
+        $tools->execute(
+            'Storage.clearDataForOrigin',
+            ['origin' => Served::address(), 'storageTypes' => 'local_storage,indexeddb,cache_storage'],
+        );
     }
 
     /** The front page as a stranger sees it. An answer to an earlier test, still on its way, may have brought its session back. */
@@ -248,7 +251,9 @@ abstract class BrowserTestCase extends TestCase
     /** Replaces what stands in a field and leaves it. */
     protected function type(string $label, string $text, bool $leave = true): void
     {
-        $this->field($label)->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys([WebDriverKeys::NULL, $text.($leave ? WebDriverKeys::TAB : '')]);
+        $this->field($label)
+            ->sendKeys([WebDriverKeys::CONTROL, 'a'])
+            ->sendKeys([WebDriverKeys::NULL, $text.($leave ? WebDriverKeys::TAB : '')]);
     }
 
     protected function saved(int $revision): void
@@ -313,7 +318,9 @@ abstract class BrowserTestCase extends TestCase
     /** How far to the right anything of the stage reaches, px. */
     protected function rightmost(): float
     {
-        $right = $this->browser->executeScript('return Math.max(...[...document.querySelectorAll(".stage-body > *")].map(e => e.getBoundingClientRect().right))');
+        $right = $this->browser->executeScript(
+            'return Math.max(...[...document.querySelectorAll(".stage-body > *")].map(e => e.getBoundingClientRect().right))',
+        );
         self::assertIsNumeric($right);
 
         return (float) $right;
@@ -331,7 +338,9 @@ abstract class BrowserTestCase extends TestCase
         $axe = file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
         // The page's own content policy forbids scripts from text, but the driver may bring one along.
         $this->browser->executeScript($axe === false ? throw new RuntimeException('axe is missing') : $axe);
-        $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ")).slice(0, 3).join(", "))));');
+        $found = $this->browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ")).slice(0, 3).join(", "))));',
+        );
         self::assertSame([], $found, $where);
     }
 

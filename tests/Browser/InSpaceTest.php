@@ -115,7 +115,9 @@ final class InSpaceTest extends BrowserTestCase
             for ($x = 3; $x < $w - 3; $x += 2) {
                 $a = (int) imagecolorat($one, $x, $y);
                 $b = (int) ($other === null ? $board : imagecolorat($other, $x, $y));
-                $unlike += abs(($a >> 16) - ($b >> 16)) + abs((($a >> 8) & 255) - (($b >> 8) & 255)) + abs(($a & 255) - ($b & 255)) > 24 ? 1 : 0;
+                $unlike += abs(($a >> 16) - ($b >> 16)) + abs((($a >> 8) & 255) - (($b >> 8) & 255)) + abs(($a & 255) - ($b & 255)) > 24
+                    ? 1
+                    : 0;
                 $seen++;
             }
         }

@@ -59,7 +59,9 @@ final class JourneyTest extends BrowserTestCase
         $this->link('Shell')->sendKeys(WebDriverKeys::ENTER);
         $this->find("//button[normalize-space()='Add sash']")->sendKeys(WebDriverKeys::ENTER);
         $this->saved(2);
-        $this->browser->executeScript('window.pointers = 0; for (const t of ["pointerdown", "mousedown", "touchstart"]) addEventListener(t, () => window.pointers++, true); document.querySelector("svg.drawing").focus();');
+        $this->browser->executeScript(
+            'window.pointers = 0; for (const t of ["pointerdown", "mousedown", "touchstart"]) addEventListener(t, () => window.pointers++, true); document.querySelector("svg.drawing").focus();',
+        );
         $this->keys(WebDriverKeys::TAB);
         self::assertSame('1ft 6in', $this->field('from the left end')->getAttribute('value'));
         $this->keys(WebDriverKeys::ARROW_RIGHT);
@@ -90,10 +92,18 @@ final class JourneyTest extends BrowserTestCase
         $this->press('Add sash');
         $this->saved(2);
         $window = $this->find("//*[@data-opening='w1']");
-        $wall = $this->browser->executeScript('const s = document.querySelector("svg.drawing"); return s.getBoundingClientRect().width / s.viewBox.baseVal.width * 3;');
+        $wall = $this->browser->executeScript(
+            'const s = document.querySelector("svg.drawing"); return s.getBoundingClientRect().width / s.viewBox.baseVal.width * 3;',
+        );
         self::assertIsNumeric($wall);
         // A brick is 3 mm at 1:76.2; two and a fifth bricks along is two and a quarter.
-        (new WebDriverActions($this->browser))->moveToElement($window)->clickAndHold()->moveByOffset((int) round($wall * 1.1), 0)->moveByOffset((int) round($wall * 1.1), -(int) round($wall / 3.0 * 2.1))->release()->perform();
+        (new WebDriverActions($this->browser))
+            ->moveToElement($window)
+            ->clickAndHold()
+            ->moveByOffset((int) round($wall * 1.1), 0)
+            ->moveByOffset((int) round($wall * 1.1), -(int) round($wall / 3.0 * 2.1))
+            ->release()
+            ->perform();
         $this->saved(3);
         self::assertSame('3ft 2 1/4in', $this->field('from the left end')->getAttribute('value'));
         self::assertSame('3ft 3in', $this->field('sill above base')->getAttribute('value'), 'two courses up');
@@ -148,7 +158,10 @@ final class JourneyTest extends BrowserTestCase
         $this->find("//*[@data-opening='w1']");
         $this->assertSound('shell');
         $building = $this->building();
-        foreach (['Prototype' => 'Drawing', 'Roof' => 'Drawing', 'Skin' => 'Drawing', 'Sheets' => 'Pages', 'Bench' => 'Pieces'] as $stage => $section) {
+        foreach ([
+            'Prototype' => 'Drawing', 'Roof' => 'Drawing', 'Skin' => 'Drawing', 'Sheets' => 'Pages',
+            'Bench' => 'Pieces',
+        ] as $stage => $section) {
             $this->find("//nav[@aria-label='Stages']//a[.//*[normalize-space()='$stage']]")->click();
             $this->find("//section[@aria-label='$section']");
             $this->assertSound($stage);
@@ -175,7 +188,9 @@ final class JourneyTest extends BrowserTestCase
         $this->type('Name of the project', 'Salt quay', leave: false);
         $this->press('Keep this name');
         $this->heading('Salt quay');
-        $this->find("//input[@type='file']")->setFileDetector(new LocalFileDetector)->sendKeys(dirname(__DIR__, 2).'/docs/examples/weigh-office.json');
+        $this->find("//input[@type='file']")
+            ->setFileDetector(new LocalFileDetector)
+            ->sendKeys(dirname(__DIR__, 2).'/docs/examples/weigh-office.json');
         $this->heading('The real building');
         $this->sees('58 joints close');
         $this->link('Projects')->click();
@@ -210,9 +225,13 @@ final class JourneyTest extends BrowserTestCase
         $this->enterDemo();
         $this->link('Weigh office')->click();
         $this->find("//*[@data-opening='w1']");
-        $addresses = $this->browser->executeScript('return performance.getEntriesByType("resource").map(e => new URL(e.name).origin).filter(o => o !== location.origin)');
+        $addresses = $this->browser->executeScript(
+            'return performance.getEntriesByType("resource").map(e => new URL(e.name).origin).filter(o => o !== location.origin)',
+        );
         self::assertSame([], $addresses);
-        $size = $this->browser->executeScript('return performance.getEntriesByType("resource").filter(e => e.name.endsWith(".js")).reduce((sum, e) => sum + e.encodedBodySize, 0)');
+        $size = $this->browser->executeScript(
+            'return performance.getEntriesByType("resource").filter(e => e.name.endsWith(".js")).reduce((sum, e) => sum + e.encodedBodySize, 0)',
+        );
         self::assertIsNumeric($size);
         self::assertLessThan(200_000, (int) $size, 'scripts, compressed');
     }

@@ -42,7 +42,11 @@ final class KilledServersTest extends TestCase
             for ($i = 0; $i < 4; $i++) {
                 $id = self::uuid();
                 $name = "Loft $kill.$i";
-                [$status] = $this->call('POST', "buildings/$building/revisions", ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]]);
+                [$status] = $this->call(
+                    'POST',
+                    "buildings/$building/revisions",
+                    ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]],
+                );
                 if ($status === 201) {
                     $acknowledged[++$revision] = $name;
 
@@ -78,14 +82,22 @@ final class KilledServersTest extends TestCase
     public function testHistoryPrintsAndMarksSurviveKillsToo(): void
     {
         $building = $this->begin();
-        $this->acknowledged('POST', "buildings/$building/revisions", ['client_id' => self::uuid(), 'base' => 1, 'edits' => [['op' => 'set', 'path' => 'note', 'value' => 'nothing that is cut']]]);
+        $this->acknowledged(
+            'POST',
+            "buildings/$building/revisions",
+            ['client_id' => self::uuid(), 'base' => 1, 'edits' => [['op' => 'set', 'path' => 'note', 'value' => 'nothing that is cut']]],
+        );
         $revision = 2;
         $parts = ['main.base.floor', 'main.front.core', 'main.back.core', 'main.ridge.strip'];
         foreach ($parts as $kill => $part) {
             $target = $kill % 2 === 0 ? 'database' : 'web';
             $process = Served::begun("$target-kill", random_int(2, 20) / 100.0);
             $process->start();
-            $this->acknowledged('POST', "buildings/$building/revisions", ['client_id' => self::uuid(), 'base' => $revision++, $kill % 2 === 0 ? 'undo' : 'redo' => true]);
+            $this->acknowledged(
+                'POST',
+                "buildings/$building/revisions",
+                ['client_id' => self::uuid(), 'base' => $revision++, $kill % 2 === 0 ? 'undo' : 'redo' => true],
+            );
             $this->acknowledged('POST', "buildings/$building/prints", ['client_id' => self::uuid(), 'which' => 'all']);
             $this->acknowledged('PATCH', "buildings/$building/pieces", ['pieces' => [['part' => $part, 'copy' => 0]], 'state' => 'cut']);
             $process->wait();
@@ -105,11 +117,19 @@ final class KilledServersTest extends TestCase
     private function begin(): string
     {
         $this->acknowledged('GET', 'me');
-        $this->acknowledged('POST', 'register', ['name' => 'Etheldreda', 'email' => bin2hex(random_bytes(6)).'@marrowmere.example', 'password' => 'a long password']);
+        $this->acknowledged(
+            'POST',
+            'register',
+            ['name' => 'Etheldreda', 'email' => bin2hex(random_bytes(6)).'@marrowmere.example', 'password' => 'a long password'],
+        );
         $project = $this->acknowledged('POST', 'projects', ['name' => 'Kill'])['project'];
         self::assertIsArray($project);
         self::assertIsString($project['id']);
-        $building = $this->acknowledged('POST', "projects/{$project['id']}/buildings", ['client_id' => self::uuid(), 'document' => Kits::exampleText('weigh-office')])['id'];
+        $building = $this->acknowledged(
+            'POST',
+            "projects/{$project['id']}/buildings",
+            ['client_id' => self::uuid(), 'document' => Kits::exampleText('weigh-office')],
+        )['id'];
         self::assertIsString($building);
 
         return $building;
@@ -142,7 +162,11 @@ final class KilledServersTest extends TestCase
     {
         $last = [0, []];
         for ($try = 0; $try < 40; $try++) {
-            $last = $this->call('POST', "buildings/$building/revisions", ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]]);
+            $last = $this->call(
+                'POST',
+                "buildings/$building/revisions",
+                ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]],
+            );
             if ($last[0] === 200 || $last[0] === 201) {
                 break;
             }
@@ -160,7 +184,11 @@ final class KilledServersTest extends TestCase
     {
         $token = $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
         try {
-            $answer = $this->client->request($method, "/api/$path", ['json' => $data, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => urldecode($token)]]);
+            $answer = $this->client->request(
+                $method,
+                "/api/$path",
+                ['json' => $data, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => urldecode($token)]],
+            );
         } catch (TransferException) {
             return [0, []];
         }

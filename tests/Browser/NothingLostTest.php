@@ -40,7 +40,10 @@ final class NothingLostTest extends BrowserTestCase
         $this->saved(6);
         $this->sees('back to “Tall one”, revision 2');
         $this->open("$building/prototype");
-        self::assertSame(['18ft', '12ft'], [$this->field('width')->getAttribute('value'), $this->field('eaves above datum')->getAttribute('value')]);
+        self::assertSame(
+            ['18ft', '12ft'],
+            [$this->field('width')->getAttribute('value'), $this->field('eaves above datum')->getAttribute('value')],
+        );
         $this->assertQuiet('history');
     }
 
@@ -59,14 +62,20 @@ final class NothingLostTest extends BrowserTestCase
         self::assertTrue($this->find("//label[contains(normalize-space(), 'width from 18ft to 21ft')]/input")->isSelected());
         $this->press('Take the ticked ones across');
         $this->saved(3);
-        self::assertSame(['21ft', '12ft'], [$this->field('width')->getAttribute('value'), $this->field('eaves above datum')->getAttribute('value')]);
+        self::assertSame(
+            ['21ft', '12ft'],
+            [$this->field('width')->getAttribute('value'), $this->field('eaves above datum')->getAttribute('value')],
+        );
         // The same field in both: mine is kept whole, theirs stays in the history.
         $this->browser->switchTo()->window($this->windows()[1]);
         $this->type('width', '30ft');
         $this->sees('they changed this too');
         $this->press('Keep mine whole');
         $this->saved(4);
-        self::assertSame(['30ft', '12ft'], [$this->field('width')->getAttribute('value'), $this->field('eaves above datum')->getAttribute('value')]);
+        self::assertSame(
+            ['30ft', '12ft'],
+            [$this->field('width')->getAttribute('value'), $this->field('eaves above datum')->getAttribute('value')],
+        );
         $this->open("$building/history");
         $this->sees('width from 21ft to 30ft');
     }
@@ -103,7 +112,9 @@ final class NothingLostTest extends BrowserTestCase
         $other = strtolower('lars-'.bin2hex(random_bytes(4))).'@marrowmere.example';
         $this->browser->executeScript(<<<JS
             const token = () => decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
-            return fetch('/api/me').then(() => fetch('/api/register', {method: 'POST', headers: {'Accept': 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token()}, body: JSON.stringify({name: 'Lars', email: '$other', password: 'a long password'})}));
+            const body = JSON.stringify({name: 'Lars', email: '$other', password: 'a long password'});
+            const headers = () => ({'Accept': 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token()});
+            return fetch('/api/me').then(() => fetch('/api/register', {method: 'POST', headers: headers(), body}));
             JS);
         $this->browser->navigate()->refresh();
         $this->heading('This is not here');
@@ -147,7 +158,9 @@ final class NothingLostTest extends BrowserTestCase
         $this->find("//button[@aria-label='Remove the project Salt quay …']")->click();
         $this->press('Remove the project');
         $this->heading('No project yet');
-        $this->find("//input[@aria-label='Project archive to import']")->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
+        $this->find("//input[@aria-label='Project archive to import']")
+            ->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector)
+            ->sendKeys($file);
         $this->heading('Salt quay');
         $this->link('New building')->click();
         $this->link('History')->click();

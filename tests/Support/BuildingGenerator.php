@@ -25,8 +25,12 @@ final class BuildingGenerator
         $eaves = $this->between(2900, 6500);
         $layers = $this->random->getInt(1, 4);
         $document = [
-            'format' => 'chartula.building', 'version' => 1, 'name' => "Net loft $this->seed", 'scale' => $this->pick(['1:76.2', '1:87.1', '1:64']),
-            'gauge' => (object) $this->pick([['brick' => '9in', 'course' => '3in', 'joint' => '3/8in'], ['brick' => '225mm', 'course' => '75mm', 'joint' => '10mm']]),
+            'format' => 'chartula.building', 'version' => 1, 'name' => "Net loft $this->seed",
+            'scale' => $this->pick(['1:76.2', '1:87.1', '1:64']),
+            'gauge' => (object) $this->pick([
+                ['brick' => '9in', 'course' => '3in', 'joint' => '3/8in'],
+                ['brick' => '225mm', 'course' => '75mm', 'joint' => '10mm'],
+            ]),
             'methods' => (object) [
                 'wall' => $this->stack($layers),
                 'roof' => $this->stack($this->random->getInt(1, 2)),
@@ -36,17 +40,27 @@ final class BuildingGenerator
                 'template' => (object) ['side' => $this->pick(['front', 'back']), 'stays' => $this->pick([true, false])],
             ],
             'styles' => (object) [
-                'pane' => (object) ['kind' => 'window', 'w' => $this->mm(700, 1100), 'h' => $this->mm(1100, 1500), 'head' => (object) ['shape' => 'segmental', 'rise' => $this->mm(60, 300)],
-                    'frame' => (object) ['panes' => [$this->random->getInt(1, 3), $this->random->getInt(1, 3)], 'stile' => '60mm', 'bar' => '30mm', 'sash' => $this->pick([true, false])]],
+                'pane' => (object) [
+                    'kind' => 'window', 'w' => $this->mm(700, 1100), 'h' => $this->mm(1100, 1500),
+                    'head' => (object) ['shape' => 'segmental', 'rise' => $this->mm(60, 300)],
+                    'frame' => (object) ['panes' => [$this->random->getInt(1, 3), $this->random->getInt(1, 3)], 'stile' => '60mm', 'bar' => '30mm', 'sash' => $this->pick([true, false])],
+                ],
                 'square' => (object) ['kind' => 'window', 'w' => $this->mm(600, 1000), 'h' => $this->mm(700, 1200)],
-                'door' => (object) ['kind' => 'door', 'w' => $this->mm(800, 1200), 'h' => $this->mm(1900, 2200), 'head' => (object) $this->pick([['shape' => 'flat'], ['shape' => 'segmental', 'rise' => '120mm']])],
+                'door' => (object) [
+                    'kind' => 'door', 'w' => $this->mm(800, 1200), 'h' => $this->mm(1900, 2200),
+                    'head' => (object) $this->pick([['shape' => 'flat'], ['shape' => 'segmental', 'rise' => '120mm']]),
+                ],
             ],
             'blocks' => [(object) [
                 'id' => 'main', 'footprint' => (object) ['rect' => ["{$width}mm", "{$depth}mm"]],
-                'at' => [$this->pick(['0mm', '-1234mm', '5ft']), $this->pick(['0mm', '333mm'])], 'turn' => $this->pick([0, 0, 90, 37.5]), 'base' => $this->pick(['0mm', '0mm', '150mm']),
+                'at' => [$this->pick(['0mm', '-1234mm', '5ft']), $this->pick(['0mm', '333mm'])],
+                'turn' => $this->pick([0, 0, 90, 37.5]), 'base' => $this->pick(['0mm', '0mm', '150mm']),
                 'eaves' => ($eaves + 150).'mm',
                 'walls' => array_map(fn (int $edge): stdClass => $this->wall($edge, $edge % 2 === 0 ? $width : $depth), [0, 1, 2, 3]),
-                'roof' => (object) ['kind' => 'gable', 'ridge' => $this->pick(['x', 'y']), 'pitch' => $this->between(18, 62), 'overhang' => (object) ['eaves' => $this->mm(0, 400), 'verge' => $this->mm(0, 300)]],
+                'roof' => (object) [
+                    'kind' => 'gable', 'ridge' => $this->pick(['x', 'y']), 'pitch' => $this->between(18, 62),
+                    'overhang' => (object) ['eaves' => $this->mm(0, 400), 'verge' => $this->mm(0, 300)],
+                ],
             ]],
         ];
 
@@ -107,12 +121,19 @@ final class BuildingGenerator
         while ($at < $length - 1900 && count($openings) < 4) {
             $style = $this->pick(['pane', 'square', 'door', 'none']);
             if ($style !== 'none') {
-                $openings[] = (object) ['id' => 'o'.count($openings), 'style' => $style, 'from' => "{$at}mm", 'sill' => $style === 'door' ? '0mm' : $this->mm(500, 900)];
+                $openings[] = (object) [
+                    'id' => 'o'.count($openings), 'style' => $style, 'from' => "{$at}mm",
+                    'sill' => $style === 'door' ? '0mm' : $this->mm(500, 900),
+                ];
             }
             $at += 1200 + $this->between(200, 900);
         }
 
-        return (object) ['edge' => $edge, 'finish' => $this->pick(['brick-stretcher', 'brick-english', 'brick-flemish', 'bare']), 'openings' => $openings];
+        return (object) [
+            'edge' => $edge,
+            'finish' => $this->pick(['brick-stretcher', 'brick-english', 'brick-flemish', 'bare']),
+            'openings' => $openings,
+        ];
     }
 
     /** @return list<stdClass> */
@@ -120,7 +141,11 @@ final class BuildingGenerator
     {
         $stack = [];
         for ($i = 0; $i < $layers; $i++) {
-            $stack[] = (object) ['id' => "l$i", 'stock' => $this->pick(['card-0.5', 'greyboard-1', 'card-0.25', 'greyboard-1.5']), 'role' => $i === 0 ? 'face' : 'core'];
+            $stack[] = (object) [
+                'id' => "l$i",
+                'stock' => $this->pick(['card-0.5', 'greyboard-1', 'card-0.25', 'greyboard-1.5']),
+                'role' => $i === 0 ? 'face' : 'core',
+            ];
         }
 
         return $stack;

@@ -39,7 +39,11 @@ final class FormGenerator
             : [['id' => 'face', 'stock' => 'card-0.5', 'role' => 'face'], ['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']];
         $document = json_decode((string) json_encode([
             'format' => 'chartula.building', 'version' => 1, 'name' => "Form $this->seed", 'scale' => '1:76.2',
-            'methods' => ['wall' => $layers, 'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']], 'template' => ['stays' => false]],
+            'methods' => [
+                'wall' => $layers,
+                'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']],
+                'template' => ['stays' => false],
+            ],
             'blocks' => $blocks,
         ]));
         assert($document instanceof stdClass);
@@ -50,8 +54,11 @@ final class FormGenerator
     /** @return array<string, mixed> */
     private function block(string $id, mixed $footprint, ?float $eaves = null): array
     {
-        return ['id' => $id, 'footprint' => $footprint, 'at' => [$this->mm(0), $this->mm(0)], 'turn' => $this->pick([0, 0, 90, 37.5]), 'eaves' => $this->mm($eaves ?? $this->between(30, 70)),
-            'roof' => $this->roof(is_array($footprint) && isset($footprint['rect']) ? ['front', 'right', 'back', 'left'] : [])];
+        return [
+            'id' => $id, 'footprint' => $footprint, 'at' => [$this->mm(0), $this->mm(0)],
+            'turn' => $this->pick([0, 0, 90, 37.5]), 'eaves' => $this->mm($eaves ?? $this->between(30, 70)),
+            'roof' => $this->roof(is_array($footprint) && isset($footprint['rect']) ? ['front', 'right', 'back', 'left'] : []),
+        ];
     }
 
     /**
@@ -60,9 +67,16 @@ final class FormGenerator
      */
     private function roof(array $names): array
     {
-        $kind = $this->pick($names === [] ? ['hip', 'hip', 'gable', 'half-hip', 'mansard'] : ['hip', 'gable', 'gable', 'half-hip', 'lean-to', 'mansard', 'flat']);
+        $kind = $this->pick(
+            $names === []
+                ? ['hip', 'hip', 'gable', 'half-hip', 'mansard']
+                : ['hip', 'gable', 'gable', 'half-hip', 'lean-to', 'mansard', 'flat'],
+        );
         $pitch = $this->pick([30, 40, 45, $this->between(15, 60)]);
-        $roof = ['kind' => $kind, 'ridge' => $this->pick(['x', 'y']), 'pitch' => $pitch, 'overhang' => ['eaves' => $this->mm($this->pick([0, 2, 3])), 'verge' => $this->mm($this->pick([0, 1, 2]))]];
+        $roof = [
+            'kind' => $kind, 'ridge' => $this->pick(['x', 'y']), 'pitch' => $pitch,
+            'overhang' => ['eaves' => $this->mm($this->pick([0, 2, 3])), 'verge' => $this->mm($this->pick([0, 1, 2]))],
+        ];
         if ($kind === 'mansard') {
             $roof['pitch'] = $this->between(60, 75);
             $roof['upper'] = ['pitch' => $this->between(15, 40), 'from' => $this->mm($this->between(4, 9))];
@@ -147,21 +161,46 @@ final class FormGenerator
         $jog = $this->pick([0.2, 0.3, 1.0]);
         $x = $this->between(20, 50);
 
-        return ['polygon' => $this->written([[0.0, 0.0], [$x, 0.0], [$x, $jog], [90.0, $jog + $this->pick([0.0, 0.05])], [90.0, 60.0], [0.0, 60.0]])];
+        return [
+            'polygon' => $this->written([
+                [0.0, 0.0],
+                [$x, 0.0],
+                [$x, $jog],
+                [90.0, $jog + $this->pick([0.0, 0.05])],
+                [90.0, 60.0],
+                [0.0, 60.0],
+            ]),
+        ];
     }
 
     /** @return list<array<string, mixed>> */
     private function wings(): array
     {
         $eaves = $this->between(40, 60);
-        $main = ['roof' => ['kind' => $this->pick(['gable', 'hip']), 'pitch' => $this->pick([35, 40, 45]), 'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(2)]]] + $this->block('main', $this->rect(110, $this->between(50, 70)), $eaves);
+        $main = [
+            'roof' => [
+                'kind' => $this->pick(['gable', 'hip']),
+                'pitch' => $this->pick([35, 40, 45]),
+                'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(2)],
+            ],
+        ]
+            + $this->block('main', $this->rect(110, $this->between(50, 70)), $eaves);
         $main['turn'] = 0;
         $wings = [];
         foreach ($this->pick([[['front', 'back']], [['front', 'back'], ['back', 'front']]]) as $i => [$edge, $own]) {
-            $wings[] = ['id' => "wing-$i", 'footprint' => $this->rect($this->between(25, 45), $this->between(20, 50)),
-                'place' => [['against' => $own, 'with' => "main.$edge"], ['centre' => $own, 'with' => "main.$edge", 'by' => $this->mm($this->between(-20, 20))]],
+            $wings[] = [
+                'id' => "wing-$i", 'footprint' => $this->rect($this->between(25, 45), $this->between(20, 50)),
+                'place' => [
+                    ['against' => $own, 'with' => "main.$edge"],
+                    ['centre' => $own, 'with' => "main.$edge", 'by' => $this->mm($this->between(-20, 20))],
+                ],
                 'eaves' => $this->mm($this->pick([$eaves, $eaves, $eaves - 20.0, $eaves - 30.0])),
-                'roof' => ['kind' => 'gable', 'ridge' => 'y', 'pitch' => $this->pick([35, 40, 45, 50]), 'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(1)], 'edges' => [['edge' => $own, 'kind' => 'wall']]]];
+                'roof' => [
+                    'kind' => 'gable', 'ridge' => 'y', 'pitch' => $this->pick([35, 40, 45, 50]),
+                    'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(1)],
+                    'edges' => [['edge' => $own, 'kind' => 'wall']],
+                ],
+            ];
         }
 
         return [$main, ...$wings];
@@ -178,12 +217,20 @@ final class FormGenerator
         $count = $this->random->getInt(2, 4);
         $depth = $this->between(50, 70);
         foreach (range(1, $count) as $i) {
-            $block = ['turn' => 0, 'eaves' => $this->mm(30.0 * $i + $this->between(0, 3))] + $this->block("b$i", $this->rect($this->between(40, 70), $depth - 6.0 * ($count - $i)));
+            $block = ['turn' => 0, 'eaves' => $this->mm(30.0 * $i + $this->between(0, 3))]
+                + $this->block("b$i", $this->rect($this->between(40, 70), $depth - 6.0 * ($count - $i)));
             $kind = $this->pick(['gable', 'hip', 'half-hip']);
-            $block['roof'] = ['kind' => $kind, 'ridge' => 'x', 'pitch' => $this->between(22, 30), 'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(1)], 'edges' => $i < $count ? [['edge' => 'right', 'kind' => 'wall']] : []];
+            $block['roof'] = [
+                'kind' => $kind, 'ridge' => 'x', 'pitch' => $this->between(22, 30),
+                'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(1)],
+                'edges' => $i < $count ? [['edge' => 'right', 'kind' => 'wall']] : [],
+            ];
             if ($i > 1) {
                 unset($block['at']);
-                $block['place'] = [['against' => 'left', 'with' => 'b'.($i - 1).'.right'], ['centre' => 'left', 'with' => 'b'.($i - 1).'.right']];
+                $block['place'] = [
+                    ['against' => 'left', 'with' => 'b'.($i - 1).'.right'],
+                    ['centre' => 'left', 'with' => 'b'.($i - 1).'.right'],
+                ];
             }
             $blocks[] = $block;
         }
@@ -195,12 +242,33 @@ final class FormGenerator
     private function dormers(): array
     {
         $pitch = $this->pick([40, 45, 50]);
-        $main = ['roof' => ['kind' => $this->pick(['gable', 'hip']), 'pitch' => $pitch, 'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(2)]], 'turn' => 0] + $this->block('main', $this->rect(120, 70), 45.0);
+        $main = [
+            'roof' => [
+                'kind' => $this->pick(['gable', 'hip']),
+                'pitch' => $pitch,
+                'overhang' => ['eaves' => $this->mm(2), 'verge' => $this->mm(2)],
+            ],
+            'turn' => 0,
+        ]
+            + $this->block('main', $this->rect(120, 70), 45.0);
         $eaves = 45.0 + 14.0 * tan(deg2rad($pitch)) + $this->between(0, 4);
         $edges = $this->pick([[], [], [['edge' => 'front', 'kind' => 'hip']]]);
 
-        return [$main, ['id' => 'dormer', 'footprint' => $this->rect($this->between(14, 22), 30.0), 'place' => [['set-back' => 'front', 'with' => 'main.front', 'by' => $this->mm(5)], ['centre' => 'front', 'with' => 'main.front', 'by' => $this->mm($this->between(-12, 12))]],
-            'eaves' => $this->mm($eaves), 'roof' => ['kind' => 'gable', 'ridge' => 'y', 'pitch' => $this->pick([35, 45]), 'overhang' => ['eaves' => $this->mm(1), 'verge' => $this->mm(1)], 'edges' => $edges]]];
+        return [
+            $main,
+            [
+                'id' => 'dormer', 'footprint' => $this->rect($this->between(14, 22), 30.0),
+                'place' => [
+                    ['set-back' => 'front', 'with' => 'main.front', 'by' => $this->mm(5)],
+                    ['centre' => 'front', 'with' => 'main.front', 'by' => $this->mm($this->between(-12, 12))],
+                ],
+                'eaves' => $this->mm($eaves),
+                'roof' => [
+                    'kind' => 'gable', 'ridge' => 'y', 'pitch' => $this->pick([35, 45]),
+                    'overhang' => ['eaves' => $this->mm(1), 'verge' => $this->mm(1)], 'edges' => $edges,
+                ],
+            ],
+        ];
     }
 
     /**

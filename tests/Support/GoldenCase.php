@@ -20,7 +20,10 @@ final readonly class GoldenCase
     /** @return list<self> */
     public static function all(): array
     {
-        return array_map(static fn (string $file): self => new self(dirname($file)), self::glob(dirname(__DIR__).'/Golden/*/building.json'));
+        return array_map(
+            static fn (string $file): self => new self(dirname($file)),
+            self::glob(dirname(__DIR__).'/Golden/*/building.json'),
+        );
     }
 
     /** @return list<string> names of the golden files */

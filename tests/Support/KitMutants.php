@@ -44,7 +44,11 @@ final class KitMutants
             assert(is_array($placement) && is_array($placement['origin']));
             $at = $placement['origin'][$axis];
             assert(is_int($at) || is_float($at));
-            yield "$id, copy $copy moved by $by along axis $axis" => self::with($kit, ['parts', $i, 'placements', $copy, 'origin', $axis], $at + $by);
+            yield "$id, copy $copy moved by $by along axis $axis" => self::with(
+                $kit,
+                ['parts', $i, 'placements', $copy, 'origin', $axis],
+                $at + $by,
+            );
             if (isset($part['roof'])) {
                 yield "$id, half a degree steeper" => self::with($kit, ['parts', $i, 'placements', 0, 'y'], self::steeper($placement));
             }
@@ -126,6 +130,10 @@ final class KitMutants
         $normal = [$xy * $yz - $xz * $yy, $xz * $yx - $xx * $yz, $xx * $yy - $xy * $yx];
         $turn = deg2rad(0.5);
 
-        return [$yx * cos($turn) + $normal[0] * sin($turn), $yy * cos($turn) + $normal[1] * sin($turn), $yz * cos($turn) + $normal[2] * sin($turn)];
+        return [
+            $yx * cos($turn) + $normal[0] * sin($turn),
+            $yy * cos($turn) + $normal[1] * sin($turn),
+            $yz * cos($turn) + $normal[2] * sin($turn),
+        ];
     }
 }

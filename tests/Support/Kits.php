@@ -32,14 +32,33 @@ final class Kits
     }
 
     /** A plain box: bare card, one layer, no label, no openings, at 1:1 so that real and model figures agree. */
-    public static function box(string $width, string $depth, string $eaves, float $pitch, string $eavesOverhang = '0mm', string $verge = '0mm'): stdClass
-    {
-        $document = json_decode((string) json_encode([
-            'format' => 'chartula.building', 'version' => 1, 'name' => 'Box', 'scale' => '1:1',
-            'methods' => ['wall' => [['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']], 'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']], 'template' => ['stays' => false]],
-            'blocks' => [['id' => 'main', 'footprint' => ['rect' => [$width, $depth]], 'eaves' => $eaves,
-                'roof' => ['kind' => 'gable', 'ridge' => 'x', 'pitch' => $pitch, 'overhang' => ['eaves' => $eavesOverhang, 'verge' => $verge]]]],
-        ]));
+    public static function box(
+        string $width,
+        string $depth,
+        string $eaves,
+        float $pitch,
+        string $eavesOverhang = '0mm',
+        string $verge = '0mm',
+    ): stdClass {
+        $document = json_decode(
+            (string) json_encode([
+                'format' => 'chartula.building', 'version' => 1, 'name' => 'Box', 'scale' => '1:1',
+                'methods' => [
+                    'wall' => [['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']],
+                    'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']],
+                    'template' => ['stays' => false],
+                ],
+                'blocks' => [
+                    [
+                        'id' => 'main', 'footprint' => ['rect' => [$width, $depth]], 'eaves' => $eaves,
+                        'roof' => [
+                            'kind' => 'gable', 'ridge' => 'x', 'pitch' => $pitch,
+                            'overhang' => ['eaves' => $eavesOverhang, 'verge' => $verge],
+                        ],
+                    ],
+                ],
+            ]),
+        );
         assert($document instanceof stdClass);
 
         return $document;

@@ -18,7 +18,10 @@ final class PruneKits extends Command
 
     public function handle(): int
     {
-        StoredKit::query()->where('core_version', '<>', config()->string('chartula.core_version'))->orWhere('created_at', '<', now()->subDays(self::KEPT_DAYS))->delete();
+        StoredKit::query()
+            ->where('core_version', '<>', config()->string('chartula.core_version'))
+            ->orWhere('created_at', '<', now()->subDays(self::KEPT_DAYS))
+            ->delete();
 
         return self::SUCCESS;
     }

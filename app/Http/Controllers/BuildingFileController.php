@@ -28,7 +28,11 @@ final readonly class BuildingFileController
     /** Of the picture of a printed sheet. */
     private const DOTS_PER_INCH = 150;
 
-    private const OTHER = ['sheets.dxf' => ['dxf', 'image/vnd.dxf'], 'cutlist.csv' => ['csv', 'text/csv; charset=utf-8'], 'model.obj' => ['obj', 'model/obj']];
+    private const OTHER = [
+        'sheets.dxf' => ['dxf', 'image/vnd.dxf'],
+        'cutlist.csv' => ['csv', 'text/csv; charset=utf-8'],
+        'model.obj' => ['obj', 'model/obj'],
+    ];
 
     public function __construct(
         private DeriveKit $derive,
@@ -56,7 +60,11 @@ final readonly class BuildingFileController
         $drawings = $this->derived($revision)->drawings(self::footer($revision), $only);
         abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
 
-        return self::download(PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp), 'application/pdf', Str::slug($building->name).'-r'.$revision->number.($only === null ? '' : '-stale').'.pdf');
+        return self::download(
+            PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp),
+            'application/pdf',
+            Str::slug($building->name).'-r'.$revision->number.($only === null ? '' : '-stale').'.pdf',
+        );
     }
 
     /** @return ?list<string> the pieces asked for, or null for all */
@@ -82,7 +90,11 @@ final readonly class BuildingFileController
     {
         [$format, $type] = self::OTHER[$file];
 
-        return self::download(KitFiles::of($this->derived($building->lastSoundOrFail()), [$format])[$file], $type, Str::slug($building->name).'-'.$file);
+        return self::download(
+            KitFiles::of($this->derived($building->lastSoundOrFail()), [$format])[$file],
+            $type,
+            Str::slug($building->name).'-'.$file,
+        );
     }
 
     /** A sheet for a cutting plotter. */
@@ -90,7 +102,11 @@ final readonly class BuildingFileController
     {
         $found = $this->derived($building->lastSoundOrFail())->plan->sheets[$sheet - 1] ?? abort(404);
 
-        return self::download(PlotterWriter::write($found, $building->name), 'application/vnd.hp-hpgl', Str::slug($building->name)."-sheet-$sheet.plt");
+        return self::download(
+            PlotterWriter::write($found, $building->name),
+            'application/vnd.hp-hpgl',
+            Str::slug($building->name)."-sheet-$sheet.plt",
+        );
     }
 
     /** What the simulated cutter makes of that file. */
@@ -99,7 +115,10 @@ final readonly class BuildingFileController
         $found = $this->derived($building->lastSoundOrFail())->plan->sheets[$sheet - 1] ?? abort(404);
         $size = [$found->page->width, $found->page->height];
 
-        return response()->json(SimulatedCutter::run(PlotterWriter::write($found, $building->name), $size, $found->stock->cutPasses())->toArray() + ['size' => $size, 'passes' => $found->stock->cutPasses()]);
+        return response()->json(
+            SimulatedCutter::run(PlotterWriter::write($found, $building->name), $size, $found->stock->cutPasses())->toArray()
+                + ['size' => $size, 'passes' => $found->stock->cutPasses()],
+        );
     }
 
     /** A sheet as the simulated printer prints it, with its error. */
@@ -107,13 +126,23 @@ final readonly class BuildingFileController
     {
         $drawing = $this->derived($building->lastSoundOrFail())->drawings()[$sheet - 1] ?? abort(404);
 
-        return response($request->printer(self::DOTS_PER_INCH)->page(PdfWriter::write([$drawing], $building->name), 1), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
+        return response(
+            $request->printer(self::DOTS_PER_INCH)->page(PdfWriter::write([$drawing], $building->name), 1),
+            200,
+            ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store'],
+        );
     }
 
-    /** One part by itself, of revision `r` or the last sound one; with `art` only what shows on the finished wall, with `face` its whole printed face. */
+    /**
+     * One part by itself, of revision `r` or the last sound one; with `art` only what shows on the finished wall, with `face` its whole
+     * printed face.
+     */
     public function part(Request $request, Building $building, string $part): Response
     {
-        $found = array_filter($this->derived($building->asked($request))->kit->parts, static fn (LabelledPart $p): bool => $p->part->id === $part);
+        $found = array_filter(
+            $this->derived($building->asked($request))->kit->parts,
+            static fn (LabelledPart $p): bool => $p->part->id === $part,
+        );
         abort_if($found === [], 404);
 
         $labelled = array_values($found)[0];
@@ -137,7 +166,11 @@ final readonly class BuildingFileController
 
     private static function download(string $bytes, string $type, string $name): Response
     {
-        return response($bytes, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store']);
+        return response(
+            $bytes,
+            200,
+            ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store'],
+        );
     }
 
     private static function picture(string $svg): Response

@@ -30,7 +30,11 @@ final readonly class MockupController
 
         return response()->json([
             'revision' => $revision->number, 'percent' => $mockup->percent, 'pages' => count($drawings),
-            'nets' => array_map(static fn (Net $n): array => ['name' => $n->name, 'faces' => count($n->faces), 'folds' => count($n->folds), 'tabs' => count($n->tabs)], $mockup->nets),
+            'nets' => array_map(
+                static fn (Net $n): array =>
+                    ['name' => $n->name, 'faces' => count($n->faces), 'folds' => count($n->folds), 'tabs' => count($n->tabs)],
+                $mockup->nets,
+            ),
         ]);
     }
 
@@ -41,15 +45,22 @@ final readonly class MockupController
         abort_if($drawings === [], 404);
         $name = Str::slug($building->name)."-mock-up-r$revision->number-$mockup->percent.pdf";
 
-        return response(PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp), 200,
-            ['Content-Type' => 'application/pdf', 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store']);
+        return response(
+            PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp),
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store'],
+        );
     }
 
     public function page(MockupRequest $request, Building $building, int $page): Response
     {
         $drawing = self::made($request, $building->asked($request))[1][$page - 1] ?? abort(404);
 
-        return response(SvgWriter::write($drawing->withStrokesTimes(3.0)), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=300']);
+        return response(
+            SvgWriter::write($drawing->withStrokesTimes(3.0)),
+            200,
+            ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=300'],
+        );
     }
 
     /** @return array{Mockup, list<Drawing>} */

@@ -24,7 +24,9 @@ final readonly class BuildingResource
 
     public function of(Building $building, Revision $revision, int $status = 200): Response
     {
-        $sound = $revision->is_sound ? $revision : $building->revisions()->where('is_sound', true)->where('number', '<', $revision->number)->orderByDesc('number')->first();
+        $sound = $revision->is_sound
+            ? $revision
+            : $building->revisions()->where('is_sound', true)->where('number', '<', $revision->number)->orderByDesc('number')->first();
         // Both texts are JSON already; they are put together without being read again.
         $derived = $sound === null ? 'null' : $this->derive->fromText($sound->text);
         $head = json_encode([
@@ -48,6 +50,9 @@ final readonly class BuildingResource
         $shown = $revision->stands_for === $revision->number ? $revision : $building->revision($revision->stands_for);
         $next = $revision->redo[0] ?? null;
 
-        return ['undo' => $shown->before === null ? null : $shown->summary, 'redo' => $next === null ? null : $building->revision($next)->summary];
+        return [
+            'undo' => $shown->before === null ? null : $shown->summary,
+            'redo' => $next === null ? null : $building->revision($next)->summary,
+        ];
     }
 }

@@ -23,7 +23,14 @@ final readonly class CompressionReader
         }
         $protect = Compression::PROTECTED;
         if ($node->get('protect') !== null) {
-            $protect = array_values(array_filter(array_map(static fn (Node $n): ?string => $n->choice(Compression::PROTECTED), $node->get('protect')->items(count(Compression::PROTECTED)))));
+            $protect = array_values(
+                array_filter(
+                    array_map(
+                        static fn (Node $n): ?string => $n->choice(Compression::PROTECTED),
+                        $node->get('protect')->items(count(Compression::PROTECTED)),
+                    ),
+                ),
+            );
         }
         $steps = [];
         foreach ($node->get('steps')?->items(self::MOST) ?? [] as $item) {
@@ -58,8 +65,12 @@ final readonly class CompressionReader
         }
         $count = $node->get('count')?->whole(1, self::MOST_COUNT);
         $off = $node->get('off') === null ? false : $node->get('off')->bool();
-        $isWhole = (! in_array('by', $required, true) || $by !== null) && (! in_array('count', $required, true) || $count !== null) && $off !== null;
+        $isWhole = (! in_array('by', $required, true) || $by !== null)
+            && (! in_array('count', $required, true) || $count !== null)
+            && $off !== null;
 
-        return $isWhole ? new Step($op, $node->get('block')?->text(32), $node->get('edge')?->text(32), $by ?? 0.0, $count ?? 0, $off, $node->path) : null;
+        return $isWhole
+            ? new Step($op, $node->get('block')?->text(32), $node->get('edge')?->text(32), $by ?? 0.0, $count ?? 0, $off, $node->path)
+            : null;
     }
 }

@@ -39,7 +39,11 @@ final class DocumentDifference
         foreach (array_slice($changes, 0, self::SAID) as $change) {
             $said[$change->where][] = $change->what;
         }
-        $phrases = array_map(static fn (string|int $where, array $whats): string => ($where === '' ? '' : "$where: ").implode(', ', $whats), array_keys($said), $said);
+        $phrases = array_map(
+            static fn (string|int $where, array $whats): string => ($where === '' ? '' : "$where: ").implode(', ', $whats),
+            array_keys($said),
+            $said,
+        );
         $rest = count($changes) - self::SAID;
 
         return implode('; ', $phrases).($rest > 0 ? "; and $rest more" : '');
@@ -62,7 +66,12 @@ final class DocumentDifference
     {
         foreach (array_keys(get_object_vars($before) + get_object_vars($after)) as $key) {
             $path = [...$keys, (string) $key];
-            $this->values($before->{$key} ?? null, $after->{$key} ?? null, $path, $keys === ['styles'] || $keys === ['stock'] ? new Thing((string) $key, $path) : $thing);
+            $this->values(
+                $before->{$key} ?? null,
+                $after->{$key} ?? null,
+                $path,
+                $keys === ['styles'] || $keys === ['stock'] ? new Thing((string) $key, $path) : $thing,
+            );
         }
     }
 
@@ -84,7 +93,13 @@ final class DocumentDifference
             [$was, $is] = [$old[$name] ?? null, $new[$name] ?? null];
             $entry = $this->entry($is ?? $was, (string) $name, $path, $thing);
             if ($was === null || $is === null) {
-                $this->add($path, $thing->words, $this->called($is ?? $was, (string) $name).($was === null ? ' added' : ' removed'), $was, $is);
+                $this->add(
+                    $path,
+                    $thing->words,
+                    $this->called($is ?? $was, (string) $name).($was === null ? ' added' : ' removed'),
+                    $was,
+                    $is,
+                );
             } else {
                 $this->values($was, $is, $path, $entry);
             }

@@ -7,7 +7,10 @@ namespace Chartula\Core\Building\Difference;
 use Chartula\Core\Building\Footprint;
 use stdClass;
 
-/** What an entry of a list is known by: its id, the edge it stands on, or the corner it is at; a step of the compression by what it does, and where. */
+/**
+ * What an entry of a list is known by: its id, the edge it stands on, or the corner it is at; a step of the compression by what it does,
+ * and where.
+ */
 final readonly class Identity
 {
     /** Before a name in a path, so that an entry called 1 is not taken for the second entry. */

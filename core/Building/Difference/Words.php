@@ -11,8 +11,10 @@ final readonly class Words
 {
     /** Fields whose key is not what a person would say. */
     private const FIELDS = [
-        'w' => 'width', 'h' => 'height', 'rect.0' => 'width', 'rect.1' => 'depth', 'panes.0' => 'columns of panes', 'panes.1' => 'rows of panes',
-        'at.0' => 'place across', 'at.1' => 'place back', 'sheet.0' => 'sheet width', 'sheet.1' => 'sheet height', 'through' => 'walls that run through',
+        'w' => 'width', 'h' => 'height', 'rect.0' => 'width', 'rect.1' => 'depth', 'panes.0' => 'columns of panes',
+        'panes.1' => 'rows of panes',
+        'at.0' => 'place across', 'at.1' => 'place back', 'sheet.0' => 'sheet width', 'sheet.1' => 'sheet height',
+        'through' => 'walls that run through',
     ];
 
     /** Steps of a path that a person would not name. */
@@ -28,7 +30,11 @@ final readonly class Words
         if (isset(self::FIELDS[$last])) {
             return self::FIELDS[$last];
         }
-        $said = array_filter($keys, static fn (string $key, int $i): bool => $i === count($keys) - 1 || ! in_array($key, self::SILENT, true), ARRAY_FILTER_USE_BOTH);
+        $said = array_filter(
+            $keys,
+            static fn (string $key, int $i): bool => $i === count($keys) - 1 || ! in_array($key, self::SILENT, true),
+            ARRAY_FILTER_USE_BOTH,
+        );
         $said[array_key_last($said) ?? 0] = self::FIELDS[(string) end($said)] ?? (string) end($said);
 
         return str_replace('-', ' ', implode(' ', $said));

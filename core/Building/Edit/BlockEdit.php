@@ -46,7 +46,12 @@ final readonly class BlockEdit
     /** @return list<stdClass> */
     private function blocks(): array
     {
-        return array_values(array_filter(is_array($this->document->blocks ?? null) ? $this->document->blocks : [], static fn (mixed $b): bool => $b instanceof stdClass));
+        return array_values(
+            array_filter(
+                is_array($this->document->blocks ?? null) ? $this->document->blocks : [],
+                static fn (mixed $b): bool => $b instanceof stdClass,
+            ),
+        );
     }
 
     private function find(): ?stdClass
@@ -90,7 +95,8 @@ final readonly class BlockEdit
         $kind = $this->edit->get('kind') === null ? 'wing' : $this->edit->get('kind')->choice(self::WINGS);
         $blocks = $this->blocks();
         $beside = $this->edit->get('beside')?->text(32);
-        $host = array_values(array_filter($blocks, static fn (stdClass $b): bool => ($b->id ?? null) === $beside))[0] ?? ($blocks[0] ?? null);
+        $host = array_values(array_filter($blocks, static fn (stdClass $b): bool => ($b->id ?? null) === $beside))[0]
+            ?? ($blocks[0] ?? null);
         if ($host === null || $kind === null) {
             return;
         }
@@ -107,21 +113,45 @@ final readonly class BlockEdit
         $rect = static fn (float $w, float $d): stdClass => (object) ['rect' => [$feet($w), $feet($d)]];
         $block = match ($kind) {
             'lean-to' => ['footprint' => $rect($width * 0.5, min(2438.4, $depth * 0.5)), 'eaves' => $feet($eaves * 0.6),
-                'place' => [(object) ['against' => 'back', 'with' => "$hostId.$edges[0]"], (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"]],
+                'place' => [
+                    (object) ['against' => 'back', 'with' => "$hostId.$edges[0]"],
+                    (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"],
+                ],
                 'roof' => (object) ['kind' => 'lean-to', 'pitch' => 25, 'overhang' => $overhang]],
             'dormer' => ['footprint' => $rect(1524.0, $depth * 0.4), 'eaves' => $feet($eaves + $depth * 0.22 * tan(deg2rad($pitch))),
-                'place' => [(object) ['set-back' => 'front', 'with' => "$hostId.$edges[0]", 'by' => $feet($depth * 0.12)], (object) ['centre' => 'front', 'with' => "$hostId.$edges[0]"]],
-                'roof' => (object) ['kind' => 'gable', 'ridge' => 'y', 'pitch' => $pitch, 'overhang' => (object) ['eaves' => '6in', 'verge' => '6in']]],
+                'place' => [
+                    (object) ['set-back' => 'front', 'with' => "$hostId.$edges[0]", 'by' => $feet($depth * 0.12)],
+                    (object) ['centre' => 'front', 'with' => "$hostId.$edges[0]"],
+                ],
+                'roof' => (object) [
+                    'kind' => 'gable', 'ridge' => 'y', 'pitch' => $pitch, 'overhang' => (object) ['eaves' => '6in', 'verge' => '6in'],
+                ]],
             // Its back is the host's front, which stands on the ground behind it.
-            'platform' => ['footprint' => $rect($width * 1.5, 2438.4), 'eaves' => '3ft',
-                'place' => [(object) ['against' => 'back', 'with' => "$hostId.$edges[0]"], (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"]],
-                'roof' => (object) ['kind' => 'flat']],
-            default => ['footprint' => $rect($width * 0.6, $depth * 0.8), 'eaves' => $feet($eaves),
-                'place' => [(object) ['against' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])], (object) ['centre' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])]],
-                'roof' => (object) ['kind' => 'gable', 'ridge' => 'x', 'pitch' => $pitch, 'overhang' => $overhang, 'edges' => [(object) ['edge' => 'left', 'kind' => RoofEdge::WALL]]]],
+            'platform' => [
+                'footprint' => $rect($width * 1.5, 2438.4), 'eaves' => '3ft',
+                'place' => [
+                    (object) ['against' => 'back', 'with' => "$hostId.$edges[0]"],
+                    (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"],
+                ],
+                'roof' => (object) ['kind' => 'flat'],
+            ],
+            default => [
+                'footprint' => $rect($width * 0.6, $depth * 0.8), 'eaves' => $feet($eaves),
+                'place' => [
+                    (object) ['against' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])],
+                    (object) ['centre' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])],
+                ],
+                'roof' => (object) [
+                    'kind' => 'gable', 'ridge' => 'x', 'pitch' => $pitch, 'overhang' => $overhang,
+                    'edges' => [(object) ['edge' => 'left', 'kind' => RoofEdge::WALL]],
+                ],
+            ],
         };
         $this->document->blocks = [...$blocks, (object) (['id' => $id, 'name' => ucfirst(str_replace('-', ' ', $id))] + $block + [
-            'walls' => array_map(static fn (string $edge): stdClass => (object) ['edge' => $edge, 'finish' => $finish, 'openings' => []], ['front', 'right', 'back', 'left']),
+            'walls' => array_map(
+                static fn (string $edge): stdClass => (object) ['edge' => $edge, 'finish' => $finish, 'openings' => []],
+                ['front', 'right', 'back', 'left'],
+            ),
         ])];
     }
 
@@ -152,7 +182,10 @@ final readonly class BlockEdit
         $id = is_string($gone->id) ? $gone->id : '';
         foreach ($this->blocks() as $block) {
             $places = is_array($block->place ?? null) ? $block->place : [];
-            $needs = array_filter($places, static fn (mixed $p): bool => $p instanceof stdClass && is_string($p->with ?? null) && str_starts_with($p->with, "$id."));
+            $needs = array_filter(
+                $places,
+                static fn (mixed $p): bool => $p instanceof stdClass && is_string($p->with ?? null) && str_starts_with($p->with, "$id."),
+            );
             if ($needs !== [] && is_string($block->id ?? null) && isset($standing[$block->id])) {
                 unset($block->place);
                 $block->at = self::written($standing[$block->id]->at);
@@ -172,7 +205,10 @@ final readonly class BlockEdit
         $this->edit->isObject(['op', 'block'], ['x', 'y', 'snap']);
         $snaps = $this->edit->get('snap')?->bool() ?? false;
         $block = $this->find();
-        $by = new Vec2(($this->edit->get('x')?->number() ?? 0.0) * self::STEP_MM, ($this->edit->get('y')?->number() ?? 0.0) * self::STEP_MM);
+        $by = new Vec2(
+            ($this->edit->get('x')?->number() ?? 0.0) * self::STEP_MM,
+            ($this->edit->get('y')?->number() ?? 0.0) * self::STEP_MM,
+        );
         if ($block === null) {
             return;
         }

@@ -73,7 +73,9 @@ final readonly class EdgeEdit
                 $entry->{$said} = $node->value;
             }
         }
-        $entries = array_values(array_filter($entries, static fn (mixed $e): bool => ! $e instanceof stdClass || count(get_object_vars($e)) > 1));
+        $entries = array_values(
+            array_filter($entries, static fn (mixed $e): bool => ! $e instanceof stdClass || count(get_object_vars($e)) > 1),
+        );
         unset($owner->{$list});
         if ($entries !== []) {
             $owner->{$list} = $entries;

@@ -21,7 +21,10 @@ final readonly class Edits
 {
     public const MOST = 200;
 
-    private const OPS = ['set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening', ...BlockEdit::OPS, ...PlotEdit::OPS];
+    private const OPS = [
+        'set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening', ...BlockEdit::OPS,
+        ...PlotEdit::OPS,
+    ];
 
     /** @param  list<Change>  $changes  what became different by it */
     private function __construct(

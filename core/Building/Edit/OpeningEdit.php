@@ -16,7 +16,10 @@ final readonly class OpeningEdit
 
     private const PLAIN_QUARTER_MM = 25.4;
 
-    private const NEW_STYLE = ['kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'flat'], 'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true]];
+    private const NEW_STYLE = [
+        'kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'flat'],
+        'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true],
+    ];
 
     private function __construct(
         private Ruler $ruler,
@@ -59,7 +62,12 @@ final readonly class OpeningEdit
     private static function found(stdClass $document, ?Node $node): ?array
     {
         $text = $node?->text(100);
-        $blocks = array_values(array_filter(is_array($document->blocks ?? null) ? $document->blocks : [], static fn (mixed $b): bool => $b instanceof stdClass));
+        $blocks = array_values(
+            array_filter(
+                is_array($document->blocks ?? null) ? $document->blocks : [],
+                static fn (mixed $b): bool => $b instanceof stdClass,
+            ),
+        );
         if ($node === null || $text === null || $blocks === []) {
             return null;
         }
@@ -103,7 +111,12 @@ final readonly class OpeningEdit
     /** @return list<stdClass> */
     private function openings(): array
     {
-        return array_values(array_filter(is_array($this->wall->openings) ? $this->wall->openings : [], static fn (mixed $o): bool => $o instanceof stdClass));
+        return array_values(
+            array_filter(
+                is_array($this->wall->openings) ? $this->wall->openings : [],
+                static fn (mixed $o): bool => $o instanceof stdClass,
+            ),
+        );
     }
 
     private function find(): ?stdClass
@@ -173,7 +186,9 @@ final readonly class OpeningEdit
         if ($opening === null) {
             return;
         }
-        $style = is_string($opening->style ?? null) && ($this->document->styles ?? null) instanceof stdClass ? ($this->document->styles->{$opening->style} ?? null) : null;
+        $style = is_string($opening->style ?? null) && ($this->document->styles ?? null) instanceof stdClass
+            ? ($this->document->styles->{$opening->style} ?? null)
+            : null;
         $copy = clone $opening;
         unset($copy->repeat);
         $from = is_string($opening->from ?? null) ? $opening->from : '0ft';
@@ -190,10 +205,14 @@ final readonly class OpeningEdit
         if ($opening === null || $count === null) {
             return;
         }
-        $before = ($opening->repeat ?? null) instanceof stdClass && is_string($opening->repeat->pitch ?? null) ? $opening->repeat->pitch : null;
+        $before = ($opening->repeat ?? null) instanceof stdClass && is_string($opening->repeat->pitch ?? null)
+            ? $opening->repeat->pitch
+            : null;
         $pitch = $this->edit->get('pitch')?->text(60) ?? $before;
         if ($pitch === null) {
-            $style = is_string($opening->style ?? null) && ($this->document->styles ?? null) instanceof stdClass ? ($this->document->styles->{$opening->style} ?? null) : null;
+            $style = is_string($opening->style ?? null) && ($this->document->styles ?? null) instanceof stdClass
+                ? ($this->document->styles->{$opening->style} ?? null)
+                : null;
             $pitch = LengthFormat::like('0ft', 2.0 * $this->ruler->widthOf($style));
         }
         if ($count === 1) {

@@ -31,10 +31,18 @@ final readonly class OutlineEdit
         if ($shape === null) {
             return;
         }
-        $figure = fn (string $key, float $usual): float => $this->edit->get($key) === null ? $usual : $this->ruler->read($this->edit->get($key)->text(60));
+        $figure = fn (string $key, float $usual): float =>
+            $this->edit->get($key) === null ? $usual : $this->ruler->read($this->edit->get($key)->text(60));
         $w = $figure('w', $this->ruler->lengthOfWall($block, 0));
         $d = $figure('d', $this->ruler->lengthOfWall($block, 1));
-        [$corners, $names] = QuickShape::of($shape, $w, $d, $figure('a', $shape === 'z' ? $w * 2.0 / 3.0 : $w / 3.0), $figure('b', $shape === 'z' ? $d / 2.0 : $d / 3.0), $this->edit->get('sides')?->whole(3, 60) ?? 8);
+        [$corners, $names] = QuickShape::of(
+            $shape,
+            $w,
+            $d,
+            $figure('a', $shape === 'z' ? $w * 2.0 / 3.0 : $w / 3.0),
+            $figure('b', $shape === 'z' ? $d / 2.0 : $d / 3.0),
+            $this->edit->get('sides')?->whole(3, 60) ?? 8,
+        );
         $text = static fn (float $mm): string => LengthFormat::like('0ft', $mm);
         $block->footprint = $shape === 'rect' ? (object) ['rect' => [$text($w), $text($d)]]
             : (object) ['polygon' => array_map(static fn (array $c): array => [$text($c[0]), $text($c[1])], $corners), 'edges' => $names];

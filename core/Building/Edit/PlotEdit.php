@@ -38,7 +38,15 @@ final readonly class PlotEdit
         try {
             $building = BuildingReader::fromDocument($document);
             $ratio = $building->scale->ratio;
-            $box = Box2::around(array_merge(...array_map(static fn (Block $b): array => array_map(static fn (Vec2 $p): Vec2 => $p->times(1.0 / $ratio), $b->standing()->points), $building->blocks)));
+            $box = Box2::around(
+                array_merge(
+                    ...array_map(
+                        static fn (Block $b): array =>
+                            array_map(static fn (Vec2 $p): Vec2 => $p->times(1.0 / $ratio), $b->standing()->points),
+                        $building->blocks,
+                    ),
+                ),
+            );
         } catch (InvalidInput) {
             $box = new Box2(0.0, 0.0, 200.0, 100.0);
         }

@@ -24,10 +24,22 @@ final readonly class QuickShape
         return match ($shape) {
             'rect' => [[[0.0, 0.0], [$w, 0.0], [$w, $d], [0.0, $d]], ['front', 'right', 'back', 'left']],
             'l' => [[[0.0, 0.0], [$w, 0.0], [$w, $b], [$a, $b], [$a, $d], [0.0, $d]], ['front', 'right', 'yard', 'inner', 'back', 'left']],
-            't' => [[[0.0, 0.0], [$w, 0.0], [$w, $b], [$s + $a, $b], [$s + $a, $d], [$s, $d], [$s, $b], [0.0, $b]], ['front', 'right', 'yard-right', 'stem-right', 'back', 'stem-left', 'yard-left', 'left']],
-            'u' => [[[0.0, 0.0], [$w, 0.0], [$w, $d], [$w - $a, $d], [$w - $a, $b], [$a, $b], [$a, $d], [0.0, $d]], ['front', 'right', 'arm-right', 'yard-right', 'yard', 'yard-left', 'arm-left', 'left']],
-            'z' => [[[0.0, 0.0], [$a, 0.0], [$a, $b], [$w, $b], [$w, $d], [$w - $a, $d], [$w - $a, $b], [0.0, $b]], ['front', 'inner-right', 'yard-front', 'right', 'back', 'inner-left', 'yard-back', 'left']],
-            'bay' => [[[$s, 0.0], [$s + $a, 0.0], [$w, $b], [$w, $d], [0.0, $d], [0.0, $b]], ['front', 'cant-right', 'right', 'back', 'left', 'cant-left']],
+            't' => [
+                [[0.0, 0.0], [$w, 0.0], [$w, $b], [$s + $a, $b], [$s + $a, $d], [$s, $d], [$s, $b], [0.0, $b]],
+                ['front', 'right', 'yard-right', 'stem-right', 'back', 'stem-left', 'yard-left', 'left'],
+            ],
+            'u' => [
+                [[0.0, 0.0], [$w, 0.0], [$w, $d], [$w - $a, $d], [$w - $a, $b], [$a, $b], [$a, $d], [0.0, $d]],
+                ['front', 'right', 'arm-right', 'yard-right', 'yard', 'yard-left', 'arm-left', 'left'],
+            ],
+            'z' => [
+                [[0.0, 0.0], [$a, 0.0], [$a, $b], [$w, $b], [$w, $d], [$w - $a, $d], [$w - $a, $b], [0.0, $b]],
+                ['front', 'inner-right', 'yard-front', 'right', 'back', 'inner-left', 'yard-back', 'left'],
+            ],
+            'bay' => [
+                [[$s, 0.0], [$s + $a, 0.0], [$w, $b], [$w, $d], [0.0, $d], [0.0, $b]],
+                ['front', 'cant-right', 'right', 'back', 'left', 'cant-left'],
+            ],
             'polygon' => self::regular($w, $sides),
         };
     }

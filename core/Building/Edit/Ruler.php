@@ -71,7 +71,10 @@ final readonly class Ruler
         }
         $names = is_array($footprint->edges ?? null) ? array_values($footprint->edges) : [];
 
-        return array_map(static fn (int $i): string => is_string($names[$i] ?? null) ? $names[$i] : "edge-$i", array_keys(array_values($footprint->polygon)));
+        return array_map(
+            static fn (int $i): string => is_string($names[$i] ?? null) ? $names[$i] : "edge-$i",
+            array_keys(array_values($footprint->polygon)),
+        );
     }
 
     /** What its walls are faced with: the first that says. */
@@ -93,7 +96,8 @@ final readonly class Ruler
             return $this->read($footprint->rect[$edge % 2] ?? null);
         }
         $corners = is_array($footprint->polygon ?? null) ? array_values($footprint->polygon) : [];
-        $at = fn (mixed $corner): array => is_array($corner) ? [$this->read($corner[0] ?? null), $this->read($corner[1] ?? null)] : [0.0, 0.0];
+        $at = fn (mixed $corner): array =>
+            is_array($corner) ? [$this->read($corner[0] ?? null), $this->read($corner[1] ?? null)] : [0.0, 0.0];
         [$a, $b] = [$at($corners[$edge] ?? null), $at($corners[($edge + 1) % max(1, count($corners))] ?? null)];
 
         return hypot($b[0] - $a[0], $b[1] - $a[1]);

@@ -68,7 +68,10 @@ final readonly class Snapping
                     $out = new Vec2($along->y, -$along->x);
                     $off = $p->minus($a)->dot($out);
                     $faces = $mine->dot($along) < 0.0;
-                    $beside = min(max($p->minus($a)->dot($along), $q->minus($a)->dot($along)), $a->distanceTo($b)) > max(0.0, min($p->minus($a)->dot($along), $q->minus($a)->dot($along)));
+                    $beside = min(
+                        max($p->minus($a)->dot($along), $q->minus($a)->dot($along)),
+                        $a->distanceTo($b),
+                    ) > max(0.0, min($p->minus($a)->dot($along), $q->minus($a)->dot($along)));
                     if (abs($off) > self::NEAR_MM || ($faces && ! $beside)) {
                         continue;
                     }

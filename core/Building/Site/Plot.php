@@ -49,7 +49,25 @@ final readonly class Plot
     /** A bare board, with nothing on it and nothing to keep free. */
     public static function bare(float $width, float $depth): self
     {
-        return new self(Ring::rectangle(0.0, 0.0, $width, $depth), ['front', 'right', 'back', 'left'], new Vec2(0.0, 0.0), 0.0, null, 0.0, [], [], new Allowance(0.0, 0.0), null, [], [], [], [], [], new Lift('up', 0.0), []);
+        return new self(
+            Ring::rectangle(0.0, 0.0, $width, $depth),
+            ['front', 'right', 'back', 'left'],
+            new Vec2(0.0, 0.0),
+            0.0,
+            null,
+            0.0,
+            [],
+            [],
+            new Allowance(0.0, 0.0),
+            null,
+            [],
+            [],
+            [],
+            [],
+            [],
+            new Lift('up', 0.0),
+            [],
+        );
     }
 
     /** What has to stay free along an edge. */
@@ -75,7 +93,9 @@ final readonly class Plot
         return new Vec2($this->at->x + $at->x * cos($turn) - $at->y * sin($turn), $this->at->y + $at->x * sin($turn) + $at->y * cos($turn));
     }
 
-    /** Where the eye stands, so far to the right of the middle of its travel, in the building's axes; the plot's front where nobody says. */
+    /**
+     * Where the eye stands, so far to the right of the middle of its travel, in the building's axes; the plot's front where nobody says.
+     */
     public function eyeAt(float $aside): Vec2
     {
         $box = $this->outline->bounds();

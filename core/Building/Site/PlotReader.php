@@ -23,7 +23,10 @@ final readonly class PlotReader
 
     private const LIFT_PLAY_MM = 0.5;
 
-    private const KEYS = ['size', 'outline', 'edges', 'at', 'turn', 'height', 'gap', 'backscene', 'clear', 'allow', 'eye', 'vehicles', 'neighbours', 'roads', 'tracks', 'obstacles', 'lift', 'runs'];
+    private const KEYS = [
+        'size', 'outline', 'edges', 'at', 'turn', 'height', 'gap', 'backscene', 'clear', 'allow', 'eye', 'vehicles',
+        'neighbours', 'roads', 'tracks', 'obstacles', 'lift', 'runs',
+    ];
 
     public static function read(?Node $plot, Values $values, Scale $scale): ?Plot
     {
@@ -44,11 +47,15 @@ final readonly class PlotReader
             }
         }
         $made = [
-            $shape->pair($plot->get('at')) ?? new Vec2(0.0, 0.0), $plot->get('turn')?->number() ?? 0.0, $values->model($plot->get('height'))?->mm,
-            $values->model($plot->get('gap'), Sign::ZeroOrMore)->mm ?? self::GAP_MM, self::backscene($plot->get('backscene'), $edges), $clear,
+            $shape->pair($plot->get('at')) ?? new Vec2(0.0, 0.0), $plot->get('turn')?->number() ?? 0.0,
+            $values->model($plot->get('height'))?->mm,
+            $values->model($plot->get('gap'), Sign::ZeroOrMore)->mm ?? self::GAP_MM,
+            self::backscene($plot->get('backscene'), $edges), $clear,
             self::allowance($plot->get('allow'), $values), self::eye($plot->get('eye'), $values),
-            $vehicles, $things->neighbours($plot->get('neighbours')), $things->roads($plot->get('roads')), $runs->tracks($plot->get('tracks'), $vehicles, $shape),
-            $things->obstacles($plot->get('obstacles')), self::lift($plot->get('lift'), $values), $runs->runs($plot->get('runs'), $vehicles),
+            $vehicles, $things->neighbours($plot->get('neighbours')), $things->roads($plot->get('roads')),
+            $runs->tracks($plot->get('tracks'), $vehicles, $shape),
+            $things->obstacles($plot->get('obstacles')), self::lift($plot->get('lift'), $values),
+            $runs->runs($plot->get('runs'), $vehicles),
         ];
 
         return $outline === null ? null : new Plot($outline, $edges, ...$made);
@@ -128,14 +135,20 @@ final readonly class PlotReader
     {
         $node = $node?->isObject([], ['roofs', 'walls']) === true ? $node : null;
 
-        return new Allowance($values->model($node?->get('roofs'), Sign::ZeroOrMore)->mm ?? 0.0, $values->model($node?->get('walls'), Sign::ZeroOrMore)->mm ?? 0.0);
+        return new Allowance(
+            $values->model($node?->get('roofs'), Sign::ZeroOrMore)->mm ?? 0.0,
+            $values->model($node?->get('walls'), Sign::ZeroOrMore)->mm ?? 0.0,
+        );
     }
 
     private static function lift(?Node $node, Values $values): Lift
     {
         $node = $node?->isObject([], ['way', 'play']) === true ? $node : null;
 
-        return new Lift($node?->get('way')?->choice(Lift::WAYS) ?? 'up', $values->model($node?->get('play'), Sign::ZeroOrMore)->mm ?? self::LIFT_PLAY_MM);
+        return new Lift(
+            $node?->get('way')?->choice(Lift::WAYS) ?? 'up',
+            $values->model($node?->get('play'), Sign::ZeroOrMore)->mm ?? self::LIFT_PLAY_MM,
+        );
     }
 
     private static function eye(?Node $eye, Values $values): ?Eye

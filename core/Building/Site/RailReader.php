@@ -61,7 +61,12 @@ final readonly class RailReader
     public function tracks(?Node $list, array $vehicles, ShapeReader $shape): array
     {
         $made = [];
-        foreach (NamedList::of($list, ['from', 'course'], ['heading', 'rail', 'beside', 'above', 'vehicles'], $this->values) as [$id, $name, $node]) {
+        foreach (NamedList::of(
+            $list,
+            ['from', 'course'],
+            ['heading', 'rail', 'beside', 'above', 'vehicles'],
+            $this->values,
+        ) as [$id, $name, $node]) {
             $from = $shape->pair($node->get('from'));
             $running = $node->get('vehicles') === null ? array_values($vehicles) : $this->chosen($node->get('vehicles'), $vehicles);
             $running = $running === [] ? [Vehicle::typical($this->scale)] : $running;
@@ -114,7 +119,9 @@ final readonly class RailReader
      */
     private function chosen(Node $node, array $vehicles): array
     {
-        return array_values(array_filter(array_map(fn (Node $n): ?Vehicle => $this->vehicle($n, $vehicles), $node->items(PlotReader::MOST))));
+        return array_values(
+            array_filter(array_map(fn (Node $n): ?Vehicle => $this->vehicle($n, $vehicles), $node->items(PlotReader::MOST))),
+        );
     }
 
     /** @param  array<string, Vehicle>  $vehicles */
@@ -122,7 +129,13 @@ final readonly class RailReader
     {
         $id = $node?->text(32);
         if ($node !== null && $id !== null && ! isset($vehicles[$id])) {
-            $node->fault('unknown-vehicle', ['given' => $id, 'known' => $vehicles === [] ? 'none yet: describe it under vehicles' : implode(', ', array_keys($vehicles))]);
+            $node->fault(
+                'unknown-vehicle',
+                [
+                    'given' => $id,
+                    'known' => $vehicles === [] ? 'none yet: describe it under vehicles' : implode(', ', array_keys($vehicles)),
+                ],
+            );
         }
 
         return $vehicles[$id ?? ''] ?? null;
@@ -147,7 +160,9 @@ final readonly class RailReader
             }
             $length = $this->values->model($node->get($given[0]))?->mm;
             if ($length !== null) {
-                $piece = $given[0] === 'straight' ? new TrackPiece($length) : $this->curve($node, $length, $given[0] === 'left' ? 1 : -1, $running);
+                $piece = $given[0] === 'straight'
+                    ? new TrackPiece($length)
+                    : $this->curve($node, $length, $given[0] === 'left' ? 1 : -1, $running);
                 array_push($pieces, ...($piece === null ? [] : [$piece]));
             }
         }

@@ -68,7 +68,12 @@ final readonly class ThingsReader
     public function obstacles(?Node $list): array
     {
         $made = [];
-        foreach (NamedList::of($list, ['at', 'kind', 'to'], ['size', 'across', 'from', 'travel', 'play'], $this->values) as [$id, $name, $node]) {
+        foreach (NamedList::of(
+            $list,
+            ['at', 'kind', 'to'],
+            ['size', 'across', 'from', 'travel', 'play'],
+            $this->values,
+        ) as [$id, $name, $node]) {
             $kind = $node->get('kind')?->choice(Obstacle::KINDS);
             $at = $this->shape->pair($node->get('at'));
             $across = $this->values->model($node->get('across'))?->mm;
@@ -83,7 +88,20 @@ final readonly class ThingsReader
             if ($to !== null && $to <= $from) {
                 $node->get('to')?->fault('plot.upside-down', ['from' => $from, 'to' => $to]);
             } elseif ($kind !== null && $at !== null && $size !== null && $to !== null) {
-                $made[] = new Obstacle($id, $kind, $name, $at, $size->x, $size->y, $across !== null, $from, $to, $travel, $play, $node->path);
+                $made[] = new Obstacle(
+                    $id,
+                    $kind,
+                    $name,
+                    $at,
+                    $size->x,
+                    $size->y,
+                    $across !== null,
+                    $from,
+                    $to,
+                    $travel,
+                    $play,
+                    $node->path,
+                );
             }
         }
 
@@ -99,7 +117,9 @@ final readonly class ThingsReader
             return null;
         }
         $size = $this->shape->size($node->get('size'));
-        $ring = $size === null ? $this->shape->outline($node->get('outline'), PlotReader::MOST) : Ring::rectangle(0.0, 0.0, $size->x, $size->y);
+        $ring = $size === null
+            ? $this->shape->outline($node->get('outline'), PlotReader::MOST)
+            : Ring::rectangle(0.0, 0.0, $size->x, $size->y);
 
         return $ring?->moved($at->x, $at->y);
     }

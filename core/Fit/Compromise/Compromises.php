@@ -28,14 +28,17 @@ use Chartula\Core\Recall\Recall;
 use stdClass;
 
 /**
- * The least harmful ways to bring a building to a finished size, in one direction or in several, each worked out on Form and tried on the finished kit. docs/formulas.md#compression
+ * The least harmful ways to bring a building to a finished size, in one direction or in several, each worked out on Form and tried on the
+ * finished kit. docs/formulas.md#compression
  *
  * @phpstan-type Size array{across: float, deep: float, high: float}
  *
  * @phpstan-import-type Shapes from Pictures
  *
- * @phpstan-type TriedRow array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes}
- * @phpstan-type Row array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes, ghost: Shapes}
+ * @phpstan-type TriedRow array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>,
+ *     harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes}
+ * @phpstan-type Row array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float,
+ *     protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes, ghost: Shapes}
  */
 final readonly class Compromises
 {
@@ -47,7 +50,9 @@ final readonly class Compromises
     /**
      * @param  ?Targets  $to  null for what its plot has room for
      * @param  ?string  $only  the wall that may be shortened, block and edge; any where it is not said
-     * @return array{now: Size, to: array{across: ?float, deep: ?float, high: ?float}, of_plot: bool, missing: object, room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, plan: Shapes, ghost: Shapes, differences: list<array{what: string, real: string, modelled: string}>}
+     * @return array{now: Size, to: array{across: ?float, deep: ?float, high: ?float}, of_plot: bool, missing: object,
+     *     room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, plan: Shapes, ghost: Shapes,
+     *     differences: list<array{what: string, real: string, modelled: string}>}
      *
      * @throws InvalidInput
      */
@@ -76,13 +81,21 @@ final readonly class Compromises
         $room = [];
         foreach (['across' => true, 'deep' => false] as $direction => $isAcross) {
             foreach ($directions->walls($isAcross) as $one) {
-                $room[] = ['direction' => $direction, 'wall' => $one['block']->id.'.'.$one['edge'], 'name' => $one['block']->name.', '.$one['edge'], 'most' => LengthFormat::imperial($one['room'])];
+                $room[] = [
+                    'direction' => $direction, 'wall' => $one['block']->id.'.'.$one['edge'],
+                    'name' => $one['block']->name.', '.$one['edge'], 'most' => LengthFormat::imperial($one['room']),
+                ];
             }
         }
 
         return [
-            'now' => self::rounded($now), 'to' => $to->toArray(), 'of_plot' => $isOfPlot, 'missing' => (object) array_map(static fn (float $mm): string => LengthFormat::imperial($mm * $building->scale->ratio), $missing),
-            'room' => $room, 'rows' => $rows, 'plan' => Pictures::plan($kit->compressed->building), 'ghost' => Pictures::plan($real), 'differences' => self::differences($real, $kit->compressed->building),
+            'now' => self::rounded($now), 'to' => $to->toArray(), 'of_plot' => $isOfPlot,
+            'missing' => (object) array_map(
+                static fn (float $mm): string => LengthFormat::imperial($mm * $building->scale->ratio),
+                $missing,
+            ),
+            'room' => $room, 'rows' => $rows, 'plan' => Pictures::plan($kit->compressed->building),
+            'ghost' => Pictures::plan($real), 'differences' => self::differences($real, $kit->compressed->building),
         ];
     }
 
@@ -95,7 +108,9 @@ final readonly class Compromises
     {
         $over = Fit::of($kit->modelled->building, $kit, $assembly)?->tooLarge() ?? [];
         // Half a millimetre is left at either side: glue and warp take up as much.
-        $to = static fn (string $direction, float $left): ?float => isset($over[$direction]) ? $now[$direction] - $over[$direction] - $left : null;
+        $to = static fn (string $direction, float $left): ?float => isset($over[$direction])
+            ? $now[$direction] - $over[$direction] - $left
+            : null;
 
         return new Targets($to('across', 2.0 * Fit::TIGHT_MM), $to('deep', 2.0 * Fit::TIGHT_MM), $to('high', 0.0));
     }
@@ -117,11 +132,24 @@ final readonly class Compromises
         $together = [null];
         foreach (array_diff_key($real, ['high' => 0.0]) as $direction => $by) {
             $ways = array_slice($directions->shorter($direction === 'across', $by, $only), 0, count($real) > 1 ? self::EACH : self::MOST);
-            $together = array_merge(...array_map(static fn (?Proposal $one): array => array_map(static fn (Proposal $way): Proposal => $one?->and($way) ?? $way, $ways), $together));
+            $together = array_merge(
+                ...array_map(
+                    static fn (?Proposal $one): array => array_map(static fn (Proposal $way): Proposal => $one?->and($way) ?? $way, $ways),
+                    $together,
+                ),
+            );
         }
-        $together = isset($real['high']) ? array_merge(...array_map(static fn (?Proposal $one): array => self::lowered($document, $kit->form, $one, $real['high']), $together)) : $together;
+        $together = isset($real['high'])
+            ? array_merge(
+                ...array_map(static fn (?Proposal $one): array => self::lowered($document, $kit->form, $one, $real['high']), $together),
+            )
+            : $together;
         $factor = Ladder::factor(min(array_map(static fn (string $d): float => 1.0 - $missing[$d] / $now[$d], array_keys($missing))));
-        $found = [...array_values(array_filter($together, static fn (?Proposal $p): bool => $p !== null)), ...$only === null ? $directions->without($real) : [], ...$factor === null ? [] : [$factor]];
+        $found = [
+            ...array_values(array_filter($together, static fn (?Proposal $p): bool => $p !== null)),
+            ...$only === null ? $directions->without($real) : [],
+            ...$factor === null ? [] : [$factor],
+        ];
         usort($found, Proposal::compare(...));
 
         return $found;
@@ -137,7 +165,10 @@ final readonly class Compromises
     private static function lowered(stdClass $document, Form $form, ?Proposal $one, float $by): array
     {
         $problems = new Problems;
-        $building = Compressor::of(BuildingReader::fromDocument($one === null ? $document : self::with($document, $one)), $problems)->building;
+        $building = Compressor::of(
+            BuildingReader::fromDocument($one === null ? $document : self::with($document, $one)),
+            $problems,
+        )->building;
         $now = $one === null ? $form : Former::form($building, $problems);
         if (! $problems->areNone()) {
             return [];
@@ -154,8 +185,12 @@ final readonly class Compromises
     private static function with(stdClass $document, Proposal $proposal): stdClass
     {
         $copy = JsonText::decode(JsonText::encode($document));
-        $steps = ($copy->compression ?? null) instanceof stdClass && is_array($copy->compression->steps ?? null) ? $copy->compression->steps : [];
-        $copy->compression = (object) ['steps' => [...$steps, ...array_map(static fn (array $s): stdClass => (object) $s, $proposal->steps)]];
+        $steps = ($copy->compression ?? null) instanceof stdClass && is_array($copy->compression->steps ?? null)
+            ? $copy->compression->steps
+            : [];
+        $copy->compression = (object) [
+            'steps' => [...$steps, ...array_map(static fn (array $s): stdClass => (object) $s, $proposal->steps)],
+        ];
         if ($proposal->isProtected) {
             $copy->compression->protect = [];
         }
@@ -213,14 +248,27 @@ final readonly class Compromises
     /** @return TriedRow */
     private static function tried(stdClass $document, Proposal $proposal, Targets $to, string $wall, Recall $recall): array
     {
-        $row = ['key' => $proposal->key, 'title' => $proposal->title, 'wall' => $wall, 'steps' => $proposal->steps, 'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected];
+        $row = [
+            'key' => $proposal->key, 'title' => $proposal->title, 'wall' => $wall, 'steps' => $proposal->steps,
+            'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected,
+        ];
         try {
             [$kit, $size, $assembly] = self::made(BuildingReader::fromDocument(self::with($document, $proposal)), $recall);
             $over = $to->missing($size);
 
-            return $row + ['finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2), 'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null, 'view' => Pictures::elevation($kit->walls, $wall)];
+            return $row
+                + [
+                    'finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2),
+                    'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null,
+                    'view' => Pictures::elevation($kit->walls, $wall),
+                ];
         } catch (InvalidInput $e) {
-            return $row + ['finished' => null, 'over_mm' => 0.0, 'closes' => false, 'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'view' => []];
+            return $row
+                + [
+                    'finished' => null, 'over_mm' => 0.0, 'closes' => false,
+                    'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)),
+                    'view' => [],
+                ];
         }
     }
 
@@ -243,10 +291,22 @@ final readonly class Compromises
                 continue;
             }
             foreach ($block->footprint->edges as $i => $name) {
-                $rows[] = ['what' => "{$block->name}, $name", 'real' => LengthFormat::imperial($block->footprint->length($i)->mm), 'modelled' => LengthFormat::imperial($other->footprint->length($i)->mm * $factor)];
-                $rows[] = ['what' => "{$block->name}, $name, openings", 'real' => (string) self::openings($block->walls[$i]), 'modelled' => (string) self::openings($other->walls[$i])];
+                $rows[] = [
+                    'what' => "{$block->name}, $name",
+                    'real' => LengthFormat::imperial($block->footprint->length($i)->mm),
+                    'modelled' => LengthFormat::imperial($other->footprint->length($i)->mm * $factor),
+                ];
+                $rows[] = [
+                    'what' => "{$block->name}, $name, openings",
+                    'real' => (string) self::openings($block->walls[$i]),
+                    'modelled' => (string) self::openings($other->walls[$i]),
+                ];
             }
-            $rows[] = ['what' => "{$block->name}, eaves", 'real' => LengthFormat::imperial($block->eaves->mm), 'modelled' => LengthFormat::imperial($other->eaves->mm * $factor)];
+            $rows[] = [
+                'what' => "{$block->name}, eaves",
+                'real' => LengthFormat::imperial($block->eaves->mm),
+                'modelled' => LengthFormat::imperial($other->eaves->mm * $factor),
+            ];
         }
 
         return array_values(array_filter($rows, static fn (array $r): bool => $r['real'] !== $r['modelled']));

@@ -12,7 +12,10 @@ use Chartula\Core\Compression\Lengths;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Geometry\Ring;
 
-/** What a building could give up in each direction: along any wall, along several at once, from its height, or a block of it. Real millimetres. docs/formulas.md#compression */
+/**
+ * What a building could give up in each direction: along any wall, along several at once, from its height, or a block of it. Real
+ * millimetres. docs/formulas.md#compression
+ */
 final readonly class Directions
 {
     /** Of the height of a block's walls. */
@@ -50,7 +53,10 @@ final readonly class Directions
                     [$a, $b] = [$ring->point($i), $ring->point($i + 1)];
                     [$from, $to] = $isAcross ? [min($a->x, $b->x), max($a->x, $b->x)] : [min($a->y, $b->y), max($a->y, $b->y)];
                     $bays = $of['row'];
-                    $best = ['block' => $block, 'edge' => $edge, 'lengths' => $lengths, 'from' => $from, 'to' => $to, 'room' => $of['margins'] - $of['least_margins'] + $of['piers'] - $of['least_piers']];
+                    $best = [
+                        'block' => $block, 'edge' => $edge, 'lengths' => $lengths, 'from' => $from, 'to' => $to,
+                        'room' => $of['margins'] - $of['least_margins'] + $of['piers'] - $of['least_piers'],
+                    ];
                 }
             }
             array_push($walls, ...($best === null ? [] : [$best]));
@@ -70,7 +76,9 @@ final readonly class Directions
         $found = [];
         foreach ($walls as $wall) {
             foreach (Ladder::of($wall['block']->id, $wall['edge'], $wall['lengths']->measures(), $by) as $proposal) {
-                $found[] = count($this->building->blocks) > 1 || count($walls) > 1 ? $proposal->at($wall['block']->name.', '.$wall['edge']) : $proposal;
+                $found[] = count($this->building->blocks) > 1 || count($walls) > 1
+                    ? $proposal->at($wall['block']->name.', '.$wall['edge'])
+                    : $proposal;
             }
         }
         $several = $this->several($walls, $by);
@@ -95,7 +103,10 @@ final readonly class Directions
         usort($walls, static fn (array $a, array $b): int => $b['room'] <=> $a['room']);
         $taken = [];
         foreach ($walls as $wall) {
-            $isApart = array_filter($taken, static fn (array $t): bool => $wall['from'] < $t['to'] - self::SAME_MM && $wall['to'] > $t['from'] + self::SAME_MM) === [];
+            $isApart = array_filter(
+                $taken,
+                static fn (array $t): bool => $wall['from'] < $t['to'] - self::SAME_MM && $wall['to'] > $t['from'] + self::SAME_MM,
+            ) === [];
             if ($isApart && $wall['room'] > self::SAME_MM) {
                 $taken[] = $wall;
             }
@@ -169,11 +180,20 @@ final readonly class Directions
         foreach (count($this->building->blocks) < 2 || isset($missing['high']) ? [] : $this->building->blocks as $block) {
             $left = array_values(array_filter($this->building->blocks, static fn (Block $b): bool => $b !== $block));
             $now = $this->extent($left);
-            if ($whole['across'] - $now['across'] < ($missing['across'] ?? 0.0) - self::SAME_MM || $whole['deep'] - $now['deep'] < ($missing['deep'] ?? 0.0) - self::SAME_MM) {
+            if (
+                $whole['across'] - $now['across'] < ($missing['across'] ?? 0.0) - self::SAME_MM
+                || $whole['deep'] - $now['deep'] < ($missing['deep'] ?? 0.0) - self::SAME_MM
+            ) {
                 continue;
             }
             $rest = $area - $block->standing()->area();
-            $found[] = new Proposal('omit-'.$block->id, $block->name.' left out', [['op' => Step::OMIT, 'block' => $block->id]], [sprintf('%s is not modelled, %.0f %% of the plan', $block->name, 100.0 * (1.0 - $rest / $area))], Ladder::harm(self::OMIT, $area, $rest));
+            $found[] = new Proposal(
+                'omit-'.$block->id,
+                $block->name.' left out',
+                [['op' => Step::OMIT, 'block' => $block->id]],
+                [sprintf('%s is not modelled, %.0f %% of the plan', $block->name, 100.0 * (1.0 - $rest / $area))],
+                Ladder::harm(self::OMIT, $area, $rest),
+            );
         }
 
         return $found;

@@ -10,7 +10,8 @@ use Chartula\Core\Building\Compression\Step;
  * The ways to make one wall shorter by so much, each with its harm: 100·w·|ln(x′/x)| summed over the classes of lengths that it
  * touches. Real millimetres. docs/formulas.md#compression
  *
- * @phpstan-type Measures array{length: float, margins: float, piers: float, least_margins: float, least_piers: float, piers_count: int, row: int, bay: float}
+ * @phpstan-type Measures array{length: float, margins: float, piers: float, least_margins: float, least_piers: float, piers_count: int,
+ *     row: int, bay: float}
  */
 final readonly class Ladder
 {
@@ -38,10 +39,22 @@ final readonly class Ladder
         $found = [];
         [$margins, $piers] = [$of['margins'], $of['piers']];
         if ($margins - $by >= $of['least_margins'] - self::SAME_MM) {
-            $found[] = new Proposal('margins', 'Margins only', [self::step(Step::MARGINS, $block, $edge, $by)], [self::share('margins', $margins, $margins - $by)], self::harm(self::MARGINS, $margins, $margins - $by));
+            $found[] = new Proposal(
+                'margins',
+                'Margins only',
+                [self::step(Step::MARGINS, $block, $edge, $by)],
+                [self::share('margins', $margins, $margins - $by)],
+                self::harm(self::MARGINS, $margins, $margins - $by),
+            );
         }
         if ($piers > 0.0 && $piers - $by >= $of['least_piers'] - self::SAME_MM) {
-            $found[] = new Proposal('piers', 'Piers only', [self::step(Step::PIERS, $block, $edge, $by)], [self::share('piers', $piers, $piers - $by)], self::harm(self::PIERS, $piers, $piers - $by));
+            $found[] = new Proposal(
+                'piers',
+                'Piers only',
+                [self::step(Step::PIERS, $block, $edge, $by)],
+                [self::share('piers', $piers, $piers - $by)],
+                self::harm(self::PIERS, $piers, $piers - $by),
+            );
         }
         $found = [...$found, ...array_values(array_filter([self::mixed($block, $edge, $of, $by), self::bays($block, $edge, $of, $by)]))];
         usort($found, Proposal::compare(...));
@@ -56,14 +69,29 @@ final readonly class Ladder
      */
     public static function best(string $block, string $edge, array $of, float $by): ?Proposal
     {
-        return array_values(array_filter(self::of($block, $edge, $of, $by), static fn (Proposal $p): bool => $p->key !== 'bays'))[0] ?? null;
+        return array_values(array_filter(self::of($block, $edge, $of, $by), static fn (Proposal $p): bool => $p->key !== 'bays'))[0]
+            ?? null;
     }
 
     /** Everything smaller by a factor, all three directions; null where that would be another building. */
     public static function factor(float $factor): ?Proposal
     {
         return $factor < self::LEAST_FACTOR || $factor >= 1.0 ? null
-            : new Proposal('factor', 'Everything smaller', [['op' => Step::FACTOR, 'by' => round($factor, 6)]], [sprintf('everything %.1f %% smaller, doors and windows too; areas %.3f, volumes %.3f of it', 100.0 * (1.0 - $factor), $factor ** 2, $factor ** 3)], self::harm(self::FACTOR, 1.0, $factor), true);
+            : new Proposal(
+                'factor',
+                'Everything smaller',
+                [['op' => Step::FACTOR, 'by' => round($factor, 6)]],
+                [
+                    sprintf(
+                        'everything %.1f %% smaller, doors and windows too; areas %.3f, volumes %.3f of it',
+                        100.0 * (1.0 - $factor),
+                        $factor ** 2,
+                        $factor ** 3,
+                    ),
+                ],
+                self::harm(self::FACTOR, 1.0, $factor),
+                true,
+            );
     }
 
     /**
@@ -77,8 +105,13 @@ final readonly class Ladder
         }
         [$margins, $piers] = [$of['margins'], $of['piers']];
 
-        return new Proposal('mix', 'Margins and piers', [self::step(Step::MARGINS, $block, $edge, $mix[0]), self::step(Step::PIERS, $block, $edge, $mix[1])], [self::share('margins', $margins, $margins - $mix[0]), self::share('piers', $piers, $piers - $mix[1])],
-            self::harm(self::MARGINS, $margins, $margins - $mix[0]) + self::harm(self::PIERS, $piers, $piers - $mix[1]));
+        return new Proposal(
+            'mix',
+            'Margins and piers',
+            [self::step(Step::MARGINS, $block, $edge, $mix[0]), self::step(Step::PIERS, $block, $edge, $mix[1])],
+            [self::share('margins', $margins, $margins - $mix[0]), self::share('piers', $piers, $piers - $mix[1])],
+            self::harm(self::MARGINS, $margins, $margins - $mix[0]) + self::harm(self::PIERS, $piers, $piers - $mix[1]),
+        );
     }
 
     /** @return array<string, string> */

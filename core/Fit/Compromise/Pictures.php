@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit\Compromise;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Compression\Compression;
 use Chartula\Core\Form\Former;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\Problems;
@@ -25,13 +26,17 @@ final readonly class Pictures
      */
     public static function plan(Building $building): array
     {
-        return array_map(static fn (Block $b): array => ['kind' => 'wall', 'ring' => self::ring($b->standing()->scaled(1.0 / $building->scale->ratio)->points)], $building->blocks);
+        return array_map(
+            static fn (Block $b): array =>
+                ['kind' => 'wall', 'ring' => self::ring($b->standing()->scaled(1.0 / $building->scale->ratio)->points)],
+            $building->blocks,
+        );
     }
 
     /** The walls of the real building, to be drawn behind what comes of them. */
     public static function asItIs(Building $real): Walls
     {
-        $whole = $real->uncompressed()->withRelief(null)->withPerspective(null);
+        $whole = $real->with(compression: Compression::none(), relief: null, perspective: null);
 
         return new Walls($whole, Former::form($whole, new Problems));
     }

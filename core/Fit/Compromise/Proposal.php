@@ -27,12 +27,26 @@ final readonly class Proposal
     /** Said of one wall or block of several. */
     public function at(string $where): self
     {
-        return new self($this->key, $where.': '.lcfirst($this->title), $this->steps, array_map(static fn (string $cost): string => "$where: $cost", $this->costs), $this->harm, $this->isProtected);
+        return new self(
+            $this->key,
+            $where.': '.lcfirst($this->title),
+            $this->steps,
+            array_map(static fn (string $cost): string => "$where: $cost", $this->costs),
+            $this->harm,
+            $this->isProtected,
+        );
     }
 
     public function and(self $that): self
     {
-        return new self($this->key.'+'.$that->key, $this->title.'; '.lcfirst($that->title), [...$this->steps, ...$that->steps], [...$this->costs, ...$that->costs], $this->harm + $that->harm, $this->isProtected || $that->isProtected);
+        return new self(
+            $this->key.'+'.$that->key,
+            $this->title.'; '.lcfirst($that->title),
+            [...$this->steps, ...$that->steps],
+            [...$this->costs, ...$that->costs],
+            $this->harm + $that->harm,
+            $this->isProtected || $that->isProtected,
+        );
     }
 
     /** Least harmful first, what touches anything protected last. */

@@ -6,7 +6,9 @@ namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Geometry\Hull;
 
-/** A convex piece of something that takes up room: its shadow on the baseboard in the plot's own axes, and from where to where it stands. */
+/**
+ * A convex piece of something that takes up room: its shadow on the baseboard in the plot's own axes, and from where to where it stands.
+ */
 final readonly class Body
 {
     public function __construct(

@@ -42,12 +42,17 @@ final readonly class Clearance
         return $this->isFree() ? null : new Check($this->code, Check::STOP, $this->with, $this->text, -$this->left_mm);
     }
 
-    /** @return array{kind: string, code: string, with: string, piece: string, left_mm: float, fits: bool, line: ?array{array{float, float}, array{float, float}}, text: string, path: string, sums: list<string>} */
+    /**
+     * @return array{kind: string, code: string, with: string, piece: string, left_mm: float, fits: bool, line: ?array{array{float, float},
+     *     array{float, float}}, text: string, path: string, sums: list<string>}
+     */
     public function toArray(): array
     {
         return [
-            'kind' => $this->kind, 'code' => $this->code, 'with' => $this->with, 'piece' => $this->piece, 'left_mm' => abs($this->left_mm) <= Fit::SAME_MM ? 0.0 : round($this->left_mm, 4), 'fits' => $this->isFree(),
-            'line' => $this->line === null ? null : [$this->line[0]->toArray(), $this->line[1]->toArray()], 'text' => $this->text, 'path' => $this->path, 'sums' => $this->sums,
+            'kind' => $this->kind, 'code' => $this->code, 'with' => $this->with, 'piece' => $this->piece,
+            'left_mm' => abs($this->left_mm) <= Fit::SAME_MM ? 0.0 : round($this->left_mm, 4), 'fits' => $this->isFree(),
+            'line' => $this->line === null ? null : [$this->line[0]->toArray(), $this->line[1]->toArray()],
+            'text' => $this->text, 'path' => $this->path, 'sums' => $this->sums,
         ];
     }
 }

@@ -34,8 +34,20 @@ final readonly class Finished
         foreach ($assembly->pieces as $piece) {
             $facets = static fn (): array => self::facets($piece);
             $told = Recall::question('stands', $piece->told, $plot->at, $plot->turnDeg);
-            $whole = $recall->of($told, static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot));
-            $pieces[] = new FinishedPiece($piece->part->id, $names[$piece->part->id] ?? $piece->part->id, $piece->part->group, $whole, $facets, $plot, $told, $recall);
+            $whole = $recall->of(
+                $told,
+                static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot),
+            );
+            $pieces[] = new FinishedPiece(
+                $piece->part->id,
+                $names[$piece->part->id] ?? $piece->part->id,
+                $piece->part->group,
+                $whole,
+                $facets,
+                $plot,
+                $told,
+                $recall,
+            );
         }
         foreach ($kit->walls->spans() as $span) {
             foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
@@ -67,7 +79,16 @@ final readonly class Finished
             }
         }
 
-        return [new FinishedPiece($span->block->id.'.'.$span->name().'.'.$opening->id, "the sill of $opening->id", 'sill', FinishedPiece::body($corners, $plot), static fn (): array => [], $plot)];
+        return [
+            new FinishedPiece(
+                $span->block->id.'.'.$span->name().'.'.$opening->id,
+                "the sill of $opening->id",
+                'sill',
+                FinishedPiece::body($corners, $plot),
+                static fn (): array => [],
+                $plot,
+            ),
+        ];
     }
 
     /**
@@ -81,7 +102,8 @@ final readonly class Finished
         foreach ($this->pieces as $piece) {
             $extents = [
                 'x0' => min($extents['x0'], $piece->box->x0), 'x1' => max($extents['x1'], $piece->box->x1),
-                'y0' => min($extents['y0'], $piece->box->y0), 'y1' => max($extents['y1'], $piece->box->y1), 'high' => max($extents['high'], $piece->whole->high),
+                'y0' => min($extents['y0'], $piece->box->y0), 'y1' => max($extents['y1'], $piece->box->y1),
+                'high' => max($extents['high'], $piece->whole->high),
             ];
         }
 

@@ -28,7 +28,8 @@ final class FinishedPiece
      * @param  string  $group  shell, brace, roof, skin or trim
      * @param  Body  $whole  all of it, openings filled
      * @param  string  $told  its shape and where it stands in one word, for what is recalled
-     * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is convex
+     * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is
+     *     convex
      */
     public function __construct(
         public readonly string $id,
@@ -48,7 +49,11 @@ final class FinishedPiece
     {
         $heights = array_map(static fn (Vec3 $p): float => $p->z, $corners);
 
-        return new Body(Hull::around(array_map(static fn (Vec3 $p): Vec2 => $plot->inPlot(new Vec2($p->x, $p->y)), $corners)), min($heights), max($heights));
+        return new Body(
+            Hull::around(array_map(static fn (Vec3 $p): Vec2 => $plot->inPlot(new Vec2($p->x, $p->y)), $corners)),
+            min($heights),
+            max($heights),
+        );
     }
 
     /** @return list<Body> it without its openings, in convex pieces */
@@ -63,13 +68,23 @@ final class FinishedPiece
         $facets = ($this->facets)();
         $slabs = array_merge(...array_map(static fn (Facet $f): array => $f->slabsIn(self::boxOf($f), -self::ROUND_MM), $facets));
 
-        return $facets === [] ? [$this->whole] : array_values(array_filter(array_map(fn (Convex $c): ?Body => $c->corners === [] ? null : self::body($c->corners, $this->plot), $slabs)));
+        return $facets === []
+            ? [$this->whole]
+            : array_values(
+                array_filter(array_map(fn (Convex $c): ?Body => $c->corners === [] ? null : self::body($c->corners, $this->plot), $slabs)),
+            );
     }
 
     /** @return list<list<Vec2>> its faces as they look from above, in the plot's own axes */
     public function outlines(): array
     {
-        return array_map(fn (Facet $f): array => array_map(fn (Vec2 $p): Vec2 => $this->plot->inPlot(new Vec2($f->frame->at($p)->x, $f->frame->at($p)->y)), $f->region->outline->points), ($this->facets)());
+        return array_map(
+            fn (Facet $f): array => array_map(
+                fn (Vec2 $p): Vec2 => $this->plot->inPlot(new Vec2($f->frame->at($p)->x, $f->frame->at($p)->y)),
+                $f->region->outline->points,
+            ),
+            ($this->facets)(),
+        );
     }
 
     /** @return array{float, float, float, float, float, float} */
@@ -77,7 +92,14 @@ final class FinishedPiece
     {
         $box = [INF, -INF, INF, -INF, INF, -INF];
         foreach (self::cornersOf($facet) as $p) {
-            $box = [min($box[0], $p->x - self::ROUND_MM), max($box[1], $p->x + self::ROUND_MM), min($box[2], $p->y - self::ROUND_MM), max($box[3], $p->y + self::ROUND_MM), min($box[4], $p->z - self::ROUND_MM), max($box[5], $p->z + self::ROUND_MM)];
+            $box = [
+                min($box[0], $p->x - self::ROUND_MM),
+                max($box[1], $p->x + self::ROUND_MM),
+                min($box[2], $p->y - self::ROUND_MM),
+                max($box[3], $p->y + self::ROUND_MM),
+                min($box[4], $p->z - self::ROUND_MM),
+                max($box[5], $p->z + self::ROUND_MM),
+            ];
         }
 
         return $box;

@@ -79,7 +79,10 @@ final readonly class Fit
             }
         }
 
-        return array_map(static fn (float $mm): float => -$mm, array_filter($left, static fn (?float $mm): bool => $mm !== null && $mm < -self::SAME_MM));
+        return array_map(
+            static fn (float $mm): float => -$mm,
+            array_filter($left, static fn (?float $mm): bool => $mm !== null && $mm < -self::SAME_MM),
+        );
     }
 
     /** Whether there is room for it, only not where it stands: nothing but sides are passed, and it is no larger than they are apart. */
@@ -87,11 +90,14 @@ final readonly class Fit
     {
         $short = array_filter($this->clearances, static fn (Clearance $c): bool => ! $c->isFree());
 
-        return $short !== [] && $this->tooLarge() === [] && array_filter($short, static fn (Clearance $c): bool => $c->kind !== 'side') === [];
+        return $short !== []
+            && $this->tooLarge() === []
+            && array_filter($short, static fn (Clearance $c): bool => $c->kind !== 'side') === [];
     }
 
     /**
-     * By how much to the right and to the back it would be moved to fit, in the middle of what it is too near to; null where that does not help.
+     * By how much to the right and to the back it would be moved to fit, in the middle of what it is too near to; null where that does not
+     * help.
      *
      * @return ?array{float, float}
      */
@@ -107,7 +113,8 @@ final readonly class Fit
             }
         }
         // Front, right, back, left.
-        $by = static fn (int $low, int $high): float => min($left[$low], $left[$high]) < -self::SAME_MM ? ($left[$high] - $left[$low]) / 2.0 : 0.0;
+        $by = static fn (int $low, int $high): float =>
+            min($left[$low], $left[$high]) < -self::SAME_MM ? ($left[$high] - $left[$low]) / 2.0 : 0.0;
 
         return [round($by(3, 1), 2), round($by(0, 2), 2)];
     }
@@ -118,20 +125,59 @@ final readonly class Fit
         $checks = array_values(array_filter(array_map(static fn (Clearance $c): ?Check => $c->check(), $this->clearances)));
         foreach ($this->clearances as $c) {
             if ($c->kind === 'side' && $c->isFree() && $c->left_mm < self::TIGHT_MM) {
-                $checks[] = new Check('plot.tight', Check::NOTE, $c->with, sprintf('Only %.2f mm are left at the %s side: glue and warp take up as much. Leave half a millimetre.', max(0.0, $c->left_mm), $c->with), $c->left_mm);
+                $checks[] = new Check(
+                    'plot.tight',
+                    Check::NOTE,
+                    $c->with,
+                    sprintf(
+                        'Only %.2f mm are left at the %s side: glue and warp take up as much. Leave half a millimetre.',
+                        max(0.0, $c->left_mm),
+                        $c->with,
+                    ),
+                    $c->left_mm,
+                );
             }
         }
         if ($this->plot->backscene !== [] && $this->plot->gap < self::LEAST_GAP_MM) {
-            $checks[] = new Check('plot.gap-narrow', Check::NOTE, 'gap', sprintf('A gap of %.2f mm before the backscene rubs; 3 mm clears glue and warp and lets the building be lifted.', $this->plot->gap), $this->plot->gap);
+            $checks[] = new Check(
+                'plot.gap-narrow',
+                Check::NOTE,
+                'gap',
+                sprintf(
+                    'A gap of %.2f mm before the backscene rubs; 3 mm clears glue and warp and lets the building be lifted.',
+                    $this->plot->gap,
+                ),
+                $this->plot->gap,
+            );
         }
         if ($this->plot->backscene !== [] && $this->plot->gap > self::WIDE_GAP_MM) {
-            $checks[] = new Check('plot.gap-wide', Check::NOTE, 'gap', sprintf('A gap of %.2f mm before the backscene shows, and so does the shadow in it; 3 mm is usual.', $this->plot->gap), $this->plot->gap);
+            $checks[] = new Check(
+                'plot.gap-wide',
+                Check::NOTE,
+                'gap',
+                sprintf('A gap of %.2f mm before the backscene shows, and so does the shadow in it; 3 mm is usual.', $this->plot->gap),
+                $this->plot->gap,
+            );
         }
         if ($this->plot->tracks !== []) {
-            $checks[] = new Check('plot.try', Check::NOTE, $this->plot->tracks[0]->id, 'Before anything is fixed or drilled, run your own longest and widest vehicles past the place, on every track and both ways.');
+            $checks[] = new Check(
+                'plot.try',
+                Check::NOTE,
+                $this->plot->tracks[0]->id,
+                'Before anything is fixed or drilled, run your own longest and widest vehicles past the place, on every track and both ways.',
+            );
         }
         if ($this->eyeIsInside()) {
-            $checks[] = new Check('plot.eye-inside', Check::STOP, 'eye', sprintf('The eye, %.0f mm before the plot’s front and %.0f mm up, is inside the building; move it further off.', $this->plot->eye->distance ?? 0.0, $this->plot->eye->height ?? 0.0));
+            $checks[] = new Check(
+                'plot.eye-inside',
+                Check::STOP,
+                'eye',
+                sprintf(
+                    'The eye, %.0f mm before the plot’s front and %.0f mm up, is inside the building; move it further off.',
+                    $this->plot->eye->distance ?? 0.0,
+                    $this->plot->eye->height ?? 0.0,
+                ),
+            );
         }
 
         return $checks;
@@ -148,12 +194,22 @@ final readonly class Fit
         $box = $this->finished->extents();
         [$x, $y] = [$place->centre()->x, $place->y0 - $eye->distance];
 
-        return $y > $box['y0'] && $y < $box['y1'] && $x + $eye->travel > $box['x0'] && $x - $eye->travel < $box['x1'] && $eye->height < $box['high'] && $eye->height > 0.0;
+        return $y > $box['y0']
+            && $y < $box['y1']
+            && $x + $eye->travel > $box['x0']
+            && $x - $eye->travel < $box['x1']
+            && $eye->height < $box['high']
+            && $eye->height > 0.0;
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fits' => $this->fits(), 'extents' => array_map(static fn (float $mm): float => round($mm, 4), $this->finished->extents()), 'clearances' => array_map(static fn (Clearance $c): array => $c->toArray(), $this->clearances), 'move' => $this->move()];
+        return [
+            'fits' => $this->fits(),
+            'extents' => array_map(static fn (float $mm): float => round($mm, 4), $this->finished->extents()),
+            'clearances' => array_map(static fn (Clearance $c): array => $c->toArray(), $this->clearances),
+            'move' => $this->move(),
+        ];
     }
 }

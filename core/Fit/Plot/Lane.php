@@ -43,7 +43,9 @@ final readonly class Lane
     public function at(float $along, float $aside = 0.0): Vec2
     {
         if ($this->radius <= 0.0 || $along === 0.0) {
-            return $this->from->plus($this->along($this->heading)->times($along))->plus($this->along($this->heading + M_PI_2)->times($aside));
+            return $this->from
+                ->plus($this->along($this->heading)->times($along))
+                ->plus($this->along($this->heading + M_PI_2)->times($aside));
         }
         $angle = $this->heading + $this->turns * $along / $this->radius;
 
@@ -62,7 +64,8 @@ final readonly class Lane
      */
     public function left(Hull $shape): ?float
     {
-        $beside = $shape->leftOf($this->from, $this->along($this->heading - M_PI_2))?->leftOf($this->at($this->length), $this->along($this->headingAt($this->length) + M_PI_2));
+        $beside = $shape->leftOf($this->from, $this->along($this->heading - M_PI_2))
+            ?->leftOf($this->at($this->length), $this->along($this->headingAt($this->length) + M_PI_2));
         if ($beside === null) {
             return null;
         }
@@ -92,6 +95,8 @@ final readonly class Lane
         $nearest = $shape->distanceFrom($centre);
         $farthest = max(array_map($centre->distanceTo(...), $shape->points));
 
-        return $this->turns > 0 ? [$this->radius - $farthest, $this->radius - $nearest] : [$nearest - $this->radius, $farthest - $this->radius];
+        return $this->turns > 0
+            ? [$this->radius - $farthest, $this->radius - $nearest]
+            : [$nearest - $this->radius, $farthest - $this->radius];
     }
 }

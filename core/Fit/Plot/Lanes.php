@@ -9,7 +9,10 @@ use Chartula\Core\Building\Site\TrackPiece;
 use Chartula\Core\Building\Site\Vehicle;
 use Chartula\Core\Geometry\Vec2;
 
-/** A track in stretches along which equally much is to stay free: a vehicle that is half in a curve swings as in the curve. docs/formulas.md#throw */
+/**
+ * A track in stretches along which equally much is to stay free: a vehicle that is half in a curve swings as in the curve.
+ * docs/formulas.md#throw
+ */
 final readonly class Lanes
 {
     /** @return list<Lane> */
@@ -45,8 +48,16 @@ final readonly class Lanes
     }
 
     /** @param  list<float>  $starts */
-    private static function lane(Track $track, array $starts, TrackPiece $piece, Vec2 $from, float $heading, float $begin, float $end, float $swing): Lane
-    {
+    private static function lane(
+        Track $track,
+        array $starts,
+        TrackPiece $piece,
+        Vec2 $from,
+        float $heading,
+        float $begin,
+        float $end,
+        float $swing,
+    ): Lane {
         $middle = ($begin + $end) / 2.0;
         $left = $right = 0.0;
         foreach ($track->vehicles as $vehicle) {

@@ -49,8 +49,32 @@ final readonly class LiftCheck
         $left = $nearest[1] - $this->plot->lift->play;
         $words = $way === 'up' ? 'lifted up' : "drawn out to the $way";
 
-        return $left >= -Fit::SAME_MM ? new Clearance('lift', 'plot.lift', $name, $nearest[0]->id, $left, null, sprintf('%s it passes %s with %.2f mm to spare.', ucfirst($words), $name, max(0.0, $left)), $path)
-            : new Clearance('lift', 'plot.lift', $name, $nearest[0]->id, $left, null, sprintf('%s, %s is caught by %s; take that off first, or let the building come out another way (plot.lift).', ucfirst($words), $nearest[0]->name, $name), $path);
+        return $left >= -Fit::SAME_MM
+            ? new Clearance(
+                'lift',
+                'plot.lift',
+                $name,
+                $nearest[0]->id,
+                $left,
+                null,
+                sprintf('%s it passes %s with %.2f mm to spare.', ucfirst($words), $name, max(0.0, $left)),
+                $path,
+            )
+            : new Clearance(
+                'lift',
+                'plot.lift',
+                $name,
+                $nearest[0]->id,
+                $left,
+                null,
+                sprintf(
+                    '%s, %s is caught by %s; take that off first, or let the building come out another way (plot.lift).',
+                    ucfirst($words),
+                    $nearest[0]->name,
+                    $name,
+                ),
+                $path,
+            );
     }
 
     /** Only what is above a piece is in its way. */
@@ -66,7 +90,11 @@ final readonly class LiftCheck
         }
         $place = $this->plot->outline->bounds();
         $far = 2.0 * ($place->width() + $place->height());
-        $by = ['front' => new Vec2(0.0, -$far), 'back' => new Vec2(0.0, $far), 'left' => new Vec2(-$far, 0.0), 'right' => new Vec2($far, 0.0)][$way] ?? new Vec2(0.0, 0.0);
+        $by = [
+            'front' => new Vec2(0.0, -$far), 'back' => new Vec2(0.0, $far), 'left' => new Vec2(-$far, 0.0),
+            'right' => new Vec2($far, 0.0),
+        ][$way]
+            ?? new Vec2(0.0, 0.0);
         $where = $piece->whole->shadow;
         // What is beside it already is looked at apart.
         if ($where->distanceTo($thing->shadow) <= 0.0) {

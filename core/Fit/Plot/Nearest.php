@@ -26,7 +26,10 @@ final readonly class Nearest
         $boxes = array_map(static fn (Body $b): Box2 => $b->shadow->bounds(), $things);
         foreach ($finished->pieces as $piece) {
             foreach ($things as $i => $thing) {
-                if (! $piece->whole->isLevelWith($thing->low, $thing->high) || ($nearest !== null && $piece->box->gapTo($boxes[$i]) >= $nearest->distance)) {
+                if (
+                    ! $piece->whole->isLevelWith($thing->low, $thing->high)
+                    || ($nearest !== null && $piece->box->gapTo($boxes[$i]) >= $nearest->distance)
+                ) {
                     continue;
                 }
                 // The whole of it is no farther than any piece of it.

@@ -121,13 +121,26 @@ final readonly class SideCheck
             ? sprintf('%.2f mm left at the %s side.', max(0.0, $left), $name)
             : sprintf('%s stands %.2f mm too far out at the %s side%s; %s.', $piece->name, -$left, $name, $isBackscene ? ', the gap before the backscene counted' : '', match (true) {
                 $room === null => 'move the building, or make it smaller',
-                $room + $left >= 0.0 => sprintf('there is room across: move the building by that much, %.2f mm would be left', $room + $left),
+                $room + $left >= 0.0 => sprintf(
+                    'there is room across: move the building by that much, %.2f mm would be left',
+                    $room + $left,
+                ),
                 default => sprintf('even moved across it is %.2f mm too long: give something up', -($room + $left)),
             });
         $isTooBig = $room !== null && $room + $left < -Fit::SAME_MM;
         $isDeep = $edge % 2 === 0;
 
-        return new Clearance('side', $isTooBig ? ($isDeep ? 'plot.too-deep' : 'plot.too-wide') : 'plot.over-edge', $name, $piece->id, $left, [$at, $foot], $text, 'plot.size', $sums);
+        return new Clearance(
+            'side',
+            $isTooBig ? ($isDeep ? 'plot.too-deep' : 'plot.too-wide') : 'plot.over-edge',
+            $name,
+            $piece->id,
+            $left,
+            [$at, $foot],
+            $text,
+            'plot.size',
+            $sums,
+        );
     }
 
     private function height(float $height): Clearance
@@ -140,7 +153,14 @@ final readonly class SideCheck
         $left = $height - $high;
 
         return new Clearance('height', 'plot.too-high', 'height', $highest->id ?? '', $left, null,
-            $left >= -Fit::SAME_MM ? sprintf('%.2f mm left above.', max(0.0, $left)) : sprintf('%s reaches %.2f mm, %.2f mm higher than there is room; lower a storey or the roof.', $highest->name ?? '', $high, -$left),
+            $left >= -Fit::SAME_MM
+                ? sprintf('%.2f mm left above.', max(0.0, $left))
+                : sprintf(
+                    '%s reaches %.2f mm, %.2f mm higher than there is room; lower a storey or the roof.',
+                    $highest->name ?? '',
+                    $high,
+                    -$left,
+                ),
             'plot.height', [sprintf('%.2f mm of height, less %.2f mm to the top of the building', $height, $high)]);
     }
 }

@@ -9,10 +9,16 @@ use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Road;
 use Chartula\Core\Geometry\Hull;
 
-/** Whether the finished building stands clear of its neighbours, of roads, and of what is fixed or moves on the layout. docs/formulas.md#plot */
+/**
+ * Whether the finished building stands clear of its neighbours, of roads, and of what is fixed or moves on the layout.
+ * docs/formulas.md#plot
+ */
 final readonly class ThingCheck
 {
-    private const KINDS = ['rod' => 'the rod', 'wire' => 'the wire', 'lamp' => 'the lamp', 'screw' => 'the screw', 'motor' => 'the motor', 'post' => 'the post', 'tie' => 'the tie bar', 'other' => ''];
+    private const KINDS = [
+        'rod' => 'the rod', 'wire' => 'the wire', 'lamp' => 'the lamp', 'screw' => 'the screw', 'motor' => 'the motor',
+        'post' => 'the post', 'tie' => 'the tie bar', 'other' => '',
+    ];
 
     public function __construct(
         private Plot $plot,
@@ -30,7 +36,15 @@ final readonly class ThingCheck
                 $left = $near->distance - $n->clear;
                 $clearances[] = new Clearance('neighbour', 'plot.neighbour', $n->name, $near->piece->id, $left, null, $left >= -Fit::SAME_MM
                     ? sprintf('%.2f mm left to %s.', max(0.0, $left), $n->name)
-                    : sprintf('%s %s; it is to stay %.2f mm clear: move it, or make it smaller.', $near->piece->name, $near->distance < 0.0 ? sprintf('goes %.2f mm into %s', -$near->distance, $n->name) : sprintf('is %.2f mm from %s', $near->distance, $n->name), $n->clear), $n->path,
+                    : sprintf(
+                        '%s %s; it is to stay %.2f mm clear: move it, or make it smaller.',
+                        $near->piece->name,
+                        $near->distance < 0.0
+                            ? sprintf('goes %.2f mm into %s', -$near->distance, $n->name)
+                            : sprintf('is %.2f mm from %s', $near->distance, $n->name),
+                        $n->clear,
+                    ),
+                    $n->path,
                     [sprintf('%.2f mm from %s, less %.2f mm to stay clear', $near->distance, $near->piece->name, $n->clear)]);
             }
         }
@@ -58,7 +72,14 @@ final readonly class ThingCheck
 
         return new Clearance('road', 'plot.road', $road->name, $near->piece->id, $left, null, $left >= -Fit::SAME_MM
             ? sprintf('%.2f mm left beside %s.', max(0.0, $left), $road->name)
-            : sprintf('%s narrows %s by %.2f mm; move the building, or let it begin higher than %.1f mm.', $near->piece->name, $road->name, -$left, $road->above), $road->path,
+            : sprintf(
+                '%s narrows %s by %.2f mm; move the building, or let it begin higher than %.1f mm.',
+                $near->piece->name,
+                $road->name,
+                -$left,
+                $road->above,
+            ),
+            $road->path,
             [sprintf('%.2f mm from the middle of %s, less half its width, %.2f mm, and %.2f mm clear', $near->distance, $road->name, $road->width / 2.0, $road->clear)]);
     }
 
@@ -72,7 +93,11 @@ final readonly class ThingCheck
         $left = $near->distance - $o->play;
         $travel = $o->travel->length();
         $hole = $o->isRound && $travel < Fit::SAME_MM ? sprintf('a hole %.1f mm across', $o->width + 2.0 * $o->play)
-            : sprintf('a slot %.1f × %.1f mm', max($o->width, $o->depth) + $travel + 2.0 * $o->play, min($o->width, $o->depth) + 2.0 * $o->play);
+            : sprintf(
+                'a slot %.1f × %.1f mm',
+                max($o->width, $o->depth) + $travel + 2.0 * $o->play,
+                min($o->width, $o->depth) + 2.0 * $o->play,
+            );
 
         return new Clearance('obstacle', 'plot.obstacle', $name, $near->piece->id, $left, null, $left >= -Fit::SAME_MM
             ? sprintf('%s stands free, %.2f mm left beyond its play.', ucfirst($name), max(0.0, $left))

@@ -16,14 +16,22 @@ final readonly class Things
     /** @return list<Body> */
     public static function neighbour(Neighbour $neighbour): array
     {
-        return array_map(static fn (Ring $r): Body => new Body(Hull::around($r->points), $neighbour->from, $neighbour->to), (new Region($neighbour->outline))->trapezoids());
+        return array_map(
+            static fn (Ring $r): Body => new Body(Hull::around($r->points), $neighbour->from, $neighbour->to),
+            (new Region($neighbour->outline))->trapezoids(),
+        );
     }
 
     /** @return list<Body> wherever it moves */
     public static function obstacle(Obstacle $o): array
     {
         $still = $o->isRound ? Hull::circle($o->at, $o->width / 2.0)
-            : Hull::rectangle($o->at->x - $o->width / 2.0, $o->at->y - $o->depth / 2.0, $o->at->x + $o->width / 2.0, $o->at->y + $o->depth / 2.0);
+            : Hull::rectangle(
+                $o->at->x - $o->width / 2.0,
+                $o->at->y - $o->depth / 2.0,
+                $o->at->x + $o->width / 2.0,
+                $o->at->y + $o->depth / 2.0,
+            );
 
         return [new Body($o->travel->length() > 0.0 ? $still->swept($o->travel) : $still, $o->from, $o->to)];
     }

@@ -38,7 +38,10 @@ final readonly class TrackCheck
         foreach ($this->finished->pieces as $piece) {
             $left = $piece->whole->isLevelWith($track->rail, $top) ? self::least($lanes, [$piece->whole]) : null;
             if ($left !== null && $left < 0.0) {
-                $left = self::least($lanes, array_values(array_filter($piece->bodies(), static fn (Body $b): bool => $b->isLevelWith($track->rail, $top))));
+                $left = self::least(
+                    $lanes,
+                    array_values(array_filter($piece->bodies(), static fn (Body $b): bool => $b->isLevelWith($track->rail, $top))),
+                );
             }
             if ($left !== null && ($nearest === null || $left < $nearest[1])) {
                 $nearest = [$piece, $left];
@@ -51,7 +54,14 @@ final readonly class TrackCheck
 
         return new Clearance('track', 'plot.track', $track->name, $piece->id, $left, null, $left >= -Fit::SAME_MM
             ? sprintf('%.2f mm left beside %s for %s.', max(0.0, $left), $track->name, self::names($track))
-            : sprintf('%s stands %.2f mm too near %s: %s would strike it. Move the building away, or ease the curve.', $piece->name, -$left, $track->name, self::names($track)), $track->path, self::sums($track));
+            : sprintf(
+                '%s stands %.2f mm too near %s: %s would strike it. Move the building away, or ease the curve.',
+                $piece->name,
+                -$left,
+                $track->name,
+                self::names($track),
+            ),
+            $track->path, self::sums($track));
     }
 
     /** @param  list<Lane>  $lanes */
@@ -71,7 +81,16 @@ final readonly class TrackCheck
         }
         [$piece, $low] = $lowest;
         $left = $low - $top - $track->above;
-        $sums = [sprintf('%.2f mm up to %s, less %.2f mm of rail, %.2f mm of the highest vehicle and %.2f mm clear', $low, $piece->name, $track->rail, self::height($track), $track->above)];
+        $sums = [
+            sprintf(
+                '%.2f mm up to %s, less %.2f mm of rail, %.2f mm of the highest vehicle and %.2f mm clear',
+                $low,
+                $piece->name,
+                $track->rail,
+                self::height($track),
+                $track->above,
+            ),
+        ];
 
         return new Clearance('track', 'plot.track-above', $track->name, $piece->id, $left, null, $left >= -Fit::SAME_MM
             ? sprintf('%.2f mm left above vehicles on %s.', max(0.0, $left), $track->name)
@@ -112,7 +131,13 @@ final readonly class TrackCheck
         $curves = array_filter($track->pieces, static fn (TrackPiece $p): bool => $p->turns !== 0);
         $radii = array_unique(array_map(static fn (TrackPiece $p): float => $p->radius, $curves));
         foreach ($track->vehicles as $v) {
-            $sums[] = sprintf('%s: half its width %.2f, and %.2f beside it: %.2f', $v->name, $v->width / 2.0, $track->beside, $v->width / 2.0 + $track->beside);
+            $sums[] = sprintf(
+                '%s: half its width %.2f, and %.2f beside it: %.2f',
+                $v->name,
+                $v->width / 2.0,
+                $track->beside,
+                $v->width / 2.0 + $track->beside,
+            );
             foreach ($radii as $radius) {
                 $sums[] = sprintf('at a radius of %.0f its middle swings in by %.3f and its ends out by %.3f (by the short formula %.3f and %.3f)', $radius,
                     $v->centreThrow($radius), $v->endThrow($radius), $v->shortCentreThrow($radius), $v->shortEndThrow($radius));

@@ -26,16 +26,49 @@ final readonly class ReliefChecks
         if ($cut === null || abs($cut['depth'] - $cut['whole']) < 0.001) {
             return [new Check('relief.nothing', Check::NOTE, 'relief', 'The depth is the building’s own: nothing is cut off.')];
         }
-        $checks = array_map(static fn (string $line, array $lost): Check => new Check('relief.lost', $lost['what'] === 'block' ? Check::WARN : Check::NOTE, $lost['at'], ucfirst($line).'. Is that meant?'), ReliefTable::lost($kit->modelled), $kit->modelled->lost);
+        $checks = array_map(
+            static fn (string $line, array $lost): Check => new Check(
+                'relief.lost',
+                $lost['what'] === 'block' ? Check::WARN : Check::NOTE,
+                $lost['at'],
+                ucfirst($line).'. Is that meant?',
+            ),
+            ReliefTable::lost($kit->modelled),
+            $kit->modelled->lost,
+        );
         $half = $building->gauge->brick_mm / 2.0 / $building->scale->ratio;
-        $isBrick = array_filter($kit->form->walls(), static fn (WallForm $w): bool => $w->isPapered && abs($w->frame->normal->x) > 0.5) !== [];
+        $isBrick = array_filter(
+            $kit->form->walls(),
+            static fn (WallForm $w): bool => $w->isPapered && abs($w->frame->normal->x) > 0.5,
+        ) !== [];
         $count = $cut['depth'] / $half;
         if ($isBrick && abs($count - round($count)) > 0.001) {
-            $checks[] = new Check('relief.half-brick', Check::NOTE, 'relief', sprintf('%.2f mm is %.2f half-bricks: with %.2f or %.2f mm the flanks end on a closer.', $cut['depth'], $count, floor($count) * $half, ceil($count) * $half), $cut['depth']);
+            $checks[] = new Check(
+                'relief.half-brick',
+                Check::NOTE,
+                'relief',
+                sprintf(
+                    '%.2f mm is %.2f half-bricks: with %.2f or %.2f mm the flanks end on a closer.',
+                    $cut['depth'],
+                    $count,
+                    floor($count) * $half,
+                    ceil($count) * $half,
+                ),
+                $cut['depth'],
+            );
         }
         $steep = max([0.0, ...array_map(static fn (Facet $f): float => $f->pitch->degrees, $kit->form->facets)]);
         if ($cut['share'] < 1.0 && $steep > self::STEEP_DEG) {
-            $checks[] = new Check('relief.steep', Check::WARN, 'relief', sprintf('Squeezed so far the roof stands at %.1f°; the gables betray it. Keep-ridge or slice looks better where they can be seen.', $steep), $cut['depth']);
+            $checks[] = new Check(
+                'relief.steep',
+                Check::WARN,
+                'relief',
+                sprintf(
+                    'Squeezed so far the roof stands at %.1f°; the gables betray it. Keep-ridge or slice looks better where they can be seen.',
+                    $steep,
+                ),
+                $cut['depth'],
+            );
         }
 
         return $checks;

@@ -41,7 +41,7 @@ final readonly class ReliefTable
      */
     public static function of(Building $building, float $depth_mm): array
     {
-        $whole = self::formed($building->withRelief(null));
+        $whole = self::formed($building->with(relief: null));
         $half = $building->gauge->brick_mm / 2.0 / $building->scale->ratio;
         $rows = array_map(static fn (string $school): array => self::row($building, $school, $depth_mm, $whole[0]), Relief::SCHOOLS);
         $box = self::box($whole[0]);
@@ -49,7 +49,10 @@ final readonly class ReliefTable
 
         return [
             'depth_mm' => $depth_mm, 'whole_mm' => round($box[1] - $box[0], 4), 'half_bricks' => round($depth_mm / $half, 3),
-            'even' => abs($depth_mm / $half - round($depth_mm / $half)) < 0.001 ? [] : [round($count * $half, 3), round(($count + 1.0) * $half, 3)], 'rows' => $rows,
+            'even' => abs($depth_mm / $half - round($depth_mm / $half)) < 0.001
+                ? []
+                : [round($count * $half, 3), round(($count + 1.0) * $half, 3)],
+            'rows' => $rows,
         ];
     }
 
@@ -57,16 +60,35 @@ final readonly class ReliefTable
     private static function row(Building $building, string $school, float $depth_mm, Form $whole): array
     {
         assert(in_array($school, Relief::SCHOOLS, true));
-        $row = ['school' => $school, 'costs' => self::COSTS[$school], 'chosen' => $building->relief?->school === $school && abs($building->relief->depth->mm - $depth_mm) < 1e-6];
+        $row = [
+            'school' => $school,
+            'costs' => self::COSTS[$school],
+            'chosen' => $building->relief?->school === $school && abs($building->relief->depth->mm - $depth_mm) < 1e-6,
+        ];
         try {
-            $relief = new Relief(ModelLength::ofMillimetres($depth_mm), $school, $building->relief->back ?? 'open', $building->relief->flank ?? 'keep', 'relief');
-            [$form, $cut] = self::formed($building->withRelief($relief));
+            $relief = new Relief(
+                ModelLength::ofMillimetres($depth_mm),
+                $school,
+                $building->relief->back ?? 'open',
+                $building->relief->flank ?? 'keep',
+                'relief',
+            );
+            [$form, $cut] = self::formed($building->with(relief: $relief));
         } catch (InvalidInput $e) {
-            return $row + ['refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)), 'top_mm' => null, 'off_mm' => null, 'heights' => [], 'slopes' => [], 'lost' => [], 'view' => []];
+            return $row
+                + [
+                    'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)),
+                    'top_mm' => null, 'off_mm' => null, 'heights' => [], 'slopes' => [], 'lost' => [], 'view' => [],
+                ];
         }
         [$top, $was] = [$form->top(), $whole->top()];
 
-        return $row + ['refused' => null, 'top_mm' => round($top, 3), 'off_mm' => round($top - $was, 3) + 0.0, 'heights' => self::heights($building, $top, $was), 'slopes' => self::slopes($form), 'lost' => self::lost($cut), 'view' => self::view($form)];
+        return $row
+            + [
+                'refused' => null, 'top_mm' => round($top, 3), 'off_mm' => round($top - $was, 3) + 0.0,
+                'heights' => self::heights($building, $top, $was), 'slopes' => self::slopes($form),
+                'lost' => self::lost($cut), 'view' => self::view($form),
+            ];
     }
 
     /**
@@ -97,7 +119,7 @@ final readonly class ReliefTable
     public static function ridge(Building $building): array
     {
         $best = [0.0, 0.0];
-        foreach (self::formed($building->withRelief(null))[0]->facets as $facet) {
+        foreach (self::formed($building->with(relief: null))[0]->facets as $facet) {
             foreach ($facet->whole->outline->points as $p) {
                 $height = $facet->heightAt($p);
                 $best = $height > $best[0] + 0.001 ? [$height, $p->y] : $best;
@@ -115,10 +137,19 @@ final readonly class ReliefTable
     private static function heights(Building $building, float $top, float $was): array
     {
         $off = $top - $was;
-        $texts = [sprintf('Top at %.2f mm, ', $top).(abs($off) < self::SAME_MM ? 'as high as it is.' : sprintf('%.2f %s than it is.', abs($off), $off < 0.0 ? 'lower' : 'higher'))];
+        $texts = [
+            sprintf('Top at %.2f mm, ', $top)
+                .(
+                    abs($off) < self::SAME_MM
+                    ? 'as high as it is.'
+                    : sprintf('%.2f %s than it is.', abs($off), $off < 0.0 ? 'lower' : 'higher')
+                ),
+        ];
         foreach ($building->plot->neighbours ?? [] as $neighbour) {
             $over = $top - $neighbour->to;
-            $texts[] = abs($over) < self::SAME_MM ? "As high as $neighbour->name." : sprintf('%.1f mm %s %s.', abs($over), $over < 0.0 ? 'lower than' : 'above', $neighbour->name);
+            $texts[] = abs($over) < self::SAME_MM
+                ? "As high as $neighbour->name."
+                : sprintf('%.1f mm %s %s.', abs($over), $over < 0.0 ? 'lower than' : 'above', $neighbour->name);
         }
 
         return $texts;
@@ -127,7 +158,12 @@ final readonly class ReliefTable
     /** @return array{float, float} from where to where it stands, front to back */
     private static function box(Form $form): array
     {
-        $ys = array_merge(...array_map(static fn (BlockForm $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->ring->points), $form->blocks));
+        $ys = array_merge(
+            ...array_map(
+                static fn (BlockForm $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->ring->points),
+                $form->blocks,
+            ),
+        );
 
         return [min($ys), max($ys)];
     }
@@ -140,7 +176,8 @@ final readonly class ReliefTable
     private static function slopes(Form $form): array
     {
         return array_map(static fn (Facet $f): array => [
-            'name' => (count($form->blocks) > 1 ? $form->blocks[$f->block]->block->name.', ' : '').$f->name, 'pitch' => LengthFormat::trimmed($f->pitch->degrees, 2).'°',
+            'name' => (count($form->blocks) > 1 ? $form->blocks[$f->block]->block->name.', ' : '').$f->name,
+            'pitch' => LengthFormat::trimmed($f->pitch->degrees, 2).'°',
             'slope_mm' => round(self::along($f), 3),
         ], array_values(array_filter($form->facets, static fn (Facet $f): bool => $f->pitch->degrees > 0.0)));
     }
@@ -172,19 +209,40 @@ final readonly class ReliefTable
         $shapes = [];
         foreach ($form->blocks as $block) {
             $ys = array_map(static fn (Vec2 $p): float => $p->y, $block->ring->points);
-            $shapes[] = ['kind' => 'wall', 'ring' => self::rounded([[min($ys), $block->base], [max($ys), $block->base], [max($ys), $block->eaves], [min($ys), $block->eaves]])];
+            $shapes[] = [
+                'kind' => 'wall',
+                'ring' => self::rounded([
+                    [min($ys), $block->base],
+                    [max($ys), $block->base],
+                    [max($ys), $block->eaves],
+                    [min($ys), $block->eaves],
+                ]),
+            ];
             foreach ($block->walls as $wall) {
                 // Ends that rise to a gable, as they are seen.
                 if ($wall->isBuilt() && abs($wall->frame->normal->x) > 0.5) {
                     foreach ($wall->patches as $patch) {
-                        $shapes[] = ['kind' => 'wall', 'ring' => self::rounded(array_map(static fn (Vec2 $p): array => [$wall->frame->at($p)->y, $wall->frame->at($p)->z], $patch->outline->points))];
+                        $shapes[] = [
+                            'kind' => 'wall',
+                            'ring' => self::rounded(
+                                array_map(
+                                    static fn (Vec2 $p): array => [$wall->frame->at($p)->y, $wall->frame->at($p)->z],
+                                    $patch->outline->points,
+                                ),
+                            ),
+                        ];
                     }
                 }
             }
         }
         foreach ($form->facets as $facet) {
             foreach ($facet->patches as $patch) {
-                $shapes[] = ['kind' => 'roof', 'ring' => self::rounded(array_map(static fn (Vec2 $p): array => [$p->y, $facet->heightAt($p)], $patch->outline->points))];
+                $shapes[] = [
+                    'kind' => 'roof',
+                    'ring' => self::rounded(
+                        array_map(static fn (Vec2 $p): array => [$p->y, $facet->heightAt($p)], $patch->outline->points),
+                    ),
+                ];
             }
         }
 

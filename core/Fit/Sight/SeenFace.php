@@ -44,6 +44,10 @@ final readonly class SeenFace
     /** @return array{kind: string, key: string, name: string, path: string, share: float, degrees: float, treat: string, wants: string} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind, 'key' => $this->key, 'name' => $this->name, 'path' => $this->path, 'share' => round($this->share, 4), 'degrees' => round($this->degrees, 2), 'treat' => $this->treat, 'wants' => $this->wants()];
+        return [
+            'kind' => $this->kind, 'key' => $this->key, 'name' => $this->name, 'path' => $this->path,
+            'share' => round($this->share, 4), 'degrees' => round($this->degrees, 2), 'treat' => $this->treat,
+            'wants' => $this->wants(),
+        ];
     }
 }

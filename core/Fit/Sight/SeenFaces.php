@@ -16,7 +16,10 @@ use Chartula\Core\Kit\Kit;
 use Chartula\Core\Roof\RoofPanel;
 use Chartula\Core\Shell\WallPiece;
 
-/** Which faces of the kit show from the eye and its travel: rays from points all over each face to places of the eye, past every card. docs/formulas.md#sight */
+/**
+ * Which faces of the kit show from the eye and its travel: rays from points all over each face to places of the eye, past every card.
+ * docs/formulas.md#sight
+ */
 final readonly class SeenFaces
 {
     /** Places of the eye from one end of its travel to the other. */
@@ -45,15 +48,30 @@ final readonly class SeenFaces
     public static function of(Plot $plot, Assembly $assembly, Kit $kit): array
     {
         $eyes = self::eyes($plot);
-        $self = new self($eyes, array_values(array_filter($assembly->pieces, static fn (Piece $p): bool => ! $p->part->isPaper() && $p->part->group !== 'trim')), array_merge(...array_map(Things::neighbour(...), $plot->neighbours)), $plot);
+        $self = new self(
+            $eyes,
+            array_values(
+                array_filter($assembly->pieces, static fn (Piece $p): bool => ! $p->part->isPaper() && $p->part->group !== 'trim'),
+            ),
+            array_merge(...array_map(Things::neighbour(...), $plot->neighbours)),
+            $plot,
+        );
         $faces = [];
         foreach ($kit->walls->spans() as $span) {
             foreach ($span->isBuilt() ? $kit->walls->pieces($span, 0) : [] as $i => $piece) {
                 assert($piece instanceof WallPiece);
                 $placed = $assembly->pieces[$piece->part->id.'#0'] ?? null;
                 if ($placed !== null) {
-                    $name = (count($kit->form->blocks) > 1 ? $kit->form->blocks[$span->form->block]->block->name.', ' : '').$span->name().($i > 0 ? ' '.($i + 1) : '');
-                    $faces[] = $self->face('wall', $span->block->id.'.'.$span->name(), $name, $span->form->wall->path, $span->form->wall->treat, $placed);
+                    $name = (count($kit->form->blocks) > 1 ? $kit->form->blocks[$span->form->block]->block->name.', ' : '')
+                        .$span->name().($i > 0 ? ' '.($i + 1) : '');
+                    $faces[] = $self->face(
+                        'wall',
+                        $span->block->id.'.'.$span->name(),
+                        $name,
+                        $span->form->wall->path,
+                        $span->form->wall->treat,
+                        $placed,
+                    );
                 }
             }
         }
@@ -109,7 +127,10 @@ final readonly class SeenFaces
                 $from = $facet->frame->at($at, self::OFF_MM);
                 if (! $this->isHidden($from, $eye)) {
                     $seen++;
-                    $best = max($best, rad2deg(asin(min(1.0, $facet->frame->height($eye) / max(1e-9, $eye->distanceTo($facet->frame->at($at)))))));
+                    $best = max(
+                        $best,
+                        rad2deg(asin(min(1.0, $facet->frame->height($eye) / max(1e-9, $eye->distanceTo($facet->frame->at($at)))))),
+                    );
                 }
             }
             if ($seen / count($points) > $share) {

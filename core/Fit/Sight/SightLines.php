@@ -96,7 +96,10 @@ final readonly class SightLines
         return $tan < 1e-9 ? 0.0 : $neighbourFront + $away / $tan;
     }
 
-    /** How wide the building's shadow on the backscene shows beside it, under a light at $lightDegrees off the normal, from the light's far side. */
+    /**
+     * How wide the building's shadow on the backscene shows beside it, under a light at $lightDegrees off the normal, from the light's far
+     * side.
+     */
     public function shadow(float $lightDegrees): float
     {
         return $this->gap * (tan(deg2rad($lightDegrees)) + tan(deg2rad($this->flankDegrees())));

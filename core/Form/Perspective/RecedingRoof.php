@@ -28,7 +28,10 @@ final readonly class RecedingRoof
             }
         }
 
-        return new RoofForm(array_map(static fn (Facet $f): Facet => self::facet($f, $view), $roof->facets), $roof->outline === null ? null : new Ring(array_map($view->plan(...), $roof->outline->points)));
+        return new RoofForm(
+            array_map(static fn (Facet $f): Facet => self::facet($f, $view), $roof->facets),
+            $roof->outline === null ? null : new Ring(array_map($view->plan(...), $roof->outline->points)),
+        );
     }
 
     private static function facet(Facet $facet, OnePoint $view): Facet
@@ -41,9 +44,20 @@ final readonly class RecedingRoof
         $slope = new Vec2(-$normal->x / $normal->z, -$normal->y / $normal->z);
         $steep = $slope->length();
         // Level along the slope, as every roof's frame is, though its eaves no longer are.
-        $level = $steep < self::LEVEL ? (new Vec2($along->x, $along->y))->times(1.0 / hypot($along->x, $along->y)) : (new Vec2($slope->y, -$slope->x))->times(1.0 / $steep);
+        $level = $steep < self::LEVEL
+            ? (new Vec2($along->x, $along->y))->times(1.0 / hypot($along->x, $along->y))
+            : (new Vec2($slope->y, -$slope->x))->times(1.0 / $steep);
         $x = new Vec3($level->x, $level->y, 0.0);
 
-        return new Facet($facet->block, $facet->edge, $facet->level, $facet->name, Angle::ofDegrees(rad2deg(atan($steep))), new Frame($origin, $x, $normal->cross($x)), $whole, [$whole]);
+        return new Facet(
+            $facet->block,
+            $facet->edge,
+            $facet->level,
+            $facet->name,
+            Angle::ofDegrees(rad2deg(atan($steep))),
+            new Frame($origin, $x, $normal->cross($x)),
+            $whole,
+            [$whole],
+        );
     }
 }

@@ -12,7 +12,10 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Scale;
 
-/** What becomes of one wall of a block that may recede. Model millimetres, heights above the block's base as it comes to stand. docs/formulas.md#perspective */
+/**
+ * What becomes of one wall of a block that may recede. Model millimetres, heights above the block's base as it comes to stand.
+ * docs/formulas.md#perspective
+ */
 final readonly class RecedingWall
 {
     /** Nearer than this a wall stands at the front, and ground is level. */
@@ -36,7 +39,9 @@ final readonly class RecedingWall
         [$a, $b] = [$this->ring()->point($this->edge), $this->ring()->point($this->edge + 1)];
 
         // The plane at the front is the one that stays true.
-        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < self::SAME_MM ? null : $view->ofWall($a, $b->minus($a)->times(1.0 / $a->distanceTo($b)), $this->scale->modelMm($receding->block->base), $base);
+        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < self::SAME_MM
+            ? null
+            : $view->ofWall($a, $b->minus($a)->times(1.0 / $a->distanceTo($b)), $this->scale->modelMm($receding->block->base), $base);
     }
 
     /**
@@ -55,7 +60,9 @@ final readonly class RecedingWall
             // A dormer stands on no ground.
             return null;
         }
-        [$left, $right] = $levels === null ? [0.0, 0.0] : array_map(fn (RealLength $level): float => $this->scale->modelMm($level) - $true, $levels);
+        [$left, $right] = $levels === null
+            ? [0.0, 0.0]
+            : array_map(fn (RealLength $level): float => $this->scale->modelMm($level) - $true, $levels);
         $ends = [$map->at(new Vec2(0.0, $left))->y, $map->at(new Vec2($this->ring()->edgeLength($this->edge), $right))->y];
 
         return $levels === null && max(array_map(abs(...), $ends)) < self::SAME_MM ? null : $ends;

@@ -56,11 +56,19 @@ final readonly class Recession
             }
             $this->check($block, $view, $chosen);
             $points = array_map(static fn (Vec2 $p): Vec2 => $block->ownAxes($view->plan($p)), $block->standing()->points);
-            $footprint = Footprint::polygon(array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $points), $block->footprint->edges);
-            $blocks[] = new Block($block->id, $block->name, $footprint, $block->at, $block->turnDeg, $this->base($block, $view, $chosen), $block->eaves, $block->walls, $block->roof, $block->corners, $block->storeys, $block->plinth, $block->path, null, new Receding($block, $view));
+            $footprint = Footprint::polygon(
+                array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $points),
+                $block->footprint->edges,
+            );
+            $blocks[] = $block->with(
+                footprint: $footprint,
+                base: $this->base($block, $view, $chosen),
+                uncut: null,
+                receding: new Receding($block, $view),
+            );
         }
 
-        return $this->building->withBlocks($blocks);
+        return $this->building->with(blocks: $blocks);
     }
 
     /** @return list<Block> */
@@ -71,11 +79,17 @@ final readonly class Recession
             return $this->building->blocks;
         }
         // What low relief has left of a block may be several.
-        $chosen = array_values(array_filter($this->building->blocks, static fn (Block $b): bool => in_array($b->uncut->block->id ?? $b->id, $blocks, true)));
+        $chosen = array_values(
+            array_filter($this->building->blocks, static fn (Block $b): bool => in_array($b->uncut->block->id ?? $b->id, $blocks, true)),
+        );
         $known = array_map(static fn (Block $b): string => $b->uncut->block->id ?? $b->id, $this->building->blocks);
         foreach ($blocks as $i => $id) {
             if (! in_array($id, $known, true)) {
-                $this->problems->add($this->perspective->path.".blocks.$i", 'perspective.no-block', ['given' => $id, 'known' => implode(', ', array_unique($known))]);
+                $this->problems->add(
+                    $this->perspective->path.".blocks.$i",
+                    'perspective.no-block',
+                    ['given' => $id, 'known' => implode(', ', array_unique($known))],
+                );
             }
         }
 
@@ -97,7 +111,9 @@ final readonly class Recession
 
             return null;
         }
-        $ys = array_merge(...array_map(static fn (Block $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->standing()->points), $blocks));
+        $ys = array_merge(
+            ...array_map(static fn (Block $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->standing()->points), $blocks),
+        );
         [$front, $whole] = [min($ys), max($ys) - min($ys)];
         if ($eye->y > $front - self::SAME_MM) {
             $this->problems->add($path, 'perspective.eye-behind', ['by' => round(($eye->y - $front) / $ratio, 2)]);
@@ -107,7 +123,10 @@ final readonly class Recession
         $least = self::LEAST_MM;
         foreach ($blocks as $block) {
             foreach ($block->walls as $wall) {
-                $least = max($least, $wall->treat === 'omit' ? 0.0 : self::LEAST_MM + $this->building->methods->stacks[$wall->stack]->thickness_mm);
+                $least = max(
+                    $least,
+                    $wall->treat === 'omit' ? 0.0 : self::LEAST_MM + $this->building->methods->stacks[$wall->stack]->thickness_mm,
+                );
             }
         }
         if ($depth < $least) {
@@ -117,12 +136,22 @@ final readonly class Recession
         }
         $apparent = $this->perspective->apparent->mm ?? $whole / $ratio;
         if ($apparent <= $depth) {
-            $this->problems->add($path.($this->perspective->apparent === null ? '.depth' : '.apparent'), 'perspective.no-deeper', ['apparent' => round($apparent, 2), 'depth' => round($depth, 2)]);
+            $this->problems->add(
+                $path.($this->perspective->apparent === null ? '.depth' : '.apparent'),
+                'perspective.no-deeper',
+                ['apparent' => round($apparent, 2), 'depth' => round($depth, 2)],
+            );
 
             return null;
         }
 
-        return OnePoint::of($eye, $front, $depth * $ratio, $apparent * $ratio, $this->perspective->axis === null ? Perspective::FIGURES_EYE_MM : $this->perspective->axis->mm * $ratio);
+        return OnePoint::of(
+            $eye,
+            $front,
+            $depth * $ratio,
+            $apparent * $ratio,
+            $this->perspective->axis === null ? Perspective::FIGURES_EYE_MM : $this->perspective->axis->mm * $ratio,
+        );
     }
 
     /**
@@ -133,7 +162,14 @@ final readonly class Recession
     private function base(Block $block, OnePoint $view, array $chosen): RealLength
     {
         return $this->isRaised($block) && $this->standsOn($block, $chosen)
-            ? RealLength::ofMillimetres(min(array_map(static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $block->base->mm))->z, $block->standing()->points))) : $block->base;
+            ? RealLength::ofMillimetres(
+                min(
+                    array_map(
+                        static fn (Vec2 $p): float => $view->at(new Vec3($p->x, $p->y, $block->base->mm))->z,
+                        $block->standing()->points,
+                    ),
+                ),
+            ) : $block->base;
     }
 
     private function isRaised(Block $block): bool
@@ -150,7 +186,11 @@ final readonly class Recession
     {
         $ring = $block->standing();
         foreach ($chosen as $other) {
-            if ($other !== $block && $other->roof->kind !== 'flat' && Clip::sharedArea(new Region($ring), new Region($other->standing())) > $ring->area() / 2.0) {
+            if (
+                $other !== $block
+                && $other->roof->kind !== 'flat'
+                && Clip::sharedArea(new Region($ring), new Region($other->standing())) > $ring->area() / 2.0
+            ) {
                 return true;
             }
         }
@@ -163,7 +203,11 @@ final readonly class Recession
     {
         $isDormer = $this->isRaised($block) && $this->standsOn($block, $chosen);
         if (! $isDormer && ($this->isRaised($block) || $view->axis < $block->base->mm)) {
-            $this->problems->add($block->path.'.base', $this->isRaised($block) ? 'perspective.raised' : 'perspective.axis-low', ['block' => $block->name]);
+            $this->problems->add(
+                $block->path.'.base',
+                $this->isRaised($block) ? 'perspective.raised' : 'perspective.axis-low',
+                ['block' => $block->name],
+            );
         }
         if ($block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0)) {
             $this->problems->add($block->roof->path, 'perspective.no-roof', ['block' => $block->name]);

@@ -105,7 +105,10 @@ final readonly class BlockCut
     private function piece(Patch $patch, int $number): array
     {
         $block = $this->block;
-        $points = array_map(fn (Vec2 $p): Vec2 => $this->block->ownAxes(new Vec2($p->x, $this->front + ($p->y - $this->front) * $this->squeeze)), $patch->outline->points);
+        $points = array_map(
+            fn (Vec2 $p): Vec2 => $this->block->ownAxes(new Vec2($p->x, $this->front + ($p->y - $this->front) * $this->squeeze)),
+            $patch->outline->points,
+        );
         $names = $this->names($patch->labels);
         $walls = [];
         $edges = [];
@@ -115,12 +118,20 @@ final readonly class BlockCut
                 $walls[] = $this->back($i, $names[$i], $points[$i]->distanceTo($points[($i + 1) % count($points)]));
                 $edges[] = $this->backRoof();
             } else {
-                [$walls[], $gone] = $this->flank($block->walls[(int) $label], $i, $patch->outline->point($i), $patch->outline->point($i + 1), $points[$i]->distanceTo($points[($i + 1) % count($points)]));
+                [$walls[], $gone] = $this->flank(
+                    $block->walls[(int) $label],
+                    $i,
+                    $patch->outline->point($i),
+                    $patch->outline->point($i + 1),
+                    $points[$i]->distanceTo($points[($i + 1) % count($points)]),
+                );
                 array_push($lost, ...$gone);
                 $edges[] = $block->roof->edges[(int) $label];
             }
         }
-        $left = array_flip(array_filter(array_map(static fn (string $l): string => $l, $patch->labels), static fn (string $l): bool => $l !== 'cut'));
+        $left = array_flip(
+            array_filter(array_map(static fn (string $l): string => $l, $patch->labels), static fn (string $l): bool => $l !== 'cut'),
+        );
         $ghost = count($patch->labels);
         $now = [];
         foreach (array_keys($block->walls) as $e) {
@@ -137,13 +148,19 @@ final readonly class BlockCut
                 $corners[$i] = $block->corners[(int) $label];
             }
         }
-        $roof = new Roof($block->roof->kind, $block->roof->ridge, $block->roof->pitch, $block->roof->rise, $this->roofsAnew ? array_slice($edges, 0, count($patch->labels)) : $edges, $block->roof->upper, $block->roof->parapet, $block->roof->finish, $block->roof->path);
+        $roof = $block->roof->with(edges: $this->roofsAnew ? array_slice($edges, 0, count($patch->labels)) : $edges);
 
-        return [new Block(
-            $block->id.($number > 0 ? '-'.($number + 1) : ''), $block->name.($number > 0 ? ' '.($number + 1) : ''), $this->footprint($points, $names), $block->at, $block->turnDeg, $block->base, $block->eaves,
-            $walls, $roof, $corners, $block->storeys, $block->plinth, $block->path,
-            $this->roofsAnew ? null : new Uncut($block, $this->front, $this->cut, $this->squeeze, $now),
-        ), $lost];
+        $cut = $block->with(
+            id: $block->id.($number > 0 ? '-'.($number + 1) : ''),
+            name: $block->name.($number > 0 ? ' '.($number + 1) : ''),
+            footprint: $this->footprint($points, $names),
+            walls: $walls,
+            roof: $roof,
+            corners: $corners,
+            uncut: $this->roofsAnew ? null : new Uncut($block, $this->front, $this->cut, $this->squeeze, $now),
+        );
+
+        return [$cut, $lost];
     }
 
     /**
@@ -173,11 +190,22 @@ final readonly class BlockCut
     private function footprint(array $points, array $names): Footprint
     {
         $rect = $this->block->footprint->rect;
-        if ($rect !== null && $names === Footprint::RECT && abs($points[0]->x) + abs($points[0]->y) < self::SAME_MM && abs($points[1]->x - $rect[0]->mm) < self::SAME_MM) {
-            return Footprint::rect($rect[0], RealLength::entered($points[2]->y, $this->relief->depth->text ?? '', $this->relief->path.'.depth'));
+        if (
+            $rect !== null
+            && $names === Footprint::RECT
+            && abs($points[0]->x) + abs($points[0]->y) < self::SAME_MM
+            && abs($points[1]->x - $rect[0]->mm) < self::SAME_MM
+        ) {
+            return Footprint::rect(
+                $rect[0],
+                RealLength::entered($points[2]->y, $this->relief->depth->text ?? '', $this->relief->path.'.depth'),
+            );
         }
 
-        return Footprint::polygon(array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $points), $names);
+        return Footprint::polygon(
+            array_map(static fn (Vec2 $p): array => [RealLength::ofMillimetres($p->x), RealLength::ofMillimetres($p->y)], $points),
+            $names,
+        );
     }
 
     private function back(int $edge, string $name, float $length): Wall
@@ -187,12 +215,38 @@ final readonly class BlockCut
             $margin = self::STIFFENER_MM * $this->building->scale->ratio;
             $height = $this->block->eaves->mm - $this->block->base->mm;
             if ($length > 3.0 * $margin && $height > 3.0 * $margin) {
-                $style = new Style('back-opening', 'open', RealLength::ofMillimetres($length - 2.0 * $margin), RealLength::ofMillimetres($height - 2.0 * $margin), null, RealLength::ofMillimetres(0.0), null, null);
-                $openings[] = new Opening('opening', $style, RealLength::ofMillimetres($margin), RealLength::ofMillimetres($margin), 1, null, $this->relief->path);
+                $style = new Style(
+                    'back-opening',
+                    'open',
+                    RealLength::ofMillimetres($length - 2.0 * $margin),
+                    RealLength::ofMillimetres($height - 2.0 * $margin),
+                    null,
+                    RealLength::ofMillimetres(0.0),
+                    null,
+                    null,
+                );
+                $openings[] = new Opening(
+                    'opening',
+                    $style,
+                    RealLength::ofMillimetres($margin),
+                    RealLength::ofMillimetres($margin),
+                    1,
+                    null,
+                    $this->relief->path,
+                );
             }
         }
 
-        return new Wall($edge, $name, Finish::BARE, $this->back === 'open' ? 'omit' : 'plain', 'wall', $openings, null, $this->relief->path);
+        return new Wall(
+            $edge,
+            $name,
+            Finish::BARE,
+            $this->back === 'open' ? 'omit' : 'plain',
+            'wall',
+            $openings,
+            null,
+            $this->relief->path,
+        );
     }
 
     /** Cut upright; made anew, it slopes down as the rear did. */
@@ -211,7 +265,13 @@ final readonly class BlockCut
         $none = RealLength::ofMillimetres(0.0);
         $kind = $this->roofsAnew && $rear !== null && $rear->kind !== RoofEdge::WALL ? $rear->kind : RoofEdge::GABLE;
 
-        return new RoofEdge($kind, $rear->pitch ?? $this->block->roof->pitch, $none, $kind === RoofEdge::HALF_HIP ? $rear?->from : null, $this->relief->path);
+        return new RoofEdge(
+            $kind,
+            $rear->pitch ?? $this->block->roof->pitch,
+            $none,
+            $kind === RoofEdge::HALF_HIP ? $rear?->from : null,
+            $this->relief->path,
+        );
     }
 
     /**
@@ -227,10 +287,23 @@ final readonly class BlockCut
         $start = $from->distanceTo($ring->point($wall->edge));
         $end = $to->distanceTo($ring->point($wall->edge));
         $whole = $ring->edgeLength($wall->edge);
-        $openings = (new OpeningsCut($this->block->id.'.'.$wall->name, $this->relief->flank, $start, $end, $length, $length / ($end - $start), $this->least, $whole))->of($wall->openings);
-        $ground = $wall->ground === null ? null : [self::between($wall->ground, $start / $whole), self::between($wall->ground, $end / $whole)];
+        $openings = (
+            new OpeningsCut(
+                $this->block->id.'.'.$wall->name,
+                $this->relief->flank,
+                $start,
+                $end,
+                $length,
+                $length / ($end - $start),
+                $this->least,
+                $whole,
+            )
+        )->of($wall->openings);
+        $ground = $wall->ground === null
+            ? null
+            : [self::between($wall->ground, $start / $whole), self::between($wall->ground, $end / $whole)];
 
-        return [new Wall($edge, $wall->name, $wall->finish, $wall->treat, $wall->stack, $openings[0], $ground, $wall->path), $openings[1]];
+        return [$wall->with(edge: $edge, openings: $openings[0], ground: $ground), $openings[1]];
     }
 
     /** @param  array{RealLength, RealLength}  $ends */

@@ -40,7 +40,13 @@ final readonly class OpeningsCut
      */
     public function of(array $openings): array
     {
-        $isWhole = abs($this->squeeze - 1.0) < 1e-9 && $this->start < self::SAME_MM && $openings !== [] && max(array_map(static fn (Opening $o): float => $o->leftMm($o->count - 1) + $o->style->w->mm, $openings)) <= ($this->end > $this->whole - self::SAME_MM ? $this->whole : $this->end - $this->margin) + self::SAME_MM;
+        $isWhole = abs($this->squeeze - 1.0) < 1e-9
+            && $this->start < self::SAME_MM
+            && $openings !== []
+            && max(
+                array_map(static fn (Opening $o): float => $o->leftMm($o->count - 1) + $o->style->w->mm, $openings),
+            ) <= ($this->end > $this->whole - self::SAME_MM ? $this->whole : $this->end - $this->margin)
+                + self::SAME_MM;
         if ($isWhole || $openings === []) {
             return [$openings, []];
         }
@@ -52,7 +58,14 @@ final readonly class OpeningsCut
             $narrow = 0;
             for ($i = 0; $i < $opening->count; $i++) {
                 $place = $this->flank === 'drop' ? null : $this->place($opening->leftMm($i), $opening->style->w->mm);
-                $clear = $place === null || array_filter($taken, static fn (array $t): bool => $place[0] < $t[1] - self::SAME_MM && $t[0] < $place[1] + self::SAME_MM && $opening->sill->mm < $t[3] && $t[2] < $opening->sill->mm + $opening->style->h->mm) === [];
+                $clear = $place === null
+                    || array_filter(
+                        $taken,
+                        static fn (array $t): bool => $place[0] < $t[1] - self::SAME_MM
+                                && $t[0] < $place[1] + self::SAME_MM
+                                && $opening->sill->mm < $t[3]
+                                && $t[2] < $opening->sill->mm + $opening->style->h->mm,
+                    ) === [];
                 if ($place !== null && $clear) {
                     $row[] = $place;
                     $taken[] = [$place[0], $place[1], $opening->sill->mm, $opening->sill->mm + $opening->style->h->mm];

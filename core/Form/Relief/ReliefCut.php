@@ -36,7 +36,12 @@ final readonly class ReliefCut
         if ($building->relief === null) {
             return new Relieved($building, [], null);
         }
-        $ys = array_merge(...array_map(static fn (Block $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->standing()->points), $building->blocks));
+        $ys = array_merge(
+            ...array_map(
+                static fn (Block $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->standing()->points),
+                $building->blocks,
+            ),
+        );
 
         return (new self($building, $building->relief, $problems, min($ys), max($ys)))->cut($building->relief);
     }
@@ -56,7 +61,10 @@ final readonly class ReliefCut
             return $this->fault('relief.deeper', ['given' => round($relief->depth->mm, 2), 'whole' => round($whole / $ratio, 2)]);
         }
         if ($relief->depth->mm < $thickest + self::LEAST_FLANK_MM) {
-            return $this->fault('relief.shallow', ['given' => round($relief->depth->mm, 2), 'least' => round($thickest + self::LEAST_FLANK_MM, 2)]);
+            return $this->fault(
+                'relief.shallow',
+                ['given' => round($relief->depth->mm, 2), 'least' => round($thickest + self::LEAST_FLANK_MM, 2)],
+            );
         }
         if (abs($depth - $whole) < self::SAME_MM && $relief->school !== Relief::KEEP_RIDGE) {
             return new Relieved($this->building, [], ['depth' => $depth / $ratio, 'whole' => $whole / $ratio, 'share' => 1.0]);
@@ -77,15 +85,34 @@ final readonly class ReliefCut
         $lost = [];
         $open = $this->openAt($at);
         foreach ($this->building->blocks as $block) {
-            [$pieces, $gone] = (new BlockCut($this->building, $block, $relief, $this->front, $at, $squeeze, $roofsAnew, $least, in_array($block, $open, true) ? 'open' : $relief->back))->pieces();
+            [$pieces, $gone] = (
+                new BlockCut(
+                    $this->building,
+                    $block,
+                    $relief,
+                    $this->front,
+                    $at,
+                    $squeeze,
+                    $roofsAnew,
+                    $least,
+                    in_array($block, $open, true) ? 'open' : $relief->back,
+                )
+            )->pieces();
             array_push($blocks, ...$pieces);
             array_push($lost, ...$gone);
         }
         if ($blocks === []) {
-            return $this->fault('relief.shallow', ['given' => round($relief->depth->mm, 2), 'least' => round($thickest + self::LEAST_FLANK_MM, 2)]);
+            return $this->fault(
+                'relief.shallow',
+                ['given' => round($relief->depth->mm, 2), 'least' => round($thickest + self::LEAST_FLANK_MM, 2)],
+            );
         }
 
-        return new Relieved($this->building->withBlocks($blocks), $lost, ['depth' => $depth / $ratio, 'whole' => $whole / $ratio, 'share' => $squeeze]);
+        return new Relieved(
+            $this->building->with(blocks: $blocks),
+            $lost,
+            ['depth' => $depth / $ratio, 'whole' => $whole / $ratio, 'share' => $squeeze],
+        );
     }
 
     /**
@@ -126,7 +153,14 @@ final readonly class ReliefCut
             }
             foreach ($this->building->blocks as $other) {
                 if (self::standsOn($block, $other)) {
-                    $this->fault('relief.through', ['given' => round($depth / $ratio, 2), 'block' => $block->name, 'before' => round(($box->y0 - $this->front) / $ratio, 2), 'behind' => round(($box->y1 - $this->front) / $ratio, 2)]);
+                    $this->fault(
+                        'relief.through',
+                        [
+                            'given' => round($depth / $ratio, 2), 'block' => $block->name,
+                            'before' => round(($box->y0 - $this->front) / $ratio, 2),
+                            'behind' => round(($box->y1 - $this->front) / $ratio, 2),
+                        ],
+                    );
 
                     return false;
                 }
@@ -166,7 +200,14 @@ final readonly class ReliefCut
         if ($this->relief->school === Relief::FRONT_SLOPE) {
             if ($fore > $cut + self::SAME_MM) {
                 $ratio = $this->building->scale->ratio;
-                $this->fault('relief.no-ridge', ['given' => round($depth / $ratio, 2), 'least' => round(($fore - $this->front) / $ratio, 2), 'short' => round(($fore - $cut) / $ratio, 2)]);
+                $this->fault(
+                    'relief.no-ridge',
+                    [
+                        'given' => round($depth / $ratio, 2),
+                        'least' => round(($fore - $this->front) / $ratio, 2),
+                        'short' => round(($fore - $cut) / $ratio, 2),
+                    ],
+                );
 
                 return null;
             }
@@ -192,7 +233,16 @@ final readonly class ReliefCut
         foreach ($this->building->blocks as $i => $block) {
             $ring = $block->standing()->scaled(1.0 / $ratio);
             // What is wrong with its roof is said where it is formed.
-            foreach (RoofFormer::form($i, $block, $this->building->scale, $ring, $block->eaves->mm / $ratio, 0.0, array_fill(0, count($block->walls), 0.0), new Problems)->facets as $facet) {
+            foreach (RoofFormer::form(
+                $i,
+                $block,
+                $this->building->scale,
+                $ring,
+                $block->eaves->mm / $ratio,
+                0.0,
+                array_fill(0, count($block->walls), 0.0),
+                new Problems,
+            )->facets as $facet) {
                 foreach ($facet->whole->outline->points as $p) {
                     $height = $facet->pitch->degrees > 0.0 ? $facet->heightAt($p) : -INF;
                     if ($height > $highest + 0.001) {

@@ -34,7 +34,9 @@ final readonly class ReliefRoof
     {
         $self = new self($uncut, $uncut->front / $ratio, $uncut->cut / $ratio);
         $facets = array_values(array_filter(array_map($self->facet(...), $roof->facets)));
-        $outline = $roof->outline === null ? null : $self->cut(new Patch($roof->outline, array_fill(0, max(1, $roof->outline->count()), 'eaves')));
+        $outline = $roof->outline === null
+            ? null
+            : $self->cut(new Patch($roof->outline, array_fill(0, max(1, $roof->outline->count()), 'eaves')));
 
         return new RoofForm($facets, $outline?->outline);
     }
@@ -73,12 +75,16 @@ final readonly class ReliefRoof
     {
         $parts = explode(':', $label);
 
-        return $parts[0] === 'plane' && count($parts) === 4 ? Facet::key('plane', (int) $parts[1], $this->uncut->edges[(int) $parts[2]] ?? (int) $parts[2], (int) $parts[3]) : $label;
+        return $parts[0] === 'plane' && count($parts) === 4
+            ? Facet::key('plane', (int) $parts[1], $this->uncut->edges[(int) $parts[2]] ?? (int) $parts[2], (int) $parts[3])
+            : $label;
     }
 
     private function pitch(Facet $facet): Angle
     {
-        return abs($this->uncut->squeeze - 1.0) < 1e-12 ? $facet->pitch : Angle::ofDegrees(rad2deg(atan($this->gradient($facet)->length())));
+        return abs($this->uncut->squeeze - 1.0) < 1e-12
+            ? $facet->pitch
+            : Angle::ofDegrees(rad2deg(atan($this->gradient($facet)->length())));
     }
 
     private function gradient(Facet $facet): Vec2
@@ -102,6 +108,10 @@ final readonly class ReliefRoof
         // Level lines stay level, and the slope rises square to them.
         $up = new Vec2(-$along->y, $along->x);
 
-        return new Frame(new Vec3($origin->x, $origin->y, $facet->frame->origin->z), new Vec3($along->x, $along->y, 0.0), new Vec3($up->x * $cos, $up->y * $cos, $tan * $cos));
+        return new Frame(
+            new Vec3($origin->x, $origin->y, $facet->frame->origin->z),
+            new Vec3($along->x, $along->y, 0.0),
+            new Vec3($up->x * $cos, $up->y * $cos, $tan * $cos),
+        );
     }
 }

@@ -10,8 +10,10 @@ use Chartula\Core\Building\Building;
 final readonly class Relieved
 {
     /**
-     * @param  list<array{what: 'block'|'opening'|'narrowed', at: string, count: int}>  $lost  blocks and openings that are not modelled, or narrower than they are
-     * @param  ?array{depth: float, whole: float, share: float}  $cut  model millimetres: how deep it is modelled, how deep it is, and the squeeze; null where nothing was cut
+     * @param  list<array{what: 'block'|'opening'|'narrowed', at: string, count: int}>  $lost  blocks and openings that are not modelled, or
+     *     narrower than they are
+     * @param  ?array{depth: float, whole: float, share: float}  $cut  model millimetres: how deep it is modelled, how deep it is, and the
+     *     squeeze; null where nothing was cut
      */
     public function __construct(
         public Building $building,

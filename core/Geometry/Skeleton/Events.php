@@ -24,7 +24,8 @@ final class Events
     /**
      * The next one at or below a height; of equals edges vanish first.
      *
-     * @return ?array{float, Corner, ?Corner, ?Front} when, the corner, and the corner at the vanishing edge's other end or the front that is run into
+     * @return ?array{float, Corner, ?Corner, ?Front} when, the corner, and the corner at the vanishing edge's other end or the front that
+     *     is run into
      */
     public function next(float $height): ?array
     {

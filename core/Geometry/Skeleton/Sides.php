@@ -38,7 +38,9 @@ final class Sides
             for ($j = -1; $j <= 1; $j++) {
                 foreach ($this->cells[($cell[0] + $i).' '.($cell[1] + $j)] ?? [] as $id) {
                     $node = $this->nodes[$id];
-                    if (abs($node->x - $at->x) < self::SAME && abs($node->y - $at->y) < self::SAME && abs($node->z - $height) < self::SAME) {
+                    if (
+                        abs($node->x - $at->x) < self::SAME && abs($node->y - $at->y) < self::SAME && abs($node->z - $height) < self::SAME
+                    ) {
                         return $id;
                     }
                 }

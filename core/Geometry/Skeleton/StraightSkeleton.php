@@ -163,7 +163,10 @@ final class StraightSkeleton
             // n₁·v = s₁ and n₂·v = s₂, both normals being the fronts' own turned a quarter.
             $n1 = $before->inward;
             $n2 = $after->inward;
-            $motion = new Vec2(($before->speed * $n2->y - $after->speed * $n1->y) / $cross, ($after->speed * $n1->x - $before->speed * $n2->x) / $cross);
+            $motion = new Vec2(
+                ($before->speed * $n2->y - $after->speed * $n1->y) / $cross,
+                ($after->speed * $n1->x - $before->speed * $n2->x) / $cross,
+            );
         } elseif ($before->along->dot($after->along) > 0.0) {
             $motion = $before->inward->times(($before->speed + $after->speed) / 2.0);
         }
@@ -271,6 +274,9 @@ final class StraightSkeleton
         }
         [$c1, $c2] = [$one->offset($this->now), $other->offset($this->now)];
 
-        return new Vec2(($c1 * $other->inward->y - $c2 * $one->inward->y) / $cross, ($c2 * $one->inward->x - $c1 * $other->inward->x) / $cross);
+        return new Vec2(
+            ($c1 * $other->inward->y - $c2 * $one->inward->y) / $cross,
+            ($c2 * $one->inward->x - $c1 * $other->inward->x) / $cross,
+        );
     }
 }

@@ -47,7 +47,14 @@ final readonly class PartChange
         $cut = $before->cut !== $after->cut;
         $print = $before->print !== $after->print;
         if (! $cut) {
-            return new self($after->id, $print ? self::PRINT : self::SAME, 0.0, $print ? 'printed differently; the cut is the same' : 'the same', $before, $after);
+            return new self(
+                $after->id,
+                $print ? self::PRINT : self::SAME,
+                0.0,
+                $print ? 'printed differently; the cut is the same' : 'the same',
+                $before,
+                $after,
+            );
         }
         $words = self::words($before, $after);
 
@@ -85,7 +92,8 @@ final readonly class PartChange
         $part = $this->after ?? $this->before;
 
         return [
-            'id' => $this->id, 'label' => $part->label ?? '', 'name' => $part->name ?? '', 'kind' => $this->kind, 'mm' => round($this->mm, 2), 'text' => $this->text,
+            'id' => $this->id, 'label' => $part->label ?? '', 'name' => $part->name ?? '', 'kind' => $this->kind,
+            'mm' => round($this->mm, 2), 'text' => $this->text,
             'before' => self::rings($this->before), 'after' => self::rings($this->after),
         ];
     }
@@ -107,7 +115,10 @@ final readonly class PartChange
             $words[] = LengthFormat::millimetres($after->thickness).' thick instead of '.LengthFormat::millimetres($before->thickness);
         }
         [$old, $new] = [$before->outline->bounds(), $after->outline->bounds()];
-        foreach ([[$new->width() - $old->width(), 'wider', 'narrower'], [$new->height() - $old->height(), 'higher', 'lower']] as [$by, $more, $less]) {
+        foreach ([
+            [$new->width() - $old->width(), 'wider', 'narrower'],
+            [$new->height() - $old->height(), 'higher', 'lower'],
+        ] as [$by, $more, $less]) {
             if (abs($by) > Tolerance::MEET / 2.0) {
                 $words[] = LengthFormat::millimetres(abs($by)).' '.($by > 0.0 ? $more : $less);
             }

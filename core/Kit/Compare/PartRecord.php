@@ -40,7 +40,8 @@ final readonly class PartRecord
         $shape = new KitShape($part);
 
         return new self(
-            $shape->text('id'), $shape->text('label'), $shape->text('name'), $shape->text('group'), $shape->text('stock'), $shape->number('thickness'),
+            $shape->text('id'), $shape->text('label'), $shape->text('name'), $shape->text('group'),
+            $shape->text('stock'), $shape->number('thickness'),
             $shape->whole('qty'), $shape->text('cut'), $shape->text('print'), $shape->ring('outline'), $shape->rings('holes'),
             array_map(static function (KitShape $score): array {
                 $line = $score->children('line');
@@ -71,7 +72,8 @@ final readonly class PartRecord
     public function kept(): array
     {
         return [
-            'id' => $this->id, 'label' => $this->label, 'name' => $this->name, 'group' => $this->group, 'stock' => $this->stock, 'thickness' => $this->thickness, 'qty' => $this->qty,
+            'id' => $this->id, 'label' => $this->label, 'name' => $this->name, 'group' => $this->group,
+            'stock' => $this->stock, 'thickness' => $this->thickness, 'qty' => $this->qty,
             'cut' => $this->cut, 'print' => $this->print, 'outline' => $this->outline->toArray(),
             'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $this->holes),
             'scores' => array_map(static fn (array $s): array => ['line' => [$s[0]->toArray(), $s[1]->toArray()]], $this->scores),

@@ -33,13 +33,34 @@ final readonly class CoverCheck
         foreach ($surfaces as $surface) {
             [$shape, $frame, $wanted] = $surface;
             $kind = self::kind($shape);
-            $flush = array_values(array_filter($surfaces, static fn (array $other): bool => $other !== $surface && self::kind($other[0]) === $kind && self::isFlush($frame, $other[1], $other[2])));
-            $pieces = array_values(array_filter($assembly->structure(), static fn (Piece $p): bool => $p->part->group === self::GROUP_OF[$kind] && $p->mayReach($frame, Tolerance::COVER)));
-            $question = Recall::question('cover', $shape->values, array_map(static fn (array $other): array => $other[0]->values, $flush), array_map(static fn (Piece $p): string => $p->told, $pieces));
+            $flush = array_values(
+                array_filter(
+                    $surfaces,
+                    static fn (array $other): bool =>
+                        $other !== $surface && self::kind($other[0]) === $kind && self::isFlush($frame, $other[1], $other[2]),
+                ),
+            );
+            $pieces = array_values(
+                array_filter(
+                    $assembly->structure(),
+                    static fn (Piece $p): bool => $p->part->group === self::GROUP_OF[$kind] && $p->mayReach($frame, Tolerance::COVER),
+                ),
+            );
+            $question = Recall::question(
+                'cover',
+                $shape->values,
+                array_map(static fn (array $other): array => $other[0]->values, $flush),
+                array_map(static fn (Piece $p): string => $p->told, $pieces),
+            );
             $worst = $recall->of($question, static fn (): float => self::off($surface, $flush, $pieces, $kind));
             $name = $shape->text('name');
             if ($worst > Tolerance::COVER) {
-                $findings[] = new Finding('outside.cover', $name, sprintf('On the outside of %s card is missing or stands out over %.2f mm', $name, $worst), $worst);
+                $findings[] = new Finding(
+                    'outside.cover',
+                    $name,
+                    sprintf('On the outside of %s card is missing or stands out over %.2f mm', $name, $worst),
+                    $worst,
+                );
             }
             self::checkSize($assembly, $shape, $wanted, $findings);
         }
@@ -51,7 +72,8 @@ final readonly class CoverCheck
      * The most by which card and a surface differ.
      *
      * @param  array{KitShape, Frame, Region}  $surface
-     * @param  list<array{KitShape, Frame, Region}>  $beside  surfaces that lie flush are filled together: a board may run on from one to the next
+     * @param  list<array{KitShape, Frame, Region}>  $beside  surfaces that lie flush are filled together: a board may run on from one to
+     *     the next
      * @param  list<Piece>  $pieces
      * @param  key-of<self::GROUP_OF>  $kind
      */
@@ -61,8 +83,17 @@ final readonly class CoverCheck
         $flush = [$wanted];
         $hidden = self::hidden($shape);
         foreach ($beside as [$other, $plane, $region]) {
-            array_push($hidden, ...array_map(static fn (Region $r): Region => new Region(self::drawn($r->outline, $plane, 0.0, $frame)), self::hidden($other)));
-            $flush[] = new Region(self::drawn($region->outline, $plane, 0.0, $frame), array_map(static fn (Ring $r): Ring => self::drawn($r, $plane, 0.0, $frame), $region->holes));
+            array_push(
+                $hidden,
+                ...array_map(
+                    static fn (Region $r): Region => new Region(self::drawn($r->outline, $plane, 0.0, $frame)),
+                    self::hidden($other),
+                ),
+            );
+            $flush[] = new Region(
+                self::drawn($region->outline, $plane, 0.0, $frame),
+                array_map(static fn (Ring $r): Ring => self::drawn($r, $plane, 0.0, $frame), $region->holes),
+            );
         }
         $plates = self::platesIn($frame, $pieces, $kind);
 
@@ -85,7 +116,8 @@ final readonly class CoverCheck
     /** Card of the other counts as filling this one, so the other must count as wanted. */
     private static function isFlush(Frame $a, Frame $b, Region $other): bool
     {
-        return $a->normal->dot($b->normal) > 0.0 && self::isIn($a, array_map(static fn (Vec2 $p): Vec3 => $b->at($p), $other->outline->points));
+        return $a->normal->dot($b->normal) > 0.0
+            && self::isIn($a, array_map(static fn (Vec2 $p): Vec3 => $b->at($p), $other->outline->points));
     }
 
     /** @param  list<Finding>  $findings */
@@ -100,7 +132,12 @@ final readonly class CoverCheck
         foreach ([[$box->width(), $real->number('0')], [$box->height(), $real->number('1')]] as [$found, $size]) {
             if (abs($found - $size / $scale) > Tolerance::MEET) {
                 $name = $surface->text('name');
-                $findings[] = new Finding('outside.size', $name, sprintf('The outside of %s measures %.3f mm; the scale says %.3f mm', $name, $found, $size / $scale), abs($found - $size / $scale));
+                $findings[] = new Finding(
+                    'outside.size',
+                    $name,
+                    sprintf('The outside of %s measures %.3f mm; the scale says %.3f mm', $name, $found, $size / $scale),
+                    abs($found - $size / $scale),
+                );
             }
         }
     }
@@ -128,14 +165,23 @@ final readonly class CoverCheck
                 $faces = $facet->frame->normal->dot($plane->normal);
                 foreach (['outside' => 0.0, 'inside' => -$facet->thickness] as $face => $out) {
                     $card = $facet->face($face);
-                    if (($kind === 'slope' || $faces * ($out === 0.0 ? 1.0 : -1.0) > 0.0) && self::isIn($plane, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $card->outline->points))) {
-                        $plates[] = new Region(self::drawn($card->outline, $facet->frame, $out, $plane), array_map(static fn (Ring $r): Ring => self::drawn($r, $facet->frame, $out, $plane), $card->holes));
+                    if (
+                        ($kind === 'slope' || $faces * ($out === 0.0 ? 1.0 : -1.0) > 0.0)
+                        && self::isIn($plane, array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $card->outline->points))
+                    ) {
+                        $plates[] = new Region(
+                            self::drawn($card->outline, $facet->frame, $out, $plane),
+                            array_map(static fn (Ring $r): Ring => self::drawn($r, $facet->frame, $out, $plane), $card->holes),
+                        );
                     }
                 }
             }
             foreach ($kind === 'wall' ? array_keys($piece->part->region->outline->points) : [] as $edge) {
                 [$a, $b, $c, $d] = $piece->strip($edge);
-                if (self::isIn($plane, [$a, $b, $c, $d], Tolerance::MEET) && $b->minus($a)->cross($piece->frame->normal)->dot($plane->normal) > 0.0) {
+                if (
+                    self::isIn($plane, [$a, $b, $c, $d], Tolerance::MEET)
+                    && $b->minus($a)->cross($piece->frame->normal)->dot($plane->normal) > 0.0
+                ) {
                     $plates[] = new Region(new Ring([$plane->project($a), $plane->project($b), $plane->project($d), $plane->project($c)]));
                 }
             }
@@ -184,7 +230,10 @@ final readonly class CoverCheck
             // A line that happens to run along an edge sees it on either side of itself; its neighbour does not.
             if ($off > Tolerance::COVER) {
                 $beside = $first + $k * self::GRID_MM + self::ASIDE_MM;
-                $off = min($off, self::besides($flush, $plates, $beside, $upright, self::crossings($hidden, $beside, 1, $upright)[0] ?? []));
+                $off = min(
+                    $off,
+                    self::besides($flush, $plates, $beside, $upright, self::crossings($hidden, $beside, 1, $upright)[0] ?? []),
+                );
             }
             // Nor does one that crosses an edge at a sharp angle say how wide the difference is.
             if ($off > Tolerance::COVER) {
@@ -220,7 +269,11 @@ final readonly class CoverCheck
     {
         $should = self::crossings($flush, $beside, 1, $upright)[0] ?? [];
 
-        return Stretches::difference($should, Stretches::touching(self::crossings($plates, $beside, 1, $upright)[0] ?? [], $should), $without);
+        return Stretches::difference(
+            $should,
+            Stretches::touching(self::crossings($plates, $beside, 1, $upright)[0] ?? [], $should),
+            $without,
+        );
     }
 
     /**

@@ -74,7 +74,12 @@ final class EdgeCheck
             }
             $this->free[] = new FreeEdge($part->id, $i, $edge['name'], $edge['free'], $part->region->outline->edgeLength($i));
             if ($edge['free'] === null || ! in_array($edge['free'], self::FREE, true)) {
-                $this->findings[] = new Finding('edge.unaccounted', $part->id, "The edge “{$edge['name']}” of $part->id is in no joint and is not said to be free", $part->region->outline->edgeLength($i));
+                $this->findings[] = new Finding(
+                    'edge.unaccounted',
+                    $part->id,
+                    "The edge “{$edge['name']}” of $part->id is in no joint and is not said to be free",
+                    $part->region->outline->edgeLength($i),
+                );
             } elseif ($edge['free'] === 'foot') {
                 $this->foot($piece, $i);
             }
@@ -87,7 +92,12 @@ final class EdgeCheck
         $ground = $piece->part->edges[$edge]['level'] ?? $this->lowest();
         foreach ($piece->strip($edge) as $corner) {
             if (abs($corner->z - $ground) > Tolerance::MEET) {
-                $this->findings[] = new Finding('edge.foot', $piece->part->id, sprintf('The foot of %s stands %.3f mm off the ground', $piece->part->id, $corner->z - $ground), abs($corner->z - $ground));
+                $this->findings[] = new Finding(
+                    'edge.foot',
+                    $piece->part->id,
+                    sprintf('The foot of %s stands %.3f mm off the ground', $piece->part->id, $corner->z - $ground),
+                    abs($corner->z - $ground),
+                );
 
                 return;
             }
@@ -108,7 +118,12 @@ final class EdgeCheck
     {
         foreach ($this->recall->of("touch$a->told$b->told", static fn (): array => self::touches($a, $b)) as [$edge, $face, $length]) {
             if (! isset($this->declared[$a->key().'/'.$edge.'>'.$b->key()])) {
-                $this->findings[] = new Finding('contact.undeclared', $a->part->id, sprintf('%s touches the %s of %s over %.2f mm, which no joint says', $a->part->id, $face, $b->part->id, $length), $length);
+                $this->findings[] = new Finding(
+                    'contact.undeclared',
+                    $a->part->id,
+                    sprintf('%s touches the %s of %s over %.2f mm, which no joint says', $a->part->id, $face, $b->part->id, $length),
+                    $length,
+                );
             }
         }
     }

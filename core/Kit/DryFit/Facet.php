@@ -51,7 +51,9 @@ final class Facet
     /** @return list<Ring> convex pieces that tile what is as deep as the card: all but what is bevelled away */
     private function pieces(): array
     {
-        return $this->pieces ??= $this->inside === null ? $this->region->trapezoids() : (new Region($this->core($this->inside), $this->region->holes))->trapezoids();
+        return $this->pieces ??= $this->inside === null
+            ? $this->region->trapezoids()
+            : (new Region($this->core($this->inside), $this->region->holes))->trapezoids();
     }
 
     /** Each edge where it is on the face that reaches less far. */
@@ -76,10 +78,23 @@ final class Facet
         $core = $this->core($this->inside);
         foreach (array_keys($core->points) as $i) {
             [$a, $b] = [$core->point($i), $core->point($i + 1)];
-            foreach ([[$this->region->outline, 0.0, -$this->thickness], [$this->inside, -$this->thickness, 0.0]] as [$ring, $here, $there]) {
+            foreach ([
+                [$this->region->outline, 0.0, -$this->thickness],
+                [$this->inside, -$this->thickness, 0.0],
+            ] as [$ring, $here, $there]) {
                 [$p, $q] = [$ring->point($i), $ring->point($i + 1)];
                 if ($p->distanceTo($a) + $q->distanceTo($b) > Tolerance::MEET) {
-                    $this->wedges[] = Convex::wedge([$this->frame->at($a, $here), $this->frame->at($b, $here), $this->frame->at($p, $here), $this->frame->at($q, $here), $this->frame->at($a, $there), $this->frame->at($b, $there)], $this->frame);
+                    $this->wedges[] = Convex::wedge(
+                        [
+                            $this->frame->at($a, $here),
+                            $this->frame->at($b, $here),
+                            $this->frame->at($p, $here),
+                            $this->frame->at($q, $here),
+                            $this->frame->at($a, $there),
+                            $this->frame->at($b, $there),
+                        ],
+                        $this->frame,
+                    );
                 }
             }
         }
@@ -126,7 +141,11 @@ final class Facet
      */
     public function liesBeside(self $that): bool
     {
-        if ($this->inside !== null || $that->inside !== null || abs(abs($this->frame->normal->dot($that->frame->normal)) - 1.0) > Tolerance::UNIT) {
+        if (
+            $this->inside !== null
+            || $that->inside !== null
+            || abs(abs($this->frame->normal->dot($that->frame->normal)) - 1.0) > Tolerance::UNIT
+        ) {
             return false;
         }
         [$few, $many] = $this->corners() < $that->corners() ? [$this, $that] : [$that, $this];
@@ -135,7 +154,9 @@ final class Facet
             $last = $many->frame->project($few->frame->at($ring->points[count($ring->points) - 1]));
             foreach ($ring->points as $p) {
                 $at = $many->frame->project($few->frame->at($p));
-                if ($index->contains($at) || $index->nearest($at, Tolerance::OVERLAP) <= Tolerance::OVERLAP || $index->isCrossed($last, $at)) {
+                if (
+                    $index->contains($at) || $index->nearest($at, Tolerance::OVERLAP) <= Tolerance::OVERLAP || $index->isCrossed($last, $at)
+                ) {
                     return false;
                 }
                 $last = $at;

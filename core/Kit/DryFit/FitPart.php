@@ -16,13 +16,17 @@ use UnexpectedValueException;
 final readonly class FitPart
 {
     /** What is read of a part. */
-    private const READ = ['id', 'group', 'thickness', 'qty', 'outline', 'inside_outline', 'holes', 'edges', 'placements', 'scores', 'slits', 'form', 'roof', 'workings'];
+    private const READ = [
+        'id', 'group', 'thickness', 'qty', 'outline', 'inside_outline', 'holes', 'edges', 'placements', 'scores',
+        'slits', 'form', 'roof', 'workings',
+    ];
 
     /**
      * @param  ?Ring  $inside  the inside face's outline, point for point, where edges are bevelled
      * @param  list<array{name: string, free: ?string, level: ?float}>  $edges  level: of a foot
      * @param  list<Frame>  $placements
-     * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside face
+     * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside
+     *     face
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
      * @param  list<Vec3>  $underside
      * @param  string  $told  all of it in one word
@@ -62,10 +66,20 @@ final readonly class FitPart
             $part->text('id'), $part->text('group'), $thickness, $part->whole('qty'),
             new Region($part->ring('outline'), $part->rings('holes')),
             self::inside($part),
-            array_map(static fn (KitShape $e): array => ['name' => $e->text('name'), 'free' => $e->textOrNull('free'), 'level' => $e->has('level') ? $e->number('level') : null], $part->children('edges')),
+            array_map(
+                static fn (KitShape $e): array => [
+                    'name' => $e->text('name'),
+                    'free' => $e->textOrNull('free'),
+                    'level' => $e->has('level') ? $e->number('level') : null,
+                ],
+                $part->children('edges'),
+            ),
             array_map(static fn (KitShape $p): Frame => $p->frame(), $part->children('placements')),
             $isFolded ? array_map(static fn (KitShape $s): array => self::fold($s, $thickness), $part->children('scores')) : [],
-            array_map(static fn (KitShape $s): array => [$s->vec2('0'), $s->vec2('1')], $part->has('slits') ? $part->children('slits') : []),
+            array_map(
+                static fn (KitShape $s): array => [$s->vec2('0'), $s->vec2('1')],
+                $part->has('slits') ? $part->children('slits') : [],
+            ),
             $isFolded ? $part->child('form')->vec2('base') : null,
             $part->has('roof') ? $part->child('roof')->points3('underside') : [],
             array_map(self::figure(...), $part->children('workings')),
@@ -117,7 +131,11 @@ final readonly class FitPart
     {
         return [
             'of' => $figure->text('of'), 'mm' => $figure->number('mm'),
-            'steps' => array_map(static fn (KitShape $s): array => ['op' => $s->text('op'), 'mm' => $s->number('mm'), 'by' => $s->has('by') ? $s->number('by') : 0.0], $figure->children('steps')),
+            'steps' => array_map(
+                static fn (KitShape $s): array =>
+                    ['op' => $s->text('op'), 'mm' => $s->number('mm'), 'by' => $s->has('by') ? $s->number('by') : 0.0],
+                $figure->children('steps'),
+            ),
         ];
     }
 }

@@ -22,7 +22,8 @@ final readonly class Folding
     {
         $folds = array_map(static fn (array $f): array => [$f['from'], $f['to']], $part->folds);
         $faces = PlanarFaces::of($part->region, [...$folds, ...$part->slits]);
-        $base = self::base($faces, $part->base ?? new Vec2(0.0, 0.0)) ?? throw new UnexpectedValueException("$part->id has no card where its base should be");
+        $base = self::base($faces, $part->base ?? new Vec2(0.0, 0.0))
+            ?? throw new UnexpectedValueException("$part->id has no card where its base should be");
         $placed = [$base => $frame];
         $reached = [$base];
         for ($i = 0; $i < count($reached); $i++) {

@@ -65,13 +65,25 @@ final class JointCheck
                 $this->add('joint.part-missing', $joint, 'names '.($one === null ? $a->part : $b->part).', which is not in the kit');
                 $answer = [0.0, [], $this->wrong];
             } else {
-                $answer = $this->recall->of(Recall::question('joint', $one->told, $other->told, ['id' => ''] + $joint->values), fn (): array => $this->meet($joint, $one, $a, $other, $b));
+                $answer = $this->recall->of(
+                    Recall::question('joint', $one->told, $other->told, ['id' => ''] + $joint->values),
+                    fn (): array => $this->meet($joint, $one, $a, $other, $b),
+                );
             }
             [$off, $found, $wrong] = $answer;
             foreach ($wrong as [$code, $text, $mm]) {
                 $this->findings[] = new Finding($code, $joint->text('id'), $text, $mm);
             }
-            $this->measures[] = new JointMeasure($joint->text('id'), $joint->text('kind'), $a->part, $b->part, $off, implode(', ', $found), $wrong === [], $joint->textOrNull('why') ?? '');
+            $this->measures[] = new JointMeasure(
+                $joint->text('id'),
+                $joint->text('kind'),
+                $a->part,
+                $b->part,
+                $off,
+                implode(', ', $found),
+                $wrong === [],
+                $joint->textOrNull('why') ?? '',
+            );
         }
 
         return $this->findings;
@@ -113,14 +125,23 @@ final class JointCheck
     /** A figure for the page, once each; nothing left free need not be said. */
     private function note(string $what, float $found): void
     {
-        $words = sprintf($what === 'lies on each other over (mm²)' ? 'lies on each other over %.2f mm²' : "$what %.2f mm", abs($found) < 0.005 ? 0.0 : $found);
+        $words = sprintf(
+            $what === 'lies on each other over (mm²)' ? 'lies on each other over %.2f mm²' : "$what %.2f mm",
+            abs($found) < 0.005 ? 0.0 : $found,
+        );
         if (! in_array($words, [...$this->found, 'leaves free 0.00 mm'], true)) {
             $this->found[] = $words;
         }
     }
 
-    private function compare(KitShape $joint, string $code, string $what, float $found, float $declared, float $tolerance = Tolerance::MEET): void
-    {
+    private function compare(
+        KitShape $joint,
+        string $code,
+        string $what,
+        float $found,
+        float $declared,
+        float $tolerance = Tolerance::MEET,
+    ): void {
         $off = $found - $declared;
         $this->off = max($this->off, abs($off));
         $this->note($what, $found);
@@ -134,7 +155,9 @@ final class JointCheck
     {
         $isPaper = $one->part->isPaper() && $joint->text('kind') === 'lap';
         foreach ($joint->points3('contact') as $point) {
-            $isThere = $isPaper ? $one->isCorner($point, 2.0 * Tolerance::MEET) : $one->isAt($point, 2.0 * Tolerance::MEET) || $other->isAt($point, 2.0 * Tolerance::MEET);
+            $isThere = $isPaper
+                ? $one->isCorner($point, 2.0 * Tolerance::MEET)
+                : $one->isAt($point, 2.0 * Tolerance::MEET) || $other->isAt($point, 2.0 * Tolerance::MEET);
             if (! $isThere) {
                 $off = $isPaper ? $one->distanceTo($point) : min($one->distanceTo($point), $other->distanceTo($point));
                 $this->add('joint.place', $joint, sprintf('is declared %.3f mm away from '.($isPaper ? 'its corner' : 'both'), $off), $off);
@@ -156,7 +179,12 @@ final class JointCheck
             }
         }
         if ($best === null || $best->touch !== $wanted) {
-            $this->add('joint.open', $joint, $best === null ? 'does not close' : "touches as a $best->touch, not as a $wanted", $this->leastGap($one, $a->edge ?? 0, $other, $face));
+            $this->add(
+                'joint.open',
+                $joint,
+                $best === null ? 'does not close' : "touches as a $best->touch, not as a $wanted",
+                $this->leastGap($one, $a->edge ?? 0, $other, $face),
+            );
 
             return;
         }
@@ -167,7 +195,12 @@ final class JointCheck
 
     private function leastGap(Piece $one, int $edge, Piece $other, string $face): float
     {
-        return min(array_map(static fn (Facet $f): float => max(array_map(static fn (Vec3 $p): float => abs($f->beyond($p, $face)), $one->strip($edge))), $other->facets));
+        return min(
+            array_map(
+                static fn (Facet $f): float => max(array_map(static fn (Vec3 $p): float => abs($f->beyond($p, $face)), $one->strip($edge))),
+                $other->facets,
+            ),
+        );
     }
 
     /** Two edges that share a line: their inner arrises at a ridge or hip, their outer ones in a valley. */
@@ -189,8 +222,20 @@ final class JointCheck
             $at[] = $s;
         }
         $this->compare($joint, 'joint.open', "parts $where by", $off, 0.0);
-        $this->compare($joint, 'joint.length', 'closes over', max(0.0, min($length, $at[1]) - max(0.0, $at[0])), $joint->number('contact_mm'));
-        $this->compare($joint, 'joint.free', 'leaves free', $length - max(0.0, min($length, $at[1]) - max(0.0, $at[0])), $joint->number('free_mm'));
+        $this->compare(
+            $joint,
+            'joint.length',
+            'closes over',
+            max(0.0, min($length, $at[1]) - max(0.0, $at[0])),
+            $joint->number('contact_mm'),
+        );
+        $this->compare(
+            $joint,
+            'joint.free',
+            'leaves free',
+            $length - max(0.0, min($length, $at[1]) - max(0.0, $at[0])),
+            $joint->number('free_mm'),
+        );
         // How far the other arrises part, square to the line.
         $across = $q[$open]->minus($p[$open]);
         $gap = $across->minus($along->times($across->dot($along)))->length();
@@ -204,7 +249,8 @@ final class JointCheck
         foreach ($one->facets as $f) {
             foreach ($other->facets as $g) {
                 $off = max(array_map(
-                    static fn (Vec2 $p): float => abs($f->beyond($g->frame->at($p, $b->face === 'inside' ? -$g->thickness : 0.0), $a->face ?? 'inside')),
+                    static fn (Vec2 $p): float =>
+                        abs($f->beyond($g->frame->at($p, $b->face === 'inside' ? -$g->thickness : 0.0), $a->face ?? 'inside')),
                     $g->face($b->face ?? 'outside')->outline->points,
                 ));
                 if ($off < $best[0]) {
@@ -216,7 +262,14 @@ final class JointCheck
         $this->compare($joint, 'joint.open', 'lifts off by', $off, 0.0);
         if ($joint->has('contact_mm2') && $f instanceof Facet && $g instanceof Facet && $off <= Tolerance::MEET) {
             $area = $joint->number('contact_mm2');
-            $this->compare($joint, 'joint.area', 'lies on each other over (mm²)', $this->areas->of($one, [$f, $a->face ?? 'inside'], $other, [$g, $b->face ?? 'outside']), $area, max(self::AREA_MM2, self::AREA_SHARE * $area));
+            $this->compare(
+                $joint,
+                'joint.area',
+                'lies on each other over (mm²)',
+                $this->areas->of($one, [$f, $a->face ?? 'inside'], $other, [$g, $b->face ?? 'outside']),
+                $area,
+                max(self::AREA_MM2, self::AREA_SHARE * $area),
+            );
         }
     }
 

@@ -26,6 +26,9 @@ final readonly class JointMeasure
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'kind' => $this->kind, 'a' => $this->a, 'b' => $this->b, 'off_mm' => round($this->off, 4), 'found' => $this->found, 'closes' => $this->closes, 'why' => $this->why];
+        return [
+            'id' => $this->id, 'kind' => $this->kind, 'a' => $this->a, 'b' => $this->b,
+            'off_mm' => round($this->off, 4), 'found' => $this->found, 'closes' => $this->closes, 'why' => $this->why,
+        ];
     }
 }

@@ -28,7 +28,11 @@ final class MeasureCheck
         foreach ($this->assembly->parts as $part) {
             $pieces += $part->qty;
             if (count($part->placements) !== $part->qty) {
-                $this->add('placement.count', $part->id, sprintf('%s is cut %d times and placed %d times', $part->id, $part->qty, count($part->placements)));
+                $this->add(
+                    'placement.count',
+                    $part->id,
+                    sprintf('%s is cut %d times and placed %d times', $part->id, $part->qty, count($part->placements)),
+                );
             }
             foreach ($part->placements as $frame) {
                 $this->axes($part, $frame);
@@ -64,11 +68,21 @@ final class MeasureCheck
         foreach ($part->workings as $figure) {
             $sum = Workings::evaluate($figure['steps']);
             if (abs($sum - $figure['mm']) > Tolerance::MEET) {
-                $this->add('workings.sum', $part->id, sprintf('The sum for the %s of %s gives %.3f mm, not %.3f mm', $figure['of'], $part->id, $sum, $figure['mm']), abs($sum - $figure['mm']));
+                $this->add(
+                    'workings.sum',
+                    $part->id,
+                    sprintf('The sum for the %s of %s gives %.3f mm, not %.3f mm', $figure['of'], $part->id, $sum, $figure['mm']),
+                    abs($sum - $figure['mm']),
+                );
             }
             $size = $sizes[$figure['of']] ?? null;
             if ($size !== null && abs($size - $sum) > Tolerance::MEET) {
-                $this->add('workings.size', $part->id, sprintf('%s has a %s of %.3f mm; its sum gives %.3f mm', $part->id, $figure['of'], $size, $sum), abs($size - $sum));
+                $this->add(
+                    'workings.size',
+                    $part->id,
+                    sprintf('%s has a %s of %.3f mm; its sum gives %.3f mm', $part->id, $figure['of'], $size, $sum),
+                    abs($size - $sum),
+                );
             }
         }
     }

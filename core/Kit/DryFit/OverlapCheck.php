@@ -21,7 +21,12 @@ final readonly class OverlapCheck
                 if ($a->isNear($b, -Tolerance::OVERLAP)) {
                     $depth = $recall->of("overlap$a->told$b->told", static fn (): float => self::depth($a, $b));
                     if ($depth > Tolerance::OVERLAP) {
-                        $findings[] = new Finding('overlap', $a->part->id, sprintf('%s goes %.2f mm into %s', $a->part->id, $depth, $b->part->id), $depth);
+                        $findings[] = new Finding(
+                            'overlap',
+                            $a->part->id,
+                            sprintf('%s goes %.2f mm into %s', $a->part->id, $depth, $b->part->id),
+                            $depth,
+                        );
                     }
                 }
             }

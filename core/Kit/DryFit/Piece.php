@@ -48,7 +48,15 @@ final readonly class Piece
     {
         $frame = $part->placements[$copy];
 
-        return new self("$part->told#$copy", $part, $copy, $frame, $part->isPaper() || $part->folds === [] ? [new Facet($frame, $part->region, $part->thickness, $part->inside)] : Folding::facets($part, $frame));
+        return new self(
+            "$part->told#$copy",
+            $part,
+            $copy,
+            $frame,
+            $part->isPaper() || $part->folds === []
+                ? [new Facet($frame, $part->region, $part->thickness, $part->inside)]
+                : Folding::facets($part, $frame),
+        );
     }
 
     public function key(): string
@@ -78,7 +86,12 @@ final readonly class Piece
         $ring = $this->part->region->holes[$hole];
         [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
 
-        return [$this->frame->at($a), $this->frame->at($b), $this->frame->at($a, -$this->part->thickness), $this->frame->at($b, -$this->part->thickness)];
+        return [
+            $this->frame->at($a),
+            $this->frame->at($b),
+            $this->frame->at($a, -$this->part->thickness),
+            $this->frame->at($b, -$this->part->thickness),
+        ];
     }
 
     /** The end of the board at an edge, as a face that another may butt against. */
@@ -88,7 +101,11 @@ final readonly class Piece
         $length = $a->distanceTo($b);
         $depth = $a->distanceTo($c);
 
-        return new Facet(new Frame($a, $b->minus($a)->times(1.0 / $length), $c->minus($a)->times(1.0 / $depth)), new Region(Ring::rectangle(0.0, 0.0, $length, $depth)), $depth);
+        return new Facet(
+            new Frame($a, $b->minus($a)->times(1.0 / $length), $c->minus($a)->times(1.0 / $depth)),
+            new Region(Ring::rectangle(0.0, 0.0, $length, $depth)),
+            $depth,
+        );
     }
 
     /** Whether a point lies on the outline of the card, or of paper on where it folds, to within $within. */
@@ -119,7 +136,11 @@ final readonly class Piece
         foreach ($this->facets as $facet) {
             $height = $facet->frame->height($point);
             $place = $facet->frame->project($point);
-            foreach (min(abs($height), abs($height + $facet->thickness)) > $within ? [] : [...$facet->region->outline->points, ...array_column($this->part->folds, 'from'), ...array_column($this->part->folds, 'to')] as $corner) {
+            if (min(abs($height), abs($height + $facet->thickness)) > $within) {
+                continue;
+            }
+            $folds = [...array_column($this->part->folds, 'from'), ...array_column($this->part->folds, 'to')];
+            foreach ([...$facet->region->outline->points, ...$folds] as $corner) {
                 if ($corner->distanceTo($place) <= $within) {
                     return true;
                 }

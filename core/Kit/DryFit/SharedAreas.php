@@ -26,16 +26,26 @@ final class SharedAreas
     public function of(Piece $one, array $side, Piece $other, array $otherSide): float
     {
         [[$f, $face], [$g, $otherFace]] = [$side, $otherSide];
-        $place = array_map(static fn (Vec2 $p): string => sprintf('%.4F %.4F', $p->x, $p->y),
-            [$f->frame->project($g->frame->point(0.0, 0.0)), $f->frame->project($g->frame->point(1.0, 0.0)), $f->frame->project($g->frame->point(0.0, 1.0))]);
-        $key = implode('|', [$one->part->id, array_search($f, $one->facets, true), $other->part->id, array_search($g, $other->facets, true), ...$place]);
+        $place = array_map(
+            static fn (Vec2 $p): string => sprintf('%.4F %.4F', $p->x, $p->y),
+            [
+                $f->frame->project($g->frame->point(0.0, 0.0)),
+                $f->frame->project($g->frame->point(1.0, 0.0)),
+                $f->frame->project($g->frame->point(0.0, 1.0)),
+            ],
+        );
+        $key = implode(
+            '|',
+            [$one->part->id, array_search($f, $one->facets, true), $other->part->id, array_search($g, $other->facets, true), ...$place],
+        );
 
         return $this->areas[$key] ??= self::measured($f->face($face), $f->frame, $g->face($otherFace), $g->frame);
     }
 
     private static function measured(Region $one, Frame $frame, Region $other, Frame $its): float
     {
-        $carried = static fn (Ring $ring): Ring => new Ring(array_map(static fn (Vec2 $p): Vec2 => $frame->project($its->at($p)), $ring->points));
+        $carried = static fn (Ring $ring): Ring =>
+            new Ring(array_map(static fn (Vec2 $p): Vec2 => $frame->project($its->at($p)), $ring->points));
         $other = new Region($carried($other->outline), array_map($carried, $other->holes));
 
         // Layers of one wall are cut alike: most laps are of equal shapes.

@@ -42,7 +42,12 @@ final readonly class PlotterReader
             match (true) {
                 in_array($verb, ['IN', 'CO', 'PA'], true) && ($verb !== 'PA' || $rest === '') => null,
                 $verb === 'SP' && preg_match('/^[0-9]?$/D', $rest) === 1 => $tool = (int) $rest,
-                $verb === 'PU' || $verb === 'PD' || $verb === 'PA' => array_push($moves, ...self::moves($verb === 'PA' ? self::isDown($moves) : $verb === 'PD', $tool, $rest, $i + 1)),
+                $verb === 'PU'
+                    || $verb === 'PD'
+                    || $verb === 'PA' => array_push(
+                        $moves,
+                        ...self::moves($verb === 'PA' ? self::isDown($moves) : $verb === 'PD', $tool, $rest, $i + 1),
+                    ),
                 default => throw InvalidInput::at('command.'.($i + 1), 'plotter.unknown', ['given' => mb_substr($command, 0, 40)]),
             };
             if (count($moves) > self::MOST_MOVES) {
@@ -82,7 +87,11 @@ final readonly class PlotterReader
         }
         $moves = [];
         foreach (array_chunk($values, 2) as $pair) {
-            $moves[] = ['tool' => $tool, 'down' => $down, 'to' => new Vec2($pair[0] / PlotterWriter::UNITS_PER_MM, ($pair[1] ?? 0.0) / PlotterWriter::UNITS_PER_MM)];
+            $moves[] = [
+                'tool' => $tool,
+                'down' => $down,
+                'to' => new Vec2($pair[0] / PlotterWriter::UNITS_PER_MM, ($pair[1] ?? 0.0) / PlotterWriter::UNITS_PER_MM),
+            ];
         }
 
         return $moves;

@@ -24,7 +24,17 @@ final readonly class PlotterWriter
 
     public static function write(Sheet $sheet, string $name): string
     {
-        $lines = ['IN;', sprintf('CO"%s, sheet %d, %s, %s x %s mm";', self::comment($name), $sheet->number, $sheet->stock->id, self::mm($sheet->page->width), self::mm($sheet->page->height))];
+        $lines = [
+            'IN;',
+            sprintf(
+                'CO"%s, sheet %d, %s, %s x %s mm";',
+                self::comment($name),
+                $sheet->number,
+                $sheet->stock->id,
+                self::mm($sheet->page->width),
+                self::mm($sheet->page->height),
+            ),
+        ];
         $steps = array_filter(CuttingOrder::of($sheet), static fn (CutStep $s): bool => ! $s->isOnOtherSide());
         $left = count(CuttingOrder::of($sheet)) - count($steps);
         if ($left > 0) {

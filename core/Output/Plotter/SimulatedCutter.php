@@ -49,13 +49,21 @@ final readonly class SimulatedCutter
     {
         [$strokes, $seconds] = self::strokes(PlotterReader::read($file));
 
-        return new self($strokes, $seconds, [...self::outside($strokes, $sheet), ...self::notThrough($strokes, $passes), ...self::loose($strokes)], PlotterReader::comments($file));
+        return new self(
+            $strokes,
+            $seconds,
+            [...self::outside($strokes, $sheet), ...self::notThrough($strokes, $passes), ...self::loose($strokes)],
+            PlotterReader::comments($file),
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['seconds' => round($this->seconds, 1), 'findings' => $this->findings, 'notes' => $this->notes, 'strokes' => array_map(static fn (Stroke $s): array => $s->toArray(), $this->strokes)];
+        return [
+            'seconds' => round($this->seconds, 1), 'findings' => $this->findings, 'notes' => $this->notes,
+            'strokes' => array_map(static fn (Stroke $s): array => $s->toArray(), $this->strokes),
+        ];
     }
 
     /**

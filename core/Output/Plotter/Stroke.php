@@ -41,7 +41,8 @@ final readonly class Stroke
     public function toArray(): array
     {
         return [
-            'tool' => $this->tool === PlotterWriter::SCORE ? 'score' : 'cut', 'passes' => $this->passes, 'start_s' => round($this->startS, 2), 'end_s' => round($this->endS, 2),
+            'tool' => $this->tool === PlotterWriter::SCORE ? 'score' : 'cut', 'passes' => $this->passes,
+            'start_s' => round($this->startS, 2), 'end_s' => round($this->endS, 2),
             'points' => array_map(static fn (Vec2 $p): array => $p->toArray(), $this->points),
         ];
     }

@@ -44,7 +44,9 @@ final class BlockEditsTest extends TestCase
         self::assertSame(count($names), count(array_unique($names)));
         $points = array_map(static fn (array $c): Vec2 => new Vec2($c[0], $c[1]), $corners);
         self::assertGreaterThan(0.0, Ring::ofDistinct($points)->signedArea());
-        $building = BuildingReader::fromDocument(self::edited([['op' => 'shape-block', 'block' => 'main', 'shape' => $shape, 'w' => '30ft', 'd' => '24ft']]));
+        $building = BuildingReader::fromDocument(
+            self::edited([['op' => 'shape-block', 'block' => 'main', 'shape' => $shape, 'w' => '30ft', 'd' => '24ft']]),
+        );
         self::assertSame($shape === 'rect' ? 4 : count($corners), $building->blocks[0]->footprint->count());
     }
 
@@ -65,7 +67,9 @@ final class BlockEditsTest extends TestCase
         // Against the right wall, 18 ft = 5486.4 mm wide.
         self::assertEqualsWithDelta(609.6 + 5486.4, $building->blocks[1]->at->x, 0.01);
         // Moved along that wall it stays against it.
-        $building = BuildingReader::fromDocument(Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'wing', 'y' => 2]])->document);
+        $building = BuildingReader::fromDocument(
+            Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'wing', 'y' => 2]])->document,
+        );
         self::assertEqualsWithDelta(609.6 + 5486.4, $building->blocks[1]->at->x, 0.01);
     }
 
@@ -79,7 +83,10 @@ final class BlockEditsTest extends TestCase
         $block->footprint = (object) ['rect' => ['10ft', '10ft 6in']];
         $snapped = Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'block', 'x' => -2, 'snap' => true]])->document;
         $place = self::block($snapped, 1)->place;
-        self::assertEquals([(object) ['against' => 'left', 'with' => 'main.right'], (object) ['centre' => 'left', 'with' => 'main.right']], $place);
+        self::assertEquals(
+            [(object) ['against' => 'left', 'with' => 'main.right'], (object) ['centre' => 'left', 'with' => 'main.right']],
+            $place,
+        );
         self::assertObjectNotHasProperty('at', self::block($snapped, 1));
         $far = Edits::apply($document, [(object) ['op' => 'move-block', 'block' => 'block', 'x' => 8, 'snap' => true]])->document;
         self::assertObjectNotHasProperty('place', self::block($far, 1));
@@ -89,7 +96,13 @@ final class BlockEditsTest extends TestCase
         $back = Edits::apply($snapped, [(object) ['op' => 'move-block', 'block' => 'main', 'x' => 1, 'snap' => true]])->document;
         self::assertObjectNotHasProperty('place', self::block($back, 0));
         // Pulled along its wall and back near the middle it is centred again.
-        $along = Edits::apply($snapped, [(object) ['op' => 'move-block', 'block' => 'block', 'y' => 4, 'snap' => true], (object) ['op' => 'move-block', 'block' => 'block', 'y' => -3, 'snap' => true]])->document;
+        $along = Edits::apply(
+            $snapped,
+            [
+                (object) ['op' => 'move-block', 'block' => 'block', 'y' => 4, 'snap' => true],
+                (object) ['op' => 'move-block', 'block' => 'block', 'y' => -3, 'snap' => true],
+            ],
+        )->document;
         self::assertEquals($place, self::block($along, 1)->place);
     }
 
@@ -108,18 +121,33 @@ final class BlockEditsTest extends TestCase
         $document = self::edited([['op' => 'roof-edge', 'block' => 'main', 'edge' => 'left', 'kind' => 'hip', 'pitch' => 50]]);
         $edge = BuildingReader::fromDocument($document)->blocks[0]->roof->edges[3];
         self::assertSame(['hip', 50.0], [$edge->kind, $edge->pitch->degrees]);
-        $document = Edits::apply($document, [(object) ['op' => 'roof-edge', 'block' => 'main', 'edge' => 'left', 'kind' => null, 'pitch' => null]])->document;
+        $document = Edits::apply(
+            $document,
+            [(object) ['op' => 'roof-edge', 'block' => 'main', 'edge' => 'left', 'kind' => null, 'pitch' => null]],
+        )->document;
         self::assertSame('gable', BuildingReader::fromDocument($document)->blocks[0]->roof->edges[3]->kind);
         self::assertStringNotContainsString('"edges"', JsonText::encode($document));
     }
 
     public function testACornerIsMadeItsOwnWayNamedAndTakenBack(): void
     {
-        $document = self::edited([['op' => 'corner', 'block' => 'main', 'vertex' => 1, 'method' => 'mitre', 'name' => 'gate corner'], ['op' => 'corner', 'block' => 'main', 'vertex' => 2, 'through' => 'after']]);
+        $document = self::edited([
+            ['op' => 'corner', 'block' => 'main', 'vertex' => 1, 'method' => 'mitre', 'name' => 'gate corner'],
+            ['op' => 'corner', 'block' => 'main', 'vertex' => 2, 'through' => 'after'],
+        ]);
         $corners = BuildingReader::fromDocument($document)->blocks[0]->corners;
-        self::assertSame(['mitre', 'gate corner', null, 'after'], [$corners[1]->method, $corners[1]->name, $corners[2]->method, $corners[2]->through]);
+        self::assertSame(
+            ['mitre', 'gate corner', null, 'after'],
+            [$corners[1]->method, $corners[1]->name, $corners[2]->method, $corners[2]->through],
+        );
         self::assertTrue(Kits::of($document)->dryFit->goesTogether(), 'one corner mitred, three butted');
-        $document = Edits::apply($document, [(object) ['op' => 'corner', 'block' => 'main', 'vertex' => 1, 'method' => null, 'name' => null], (object) ['op' => 'corner', 'block' => 'main', 'vertex' => 2, 'through' => null]])->document;
+        $document = Edits::apply(
+            $document,
+            [
+                (object) ['op' => 'corner', 'block' => 'main', 'vertex' => 1, 'method' => null, 'name' => null],
+                (object) ['op' => 'corner', 'block' => 'main', 'vertex' => 2, 'through' => null],
+            ],
+        )->document;
         self::assertStringNotContainsString('"corners"', JsonText::encode($document));
         self::expectException(InvalidInput::class);
         Edits::apply($document, [(object) ['op' => 'corner', 'block' => 'main', 'vertex' => 4]]);
@@ -157,9 +185,22 @@ final class BlockEditsTest extends TestCase
     public static function providePlaces(): iterable
     {
         yield 'only along one line' => [[['against' => 'left', 'with' => 'main.right']], ['place.loose']];
-        yield 'a contradiction' => [[['against' => 'left', 'with' => 'main.right'], ['flush' => 'front', 'with' => 'main.front'], ['flush' => 'right', 'with' => 'main.right']], ['place.contradiction']];
-        yield 'not parallel' => [[['flush' => 'front', 'with' => 'main.right'], ['centre' => 'left', 'with' => 'main.right']], ['place.not-parallel', 'place.loose']];
-        yield 'not facing' => [[['against' => 'right', 'with' => 'main.right'], ['centre' => 'left', 'with' => 'main.right']], ['place.not-facing', 'place.loose']];
+        yield 'a contradiction' => [
+            [
+                ['against' => 'left', 'with' => 'main.right'],
+                ['flush' => 'front', 'with' => 'main.front'],
+                ['flush' => 'right', 'with' => 'main.right'],
+            ],
+            ['place.contradiction'],
+        ];
+        yield 'not parallel' => [
+            [['flush' => 'front', 'with' => 'main.right'], ['centre' => 'left', 'with' => 'main.right']],
+            ['place.not-parallel', 'place.loose'],
+        ];
+        yield 'not facing' => [
+            [['against' => 'right', 'with' => 'main.right'], ['centre' => 'left', 'with' => 'main.right']],
+            ['place.not-facing', 'place.loose'],
+        ];
         yield 'nobody' => [[['against' => 'left', 'with' => 'mill.right']], ['place.no-block']];
         yield 'itself' => [[['against' => 'left', 'with' => 'wing.right']], ['place.no-block']];
         yield 'two at once' => [[['against' => 'left', 'flush' => 'front', 'with' => 'main.right']], ['place.one-relation']];
@@ -168,7 +209,10 @@ final class BlockEditsTest extends TestCase
     public function testACircleOfPlacesIsNamed(): void
     {
         $document = self::edited([['op' => 'add-block', 'kind' => 'wing']]);
-        self::block($document, 0)->place = [(object) ['against' => 'right', 'with' => 'wing.left'], (object) ['centre' => 'right', 'with' => 'wing.left']];
+        self::block($document, 0)->place = [
+            (object) ['against' => 'right', 'with' => 'wing.left'],
+            (object) ['centre' => 'right', 'with' => 'wing.left'],
+        ];
         self::assertContains('place.circle', self::codes($document));
     }
 
@@ -191,7 +235,10 @@ final class BlockEditsTest extends TestCase
     private static function lengths(Building $building): array
     {
         $footprint = $building->blocks[0]->footprint;
-        $lengths = array_combine($footprint->edges, array_map(static fn (int $i): float => round($footprint->length($i)->mm, 3), array_keys($footprint->edges)));
+        $lengths = array_combine(
+            $footprint->edges,
+            array_map(static fn (int $i): float => round($footprint->length($i)->mm, 3), array_keys($footprint->edges)),
+        );
         ksort($lengths);
 
         return $lengths;

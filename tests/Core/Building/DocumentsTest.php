@@ -53,7 +53,11 @@ final class DocumentsTest extends TestCase
             Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), $path, $value));
             self::fail("$path was taken");
         } catch (InvalidInput $e) {
-            self::assertSame($paths, array_values(array_unique(array_map(static fn (Problem $p): string => $p->path, $e->problems))), $e->getMessage());
+            self::assertSame(
+                $paths,
+                array_values(array_unique(array_map(static fn (Problem $p): string => $p->path, $e->problems))),
+                $e->getMessage(),
+            );
         }
     }
 
@@ -72,11 +76,19 @@ final class DocumentsTest extends TestCase
         yield 'no glass left' => ['styles.sash.frame.stile', '20in', ['styles.sash.frame']];
         yield 'a wall of card alone' => ['blocks.0.footprint.rect.1', '9in', ['blocks.0.footprint', 'blocks.0.walls.1.openings.0.from']];
         yield 'a kilometre' => ['blocks.0.footprint.rect.0', '1001m', ['blocks.0.footprint.rect.0']];
-        yield 'half a million bricks' => ['gauge', (object) ['brick' => '3mm', 'course' => '3mm', 'joint' => '0.1mm'], array_map(static fn (int $i): string => "blocks.0.walls.$i.finish", range(0, 3))];
+        yield 'half a million bricks' => [
+            'gauge',
+            (object) ['brick' => '3mm', 'course' => '3mm', 'joint' => '0.1mm'],
+            array_map(static fn (int $i): string => "blocks.0.walls.$i.finish", range(0, 3)),
+        ];
         yield 'a printer far out' => ['sheets', (object) ['proof' => (object) ['x' => '90mm']], ['sheets.proof.x']];
         yield 'a roof of no kind' => ['blocks.0.roof.kind', 'dome', ['blocks.0.roof.kind']];
         yield 'not made yet' => ['features', [(object) ['kind' => 'chimney']], ['features']];
-        yield 'a relief of no school' => ['relief', (object) ['depth' => '20mm', 'school' => 'crush', 'back' => 'wide'], ['relief.school', 'relief.back']];
+        yield 'a relief of no school' => [
+            'relief',
+            (object) ['depth' => '20mm', 'school' => 'crush', 'back' => 'wide'],
+            ['relief.school', 'relief.back'],
+        ];
         yield 'a name of nothing' => ['name', '', ['name']];
         yield 'too many layers' => ['methods.wall', array_fill(0, 5, (object) ['stock' => 'card-0.5', 'role' => 'core']), ['methods.wall']];
     }
@@ -100,7 +112,10 @@ final class DocumentsTest extends TestCase
     {
         self::assertSame('{"a":{},"b":[]}', JsonText::encode(JsonText::decode('{"a":{},"b":[]}')));
         self::assertInstanceOf(stdClass::class, JsonText::decode(str_repeat('{"a":', 31).'1'.str_repeat('}', 31)));
-        foreach ([str_repeat('{"a":', 40).'1'.str_repeat('}', 40) => 'json.too-deep', '{"a": "'.str_repeat('x', 2_100_000).'"}' => 'json.too-long'] as $text => $code) {
+        foreach ([
+            str_repeat('{"a":', 40).'1'.str_repeat('}', 40) => 'json.too-deep',
+            '{"a": "'.str_repeat('x', 2_100_000).'"}' => 'json.too-long',
+        ] as $text => $code) {
             try {
                 JsonText::decode($text);
                 self::fail("$code was read");

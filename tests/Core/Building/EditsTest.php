@@ -24,7 +24,10 @@ final class EditsTest extends TestCase
     public function testMovesByBricksAndCourses(float $bricks, float $courses, string $from, string $sill, string $words): void
     {
         $edited = self::apply([['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => $bricks, 'courses' => $courses]]);
-        self::assertSame([$from, $sill], [self::at($edited->document, 'walls.0.openings.0.from'), self::at($edited->document, 'walls.0.openings.0.sill')]);
+        self::assertSame(
+            [$from, $sill],
+            [self::at($edited->document, 'walls.0.openings.0.from'), self::at($edited->document, 'walls.0.openings.0.sill')],
+        );
         self::assertSame($words, DocumentDifference::summary($edited->changes));
     }
 
@@ -32,27 +35,52 @@ final class EditsTest extends TestCase
     {
         $bare = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.walls.0.finish', 'bare');
         // 3in a step, 1in a quarter: 2ft 6in + 3in and 2ft 6in + 1in.
-        self::assertSame('2ft 9in', self::at(self::apply([['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]], $bare)->document, 'walls.0.openings.0.from'));
-        self::assertSame('2ft 7in', self::at(self::apply([['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 0.25]], $bare)->document, 'walls.0.openings.0.from'));
+        self::assertSame(
+            '2ft 9in',
+            self::at(
+                self::apply([['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]], $bare)->document,
+                'walls.0.openings.0.from',
+            ),
+        );
+        self::assertSame(
+            '2ft 7in',
+            self::at(
+                self::apply([['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 0.25]], $bare)->document,
+                'walls.0.openings.0.from',
+            ),
+        );
     }
 
     public function testKeepsTheUnitsOfThePerson(): void
     {
         $metric = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.walls.0.openings.0.from', '762mm');
-        self::assertSame('990.6mm', self::at(self::apply([['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]], $metric)->document, 'walls.0.openings.0.from'));
+        self::assertSame(
+            '990.6mm',
+            self::at(
+                self::apply([['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 1]], $metric)->document,
+                'walls.0.openings.0.from',
+            ),
+        );
     }
 
     public function testLeavesTheGivenDocumentAlone(): void
     {
         $document = JsonText::decode(Kits::exampleText('weigh-office'));
         $before = JsonText::encode($document);
-        Edits::apply($document, json_decode('[{"op": "set", "path": "name", "value": "Other"}, {"op": "remove-opening", "wall": "front", "id": "w1"}]'));
+        Edits::apply(
+            $document,
+            json_decode('[{"op": "set", "path": "name", "value": "Other"}, {"op": "remove-opening", "wall": "front", "id": "w1"}]'),
+        );
         self::assertSame($before, JsonText::encode($document));
     }
 
     public function testAddsWhereThereIsRoomAndCopiesBesideIt(): void
     {
-        $edited = self::apply([['op' => 'add-opening', 'wall' => 'back', 'style' => 'sash'], ['op' => 'copy-opening', 'wall' => 'back', 'id' => 'w1'], ['op' => 'add-opening', 'wall' => 'left', 'style' => 'door']]);
+        $edited = self::apply([
+            ['op' => 'add-opening', 'wall' => 'back', 'style' => 'sash'],
+            ['op' => 'copy-opening', 'wall' => 'back', 'id' => 'w1'],
+            ['op' => 'add-opening', 'wall' => 'left', 'style' => 'door'],
+        ]);
         self::assertSame('back: sash w1 added, sash w2 added; left: door d1 added', DocumentDifference::summary($edited->changes));
         $derived = Kits::of($edited->document);
         self::assertTrue($derived->dryFit->goesTogether());
@@ -69,14 +97,21 @@ final class EditsTest extends TestCase
     public function testRepeatsAndStopsRepeating(): void
     {
         $one = self::apply([['op' => 'repeat-opening', 'wall' => 'front', 'id' => 'w1', 'count' => 3]]);
-        self::assertSame([3, '6ft'], [self::at($one->document, 'walls.0.openings.0.repeat.count'), self::at($one->document, 'walls.0.openings.0.repeat.pitch')]);
+        self::assertSame(
+            [3, '6ft'],
+            [self::at($one->document, 'walls.0.openings.0.repeat.count'), self::at($one->document, 'walls.0.openings.0.repeat.pitch')],
+        );
         $none = self::apply([['op' => 'repeat-opening', 'wall' => 'front', 'id' => 'w1', 'count' => 1]]);
         self::assertNull(self::at($none->document, 'walls.0.openings.0.repeat'));
     }
 
     public function testSetsAndTakesOutFieldsAndMakesTheWayThere(): void
     {
-        $edited = self::apply([['op' => 'set', 'path' => 'sheets.proof.x', 'value' => '99.5mm'], ['op' => 'set', 'path' => 'note', 'value' => null], ['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => '10ft']]);
+        $edited = self::apply([
+            ['op' => 'set', 'path' => 'sheets.proof.x', 'value' => '99.5mm'],
+            ['op' => 'set', 'path' => 'note', 'value' => null],
+            ['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => '10ft'],
+        ]);
         self::assertSame('99.5mm', $edited->document->sheets->proof->x); // @phpstan-ignore property.nonObject, property.nonObject
         self::assertObjectNotHasProperty('note', $edited->document);
         self::assertSame('note taken out, eaves from 9ft 6in to 10ft, sheets added', DocumentDifference::summary($edited->changes));
@@ -100,11 +135,27 @@ final class EditsTest extends TestCase
         yield 'nothing' => [[], 'edits', 'too-few'];
         yield 'no op' => [[['wall' => 'front']], 'edits.0.op', 'missing'];
         yield 'a path through a text' => [[['op' => 'set', 'path' => 'name.first', 'value' => 'x']], 'edits.0.path', 'edit.no-such'];
-        yield 'an index beyond the list' => [[['op' => 'set', 'path' => 'blocks.0.walls.9.finish', 'value' => 'bare']], 'edits.0.path', 'edit.no-such'];
+        yield 'an index beyond the list' => [
+            [['op' => 'set', 'path' => 'blocks.0.walls.9.finish', 'value' => 'bare']],
+            'edits.0.path',
+            'edit.no-such',
+        ];
         yield 'a missing path' => [[['op' => 'set', 'value' => 'x']], 'edits.0.path', 'missing'];
-        yield 'steps that are no number' => [[['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 'one']], 'edits.0.bricks', 'wrong-type'];
-        yield 'a key too many' => [[['op' => 'remove-opening', 'wall' => 'front', 'id' => 'w1', 'really' => true]], 'edits.0.really', 'unknown-key'];
-        yield 'a row of none' => [[['op' => 'repeat-opening', 'wall' => 'front', 'id' => 'w1', 'count' => 0]], 'edits.0.count', 'number-out-of-range'];
+        yield 'steps that are no number' => [
+            [['op' => 'move-opening', 'wall' => 'front', 'id' => 'w1', 'bricks' => 'one']],
+            'edits.0.bricks',
+            'wrong-type',
+        ];
+        yield 'a key too many' => [
+            [['op' => 'remove-opening', 'wall' => 'front', 'id' => 'w1', 'really' => true]],
+            'edits.0.really',
+            'unknown-key',
+        ];
+        yield 'a row of none' => [
+            [['op' => 'repeat-opening', 'wall' => 'front', 'id' => 'w1', 'count' => 0]],
+            'edits.0.count',
+            'number-out-of-range',
+        ];
     }
 
     /** @param  list<array<string, mixed>>  $edits */

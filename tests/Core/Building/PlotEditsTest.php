@@ -27,7 +27,11 @@ final class PlotEditsTest extends TestCase
 
     public function testMovingTheBuildingMovesThePlotTheOtherWay(): void
     {
-        $document = self::edited(Kits::box('171mm', '60mm', '40mm', 45.0), (object) ['op' => 'add-plot'], (object) ['op' => 'move-on-plot', 'x' => 3, 'y' => -0.5]);
+        $document = self::edited(
+            Kits::box('171mm', '60mm', '40mm', 45.0),
+            (object) ['op' => 'add-plot'],
+            (object) ['op' => 'move-on-plot', 'x' => 3, 'y' => -0.5],
+        );
         $plot = BuildingReader::fromDocument($document)->plot;
         self::assertEqualsWithDelta([-27.5, -19.5], [$plot?->at->x, $plot?->at->y], 1e-9);
     }
@@ -39,7 +43,14 @@ final class PlotEditsTest extends TestCase
         $before = BuildingReader::fromDocument($document)->plot;
         $after = BuildingReader::fromDocument(self::edited($document, (object) ['op' => 'move-on-plot', 'x' => 10, 'y' => 4]))->plot;
         $corner = new \Chartula\Core\Geometry\Vec2(5.0, 7.0);
-        self::assertEqualsWithDelta([10.0, 4.0], [($after?->inPlot($corner)->x ?? 0.0) - ($before?->inPlot($corner)->x ?? 0.0), ($after?->inPlot($corner)->y ?? 0.0) - ($before?->inPlot($corner)->y ?? 0.0)], 1e-6);
+        self::assertEqualsWithDelta(
+            [10.0, 4.0],
+            [
+                ($after?->inPlot($corner)->x ?? 0.0) - ($before?->inPlot($corner)->x ?? 0.0),
+                ($after?->inPlot($corner)->y ?? 0.0) - ($before?->inPlot($corner)->y ?? 0.0),
+            ],
+            1e-6,
+        );
     }
 
     public function testWithoutAPlotThereIsNothingToMoveOn(): void

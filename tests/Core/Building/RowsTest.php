@@ -20,19 +20,32 @@ final class RowsTest extends TestCase
     public function testThreeOf12In72(): void
     {
         // Between margins of 9 the gaps are 9; in equal bays of 24 the centres are 12, 36, 60.
-        self::assertSame([9.0, 30.0, 51.0], self::lefts([['id' => 'r', 'style' => 'pane', 'sill' => '10mm', 'count' => 3, 'margin' => '9mm']]));
+        self::assertSame(
+            [9.0, 30.0, 51.0],
+            self::lefts([['id' => 'r', 'style' => 'pane', 'sill' => '10mm', 'count' => 3, 'margin' => '9mm']]),
+        );
         self::assertSame([6.0, 30.0, 54.0], self::lefts([['id' => 'r', 'style' => 'pane', 'sill' => '10mm', 'count' => 3]]));
         self::assertSame([30.0], self::lefts([['style' => 'pane', 'sill' => '10mm', 'count' => 1]]));
     }
 
     public function testARowLeavesOutWhatWouldComeIntoWhatIsKeptFree(): void
     {
-        self::assertSame([9.0, 51.0], self::lefts([['id' => 'r', 'style' => 'pane', 'sill' => '10mm', 'count' => 3, 'margin' => '9mm']], [['from' => '35mm', 'width' => '2mm', 'why' => 'a downpipe']]));
+        self::assertSame(
+            [9.0, 51.0],
+            self::lefts(
+                [['id' => 'r', 'style' => 'pane', 'sill' => '10mm', 'count' => 3, 'margin' => '9mm']],
+                [['from' => '35mm', 'width' => '2mm', 'why' => 'a downpipe']],
+            ),
+        );
     }
 
     public function testASillIsMeasuredFromItsStorey(): void
     {
-        $openings = self::openings([['style' => 'pane', 'storey' => 'first', 'sill' => '3mm', 'count' => 2]], [], ['blocks.0.base' => '2mm', 'blocks.0.storeys' => [(object) ['id' => 'first', 'floor' => '22mm', 'height' => '15mm']]]);
+        $openings = self::openings(
+            [['style' => 'pane', 'storey' => 'first', 'sill' => '3mm', 'count' => 2]],
+            [],
+            ['blocks.0.base' => '2mm', 'blocks.0.storeys' => [(object) ['id' => 'first', 'floor' => '22mm', 'height' => '15mm']]],
+        );
         self::assertSame(23.0, $openings[0]->sill->mm, '22 and 3 above the datum, the base 2 above it');
     }
 
@@ -44,7 +57,11 @@ final class RowsTest extends TestCase
     public function testWhatCannotBe(array $rows, array $keep, string $code): void
     {
         try {
-            self::openings($rows, $keep, ['blocks.0.walls.0.openings' => [(object) ['id' => 'w', 'style' => 'pane', 'from' => '2mm', 'sill' => '25mm']]]);
+            self::openings(
+                $rows,
+                $keep,
+                ['blocks.0.walls.0.openings' => [(object) ['id' => 'w', 'style' => 'pane', 'from' => '2mm', 'sill' => '25mm']]],
+            );
             self::fail('it was taken');
         } catch (InvalidInput $e) {
             self::assertSame([$code], array_map(static fn (Problem $p): string => $p->code, $e->problems), $e->getMessage());
@@ -82,7 +99,11 @@ final class RowsTest extends TestCase
         $document = Kits::box('72mm', '48mm', '40mm', 40.0);
         $document->styles = (object) ['pane' => (object) ['kind' => 'window', 'w' => '12mm', 'h' => '10mm']];
         $object = static fn (array $o): stdClass => (object) $o;
-        $document = BuildingGenerator::with($document, 'blocks.0.walls', [(object) ['edge' => 'front', 'rows' => array_map($object, $rows), 'keep' => array_map($object, $keep)]]);
+        $document = BuildingGenerator::with(
+            $document,
+            'blocks.0.walls',
+            [(object) ['edge' => 'front', 'rows' => array_map($object, $rows), 'keep' => array_map($object, $keep)]],
+        );
         foreach ($more as $path => $value) {
             $document = BuildingGenerator::with($document, $path, $value);
         }

@@ -48,7 +48,10 @@ final class DevicesTest extends TestCase
         self::assertStringContainsString('outside the sheet', $small->getOutput());
         $wrong = self::command(['cutter', '-']);
         $wrong->setInput('not a plotter file;');
-        self::assertSame([2, "command.1: “not a plotter file” is not a command a knife can follow; known are IN, CO, SP, PA, PU and PD\n"], [$wrong->run(), $wrong->getErrorOutput()]);
+        self::assertSame(
+            [2, "command.1: “not a plotter file” is not a command a knife can follow; known are IN, CO, SP, PA, PU and PD\n"],
+            [$wrong->run(), $wrong->getErrorOutput()],
+        );
         self::assertSame(2, self::command(['cutter', "$this->folder/kit/sheet-02.plt", '--stock', 'velvet'])->run());
     }
 
@@ -66,14 +69,18 @@ final class DevicesTest extends TestCase
         $kit = self::command(['kit', '-', '--only', 'pdf', '--out', "$this->folder/kit"]);
         $kit->setInput($document);
         $kit->mustRun();
-        self::command(['printer', "$this->folder/kit/sheets.pdf", '--out', $this->folder, '--across', $across, '--dpi', (string) self::DOTS_PER_INCH, '--page', '1'])->mustRun();
+        self::command([
+            'printer', "$this->folder/kit/sheets.pdf", '--out', $this->folder, '--across', $across, '--dpi',
+            (string) self::DOTS_PER_INCH, '--page', '1',
+        ])->mustRun();
         $page = GreyPage::ofPng((string) file_get_contents("$this->folder/page-01.png"), self::DOTS_PER_INCH / 25.4);
         // The rule lies 12 mm above the foot, from 17 mm on; 1.9 mm above its line only its long ticks are met.
         $dark = array_values(array_filter($page->row(297.0 - 13.9), static fn (float $mm): bool => $mm > 15.0 && $mm < 119.0));
         $middle = static fn (array $near): float => array_sum($near) / max(1, count($near));
         $last = $dark[count($dark) - 1];
 
-        return $middle(array_filter($dark, static fn (float $mm): bool => $mm > $last - 1.0)) - $middle(array_filter($dark, static fn (float $mm): bool => $mm < $dark[0] + 1.0));
+        return $middle(array_filter($dark, static fn (float $mm): bool => $mm > $last - 1.0))
+            - $middle(array_filter($dark, static fn (float $mm): bool => $mm < $dark[0] + 1.0));
     }
 
     /** @param  list<string>  $words */

@@ -30,7 +30,10 @@ final class KitVerbTest extends TestCase
         $process = self::chartula(['kit', 'docs/examples/weigh-office.json', '--out', "$this->folder/kit", '--strict']);
         self::assertSame([0, ''], [$process->getExitCode(), $process->getErrorOutput()]);
         $sheets = array_merge(...array_map(static fn (int $n): array => ["sheet-0$n.plt", "sheet-0$n.svg"], range(1, 5)));
-        self::assertSame(['cutlist.csv', 'kit.json', 'model.obj', ...$sheets, 'sheets.dxf', 'sheets.pdf'], self::names("$this->folder/kit"));
+        self::assertSame(
+            ['cutlist.csv', 'kit.json', 'model.obj', ...$sheets, 'sheets.dxf', 'sheets.pdf'],
+            self::names("$this->folder/kit"),
+        );
         self::assertSame(['kit'], self::names($this->folder), 'nothing temporary is left');
         // A second run replaces its own files and gives the same bytes.
         $before = md5_file("$this->folder/kit/sheets.pdf").md5_file("$this->folder/kit/kit.json");

@@ -34,7 +34,9 @@ final class CompressorTest extends TestCase
     private static function compressed(string $example, array $steps, ?array $protect = null): Derivation
     {
         $document = JsonText::decode(Kits::exampleText($example));
-        $document->compression = json_decode((string) json_encode(['steps' => $steps] + ($protect === null ? [] : ['protect' => $protect])));
+        $document->compression = json_decode(
+            (string) json_encode(['steps' => $steps] + ($protect === null ? [] : ['protect' => $protect])),
+        );
 
         return Kits::of($document);
     }
@@ -49,8 +51,14 @@ final class CompressorTest extends TestCase
     public function testAPlaceMovesByWhatIsShorterBeforeIt(): void
     {
         $map = new AxisMap([[10.0, 20.0, 4.0], [30.0, 40.0, 10.0]]);
-        self::assertSame([5.0, 10.0, 13.0, 16.0, 21.0, 26.0, 26.0, 36.0], array_map($map->at(...), [5.0, 10.0, 15.0, 20.0, 25.0, 30.0, 40.0, 50.0]));
-        self::assertSame([14.0, true, false, false], [$map->total(), $map->swallows(32.0, 38.0), $map->swallows(28.0, 38.0), $map->swallows(12.0, 18.0)]);
+        self::assertSame(
+            [5.0, 10.0, 13.0, 16.0, 21.0, 26.0, 26.0, 36.0],
+            array_map($map->at(...), [5.0, 10.0, 15.0, 20.0, 25.0, 30.0, 40.0, 50.0]),
+        );
+        self::assertSame(
+            [14.0, true, false, false],
+            [$map->total(), $map->swallows(32.0, 38.0), $map->swallows(28.0, 38.0), $map->swallows(12.0, 18.0)],
+        );
     }
 
     /** @param  list<array<string, mixed>>  $steps */
@@ -61,9 +69,19 @@ final class CompressorTest extends TestCase
         $derived = self::compressed($example, $steps);
         self::assertSame([], $derived->dryFit->toArray()['findings']);
         self::assertEqualsWithDelta($shorter, self::width($whole) - self::width($derived), 0.001);
-        self::assertEqualsWithDelta($lower, ($whole->fit?->finished->extents()['high'] ?? 0.0) - ($derived->fit?->finished->extents()['high'] ?? 0.0), 0.001);
-        self::assertCount(count($derived->kit->compressed->taken), array_filter($derived->checks, static fn (Check $c): bool => $c->code === 'compress.given-up'));
-        self::assertCount(count(array_filter($steps, static fn (array $s): bool => ($s['off'] ?? false) !== true)), $derived->kit->compressed->taken);
+        self::assertEqualsWithDelta(
+            $lower,
+            ($whole->fit?->finished->extents()['high'] ?? 0.0) - ($derived->fit?->finished->extents()['high'] ?? 0.0),
+            0.001,
+        );
+        self::assertCount(
+            count($derived->kit->compressed->taken),
+            array_filter($derived->checks, static fn (Check $c): bool => $c->code === 'compress.given-up'),
+        );
+        self::assertCount(
+            count(array_filter($steps, static fn (array $s): bool => ($s['off'] ?? false) !== true)),
+            $derived->kit->compressed->taken,
+        );
     }
 
     /** @return iterable<string, array{string, list<array<string, mixed>>, float, float}> */
@@ -73,10 +91,20 @@ final class CompressorTest extends TestCase
         yield 'margins by a foot' => ['weigh-office', [['op' => 'margins', 'by' => '1ft'] + $office], 4.0, 0.0];
         yield 'piers by six inches' => ['weigh-office', [['op' => 'piers', 'by' => '6in'] + $office], 2.0, 0.0];
         yield 'all that is blank by 18 in' => ['weigh-office', [['op' => 'shorten', 'by' => '18in'] + $office], 6.0, 0.0];
-        yield 'two steps' => ['weigh-office', [['op' => 'margins', 'by' => '1ft'] + $office, ['op' => 'piers', 'by' => '6in'] + $office], 6.0, 0.0];
+        yield 'two steps' => [
+            'weigh-office', [['op' => 'margins', 'by' => '1ft'] + $office, ['op' => 'piers', 'by' => '6in'] + $office],
+            6.0, 0.0,
+        ];
         yield 'three courses lower' => ['weigh-office', [['op' => 'courses', 'block' => 'main', 'count' => 3]], 0.0, 3.0];
-        yield 'a block in the middle of a Z' => ['creamery', [['op' => 'shorten', 'block' => 'house', 'edge' => 'front', 'by' => '2ft']], 8.0, 4.0 * tan(deg2rad(40.0))];
-        yield 'a step that is off' => ['weigh-office', [['op' => 'courses', 'block' => 'main', 'count' => 1], ['op' => 'omit', 'block' => 'main', 'off' => true]], 0.0, 1.0];
+        yield 'a block in the middle of a Z' => [
+            'creamery', [['op' => 'shorten', 'block' => 'house', 'edge' => 'front', 'by' => '2ft']], 8.0,
+            4.0 * tan(deg2rad(40.0)),
+        ];
+        yield 'a step that is off' => [
+            'weigh-office',
+            [['op' => 'courses', 'block' => 'main', 'count' => 1], ['op' => 'omit', 'block' => 'main', 'off' => true]],
+            0.0, 1.0,
+        ];
     }
 
     /** Openings stay as wide, as high, as many and in the same order, whatever is taken off the walls round them. */
@@ -91,7 +119,9 @@ final class CompressorTest extends TestCase
                     foreach (['margins', 'piers', 'shorten'] as $op) {
                         foreach (['3in', '7in', '1ft 8in'] as $by) {
                             $document = JsonText::decode(Kits::exampleText($example));
-                            $document->compression = json_decode((string) json_encode(['steps' => [['op' => $op, 'block' => $block->id, 'edge' => $edge, 'by' => $by]]]));
+                            $document->compression = json_decode(
+                                (string) json_encode(['steps' => [['op' => $op, 'block' => $block->id, 'edge' => $edge, 'by' => $by]]]),
+                            );
                             $problems = new Problems;
                             $compressed = Compressor::of(BuildingReader::fromDocument($document), $problems)->building;
                             if ($problems->areNone()) {
@@ -125,7 +155,13 @@ final class CompressorTest extends TestCase
         $all = [];
         foreach ($wall->openings as $opening) {
             for ($i = 0; $i < $opening->count; $i++) {
-                $all[] = [$opening->style->id, 1, round($opening->style->w->mm, 4), round($opening->style->h->mm, 4), round($opening->sill->mm, 4)];
+                $all[] = [
+                    $opening->style->id,
+                    1,
+                    round($opening->style->w->mm, 4),
+                    round($opening->style->h->mm, 4),
+                    round($opening->sill->mm, 4),
+                ];
             }
         }
 
@@ -139,7 +175,8 @@ final class CompressorTest extends TestCase
         self::assertTrue($small->dryFit->goesTogether());
         self::assertEqualsWithDelta(72.0 * 0.9, self::wall($small)->part->outline->ring->bounds()->width(), 0.001);
         self::assertSame(self::wall($whole)->part->thickness, self::wall($small)->part->thickness);
-        $gauge = static fn (Derivation $d): float => $d->kit->modelled->building->gauge->course_mm / $d->kit->modelled->building->scale->ratio;
+        $gauge = static fn (Derivation $d): float =>
+            $d->kit->modelled->building->gauge->course_mm / $d->kit->modelled->building->scale->ratio;
         self::assertEqualsWithDelta($gauge($whole), $gauge($small), 1e-9);
     }
 
@@ -159,10 +196,14 @@ final class CompressorTest extends TestCase
     {
         $document = Kits::box('60ft', '30ft', '14ft', 35.0);
         $document->scale = '1:76.2';
-        $document->styles = json_decode('{"light": {"kind": "window", "w": "4ft", "h": "5ft", "frame": {"panes": [2, 2], "stile": "4in", "bar": "4in"}}}');
+        $document->styles = json_decode(
+            '{"light": {"kind": "window", "w": "4ft", "h": "5ft", "frame": {"panes": [2, 2], "stile": "4in", "bar": "4in"}}}',
+        );
         $block = is_array($document->blocks) ? $document->blocks[0] : null;
         assert($block instanceof stdClass);
-        $block->walls = json_decode('[{"edge": "front", "openings": [{"id": "w", "style": "light", "from": "5ft 6in", "sill": "3ft", "repeat": {"count": 6, "pitch": "9ft"}}]}]');
+        $block->walls = json_decode(
+            '[{"edge": "front", "openings": [{"id": "w", "style": "light", "from": "5ft 6in", "sill": "3ft", "repeat": {"count": 6, "pitch": "9ft"}}]}]',
+        );
 
         return $document;
     }
@@ -170,14 +211,20 @@ final class CompressorTest extends TestCase
     public function testABayGoesWholeAndWhatIsOverComesBack(): void
     {
         $document = self::works();
-        $document->compression = json_decode('{"steps": [{"op": "bays", "block": "main", "edge": "front", "count": 1}, {"op": "spread", "block": "main", "edge": "front", "by": "3ft"}]}');
+        $document->compression = json_decode(
+            '{"steps": [{"op": "bays", "block": "main", "edge": "front", "count": 1}, {"op": "spread", "block": "main", "edge": "front", "by": "3ft"}]}',
+        );
         $derived = Kits::of($document);
         self::assertTrue($derived->dryFit->goesTogether());
         $block = $derived->kit->compressed->building->blocks[0];
         self::assertEqualsWithDelta(54.0 * 304.8, $block->footprint->length(0)->mm, 1e-6);
         // Half a foot on each of four piers and two margins.
         self::assertSame([5], array_map(static fn (Opening $o): int => $o->count, $block->walls[0]->openings));
-        self::assertEqualsWithDelta([6.0 * 304.8, 9.5 * 304.8], [$block->walls[0]->openings[0]->from->mm, $block->walls[0]->openings[0]->pitch?->mm], 1e-6);
+        self::assertEqualsWithDelta(
+            [6.0 * 304.8, 9.5 * 304.8],
+            [$block->walls[0]->openings[0]->from->mm, $block->walls[0]->openings[0]->pitch?->mm],
+            1e-6,
+        );
     }
 
     public function testTheLadderOfTheWorkedWall(): void
@@ -205,11 +252,19 @@ final class CompressorTest extends TestCase
     {
         $office = ['block' => 'main', 'edge' => 'front'];
         yield 'more than the piers have' => [[['op' => 'piers', 'by' => '10ft'] + $office], 'compression.steps.0.by', 'compress.too-much'];
-        yield 'more courses than are blank' => [[['op' => 'courses', 'block' => 'main', 'count' => 30]], 'compression.steps.0.count', 'compress.courses'];
+        yield 'more courses than are blank' => [
+            [['op' => 'courses', 'block' => 'main', 'count' => 30]],
+            'compression.steps.0.count',
+            'compress.courses',
+        ];
         yield 'doors are protected' => [[['op' => 'factor', 'by' => 0.9]], 'compression.steps.0', 'compress.protected'];
         yield 'the last block' => [[['op' => 'omit', 'block' => 'main']], 'compression.steps.0.block', 'compress.last-block'];
         yield 'no such block' => [[['op' => 'omit', 'block' => 'mill']], 'compression.steps.0.block', 'compress.no-block'];
-        yield 'no such edge' => [[['op' => 'piers', 'block' => 'main', 'edge' => 'top', 'by' => '1ft']], 'compression.steps.0.edge', 'unknown-edge'];
+        yield 'no such edge' => [
+            [['op' => 'piers', 'block' => 'main', 'edge' => 'top', 'by' => '1ft']],
+            'compression.steps.0.edge',
+            'unknown-edge',
+        ];
         yield 'no bays' => [[['op' => 'bays', 'count' => 1] + $office], 'compression.steps.0.count', 'compress.bays'];
         yield 'a factor of nothing' => [[['op' => 'factor', 'by' => 1.2]], 'compression.steps.0.by', 'number-out-of-range'];
         yield 'an unknown step' => [[['op' => 'squash']], 'compression.steps.0.op', 'wrong-choice'];
@@ -229,7 +284,12 @@ final class CompressorTest extends TestCase
                 self::assertTrue($row['closes']);
             }
             // A factor leaves card as thick as it is, and so falls a little short of nothing.
-            self::assertEqualsWithDelta($to, $row['finished']['across'] ?? 0.0, $row['key'] === 'factor' ? 0.5 : 0.001, (string) json_encode($row['key']));
+            self::assertEqualsWithDelta(
+                $to,
+                $row['finished']['across'] ?? 0.0,
+                $row['key'] === 'factor' ? 0.5 : 0.001,
+                (string) json_encode($row['key']),
+            );
             self::assertGreaterThanOrEqual($row['protected'] === true ? 0.0 : $harm, $row['harm']);
             $harm = $row['harm'];
         }

@@ -33,7 +33,10 @@ final class FitViewTest extends TestCase
         // Walls of 9 ft 6 in / 76.2 = 38; the wall behind rises T·tan 40 = 1.81 · 0.8391 = 1.52 above it.
         self::assertSame('closes over 38.00 mm, leaves free 1.52 mm', $found['main.right.core butt main.front.core']);
         // 2 · 1.17 · sin 40 = 1.50 over 18 ft and two verges of 6 in: 76.
-        self::assertSame('parts on the inside by 0.00 mm, closes over 76.00 mm, is open outside by 1.50 mm', $found['main.front-slope.carrier mitre main.back-slope.carrier']);
+        self::assertSame(
+            'parts on the inside by 0.00 mm, closes over 76.00 mm, is open outside by 1.50 mm',
+            $found['main.front-slope.carrier mitre main.back-slope.carrier'],
+        );
     }
 
     #[DataProvider('provideExamples')]
@@ -63,11 +66,20 @@ final class FitViewTest extends TestCase
         self::assertIsArray($kit['parts']);
         foreach ($kit['parts'] as $i => $part) {
             if (is_array($part) && $part['id'] === 'main.right.core') {
-                $kit['parts'][$i]['placements'][0]['origin'][1] += 0.3; // @phpstan-ignore offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, assignOp.invalid
+                // 0.3 mm off its place, to the back.
+                self::assertIsArray($part['placements']);
+                self::assertIsArray($part['placements'][0]);
+                self::assertIsArray($part['placements'][0]['origin']);
+                self::assertIsNumeric($part['placements'][0]['origin'][1]);
+                $part['placements'][0]['origin'][1] += 0.3;
+                $kit['parts'][$i] = $part;
             }
         }
         $report = DryFit::check($kit);
-        self::assertSame([], array_filter($report->measures, static fn (JointMeasure $m): bool => $m->closes && ($report->measures[0]->closes)));
+        self::assertSame(
+            [],
+            array_filter($report->measures, static fn (JointMeasure $m): bool => $m->closes && ($report->measures[0]->closes)),
+        );
         self::assertGreaterThan(0.29, $report->measures[0]->off);
     }
 

@@ -14,7 +14,8 @@ use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
 
 /**
- * The handbook's box, 160 wide and 100 deep, 60 to the eaves under 40 degrees, cut at 40; the eye 600 off, 350 up, 330 to each side; the gap 3.
+ * The handbook's box, 160 wide and 100 deep, 60 to the eaves under 40 degrees, cut at 40; the eye 600 off, 350 up, 330 to each side; the
+ * gap 3.
  *
  * @phpstan-import-type Line from SightView
  * @phpstan-import-type Picture from SightView
@@ -23,9 +24,19 @@ final class SightViewTest extends TestCase
 {
     private static function document(): stdClass
     {
-        $document = BuildingGenerator::with(Kits::box('160mm', '100mm', '60mm', 40.0), 'relief', json_decode('{"depth": "40mm", "school": "slice"}'));
+        $document = BuildingGenerator::with(
+            Kits::box('160mm', '100mm', '60mm', 40.0),
+            'relief',
+            json_decode('{"depth": "40mm", "school": "slice"}'),
+        );
 
-        return BuildingGenerator::with($document, 'plot', json_decode('{"size": ["160mm", "43mm"], "at": ["0mm", "0mm"], "gap": "3mm", "eye": {"distance": "600mm", "height": "350mm", "travel": "330mm"}, "neighbours": [{"id": "n", "name": "the store", "at": ["175mm", "0mm"], "size": ["40mm", "43mm"], "to": "90mm"}]}'));
+        return BuildingGenerator::with(
+            $document,
+            'plot',
+            json_decode(
+                '{"size": ["160mm", "43mm"], "at": ["0mm", "0mm"], "gap": "3mm", "eye": {"distance": "600mm", "height": "350mm", "travel": "330mm"}, "neighbours": [{"id": "n", "name": "the store", "at": ["175mm", "0mm"], "size": ["40mm", "43mm"], "to": "90mm"}]}',
+            ),
+        );
     }
 
     /** @return array{plan: Picture, section: Picture} */
@@ -41,7 +52,9 @@ final class SightViewTest extends TestCase
     {
         $report = SightReport::of($derived->building, $derived->kit, Assembly::of($derived->serialised()));
 
-        return $report === null || $derived->building->plot === null ? null : SightView::of($derived->building->plot, $derived->kit, $report);
+        return $report === null || $derived->building->plot === null
+            ? null
+            : SightView::of($derived->building->plot, $derived->kit, $report);
     }
 
     /**
@@ -53,11 +66,17 @@ final class SightViewTest extends TestCase
         return array_values(array_filter($picture['lines'], static fn (array $l): bool => $l['key'] === $key));
     }
 
-    /** Over the cut's top at 93.564 the eye sees the backscene down to 92.36; the missing rear only from 647.4, which is far above the eye. */
+    /**
+     * Over the cut's top at 93.564 the eye sees the backscene down to 92.36; the missing rear only from 647.4, which is far above the eye.
+     */
     public function testTheSectionOfTheWorkedCut(): void
     {
         $section = self::view(self::document())['section'];
-        self::assertEqualsWithDelta([[-600.0, 350.0], [40.0, 93.564]], [self::lines($section, 'top')[0]['from'], self::lines($section, 'top')[0]['to']], 0.001);
+        self::assertEqualsWithDelta(
+            [[-600.0, 350.0], [40.0, 93.564]],
+            [self::lines($section, 'top')[0]['from'], self::lines($section, 'top')[0]['to']],
+            0.001,
+        );
         self::assertEqualsWithDelta([43.0, 92.36], self::lines($section, 'backscene')[0]['to'], 0.005);
         self::assertSame('the backscene shows down to 92.4', self::lines($section, 'backscene')[0]['text']);
         self::assertSame([], self::lines($section, 'rear'), 'off the drawing');
@@ -71,7 +90,11 @@ final class SightViewTest extends TestCase
         $plan = self::view(self::document())['plan'];
         self::assertSame([[-250.0, -600.0], [80.0, -600.0], [410.0, -600.0]], array_column($plan['eyes'], 'at'));
         $flanks = self::lines($plan, 'flank');
-        self::assertEqualsWithDelta([[[-250.0, -600.0], [0.0, 40.0]], [[410.0, -600.0], [160.0, 40.0]]], array_map(static fn (array $l): array => [$l['from'], $l['to']], $flanks), 0.001);
+        self::assertEqualsWithDelta(
+            [[[-250.0, -600.0], [0.0, 40.0]], [[410.0, -600.0], [160.0, 40.0]]],
+            array_map(static fn (array $l): array => [$l['from'], $l['to']], $flanks),
+            0.001,
+        );
         // On by the gap at the same angle, 21.34 degrees.
         self::assertEqualsWithDelta([160.0 - 3.0 * 250.0 / 640.0, 43.0], self::lines($plan, 'slot')[1]['to'], 0.001);
         // The store's corner, 15 beside it, hides the flank from a depth of 15 / tan of the angle past that corner.
@@ -103,7 +126,9 @@ final class SightViewTest extends TestCase
 
     public function testWhatRecedesAimsAtOnePoint(): void
     {
-        $plan = self::view(BuildingGenerator::with(self::document(), 'perspective', (object) ['depth' => '20mm', 'axis' => '10mm']))['plan'];
+        $plan = self::view(
+            BuildingGenerator::with(self::document(), 'perspective', (object) ['depth' => '20mm', 'axis' => '10mm']),
+        )['plan'];
         $aims = self::lines($plan, 'vanish');
         self::assertCount(2, $aims);
         self::assertSame($aims[0]['to'], $aims[1]['to']);

@@ -28,7 +28,10 @@ final class StandViewTest extends TestCase
         // A sheet of 30 × 20 with a hole from (12, 6) to (20, 16), cut across at x = 10, and a flap between slits below the hole.
         $region = new Region(Ring::rectangle(0.0, 0.0, 30.0, 20.0), [Ring::rectangle(12.0, 6.0, 20.0, 16.0)]);
         $line = static fn (float $a, float $b, float $c, float $d): array => [new Vec2($a, $b), new Vec2($c, $d)];
-        $faces = PlanarFaces::of($region, [$line(10.0, 0.0, 10.0, 20.0), $line(11.0, 5.0, 21.0, 5.0), $line(11.0, 5.0, 12.0, 6.0), $line(21.0, 5.0, 20.0, 6.0)]);
+        $faces = PlanarFaces::of(
+            $region,
+            [$line(10.0, 0.0, 10.0, 20.0), $line(11.0, 5.0, 21.0, 5.0), $line(11.0, 5.0, 12.0, 6.0), $line(21.0, 5.0, 20.0, 6.0)],
+        );
         self::assertCount(3, $faces);
         $areas = array_map(static fn ($f): float => $f->region->area(), $faces);
         sort($areas);
@@ -91,7 +94,13 @@ final class StandViewTest extends TestCase
 
     public function testTheEyeStandsBeforeTheMiddleOfThePlotsFront(): void
     {
-        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'plot', json_decode('{"size": ["90mm", "60mm"], "at": ["-9mm", "-5mm"], "eye": {"distance": "600mm", "height": "350mm", "travel": "400mm"}}'));
+        $document = BuildingGenerator::with(
+            JsonText::decode(Kits::exampleText('weigh-office')),
+            'plot',
+            json_decode(
+                '{"size": ["90mm", "60mm"], "at": ["-9mm", "-5mm"], "eye": {"distance": "600mm", "height": "350mm", "travel": "400mm"}}',
+            ),
+        );
         $view = StandView::of(Kits::of($document)->serialised(), BuildingReader::fromDocument($document)->plot);
         self::assertIsArray($view['eye']);
         self::assertSame([[36.0, -605.0, 350.0], 400.0], [$view['eye']['at'], $view['eye']['travel']]);
@@ -111,7 +120,9 @@ final class StandViewTest extends TestCase
             $assembly = Assembly::of(Kits::of((new BuildingGenerator($seed))->document())->serialised());
             foreach ($assembly->pieces as $piece) {
                 if ($piece->part->folds !== []) {
-                    $area = array_sum(array_map(static fn (Facet $f): float => $f->region->area(), Folding::facets($piece->part, $piece->frame)));
+                    $area = array_sum(
+                        array_map(static fn (Facet $f): float => $f->region->area(), Folding::facets($piece->part, $piece->frame)),
+                    );
                     self::assertEqualsWithDelta($piece->part->region->area(), $area, 0.0001 * $area, "seed $seed, ".$piece->key());
                     $folded++;
                 }

@@ -39,9 +39,13 @@ final class ChecksTest extends TestCase
         yield 'a low door' => [['styles.door.h' => '6ft'], 'door.low', 'main.front.d1', Check::WARN, null];
         yield 'a high sill' => [["$front.0.sill" => '4ft 4in'], 'sill.high', 'main.front.w1', Check::NOTE, null];
         // A gable's window from 6 ft up: 24 + 20 = 44, six above the eaves at 38.
-        yield 'a head in the gable' => [['blocks.0.walls.1.openings.0.sill' => '6ft'], 'head.above-eaves', 'main.right.w1', Check::NOTE, 6.0];
+        yield 'a head in the gable' => [
+            ['blocks.0.walls.1.openings.0.sill' => '6ft'], 'head.above-eaves', 'main.right.w1', Check::NOTE, 6.0,
+        ];
         yield 'flaps that do not reach' => [['methods.skin.flap' => '2mm'], 'flap.short', 'main.front.w1', Check::WARN, 2.0];
-        yield 'an opening too narrow for its flaps' => [['methods.skin.flap' => '6.5mm'], 'flap.narrow-opening', 'main.front.w1', Check::NOTE, null];
+        yield 'an opening too narrow for its flaps' => [
+            ['methods.skin.flap' => '6.5mm'], 'flap.narrow-opening', 'main.front.w1', Check::NOTE, null,
+        ];
         yield 'feet for inches' => [['styles.door.w' => '18in'], 'size.unusual', 'main.front.d1', Check::NOTE, null];
         yield 'card never measured' => [['methods.roof.0.stock' => 'greyboard-2'], 'stock.not-measured', 'greyboard-2', Check::NOTE, 2.0];
         yield 'a finish without a paper' => [['blocks.0.walls.3.finish' => 'render'], 'finish.not-drawn', 'main.left', Check::NOTE, null];
@@ -58,7 +62,10 @@ final class ChecksTest extends TestCase
 
     public function testTheWorstComesFirst(): void
     {
-        $levels = array_map(static fn (Check $c): string => $c->level, self::checks(['scale' => '1:20', 'styles.sash.frame.bar' => '1/4in']));
+        $levels = array_map(
+            static fn (Check $c): string => $c->level,
+            self::checks(['scale' => '1:20', 'styles.sash.frame.bar' => '1/4in']),
+        );
         $order = array_flip([Check::STOP, Check::WARN, Check::NOTE, Check::OK]);
         $sorted = $levels;
         usort($sorted, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);

@@ -21,13 +21,22 @@ final class CompromisesTest extends TestCase
         $document = Kits::box('40ft', '24ft', '14ft', 35.0);
         $document->scale = '1:76.2';
         $document->gauge = json_decode('{"brick": "9in", "course": "3in", "joint": "3/8in"}');
-        $document->styles = json_decode('{"light": {"kind": "window", "w": "4ft", "h": "5ft", "frame": {"panes": [2, 2], "stile": "4in", "bar": "4in"}}}');
-        $row = static fn (string $pitch): string => '[{"edge": "front", "openings": [{"id": "w", "style": "light", "from": "6ft", "sill": "3ft", "repeat": {"count": 3, "pitch": "'.$pitch.'"}}]}]';
+        $document->styles = json_decode(
+            '{"light": {"kind": "window", "w": "4ft", "h": "5ft", "frame": {"panes": [2, 2], "stile": "4in", "bar": "4in"}}}',
+        );
+        $row = static fn (string $pitch): string =>
+            '[{"edge": "front", "openings": [{"id": "w", "style": "light", "from": "6ft", "sill": "3ft", "repeat": {"count": 3, "pitch": "'
+                .$pitch.'"}}]}]';
         assert(is_array($document->blocks) && $document->blocks[0] instanceof stdClass);
         $document->blocks[0]->name = 'Long shed';
         $document->blocks[0]->walls = json_decode($row('12ft'));
-        $document->blocks[] = json_decode('{"id": "short", "name": "Short shed", "footprint": {"rect": ["30ft", "24ft"]}, "at": ["40ft", "0ft"], "eaves": "11ft", "walls": '.$row('7ft').', "roof": {"kind": "gable", "ridge": "x", "pitch": 35}}');
-        $document->blocks[] = json_decode('{"id": "store", "name": "Store", "footprint": {"rect": ["10ft", "8ft"]}, "at": ["6ft", "24ft"], "eaves": "8ft", "roof": {"kind": "lean-to", "rise": "3ft", "edges": [{"edge": "front", "kind": "wall"}]}}');
+        $document->blocks[] = json_decode(
+            '{"id": "short", "name": "Short shed", "footprint": {"rect": ["30ft", "24ft"]}, "at": ["40ft", "0ft"], "eaves": "11ft", "walls": '
+                .$row('7ft').', "roof": {"kind": "gable", "ridge": "x", "pitch": 35}}',
+        );
+        $document->blocks[] = json_decode(
+            '{"id": "store", "name": "Store", "footprint": {"rect": ["10ft", "8ft"]}, "at": ["6ft", "24ft"], "eaves": "8ft", "roof": {"kind": "lean-to", "rise": "3ft", "edges": [{"edge": "front", "kind": "wall"}]}}',
+        );
 
         return $document;
     }
@@ -51,7 +60,10 @@ final class CompromisesTest extends TestCase
         self::assertContains('several', $keys);
         $row = $answer['rows'][(int) array_search('several', $keys, true)];
         self::assertTrue($row['closes']);
-        self::assertSame(['main', 'short'], array_values(array_unique(array_map(static fn (array $s): string => is_string($s['block']) ? $s['block'] : '', $row['steps']))));
+        self::assertSame(
+            ['main', 'short'],
+            array_values(array_unique(array_map(static fn (array $s): string => is_string($s['block']) ? $s['block'] : '', $row['steps']))),
+        );
         self::assertEqualsWithDelta(216.0, $row['finished']['across'] ?? 0.0, 0.001);
         self::assertSame(0.0, $row['over_mm']);
     }
@@ -93,7 +105,10 @@ final class CompromisesTest extends TestCase
         self::assertSame(['Store is not modelled, 5 % of the plan'], $omitted[0]['costs']);
         self::assertEqualsWithDelta(24.0 * 304.8 / 76.2 + 2.0 * sin(deg2rad(35.0)), $omitted[0]['finished']['deep'] ?? 0.0, 0.001);
         // Nobody is told to leave out the store to make the row shorter.
-        self::assertNotContains('omit-store', array_column(Compromises::of(self::sheds(), new Targets($now['across'] - 5.0))['rows'], 'key'));
+        self::assertNotContains(
+            'omit-store',
+            array_column(Compromises::of(self::sheds(), new Targets($now['across'] - 5.0))['rows'], 'key'),
+        );
     }
 
     public function testNoOtherWallIsTouchedWhereThatIsAsked(): void
@@ -135,7 +150,9 @@ final class CompromisesTest extends TestCase
         self::assertTrue($answer['of_plot']);
         self::assertEqualsWithDelta([334.0, null, null], array_values($answer['to']), 0.001);
         self::assertSame(['across'], array_keys((array) $answer['missing']));
-        $ready = array_values(array_filter($answer['rows'], static fn (array $r): bool => $r['closes'] && $r['over_mm'] === 0.0 && ! $r['protected']));
+        $ready = array_values(
+            array_filter($answer['rows'], static fn (array $r): bool => $r['closes'] && $r['over_mm'] === 0.0 && ! $r['protected']),
+        );
         self::assertGreaterThan(2, count($ready));
         foreach ($ready as $row) {
             self::assertEqualsWithDelta(334.0, $row['finished']['across'] ?? 0.0, 0.01, $row['title']);

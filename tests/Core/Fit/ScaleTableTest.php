@@ -18,7 +18,10 @@ final class ScaleTableTest extends TestCase
         $rows = array_column($table['rows'], null, 'scale');
         self::assertSame(['1:22.5', '1:43.5', '1:50', '1:76.2', '1:87.1', '1:148', '1:160'], array_keys($rows));
         self::assertSame([76.2, true, false], [$table['here'], $rows['1:76.2']['here'], $rows['1:50']['here']]);
-        self::assertSame([76.76, 39.71, 22.67, 19.83, 11.67, 10.8], array_map(static fn (string $s): mixed => $rows[$s]['figure_mm'], ['1:22.5', '1:43.5', '1:76.2', '1:87.1', '1:148', '1:160']));
+        self::assertSame(
+            [76.76, 39.71, 22.67, 19.83, 11.67, 10.8],
+            array_map(static fn (string $s): mixed => $rows[$s]['figure_mm'], ['1:22.5', '1:43.5', '1:76.2', '1:87.1', '1:148', '1:160']),
+        );
         self::assertSame(51.49, $rows['1:148']['percent']);
         self::assertSame('3in', $rows['1:76.2']['card_real']);
         self::assertSame([true, false], [$rows['1:76.2']['fits'], $rows['1:43.5']['fits']]);

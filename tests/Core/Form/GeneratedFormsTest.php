@@ -33,7 +33,8 @@ final class GeneratedFormsTest extends TestCase
     public function testRoofsAreClosedPlaneAndTheirAreasAddUp(): void
     {
         $made = array_fill_keys(FormGenerator::CLASSES, 0);
-        Property::holds(self::forms(Sample::isDeep() ? self::FORMS : self::A_QUICK_RUN), function (stdClass $document) use (&$made): ?string {
+        $forms = self::forms(Sample::isDeep() ? self::FORMS : self::A_QUICK_RUN);
+        Property::holds($forms, function (stdClass $document) use (&$made): ?string {
             $form = self::form($document);
             if ($form === null) {
                 return null;
@@ -162,7 +163,10 @@ final class GeneratedFormsTest extends TestCase
                 foreach ($patch->lines() as $line) {
                     if (str_starts_with($line->label, 'plane:')) {
                         $other = $form->plane(substr($line->label, 6));
-                        $off = max(abs($facet->heightAt($line->from) - $other->heightAt($line->from)), abs($facet->heightAt($line->to) - $other->heightAt($line->to)));
+                        $off = max(
+                            abs($facet->heightAt($line->from) - $other->heightAt($line->from)),
+                            abs($facet->heightAt($line->to) - $other->heightAt($line->to)),
+                        );
                         if ($off > 0.001) {
                             return "$facet->name and $other->name part by $off";
                         }
@@ -195,7 +199,10 @@ final class GeneratedFormsTest extends TestCase
         foreach ($form->blocks as $block) {
             $box = $block->ring->bounds();
             for ($k = 0; $k < 12; $k++) {
-                $at = new Vec2($box->x0 + $box->width() * $randomizer->getInt(1, 9999) / 10000.0, $box->y0 + $box->height() * $randomizer->getInt(1, 9999) / 10000.0);
+                $at = new Vec2(
+                    $box->x0 + $box->width() * $randomizer->getInt(1, 9999) / 10000.0,
+                    $box->y0 + $box->height() * $randomizer->getInt(1, 9999) / 10000.0,
+                );
                 if (! $block->ring->contains($at) || $block->roof->facets === []) {
                     continue;
                 }
@@ -207,7 +214,13 @@ final class GeneratedFormsTest extends TestCase
                         $top = $other->ring->contains($at) ? max($top, $other->roof->heightAt($at) ?? $other->eaves) : $top;
                     }
                 }
-                $seen = array_values(array_filter($form->facets, static fn (Facet $f): bool => array_filter($f->patches, static fn (Patch $p): bool => $p->region()->contains($at)) !== []));
+                $seen = array_values(
+                    array_filter(
+                        $form->facets,
+                        static fn (Facet $f): bool =>
+                            array_filter($f->patches, static fn (Patch $p): bool => $p->region()->contains($at)) !== [],
+                    ),
+                );
                 $highest = $seen === [] ? -INF : max(array_map(static fn (Facet $f): float => $f->heightAt($at), $seen));
                 // Beside another block its walls stand, and its overhang or a roof that runs on may lie above.
                 if ($near > 4.0 && $highest < $top - 0.001 && $form->solids[$block->index]->hasParapet === false) {
@@ -228,7 +241,11 @@ final class GeneratedFormsTest extends TestCase
     /** @return list<string> sizes of the planes, sorted */
     private static function measures(Form $form, bool $withNames = true): array
     {
-        $measures = array_map(static fn (Facet $f): string => ($withNames ? $f->name.' ' : '').number_format(abs(round(array_sum(self::areas($f)) / $f->pitch->cos(), 2)), 2, '.', ''), $form->facets);
+        $measures = array_map(
+            static fn (Facet $f): string =>
+                ($withNames ? $f->name.' ' : '').number_format(abs(round(array_sum(self::areas($f)) / $f->pitch->cos(), 2)), 2, '.', ''),
+            $form->facets,
+        );
         sort($measures);
 
         return $measures;
@@ -242,7 +259,13 @@ final class GeneratedFormsTest extends TestCase
         if (! $footprint instanceof stdClass || ! is_array($footprint->polygon ?? null)) {
             return null;
         }
-        $corners = array_reverse(array_map(static fn (mixed $c): array => is_array($c) && is_string($c[0]) ? [str_starts_with($c[0], '-') ? substr($c[0], 1) : '-'.$c[0], $c[1]] : [], $footprint->polygon));
+        $corners = array_reverse(
+            array_map(
+                static fn (mixed $c): array =>
+                    is_array($c) && is_string($c[0]) ? [str_starts_with($c[0], '-') ? substr($c[0], 1) : '-'.$c[0], $c[1]] : [],
+                $footprint->polygon,
+            ),
+        );
 
         return BuildingGenerator::with($document, 'blocks.0.footprint.polygon', $corners);
     }

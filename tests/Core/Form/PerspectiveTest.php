@@ -38,7 +38,11 @@ final class PerspectiveTest extends TestCase
     ];
 
     /** The plot's front is 20 before the building's. */
-    private const PLOT = ['size' => ['200mm', '200mm'], 'at' => ['-20mm', '-20mm'], 'eye' => ['distance' => '580mm', 'height' => '350mm', 'travel' => '50mm']];
+    private const PLOT = [
+        'size' => ['200mm', '200mm'],
+        'at' => ['-20mm', '-20mm'],
+        'eye' => ['distance' => '580mm', 'height' => '350mm', 'travel' => '50mm'],
+    ];
 
     /** @param  array<string, mixed>  $roof */
     private static function box(array $roof = []): stdClass
@@ -106,7 +110,10 @@ final class PerspectiveTest extends TestCase
         }
         foreach ($true->kit->form->walls() as $i => $wall) {
             foreach ($wall->top as $k => $p) {
-                [$a, $b] = [$wall->frame->at($p)->minus($eye), $seen->kit->form->walls()[$i]->frame->at($seen->kit->form->walls()[$i]->top[$k])->minus($eye)];
+                [$a, $b] = [
+                    $wall->frame->at($p)->minus($eye),
+                    $seen->kit->form->walls()[$i]->frame->at($seen->kit->form->walls()[$i]->top[$k])->minus($eye),
+                ];
                 self::assertEqualsWithDelta([$a->x / $a->y, $a->z / $a->y], [$b->x / $b->y, $b->z / $b->y], 1e-5, $wall->wall->name);
             }
         }
@@ -128,8 +135,19 @@ final class PerspectiveTest extends TestCase
     {
         foreach (['weigh-office' => '30mm', 'ropewalk-row' => '20mm'] as $example => $depth) {
             $whole = Kits::example($example);
-            $seen = Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText($example)), 'perspective', (object) ['depth' => $depth, 'axis' => '0mm']));
-            $fronts = array_values(array_filter($whole->kit->parts, static fn (LabelledPart $p): bool => preg_match('/\.front\.(frame|glazing|leaf)/', $p->part->id) === 1));
+            $seen = Kits::of(
+                BuildingGenerator::with(
+                    JsonText::decode(Kits::exampleText($example)),
+                    'perspective',
+                    (object) ['depth' => $depth, 'axis' => '0mm'],
+                ),
+            );
+            $fronts = array_values(
+                array_filter(
+                    $whole->kit->parts,
+                    static fn (LabelledPart $p): bool => preg_match('/\.front\.(frame|glazing|leaf)/', $p->part->id) === 1,
+                ),
+            );
             self::assertGreaterThan(2, count($fronts));
             foreach ($fronts as $front) {
                 self::assertSame($front->cut, self::part($seen, $front->part->id)->cut, $front->part->id);
@@ -137,7 +155,9 @@ final class PerspectiveTest extends TestCase
         }
     }
 
-    /** An opening in the flank: jambs upright, sill and head aimed at the point where all lines meet; its frame and its glass go with it. */
+    /**
+     * An opening in the flank: jambs upright, sill and head aimed at the point where all lines meet; its frame and its glass go with it.
+     */
     public function testOpeningsFollow(): void
     {
         $document = JsonText::decode(Kits::exampleText('weigh-office'));
@@ -227,19 +247,43 @@ final class PerspectiveTest extends TestCase
     private static function receding(): iterable
     {
         for ($seed = 1; $seed <= (Sample::isDeep() ? 840 : 56); $seed++) {
-            $document = BuildingGenerator::with((new FormGenerator($seed))->document(), 'methods.corner', $seed % 2 === 0 ? 'butt' : 'mitre');
-            $document->plot = (object) ['size' => ['200mm', '200mm'], 'at' => ['-100mm', '-150mm'], 'eye' => (object) ['distance' => '600mm', 'height' => '350mm']];
-            yield $seed => BuildingGenerator::with($document, 'perspective', (object) ['depth' => (30 + $seed % 40).'mm', 'axis' => ($seed * 7 % 60).'mm']);
+            $document = BuildingGenerator::with(
+                (new FormGenerator($seed))->document(),
+                'methods.corner',
+                $seed % 2 === 0 ? 'butt' : 'mitre',
+            );
+            $document->plot = (object) [
+                'size' => ['200mm', '200mm'],
+                'at' => ['-100mm', '-150mm'],
+                'eye' => (object) ['distance' => '600mm', 'height' => '350mm'],
+            ];
+            yield $seed => BuildingGenerator::with(
+                $document,
+                'perspective',
+                (object) ['depth' => (30 + $seed % 40).'mm', 'axis' => ($seed * 7 % 60).'mm'],
+            );
         }
     }
 
     public function testWhatBreaksTheIllusionIsSaid(): void
     {
-        $codes = static fn (Derivation $d): array => array_values(array_filter(array_map(static fn (Check $c): string => $c->code, $d->checks), static fn (string $c): bool => str_starts_with($c, 'perspective.')));
+        $codes = static fn (Derivation $d): array => array_values(
+            array_filter(
+                array_map(static fn (Check $c): string => $c->code, $d->checks),
+                static fn (string $c): bool => str_starts_with($c, 'perspective.'),
+            ),
+        );
         self::assertSame(['perspective.eye-high'], $codes(self::seen(self::box(), '40mm', '30mm')));
         self::assertContains('perspective.strong', $codes(self::seen(self::box(), '20mm', '30mm')));
-        $document = BuildingGenerator::with(self::box(), 'plot', (object) (['eye' => (object) ['distance' => '580mm', 'height' => '60mm', 'travel' => '300mm']] + self::PLOT));
-        self::assertSame(['perspective.travel'], $codes(Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm', 'axis' => '30mm']))));
+        $document = BuildingGenerator::with(
+            self::box(),
+            'plot',
+            (object) (['eye' => (object) ['distance' => '580mm', 'height' => '60mm', 'travel' => '300mm']] + self::PLOT),
+        );
+        self::assertSame(
+            ['perspective.travel'],
+            $codes(Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm', 'axis' => '30mm']))),
+        );
     }
 
     /**
@@ -264,36 +308,89 @@ final class PerspectiveTest extends TestCase
     /** @return iterable<string, array{0: array<string, mixed>, 1: list<string>, 2?: string, 3?: mixed}> */
     public static function provideFaults(): iterable
     {
-        yield 'no eye' => [['depth' => '40mm'], ['perspective: nobody says from where it is looked at; give plot.eye its distance and height'], 'plot', (object) ['size' => ['200mm', '200mm']]];
-        yield 'eye behind the front' => [['depth' => '40mm'], ['perspective: the eye stands 20 mm behind the front of what is to recede; move the plot, or the eye further away'], 'plot.at', ['-20mm', '600mm']];
-        yield 'deeper than it looks' => [['depth' => '120mm'], ['perspective.depth: an apparent depth of 100 mm is no more than the true 120; make it more']];
-        yield 'deeper than it is to look' => [['depth' => '40mm', 'apparent' => '30mm'], ['perspective.apparent: an apparent depth of 30 mm is no more than the true 40; make it more']];
-        yield 'no room' => [['depth' => '1mm'], ['perspective.depth: a depth of 1 mm leaves no room behind the front’s card; at least 2 mm are needed']];
-        yield 'an unknown block' => [['depth' => '40mm', 'blocks' => ['main', 'wing']], ['perspective.blocks.1: there is no block “wing” here; known are main']];
-        yield 'axis under the ground' => [['depth' => '40mm', 'axis' => '5mm'], ['blocks.0.base: the eye’s axis lies under the foot of Main; raise perspective.axis'], 'blocks.0.base', '10mm'];
-        yield 'no roof' => [['depth' => '40mm'], ['blocks.0.roof: walls without a roof or above one cannot recede yet; give Main another roof, or take it out of perspective.blocks'], 'blocks.0.roof', (object) ['kind' => 'none']];
+        yield 'no eye' => [
+            ['depth' => '40mm'],
+            ['perspective: nobody says from where it is looked at; give plot.eye its distance and height'], 'plot',
+            (object) ['size' => ['200mm', '200mm']],
+        ];
+        yield 'eye behind the front' => [
+            ['depth' => '40mm'],
+            ['perspective: the eye stands 20 mm behind the front of what is to recede; move the plot, or the eye further away'],
+            'plot.at', ['-20mm', '600mm'],
+        ];
+        yield 'deeper than it looks' => [
+            ['depth' => '120mm'],
+            ['perspective.depth: an apparent depth of 100 mm is no more than the true 120; make it more'],
+        ];
+        yield 'deeper than it is to look' => [
+            ['depth' => '40mm', 'apparent' => '30mm'],
+            ['perspective.apparent: an apparent depth of 30 mm is no more than the true 40; make it more'],
+        ];
+        yield 'no room' => [
+            ['depth' => '1mm'],
+            ['perspective.depth: a depth of 1 mm leaves no room behind the front’s card; at least 2 mm are needed'],
+        ];
+        yield 'an unknown block' => [
+            ['depth' => '40mm', 'blocks' => ['main', 'wing']],
+            ['perspective.blocks.1: there is no block “wing” here; known are main'],
+        ];
+        yield 'axis under the ground' => [
+            ['depth' => '40mm', 'axis' => '5mm'],
+            ['blocks.0.base: the eye’s axis lies under the foot of Main; raise perspective.axis'], 'blocks.0.base',
+            '10mm',
+        ];
+        yield 'no roof' => [
+            ['depth' => '40mm'],
+            [
+                'blocks.0.roof: walls without a roof or above one cannot recede yet; give Main another roof, or take it out of perspective.blocks',
+            ],
+            'blocks.0.roof', (object) ['kind' => 'none'],
+        ];
         yield 'blocks without a depth' => [['blocks' => ['main']], ['perspective.depth: this is required']];
-        yield 'an unknown key' => [['depth' => '40mm', 'deep' => true], ['perspective.deep: “deep” is not a key here; known are depth, apparent, axis, blocks, ground, mouths']];
+        yield 'an unknown key' => [
+            ['depth' => '40mm', 'deep' => true],
+            ['perspective.deep: “deep” is not a key here; known are depth, apparent, axis, blocks, ground, mouths'],
+        ];
     }
 
     public function testOnlySomeBlocksRecede(): void
     {
         $document = self::box();
         assert(is_array($document->blocks));
-        $document->blocks[] = json_decode('{"id": "far", "footprint": {"rect": ["60mm", "90mm"]}, "at": ["190mm", "0mm"], "eaves": "50mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 45}}');
+        $document->blocks[] = json_decode(
+            '{"id": "far", "footprint": {"rect": ["60mm", "90mm"]}, "at": ["190mm", "0mm"], "eaves": "50mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 45}}',
+        );
         $plain = Kits::of($document);
-        $seen = Kits::of(BuildingGenerator::with(BuildingGenerator::with($document, 'plot', (object) self::PLOT), 'perspective', (object) ['depth' => '30mm', 'axis' => '0mm', 'blocks' => ['far']]));
+        $seen = Kits::of(
+            BuildingGenerator::with(
+                BuildingGenerator::with($document, 'plot', (object) self::PLOT),
+                'perspective',
+                (object) ['depth' => '30mm', 'axis' => '0mm', 'blocks' => ['far']],
+            ),
+        );
         self::assertSame([], $seen->dryFit->toArray()['findings']);
         self::assertSame(self::part($plain, 'main.right.core')->cut, self::part($seen, 'main.right.core')->cut);
         self::assertNotSame(self::part($plain, 'far.right.core')->cut, self::part($seen, 'far.right.core')->cut);
-        $depth = max([0.0, ...array_merge(...array_map(static fn (Facet $f): array => array_map(static fn (Vec2 $p): float => $p->y, $f->whole->outline->points), array_values(array_filter($seen->kit->form->facets, static fn (Facet $f): bool => $f->block === 1))))]);
+        $depth = max([
+            0.0,
+            ...array_merge(
+                ...array_map(
+                    static fn (Facet $f): array => array_map(static fn (Vec2 $p): float => $p->y, $f->whole->outline->points),
+                    array_values(array_filter($seen->kit->form->facets, static fn (Facet $f): bool => $f->block === 1)),
+                ),
+            ),
+        ]);
         self::assertEqualsWithDelta(30.0, $depth, 1e-9);
     }
 
     /** The creamery, dormer and all; and a dormer without the roof that it stands on. */
     public function testADormerGoesWithItsRoof(): void
     {
-        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('creamery')), 'perspective', (object) ['depth' => '100mm', 'axis' => '20mm']);
+        $document = BuildingGenerator::with(
+            JsonText::decode(Kits::exampleText('creamery')),
+            'perspective',
+            (object) ['depth' => '100mm', 'axis' => '20mm'],
+        );
         $seen = Kits::of($document);
         self::assertSame([], $seen->dryFit->toArray()['findings']);
         $dormer = array_values(array_filter($seen->kit->form->blocks, static fn ($b): bool => $b->block->id === 'dormer'))[0];
@@ -302,12 +399,22 @@ final class PerspectiveTest extends TestCase
         self::assertLessThan($true->base->mm, $dormer->block->base->mm);
         // Its window as the eye sees it: the middle of its sill before the middle of the true one.
         $wall = array_values(array_filter($dormer->walls, static fn ($w): bool => $w->wall->name === 'front'))[0];
-        $plain = array_values(array_filter(array_values(array_filter(Kits::example('creamery')->kit->form->blocks, static fn ($b): bool => $b->block->id === 'dormer'))[0]->walls, static fn ($w): bool => $w->wall->name === 'front'))[0];
+        $plain = array_values(
+            array_filter(
+                array_values(
+                    array_filter(Kits::example('creamery')->kit->form->blocks, static fn ($b): bool => $b->block->id === 'dormer'),
+                )[0]->walls,
+                static fn ($w): bool => $w->wall->name === 'front',
+            ),
+        )[0];
         $view = $dormer->block->receding?->view->over(76.2);
         self::assertNotNull($view);
         $eye = new Vec3($view->eye->x, $view->eye->y, $view->axis);
         foreach ([0, 1, 2, 3] as $corner) {
-            [$a, $b] = [$plain->frame->at($plain->openings[0]->ring()->point($corner))->minus($eye), $wall->frame->at($wall->openings[0]->ring()->point($corner))->minus($eye)];
+            [$a, $b] = [
+                $plain->frame->at($plain->openings[0]->ring()->point($corner))->minus($eye),
+                $wall->frame->at($wall->openings[0]->ring()->point($corner))->minus($eye),
+            ];
             self::assertEqualsWithDelta([$a->x / $a->y, $a->z / $a->y], [$b->x / $b->y, $b->z / $b->y], 1e-9);
         }
         try {
@@ -324,11 +431,19 @@ final class PerspectiveTest extends TestCase
         $document = self::box(['ridge' => 'y']);
         assert(is_array($document->blocks) && $document->blocks[0] instanceof stdClass);
         $document->blocks[0]->footprint = json_decode('{"rect": ["40mm", "100mm"]}');
-        $document->styles = json_decode('{"pane": {"kind": "window", "w": "14mm", "h": "20mm", "frame": {"panes": [2, 2], "stile": "2mm", "bar": "2mm"}}}');
-        $document->blocks[0]->walls = json_decode('[{"edge": "right", "finish": "brick-stretcher", "openings": [{"id": "w", "style": "pane", "from": "12mm", "sill": "20mm", "repeat": {"count": 3, "pitch": "28mm"}}]}]');
-        $document->blocks[] = json_decode('{"id": "other", "footprint": {"rect": ["40mm", "100mm"]}, "at": ["120mm", "0mm"], "eaves": "60mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 40}, "walls": [{"edge": "left", "finish": "brick-stretcher", "openings": [{"id": "w", "style": "pane", "from": "18mm", "sill": "20mm", "repeat": {"count": 3, "pitch": "28mm"}}]}]}');
+        $document->styles = json_decode(
+            '{"pane": {"kind": "window", "w": "14mm", "h": "20mm", "frame": {"panes": [2, 2], "stile": "2mm", "bar": "2mm"}}}',
+        );
+        $document->blocks[0]->walls = json_decode(
+            '[{"edge": "right", "finish": "brick-stretcher", "openings": [{"id": "w", "style": "pane", "from": "12mm", "sill": "20mm", "repeat": {"count": 3, "pitch": "28mm"}}]}]',
+        );
+        $document->blocks[] = json_decode(
+            '{"id": "other", "footprint": {"rect": ["40mm", "100mm"]}, "at": ["120mm", "0mm"], "eaves": "60mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 40}, "walls": [{"edge": "left", "finish": "brick-stretcher", "openings": [{"id": "w", "style": "pane", "from": "18mm", "sill": "20mm", "repeat": {"count": 3, "pitch": "28mm"}}]}]}',
+        );
         $document = BuildingGenerator::with($document, 'plot', (object) self::PLOT);
-        $street = Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm', 'axis' => '25mm', 'ground' => true]));
+        $street = Kits::of(
+            BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm', 'axis' => '25mm', 'ground' => true]),
+        );
         self::assertSame([], $street->dryFit->toArray()['findings']);
         // Seen from the middle its sides are each other's mirror image, windows and all.
         self::assertSame(self::part($street, 'main.right.core')->part->id, self::part($street, 'other.left.core')->mirrorOf);
@@ -348,19 +463,29 @@ final class PerspectiveTest extends TestCase
         $vanish = $road->placements[0]->project($aim);
         $paper = self::part($street, 'ground.paper')->part;
         self::assertSame($road->outline->ring->toArray(), $paper->outline->ring->toArray());
-        $back = array_filter($paper->marks, static fn (Mark $m): bool => abs($m->path[1]->minus($m->path[0])->cross($vanish->minus($m->path[0]))) < 0.01);
+        $back = array_filter(
+            $paper->marks,
+            static fn (Mark $m): bool => abs($m->path[1]->minus($m->path[0])->cross($vanish->minus($m->path[0]))) < 0.01,
+        );
         $across = array_filter($paper->marks, static fn (Mark $m): bool => $m->text !== '');
         self::assertSame(5, count($across));
         self::assertSame(count($paper->marks), count($back) + count($across));
         // Without a wish for it there is none.
-        $ids = array_map(static fn (LabelledPart $p): string => $p->part->id, Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm']))->kit->parts);
+        $ids = array_map(
+            static fn (LabelledPart $p): string => $p->part->id,
+            Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['depth' => '40mm']))->kit->parts,
+        );
         self::assertNotContains('ground', $ids);
     }
 
     /** Cut to low relief first, it then looks as deep as the cut. */
     public function testWhatIsCutRecedesToo(): void
     {
-        $document = BuildingGenerator::with(self::box(['kind' => 'hip']), 'relief', (object) ['depth' => '60mm', 'school' => 'slice', 'back' => 'plain']);
+        $document = BuildingGenerator::with(
+            self::box(['kind' => 'hip']),
+            'relief',
+            (object) ['depth' => '60mm', 'school' => 'slice', 'back' => 'plain'],
+        );
         $seen = self::seen($document, '30mm', '20mm');
         self::assertSame([], $seen->dryFit->toArray()['findings']);
         self::assertSame(60.0, round($seen->kit->form->blocks[0]->block->receding->view->apparent ?? 0.0, 6));

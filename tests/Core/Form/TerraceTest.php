@@ -55,13 +55,26 @@ final class TerraceTest extends TestCase
         $x = 0;
         for ($i = 0, $n = $random->getInt(2, 4); $i < $n; $i++) {
             $width = $random->getInt(12, 24);
-            $blocks[] = ['id' => "b$i", 'footprint' => ['rect' => ["{$width}ft", '24ft']], 'at' => ["{$x}ft", '0ft'], 'eaves' => $random->getInt(14, 22).'ft '.$random->getInt(0, 11).'in',
-                'roof' => ['kind' => 'gable', 'ridge' => $random->getInt(0, 1) === 0 ? 'x' : 'y', 'pitch' => $random->getInt(30, 50), 'overhang' => ['eaves' => '0in', 'verge' => '0in']]];
+            $blocks[] = [
+                'id' => "b$i", 'footprint' => ['rect' => ["{$width}ft", '24ft']], 'at' => ["{$x}ft", '0ft'],
+                'eaves' => $random->getInt(14, 22).'ft '.$random->getInt(0, 11).'in',
+                'roof' => [
+                    'kind' => 'gable', 'ridge' => $random->getInt(0, 1) === 0 ? 'x' : 'y',
+                    'pitch' => $random->getInt(30, 50), 'overhang' => ['eaves' => '0in', 'verge' => '0in'],
+                ],
+            ];
             $x += $width;
         }
         $document = json_decode((string) json_encode([
             'format' => 'chartula.building', 'version' => 1, 'name' => 'Row', 'scale' => '1:76.2',
-            'methods' => ['wall' => [['id' => 'face', 'stock' => 'card-0.5', 'role' => 'face'], ['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']], 'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']], 'template' => ['stays' => false]],
+            'methods' => [
+                'wall' => [
+                    ['id' => 'face', 'stock' => 'card-0.5', 'role' => 'face'],
+                    ['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core'],
+                ],
+                'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']],
+                'template' => ['stays' => false],
+            ],
             'blocks' => $blocks,
         ]));
         assert($document instanceof stdClass);

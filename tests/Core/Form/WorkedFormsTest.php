@@ -38,9 +38,23 @@ final class WorkedFormsTest extends TestCase
         $form = self::form(self::polygon([[0, 0], [100, 0], [100, 40], [40, 40], [40, 90], [0, 90]], ['kind' => 'hip', 'pitch' => 40]));
         $areas = array_map(static fn (Facet $f): float => round($f->whole->area() / $f->pitch->cos(), 3), $form->facets);
         self::assertSame([2088.652, 522.163, 1566.489, 1305.407, 522.163, 1827.570], $areas);
-        $valley = array_values(array_filter(self::lines($form), static fn (array $l): bool => abs($l[1]->from->x - 40.0) < 1e-6 && abs($l[1]->from->y - 40.0) < 1e-6 || abs($l[1]->to->x - 40.0) < 1e-6 && abs($l[1]->to->y - 40.0) < 1e-6));
+        $valley = array_values(
+            array_filter(
+                self::lines($form),
+                static fn (array $l): bool => abs($l[1]->from->x - 40.0) < 1e-6 && abs($l[1]->from->y - 40.0) < 1e-6
+                        || abs($l[1]->to->x - 40.0) < 1e-6 && abs($l[1]->to->y - 40.0) < 1e-6,
+            ),
+        );
         self::assertEqualsWithDelta(32.888, self::length($valley[0]), 0.0005);
-        self::assertEqualsWithDelta(16.782, max(0.0, ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $form->facets)) - 40.0, 0.0005);
+        self::assertEqualsWithDelta(
+            16.782,
+            max(
+                0.0,
+                ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $form->facets),
+            )
+                - 40.0,
+            0.0005,
+        );
     }
 
     /** A flat wing in a steep roof, eaves alike: the valley begins where both walls do, and is one all the way. */
@@ -48,7 +62,9 @@ final class WorkedFormsTest extends TestCase
     {
         $document = Kits::box('110mm', '64mm', '57mm', 61.0, '2mm', '2mm');
         assert(is_array($document->blocks));
-        $document->blocks[] = json_decode('{"id": "wing", "footprint": {"rect": ["32mm", "36mm"]}, "place": [{"against": "back", "with": "main.front"}, {"centre": "back", "with": "main.front"}], "eaves": "57mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 35, "overhang": {"eaves": "2mm", "verge": "1mm"}, "edges": [{"edge": "back", "kind": "wall"}]}}');
+        $document->blocks[] = json_decode(
+            '{"id": "wing", "footprint": {"rect": ["32mm", "36mm"]}, "place": [{"against": "back", "with": "main.front"}, {"centre": "back", "with": "main.front"}], "eaves": "57mm", "roof": {"kind": "gable", "ridge": "y", "pitch": 35, "overhang": {"eaves": "2mm", "verge": "1mm"}, "edges": [{"edge": "back", "kind": "wall"}]}}',
+        );
         $derived = Kits::of($document);
         self::assertSame([], $derived->dryFit->toArray()['findings']);
         $labels = array_merge(...array_map(static fn (Patch $p): array => $p->labels, self::facet($derived->kit->form, 'front')->patches));
@@ -61,11 +77,23 @@ final class WorkedFormsTest extends TestCase
         $derived = Kits::example('halt');
         self::assertSame([], $derived->dryFit->toArray()['findings']);
         $seats = array_values(array_filter($derived->kit->joints, static fn (Joint $j): bool => $j->why === 'the wall stands on the deck'));
-        self::assertSame(['shelter.back', 'shelter.front', 'shelter.left', 'shelter.right'], array_values(array_unique(self::sorted(array_map(static fn (Joint $j): string => implode('.', array_slice(explode('.', $j->a->part), 0, 2)), $seats)))));
+        self::assertSame(
+            ['shelter.back', 'shelter.front', 'shelter.left', 'shelter.right'],
+            array_values(
+                array_unique(
+                    self::sorted(
+                        array_map(static fn (Joint $j): string => implode('.', array_slice(explode('.', $j->a->part), 0, 2)), $seats),
+                    ),
+                ),
+            ),
+        );
         // Its front is 72 long, less the doorway of 24; the walls at its sides stop at front and back.
         $fronts = array_filter($seats, static fn (Joint $j): bool => $j->a->part === 'shelter.front.core');
         self::assertEqualsWithDelta(72.0 - 24.0 - 0.2, array_sum(array_map(static fn (Joint $j): float => $j->contact_mm, $fronts)), 0.001);
-        self::assertNotSame([], array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, 'shelter.brace')));
+        self::assertNotSame(
+            [],
+            array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => str_starts_with($p->part->id, 'shelter.brace')),
+        );
     }
 
     /**
@@ -90,7 +118,13 @@ final class WorkedFormsTest extends TestCase
 
     public function testAHalfHip(): void
     {
-        $form = self::form(self::rect(100, 60, ['kind' => 'gable', 'pitch' => 45, 'edges' => [['edge' => 'right', 'kind' => 'half-hip', 'pitch' => 60, 'from' => '15mm']]]));
+        $form = self::form(
+            self::rect(
+                100,
+                60,
+                ['kind' => 'gable', 'pitch' => 45, 'edges' => [['edge' => 'right', 'kind' => 'half-hip', 'pitch' => 60, 'from' => '15mm']]],
+            ),
+        );
         $hip = self::facet($form, 'right');
         $flat = array_map($hip->flat(...), $hip->whole->outline->points);
         $box = (new \Chartula\Core\Geometry\Ring($flat))->bounds();
@@ -101,7 +135,16 @@ final class WorkedFormsTest extends TestCase
 
     public function testAMansard(): void
     {
-        $form = self::form(self::rect(200, 80, ['kind' => 'mansard', 'pitch' => 70, 'upper' => ['pitch' => 30, 'from' => '30mm'], 'edges' => [['edge' => 'left', 'kind' => 'gable'], ['edge' => 'right', 'kind' => 'gable']]]));
+        $form = self::form(
+            self::rect(
+                200,
+                80,
+                [
+                    'kind' => 'mansard', 'pitch' => 70, 'upper' => ['pitch' => 30, 'from' => '30mm'],
+                    'edges' => [['edge' => 'left', 'kind' => 'gable'], ['edge' => 'right', 'kind' => 'gable']],
+                ],
+            ),
+        );
         $upper = self::facet($form, 'front-upper');
         $box = $upper->whole->outline->bounds();
         self::assertEqualsWithDelta(10.919, $box->y0, 0.0005, '30 / tan 70°');
@@ -117,7 +160,9 @@ final class WorkedFormsTest extends TestCase
         }
         $form = self::form(self::polygon($corners, ['kind' => 'hip', 'pitch' => 75.963757]));
         self::assertCount(8, $form->facets);
-        $flat = (new \Chartula\Core\Geometry\Ring(array_map($form->facets[0]->flat(...), $form->facets[0]->whole->outline->points)))->bounds();
+        $flat = (
+            new \Chartula\Core\Geometry\Ring(array_map($form->facets[0]->flat(...), $form->facets[0]->whole->outline->points))
+        )->bounds();
         self::assertEqualsWithDelta(12.426, $flat->width(), 0.001);
         self::assertEqualsWithDelta(61.847, $flat->height(), 0.001);
     }
@@ -128,13 +173,20 @@ final class WorkedFormsTest extends TestCase
         foreach ([[40, 17.876, 27.741], [42, 20.260, null]] as [$eaves, $reach, $valley]) {
             $form = self::form(self::blocks([
                 self::rect(100, 60, ['kind' => 'gable', 'pitch' => 40]),
-                self::rect(30, 40, ['kind' => 'gable', 'ridge' => 'y', 'pitch' => 45, 'edges' => [['edge' => 'back', 'kind' => 'wall']]], ['id' => 'wing', 'at' => ['20mm', '-40mm'], 'eaves' => "{$eaves}mm"]),
+                self::rect(
+                    30,
+                    40,
+                    ['kind' => 'gable', 'ridge' => 'y', 'pitch' => 45, 'edges' => [['edge' => 'back', 'kind' => 'wall']]],
+                    ['id' => 'wing', 'at' => ['20mm', '-40mm'], 'eaves' => "{$eaves}mm"],
+                ),
             ]));
             $left = array_values(array_filter($form->facets, static fn (Facet $f): bool => $f->block === 1 && $f->name === 'left'))[0];
             $top = max(array_map(static fn ($p): float => $p->y, $left->patches[0]->outline->points));
             self::assertEqualsWithDelta($reach, $top, 0.0005);
             if ($valley !== null) {
-                $line = array_values(array_filter($left->patches[0]->lines(), static fn (Line $l): bool => str_starts_with($l->label, 'plane:0')))[0];
+                $line = array_values(
+                    array_filter($left->patches[0]->lines(), static fn (Line $l): bool => str_starts_with($l->label, 'plane:0')),
+                )[0];
                 self::assertEqualsWithDelta($valley, $left->lifted($line->from)->distanceTo($left->lifted($line->to)), 0.0005);
             }
         }
@@ -180,13 +232,52 @@ final class WorkedFormsTest extends TestCase
         yield 'self-crossing' => [self::polygon([[0, 0], [100, 0], [0, 60], [100, 60]], $hip), ['footprint.crossing']];
         yield 'a repeated point' => [self::polygon([[0, 0], [100, 0], [100, 0], [100, 60], [0, 60]], $hip), ['footprint.repeated']];
         yield 'a needle' => [self::polygon([[0, 0], [100, 0], [0, 10]], $hip), ['footprint.sharp']];
-        yield 'gables all round' => [self::rect(100, 60, ['kind' => 'gable', 'pitch' => 40, 'edges' => [['edge' => 'front', 'kind' => 'gable'], ['edge' => 'back', 'kind' => 'gable']]]), ['roof.open']];
-        yield 'a gable at an inner corner' => [self::polygon([[0, 0], [100, 0], [100, 40], [40, 40], [40, 90], [0, 90]], $hip + ['edges' => [['edge' => 2, 'kind' => 'gable']]]), ['roof.inner-gable']];
-        yield 'an overhang that closes a recess' => [self::polygon([[0, 0], [100, 0], [100, 60], [54, 60], [54, 30], [46, 30], [46, 60], [0, 60]], $hip + ['overhang' => ['eaves' => '5mm']]), ['roof.overhang-closes']];
-        yield 'an upper pitch that is steeper' => [self::rect(100, 60, ['kind' => 'mansard', 'pitch' => 30, 'upper' => ['pitch' => 45, 'from' => '5mm']]), ['roof.upper-steeper']];
-        yield 'a roof that runs over another' => [self::blocks([self::rect(100, 40, ['kind' => 'gable', 'pitch' => 30]),
-            self::rect(60, 40, ['kind' => 'gable', 'ridge' => 'y', 'pitch' => 45, 'edges' => [['edge' => 'back', 'kind' => 'wall']]], ['id' => 'wing', 'at' => ['20mm', '-40mm']])]), ['roof.runs-over']];
-        yield 'blocks that touch in a point' => [self::blocks([self::rect(100, 60, $hip), self::rect(50, 50, $hip, ['id' => 'other', 'at' => ['100mm', '60mm']])]), ['blocks.point']];
+        yield 'gables all round' => [
+            self::rect(
+                100,
+                60,
+                [
+                    'kind' => 'gable',
+                    'pitch' => 40,
+                    'edges' => [['edge' => 'front', 'kind' => 'gable'], ['edge' => 'back', 'kind' => 'gable']],
+                ],
+            ),
+            ['roof.open'],
+        ];
+        yield 'a gable at an inner corner' => [
+            self::polygon(
+                [[0, 0], [100, 0], [100, 40], [40, 40], [40, 90], [0, 90]],
+                $hip + ['edges' => [['edge' => 2, 'kind' => 'gable']]],
+            ),
+            ['roof.inner-gable'],
+        ];
+        yield 'an overhang that closes a recess' => [
+            self::polygon(
+                [[0, 0], [100, 0], [100, 60], [54, 60], [54, 30], [46, 30], [46, 60], [0, 60]],
+                $hip + ['overhang' => ['eaves' => '5mm']],
+            ),
+            ['roof.overhang-closes'],
+        ];
+        yield 'an upper pitch that is steeper' => [
+            self::rect(100, 60, ['kind' => 'mansard', 'pitch' => 30, 'upper' => ['pitch' => 45, 'from' => '5mm']]),
+            ['roof.upper-steeper'],
+        ];
+        yield 'a roof that runs over another' => [
+            self::blocks([
+                self::rect(100, 40, ['kind' => 'gable', 'pitch' => 30]),
+                self::rect(
+                    60,
+                    40,
+                    ['kind' => 'gable', 'ridge' => 'y', 'pitch' => 45, 'edges' => [['edge' => 'back', 'kind' => 'wall']]],
+                    ['id' => 'wing', 'at' => ['20mm', '-40mm']],
+                ),
+            ]),
+            ['roof.runs-over'],
+        ];
+        yield 'blocks that touch in a point' => [
+            self::blocks([self::rect(100, 60, $hip), self::rect(50, 50, $hip, ['id' => 'other', 'at' => ['100mm', '60mm']])]),
+            ['blocks.point'],
+        ];
     }
 
     /**
@@ -204,7 +295,9 @@ final class WorkedFormsTest extends TestCase
      */
     private static function polygon(array $corners, array $roof): stdClass
     {
-        return self::document([['footprint' => ['polygon' => array_map(static fn (array $c): array => ["{$c[0]}mm", "{$c[1]}mm"], $corners)], 'roof' => $roof]]);
+        return self::document([
+            ['footprint' => ['polygon' => array_map(static fn (array $c): array => ["{$c[0]}mm", "{$c[1]}mm"], $corners)], 'roof' => $roof],
+        ]);
     }
 
     /** @param  list<stdClass>  $documents */
@@ -221,7 +314,10 @@ final class WorkedFormsTest extends TestCase
     {
         $document = json_decode((string) json_encode([
             'format' => 'chartula.building', 'version' => 1, 'name' => 'Worked', 'scale' => '1:1',
-            'methods' => ['wall' => [['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']], 'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']]],
+            'methods' => [
+                'wall' => [['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']],
+                'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']],
+            ],
             'blocks' => array_map(static fn (array $b): array => $b + ['id' => 'main', 'eaves' => '40mm'], $blocks),
         ]));
         self::assertInstanceOf(stdClass::class, $document);
@@ -245,7 +341,13 @@ final class WorkedFormsTest extends TestCase
 
     private static function area(Form $form): float
     {
-        return array_sum(array_map(static fn (Facet $f): float => array_sum(array_map(static fn (Patch $p): float => $p->area(), $f->patches)) / $f->pitch->cos(), $form->facets));
+        return array_sum(
+            array_map(
+                static fn (Facet $f): float =>
+                    array_sum(array_map(static fn (Patch $p): float => $p->area(), $f->patches)) / $f->pitch->cos(),
+                $form->facets,
+            ),
+        );
     }
 
     /** @return list<array{Facet, Line}> */
@@ -273,6 +375,16 @@ final class WorkedFormsTest extends TestCase
 
     private static function longest(Form $form, string $kind): float
     {
-        return max(0.0, ...array_map(self::length(...), array_filter(self::lines($form), static fn (array $l): bool => str_starts_with($l[1]->label, $kind) && abs($l[0]->heightAt($l[1]->from) - $l[0]->heightAt($l[1]->to)) > 1.0)));
+        return max(
+            0.0,
+            ...array_map(
+                self::length(...),
+                array_filter(
+                    self::lines($form),
+                    static fn (array $l): bool =>
+                        str_starts_with($l[1]->label, $kind) && abs($l[0]->heightAt($l[1]->from) - $l[0]->heightAt($l[1]->to)) > 1.0,
+                ),
+            ),
+        );
     }
 }

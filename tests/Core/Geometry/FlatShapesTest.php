@@ -41,7 +41,11 @@ final class FlatShapesTest extends TestCase
         // Two 10 × 10 squares, one turned by 45 degrees about the shared centre: the octagon 200·(√2 − 1).
         $r = 5.0 * sqrt(2.0);
         $turned = new Ring([new Vec2(0.0, -$r), new Vec2($r, 0.0), new Vec2(0.0, $r), new Vec2(-$r, 0.0)]);
-        self::assertEqualsWithDelta(200.0 * (sqrt(2.0) - 1.0), Clip::sharedArea(new Region(Ring::rectangle(-5.0, -5.0, 5.0, 5.0)), new Region($turned)), 1e-9);
+        self::assertEqualsWithDelta(
+            200.0 * (sqrt(2.0) - 1.0),
+            Clip::sharedArea(new Region(Ring::rectangle(-5.0, -5.0, 5.0, 5.0)), new Region($turned)),
+            1e-9,
+        );
     }
 
     public function testSharedAreaWhereEdgesRunAlongEachOther(): void
@@ -51,7 +55,11 @@ final class FlatShapesTest extends TestCase
         self::assertEqualsWithDelta(500.0, Clip::sharedArea($plate, $plate), 1e-6);
         $reversed = new Region(new Ring(array_reverse($plate->outline->points)), [new Ring(array_reverse($plate->holes[0]->points))]);
         self::assertEqualsWithDelta(500.0, Clip::sharedArea($plate, $reversed), 1e-6);
-        self::assertEqualsWithDelta(20.0 * 20.0 - 5.0 * 10.0, Clip::sharedArea($plate, new Region(Ring::rectangle(12.0, 3.0, 40.0, 23.0))), 1e-6);
+        self::assertEqualsWithDelta(
+            20.0 * 20.0 - 5.0 * 10.0,
+            Clip::sharedArea($plate, new Region(Ring::rectangle(12.0, 3.0, 40.0, 23.0))),
+            1e-6,
+        );
         self::assertEqualsWithDelta(0.0, Clip::sharedArea($plate, new Region(Ring::rectangle(32.0, 3.0, 40.0, 23.0))), 1e-6);
         self::assertEqualsWithDelta(0.0, Clip::sharedArea($plate, new Region(Ring::rectangle(7.0, 8.0, 17.0, 18.0))), 1e-6);
         self::assertEqualsWithDelta(0.0, Clip::sharedArea($plate, new Region(Ring::rectangle(50.0, 50.0, 60.0, 60.0))), 1e-6);
@@ -66,7 +74,8 @@ final class FlatShapesTest extends TestCase
         $inside = 0;
         for ($k = 0; $k < 400; $k++) {
             $point = new Vec2(fmod($k * 7.31, 36.0), fmod($k * 3.77, 31.0));
-            $contains = $region->outline->contains($point) && array_filter($region->holes, static fn (Ring $h): bool => $h->contains($point)) === [];
+            $contains = $region->outline->contains($point)
+                && array_filter($region->holes, static fn (Ring $h): bool => $h->contains($point)) === [];
             self::assertSame($contains, $region->index()->contains($point), "$point->x, $point->y");
             $off = min(array_map(static fn (Ring $r): float => $r->distanceTo($point), $region->rings()));
             self::assertSame($off <= 1.5, $region->index()->nearest($point, 1.5) <= 1.5);
@@ -111,7 +120,11 @@ final class FlatShapesTest extends TestCase
         $x = new Vec3(1.0, 0.0, 0.0);
         // A card 5 thick lies below z = 0 over y from 0 to 20; another, 1 thick, stands with its back at y = $in.
         $flat = Convex::slab(Ring::rectangle(0.0, 0.0, 30.0, 20.0), new Frame(new Vec3(0.0, 0.0, 0.0), $x, new Vec3(0.0, 1.0, 0.0)), 5.0);
-        $upright = Convex::slab(Ring::rectangle(4.0, -40.0, 9.0, 40.0), new Frame(new Vec3(0.0, $in - 1.0, 0.0), $x, new Vec3(0.0, 0.0, 1.0)), 1.0);
+        $upright = Convex::slab(
+            Ring::rectangle(4.0, -40.0, 9.0, 40.0),
+            new Frame(new Vec3(0.0, $in - 1.0, 0.0), $x, new Vec3(0.0, 0.0, 1.0)),
+            1.0,
+        );
         self::assertEqualsWithDelta($depth, $flat->depthIn($upright, -INF), 1e-9);
     }
 
@@ -121,7 +134,10 @@ final class FlatShapesTest extends TestCase
     #[TestWith([4])]
     public function testASideThatVanishesTakesNoOtherSName(int $first): void
     {
-        $patch = new Patch(new Ring([new Vec2(0.0, 0.0), new Vec2(20.0, 0.0), new Vec2(20.0, 9.0), new Vec2(19.0, 10.0), new Vec2(0.0, 10.0)]), ['foot', 'right', 'cut', 'top', 'left']);
+        $patch = new Patch(
+            new Ring([new Vec2(0.0, 0.0), new Vec2(20.0, 0.0), new Vec2(20.0, 9.0), new Vec2(19.0, 10.0), new Vec2(0.0, 10.0)]),
+            ['foot', 'right', 'cut', 'top', 'left'],
+        );
         $moved = Offset::patch($patch->turned($first), static fn (string $label): float => $label === 'cut' ? 0.0 : -1.0);
         self::assertNotNull($moved);
         $sides = array_map(static fn (Line $l): string => sprintf('%s %.0f %.0f', $l->label, $l->from->x, $l->from->y), $moved->lines());

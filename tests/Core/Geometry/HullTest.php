@@ -17,7 +17,10 @@ final class HullTest extends TestCase
     public function testIsGoneRoundWithoutWhatLiesInsideOrOnASide(): void
     {
         $hull = Hull::around([new Vec2(0, 0), new Vec2(5, 5), new Vec2(10, 0), new Vec2(5, 0), new Vec2(10, 10), new Vec2(0, 10)]);
-        self::assertSame([[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [0.0, 10.0]], array_map(static fn (Vec2 $p): array => $p->toArray(), $hull->points));
+        self::assertSame(
+            [[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [0.0, 10.0]],
+            array_map(static fn (Vec2 $p): array => $p->toArray(), $hull->points),
+        );
     }
 
     /** @param  list<array{float, float}>  $other */
@@ -53,7 +56,9 @@ final class HullTest extends TestCase
         $float = static fn (float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1e6;
         $apart = 0;
         for ($i = 0; $i < 120; $i++) {
-            $make = static fn (float $x): Hull => Hull::around(array_map(static fn (): Vec2 => new Vec2($x + $float(0.0, 10.0), $float(0.0, 10.0)), range(1, $random->getInt(3, 7))));
+            $make = static fn (float $x): Hull => Hull::around(
+                array_map(static fn (): Vec2 => new Vec2($x + $float(0.0, 10.0), $float(0.0, 10.0)), range(1, $random->getInt(3, 7))),
+            );
             [$a, $b] = [$make(0.0), $make($float(0.0, 12.0))];
             $least = INF;
             foreach (self::dots($a) as $p) {
@@ -68,7 +73,25 @@ final class HullTest extends TestCase
                 self::assertLessThanOrEqual($least + 1e-9, $distance, "pair $i");
             } else {
                 // Moved out by as much as they share they touch, in some direction.
-                self::assertEqualsWithDelta(0.0, max(array_map(static fn (int $deg): float => $a->distanceTo(Hull::around(array_map(static fn (Vec2 $p): Vec2 => $p->plus((new Vec2(cos(deg2rad($deg / 4)), sin(deg2rad($deg / 4))))->times(-$distance)), $b->points))), range(0, 1439))), 0.01, "pair $i");
+                self::assertEqualsWithDelta(
+                    0.0,
+                    max(
+                        array_map(
+                            static fn (int $deg): float => $a->distanceTo(
+                                Hull::around(
+                                    array_map(
+                                        static fn (Vec2 $p): Vec2 =>
+                                            $p->plus((new Vec2(cos(deg2rad($deg / 4)), sin(deg2rad($deg / 4))))->times(-$distance)),
+                                        $b->points,
+                                    ),
+                                ),
+                            ),
+                            range(0, 1439),
+                        ),
+                    ),
+                    0.01,
+                    "pair $i",
+                );
             }
         }
         self::assertGreaterThan(30, $apart);

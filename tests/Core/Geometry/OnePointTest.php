@@ -25,7 +25,11 @@ final class OnePointTest extends TestCase
     {
         $p = self::mouth();
         self::assertEqualsWithDelta([375.0, 0.8667], [$p->vanishing(), $p->backScale()], 0.0001);
-        self::assertEqualsWithDelta([0.0, 9.375, 18.293, 26.786, 34.884, 42.614, 50.0], array_map($p->trueDepth(...), [0.0, 25.0, 50.0, 75.0, 100.0, 125.0, 150.0]), 0.0005);
+        self::assertEqualsWithDelta(
+            [0.0, 9.375, 18.293, 26.786, 34.884, 42.614, 50.0],
+            array_map($p->trueDepth(...), [0.0, 25.0, 50.0, 75.0, 100.0, 125.0, 150.0]),
+            0.0005,
+        );
         self::assertEqualsWithDelta([103.8, 242.3], [$p->apparentFrom(300.0), $p->apparentFrom(1200.0)], 0.05);
         self::assertEqualsWithDelta([46.7, 1.87], [self::mouth(350.0)->rise(0.0), $p->rise(0.0)], 0.05);
         self::assertEqualsWithDelta(87.9, 76.2 / $p->backScale(), 0.05);
@@ -57,7 +61,11 @@ final class OnePointTest extends TestCase
     public function testStraightLinesStayStraight(): void
     {
         $p = self::mouth(90.0);
-        foreach ([[[-40.0, 0.0, 5.0], [70.0, 120.0, 60.0]], [[3.0, 20.0, 0.0], [3.0, 140.0, 0.0]], [[-5.0, -20.0, 10.0], [12.0, 300.0, -4.0]]] as [$one, $other]) {
+        foreach ([
+            [[-40.0, 0.0, 5.0], [70.0, 120.0, 60.0]],
+            [[3.0, 20.0, 0.0], [3.0, 140.0, 0.0]],
+            [[-5.0, -20.0, 10.0], [12.0, 300.0, -4.0]],
+        ] as [$one, $other]) {
             [$a, $b] = [new Vec3(...$one), new Vec3(...$other)];
             [$from, $to, $middle] = [$p->at($a), $p->at($b), $p->at($a->plus($b)->times(0.5))];
             $way = $to->minus($from);
@@ -81,7 +89,11 @@ final class OnePointTest extends TestCase
             $on = $a->plus($along->times($s));
             $stands = $p->at(new Vec3($on->x, $on->y, $base + $z));
             $flat = $map->at(new Vec2($s, $z));
-            self::assertEqualsWithDelta([$start->distanceTo(new Vec2($stands->x, $stands->y)), $stands->z - $base], [$flat->x, $flat->y], 1e-9);
+            self::assertEqualsWithDelta(
+                [$start->distanceTo(new Vec2($stands->x, $stands->y)), $stands->z - $base],
+                [$flat->x, $flat->y],
+                1e-9,
+            );
             $back = $map->inverse()->at($flat);
             self::assertEqualsWithDelta([$s, $z], [$back->x, $back->y], 1e-9);
         }
@@ -102,10 +114,21 @@ final class OnePointTest extends TestCase
         $moved = $map->between(new Vec2(7.0, 2.0), new Vec2(-3.0, 5.0));
         foreach ([[0.0, 0.0], [12.0, 9.0], [40.0, -6.0]] as [$x, $y]) {
             $there = $map->at(new Vec2($x + 7.0, $y + 2.0));
-            self::assertEqualsWithDelta([$there->x + 3.0, $there->y - 5.0], [$moved->at(new Vec2($x, $y))->x, $moved->at(new Vec2($x, $y))->y], 1e-9);
+            self::assertEqualsWithDelta(
+                [$there->x + 3.0, $there->y - 5.0],
+                [$moved->at(new Vec2($x, $y))->x, $moved->at(new Vec2($x, $y))->y],
+                1e-9,
+            );
         }
-        self::assertSame([[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]], (new Homography([[2.0, 0.0, 0.0], [0.0, 2.0, 0.0], [0.0, 0.0, 2.0]]))->toArray());
-        self::assertEqualsWithDelta(25.0, (new Homography([[2.5, 0.0, 1.0], [0.0, 2.5, 0.0], [0.0, 0.0, 1.0]]))->ring(Ring::rectangle(0.0, 0.0, 2.0, 2.0))->area(), 1e-9);
+        self::assertSame(
+            [[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]],
+            (new Homography([[2.0, 0.0, 0.0], [0.0, 2.0, 0.0], [0.0, 0.0, 2.0]]))->toArray(),
+        );
+        self::assertEqualsWithDelta(
+            25.0,
+            (new Homography([[2.5, 0.0, 1.0], [0.0, 2.5, 0.0], [0.0, 0.0, 1.0]]))->ring(Ring::rectangle(0.0, 0.0, 2.0, 2.0))->area(),
+            1e-9,
+        );
     }
 
     /**

@@ -26,7 +26,9 @@ final class BevelsTest extends TestCase
         self::assertEqualsWithDelta(100.0, $front->width(), 0.0005);
         self::assertEqualsWithDelta(98.0, $front->outline->face('inside')->bounds()->width(), 0.0005, 'a thickness less at each end');
         self::assertSame([[45.0, 'outside'], [45.0, 'outside']], self::bevels($front));
-        $mitres = array_values(array_filter($derivation->kit->joints, static fn ($j): bool => $j->kind === 'mitre' && $j->a->part === 'main.front.core'));
+        $mitres = array_values(
+            array_filter($derivation->kit->joints, static fn ($j): bool => $j->kind === 'mitre' && $j->a->part === 'main.front.core'),
+        );
         self::assertCount(1, $mitres, 'each corner is one joint, told of the wall on its left');
         self::assertSame('strip', $mitres[0]->touch);
         self::assertEqualsWithDelta(40.0, $mitres[0]->contact_mm, 0.0005);
@@ -36,7 +38,11 @@ final class BevelsTest extends TestCase
     #[DataProvider('provideCorners')]
     public function testCornersAtOtherAngles(string $polygon, string $edge, float $inside, array $bevels): void
     {
-        $document = BuildingGenerator::with(self::mitred(Kits::box('100mm', '60mm', '40mm', 45)), 'blocks.0.footprint', json_decode($polygon));
+        $document = BuildingGenerator::with(
+            self::mitred(Kits::box('100mm', '60mm', '40mm', 45)),
+            'blocks.0.footprint',
+            json_decode($polygon),
+        );
         $derivation = Kits::of(BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'flat']));
         self::assertSame([], $derivation->dryFit->toArray()['findings']);
         $wall = $derivation->kit->part("main.$edge.core")->part;
@@ -69,7 +75,11 @@ final class BevelsTest extends TestCase
 
     public function testEveryMutantOfABevelledKitIsFound(): void
     {
-        $kit = Kits::serialised(Kits::of(BuildingGenerator::with(self::mitred(Kits::box('40mm', '30mm', '20mm', 35, '2mm', '1mm')), 'methods.panels', 'bevelled')));
+        $kit = Kits::serialised(
+            Kits::of(
+                BuildingGenerator::with(self::mitred(Kits::box('40mm', '30mm', '20mm', 35, '2mm', '1mm')), 'methods.panels', 'bevelled'),
+            ),
+        );
         $missed = [];
         foreach (KitMutants::of($kit, 3) as $what => $mutant) {
             if (\Chartula\Core\Kit\DryFit\DryFit::check($mutant)->goesTogether()) {
@@ -85,12 +95,22 @@ final class BevelsTest extends TestCase
         $document = BuildingGenerator::with(self::mitred(Kits::box('100mm', '60mm', '40mm', 45)), 'blocks.0.footprint', json_decode($l));
         $derivation = Kits::of(BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'flat']));
         $wall = $derivation->kit->part('main.edge-2.core')->part;
-        self::assertEqualsWithDelta(61.0, $wall->blank()->outline->bounds()->width(), 0.0005, '60, and a thickness past the inner corner on the inside');
+        self::assertEqualsWithDelta(
+            61.0,
+            $wall->blank()->outline->bounds()->width(),
+            0.0005,
+            '60, and a thickness past the inner corner on the inside',
+        );
         foreach ($derivation->plan->sheets as $sheet) {
             foreach ($sheet->parts as $placed) {
                 foreach ($placed->part->part->blank()->outline->points as $point) {
                     $at = $placed->toSheet($point);
-                    self::assertTrue($at->x >= $placed->x - 0.001 && $at->x <= $placed->x + $placed->width() + 0.001 && $at->y >= $placed->y - 0.001 && $at->y <= $placed->y + $placed->height() + 0.001);
+                    self::assertTrue(
+                        $at->x >= $placed->x - 0.001
+                            && $at->x <= $placed->x + $placed->width() + 0.001
+                            && $at->y >= $placed->y - 0.001
+                            && $at->y <= $placed->y + $placed->height() + 0.001,
+                    );
                 }
             }
         }
@@ -98,7 +118,11 @@ final class BevelsTest extends TestCase
 
     public function testAMitreWantsTheSameLayersOnBothSides(): void
     {
-        $document = BuildingGenerator::with(self::mitred(Kits::box('100mm', '60mm', '40mm', 45)), 'methods.stacks', (object) ['thin' => [(object) ['id' => 'core', 'stock' => 'card-0.5', 'role' => 'core']]]);
+        $document = BuildingGenerator::with(
+            self::mitred(Kits::box('100mm', '60mm', '40mm', 45)),
+            'methods.stacks',
+            (object) ['thin' => [(object) ['id' => 'core', 'stock' => 'card-0.5', 'role' => 'core']]],
+        );
         $document = BuildingGenerator::with($document, 'blocks.0.walls', [(object) ['edge' => 'right', 'stack' => 'thin']]);
         try {
             Kits::of($document);

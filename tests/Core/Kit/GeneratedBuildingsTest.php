@@ -43,7 +43,9 @@ final class GeneratedBuildingsTest extends TestCase
             try {
                 $derived = Kits::of($document);
             } catch (InvalidInput $e) {
-                return array_filter($e->problems, static fn (Problem $p): bool => $p->text() === '') === [] ? null : 'a fault without words';
+                return array_filter($e->problems, static fn (Problem $p): bool => $p->text() === '') === []
+                    ? null
+                    : 'a fault without words';
             }
             $kinds['made']++;
             $kinds['sides'] += $derived->building->methods->through === 'sides' ? 1 : 0;
@@ -140,7 +142,12 @@ final class GeneratedBuildingsTest extends TestCase
             foreach ($derived->kit->parts as $part) {
                 foreach ($part->part->workings as $of => $figure) {
                     self::assertEqualsWithDelta($figure->mm, Workings::evaluate($figure->workings($of)['steps']), 0.001);
-                    self::assertEqualsWithDelta($of === 'width' ? $part->part->width() : $part->part->height(), $figure->mm, 0.001, "seed $seed, {$part->part->id} $of");
+                    self::assertEqualsWithDelta(
+                        $of === 'width' ? $part->part->width() : $part->part->height(),
+                        $figure->mm,
+                        0.001,
+                        "seed $seed, {$part->part->id} $of",
+                    );
                 }
                 self::assertGreaterThan(0.0, $part->part->outline->ring->signedArea(), "{$part->part->id} runs clockwise");
             }
@@ -169,14 +176,21 @@ final class GeneratedBuildingsTest extends TestCase
 
     private static function area(Derivation $derived): float
     {
-        return array_sum(array_map(static fn (LabelledPart $p): float => $p->part->region()->area() * $p->part->qty(), $derived->kit->parts));
+        return array_sum(
+            array_map(static fn (LabelledPart $p): float => $p->part->region()->area() * $p->part->qty(), $derived->kit->parts),
+        );
     }
 
     /** The same building seen in a mirror: openings counted from the other end, left and right exchanged. */
     private static function mirrored(stdClass $document): stdClass
     {
         $block = $document->blocks[0]; // @phpstan-ignore offsetAccess.nonOffsetAccessible (the generator's own document)
-        assert($block instanceof stdClass && is_array($block->walls) && $block->footprint instanceof stdClass && is_array($block->footprint->rect));
+        assert(
+            $block instanceof stdClass
+                && is_array($block->walls)
+                && $block->footprint instanceof stdClass
+                && is_array($block->footprint->rect),
+        );
         foreach ($block->walls as $wall) {
             assert($wall instanceof stdClass && is_int($wall->edge) && is_array($wall->openings) && $document->styles instanceof stdClass);
             $length = $block->footprint->rect[$wall->edge % 2];

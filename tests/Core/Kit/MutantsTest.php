@@ -28,7 +28,10 @@ final class MutantsTest extends TestCase
         self::assertSame([], DryFit::check($kit, $recall)->toArray()['findings'], 'the kit itself is sound');
         $missed = [];
         $made = 0;
-        foreach (Sample::oneIn(count((array) $kit['parts']) > 60 ? 4 : 1, KitMutants::of($kit, is_int($which) ? $which : Sample::seed())) as $what => $mutant) {
+        foreach (Sample::oneIn(
+            count((array) $kit['parts']) > 60 ? 4 : 1,
+            KitMutants::of($kit, is_int($which) ? $which : Sample::seed()),
+        ) as $what => $mutant) {
             $made++;
             if (DryFit::check($mutant, new Recall($recall->answers()))->goesTogether()) {
                 $missed[] = $what;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Mockup;
 
 use Chartula\Core\Building\BuildingReader;
-use Chartula\Core\Building\JsonText;
 use Chartula\Core\Drawing\MockupDrawing;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
@@ -18,6 +17,7 @@ use Chartula\Core\Sheets\Page;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\BuildingGenerator;
 use Tests\Support\FormGenerator;
 use Tests\Support\Kits;
 use Tests\Support\Sample;
@@ -45,7 +45,12 @@ final class MockupTest extends TestCase
                 $wanted += $patch->region()->outline->area() / $facet->pitch->cos();
             }
         }
-        $found = array_sum(array_map(static fn (Net $n): float => array_sum(array_map(static fn (array $f): float => $f['ring']->area(), $n->faces)), $mockup->nets));
+        $found = array_sum(
+            array_map(
+                static fn (Net $n): float => array_sum(array_map(static fn (array $f): float => $f['ring']->area(), $n->faces)),
+                $mockup->nets,
+            ),
+        );
         self::assertEqualsWithDelta($wanted * ($percent / 100.0) ** 2, $found, 0.01);
         foreach ($mockup->nets as $net) {
             self::assertSame(count($net->faces) - 1, count($net->folds), 'a net hangs together by one fold fewer than it has faces');
@@ -65,7 +70,13 @@ final class MockupTest extends TestCase
     {
         $mockup = self::of('creamery', 50);
         $tabs = array_merge(...array_map(static fn (Net $n): array => array_column($n->tabs, 'name'), $mockup->nets));
-        $mates = array_merge(...array_map(static fn (Net $n): array => array_map(static fn (string $m): string => str_replace(', tape', '', $m), array_column($n->mates, 'name')), $mockup->nets));
+        $mates = array_merge(
+            ...array_map(
+                static fn (Net $n): array =>
+                    array_map(static fn (string $m): string => str_replace(', tape', '', $m), array_column($n->mates, 'name')),
+                $mockup->nets,
+            ),
+        );
         $numbers = array_values(array_filter($tabs, static fn (string $name): bool => $name !== 'roof'));
         self::assertNotEmpty($numbers);
         self::assertSame(count($numbers), count(array_unique($numbers)), 'each is named once');
@@ -81,8 +92,9 @@ final class MockupTest extends TestCase
             self::assertSame('away', $fold['fold']);
             self::assertEqualsWithDelta(90.0, $fold['degrees'], 1e-6);
         }
-        $l = JsonText::decode((string) json_encode(json_decode('{"format":"chartula.building","version":1,"name":"L","scale":"1:1","methods":{"wall":[{"id":"core","stock":"greyboard-1","role":"core"}],"roof":[{"id":"carrier","stock":"greyboard-1","role":"core"}]},
-            "blocks":[{"id":"main","footprint":{"polygon":[["0mm","0mm"],["60mm","0mm"],["60mm","30mm"],["30mm","30mm"],["30mm","60mm"],["0mm","60mm"]]},"eaves":"30mm","roof":{"kind":"hip","pitch":40}}]}')));
+        $ring = [['0mm', '0mm'], ['60mm', '0mm'], ['60mm', '30mm'], ['30mm', '30mm'], ['30mm', '60mm'], ['0mm', '60mm']];
+        $l = BuildingGenerator::with(Kits::box('60mm', '60mm', '30mm', 40.0), 'blocks.0.footprint', (object) ['polygon' => $ring]);
+        $l = BuildingGenerator::with($l, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
         $mockup = Mockup::of(Kit::derive(BuildingReader::fromDocument($l))->form, 50, 180.0, 240.0);
         $walls = array_column($mockup->nets[0]->folds, 'fold');
         self::assertSame(1, count(array_keys($walls, 'toward', true)), 'one inner corner');

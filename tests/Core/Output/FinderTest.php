@@ -72,10 +72,15 @@ final class FinderTest extends TestCase
     public function testKnowsOnlyLengthsAndProjectsWithoutABuilding(): void
     {
         self::assertSame([], Finder::find('W2', Scale::of(76.2), Gauge::imperial(), true, null)['results']);
-        self::assertSame('projects', Finder::find('projects', Scale::of(76.2), Gauge::imperial(), true, null)['results'][0]['to']['id'] ?? '');
+        self::assertSame(
+            'projects',
+            Finder::find('projects', Scale::of(76.2), Gauge::imperial(), true, null)['results'][0]['to']['id'] ?? '',
+        );
     }
 
-    /** @return array{results: list<array{kind: string, text: string, copy?: string, to?: array{what: string, id: string}}>, help: ?string} */
+    /**
+     * @return array{results: list<array{kind: string, text: string, copy?: string, to?: array{what: string, id: string}}>, help: ?string}
+     */
     private static function find(string $text): array
     {
         return Finder::find($text, Scale::of(76.2), Gauge::imperial(), true, Kits::example('weigh-office')->serialised());

@@ -24,7 +24,10 @@ final class GoldenTest extends TestCase
                     $new = sys_get_temp_dir()."/$name";
                     file_put_contents($new, $contents);
                     $at = strspn($golden ^ $contents, "\0");
-                    self::fail(basename($case->folder)."/$name differs from byte $at on (“".substr($contents, max(0, $at - 20), 60)."”); the new file is $new");
+                    self::fail(
+                        basename($case->folder)."/$name differs from byte $at on (“".substr($contents, max(0, $at - 20), 60)
+                            ."”); the new file is $new",
+                    );
                 }
             }
         }
@@ -61,7 +64,10 @@ final class GoldenTest extends TestCase
         [$x0, , $y0, , $xs, $ys] = $door[0];
         $along = array_map(static fn (float $x): float => round($x - $x0, 3), $xs);
         $up = array_map(static fn (float $y): float => round($y - $y0, 3), $ys);
-        self::assertTrue(in_array(9.9, $along, true) || in_array(9.9, $up, true) || in_array(20.1, $along, true) || in_array(20.1, $up, true), 'the door begins at 10 − 0.1');
+        self::assertTrue(
+            in_array(9.9, $along, true) || in_array(9.9, $up, true) || in_array(20.1, $along, true) || in_array(20.1, $up, true),
+            'the door begins at 10 − 0.1',
+        );
     }
 
     /**

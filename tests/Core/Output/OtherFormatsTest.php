@@ -38,7 +38,8 @@ final class OtherFormatsTest extends TestCase
         $found = self::python(<<<'PY'
             import ezdxf, json, sys
             d = ezdxf.readfile(sys.argv[1])
-            rows = [[e.dxf.layer, e.is_closed, [[round(v.dxf.location.x, 4), round(v.dxf.location.y, 4)] for v in e.vertices]] for e in d.modelspace().query('POLYLINE')]
+            place = lambda v: [round(v.dxf.location.x, 4), round(v.dxf.location.y, 4)]
+            rows = [[e.dxf.layer, e.is_closed, [place(v) for v in e.vertices]] for e in d.modelspace().query('POLYLINE')]
             print(json.dumps({'units': d.units, 'errors': len(d.audit().errors), 'rows': rows}))
             PY, DxfWriter::write([$drawing, $paper]));
         self::assertSame([4, 0], [$found['units'], $found['errors']], 'millimetres, and nothing to complain of');
@@ -60,7 +61,8 @@ final class OtherFormatsTest extends TestCase
             import ezdxf, json, sys
             from ezdxf.lldxf.encoding import decode_dxf_unicode
             d = ezdxf.readfile(sys.argv[1])
-            print(json.dumps({'types': [e.dxftype() for e in d.modelspace()], 'text': decode_dxf_unicode(d.modelspace().query('TEXT')[0].dxf.text), 'errors': len(d.audit().errors)}))
+            text = decode_dxf_unicode(d.modelspace().query('TEXT')[0].dxf.text)
+            print(json.dumps({'types': [e.dxftype() for e in d.modelspace()], 'text': text, 'errors': len(d.audit().errors)}))
             PY, DxfWriter::write([$drawing]));
         self::assertSame([['POLYLINE', 'TEXT'], 0], [$found['types'], $found['errors']]);
         self::assertSame('=1+1 0 LINE % %c ; "x" é \\P <b>', $found['text']);
@@ -70,11 +72,17 @@ final class OtherFormatsTest extends TestCase
     {
         $derived = Kits::example('weigh-office');
         $csv = CsvWriter::write($derived->kit->parts, $derived->plan);
-        $rows = self::python('import csv, json, sys; print(json.dumps({"rows": list(csv.reader(open(sys.argv[1], newline="", encoding="utf-8")))}))', $csv)['rows'];
+        $rows = self::python(
+            'import csv, json, sys; print(json.dumps({"rows": list(csv.reader(open(sys.argv[1], newline="", encoding="utf-8")))}))',
+            $csv,
+        )['rows'];
         self::assertIsArray($rows);
         self::assertCount(23, $rows, 'a heading and 22 shapes');
         // The front core: 18 ft by 9 ft 6 in at 1:76.2, a board of 1.05 with its label of 0.12 on sheet 2.
-        self::assertContains(['W2', 'main.front.core', 'Front wall, core', 'shell', 'greyboard-1', '1.17', '1', '72.00', '38.00'], array_map(static fn (mixed $r): array => is_array($r) ? array_slice($r, 0, 9) : [], $rows));
+        self::assertContains(
+            ['W2', 'main.front.core', 'Front wall, core', 'shell', 'greyboard-1', '1.17', '1', '72.00', '38.00'],
+            array_map(static fn (mixed $r): array => is_array($r) ? array_slice($r, 0, 9) : [], $rows),
+        );
         self::assertStringEndsWith("\r\n", $csv);
     }
 
@@ -98,7 +106,12 @@ final class OtherFormatsTest extends TestCase
         self::assertEqualsWithDelta(72.0 * 38.0 * 1.17, $volumes['main.back.core_1'], 0.5);
         foreach ($derived->kit->parts as $labelled) {
             $part = $labelled->part;
-            self::assertEqualsWithDelta($part->region()->area() * $part->thickness, $volumes[$part->id.'_1'], 0.02 * $part->thickness + 0.001 * $part->region()->area(), $part->id);
+            self::assertEqualsWithDelta(
+                $part->region()->area() * $part->thickness,
+                $volumes[$part->id.'_1'],
+                0.02 * $part->thickness + 0.001 * $part->region()->area(),
+                $part->id,
+            );
         }
     }
 
@@ -147,7 +160,11 @@ final class OtherFormatsTest extends TestCase
                 $face = array_map(static fn (string $i): array => $corners[(int) $i - 1], array_slice($words, 1));
                 for ($k = 1, $n = count($face); $k < $n - 1; $k++) {
                     [$a, $b, $c] = [$face[0], $face[$k], $face[$k + 1]];
-                    $volumes[$name] += ($a[0] * ($b[1] * $c[2] - $b[2] * $c[1]) - $a[1] * ($b[0] * $c[2] - $b[2] * $c[0]) + $a[2] * ($b[0] * $c[1] - $b[1] * $c[0])) / 6.0;
+                    $volumes[$name] += (
+                        $a[0] * ($b[1] * $c[2] - $b[2] * $c[1]) - $a[1] * ($b[0] * $c[2] - $b[2] * $c[0])
+                            + $a[2] * ($b[0] * $c[1] - $b[1] * $c[0])
+                    )
+                        / 6.0;
                 }
             }
         }

@@ -39,8 +39,16 @@ final class PrintedSizeTest extends TestCase
         // Across the part a quarter up, clear of its label; along it a quarter in.
         $y = self::at(297.0, $placed->y + $h / 4.0, $fy);
         $x = self::at(210.0, $placed->x + $w / 4.0, $fx);
-        self::assertEqualsWithDelta($w * $fx, self::span($page->row(297.0 - $y), self::at(210.0, $placed->x, $fx), self::at(210.0, $placed->x + $w, $fx)), 0.1);
-        self::assertEqualsWithDelta($h * $fy, self::span($page->column($x), 297.0 - self::at(297.0, $placed->y + $h, $fy), 297.0 - self::at(297.0, $placed->y, $fy)), 0.1);
+        self::assertEqualsWithDelta(
+            $w * $fx,
+            self::span($page->row(297.0 - $y), self::at(210.0, $placed->x, $fx), self::at(210.0, $placed->x + $w, $fx)),
+            0.1,
+        );
+        self::assertEqualsWithDelta(
+            $h * $fy,
+            self::span($page->column($x), 297.0 - self::at(297.0, $placed->y + $h, $fy), 297.0 - self::at(297.0, $placed->y, $fy)),
+            0.1,
+        );
         // The rule across: its line runs at margin + 4.
         $rule = $page->row(297.0 - self::at(297.0, 12.0, $fy));
         self::assertEqualsWithDelta(100.0 * $fx, self::span($rule, self::at(210.0, 17.0, $fx), self::at(210.0, 117.0, $fx)), 0.1);
@@ -75,7 +83,9 @@ final class PrintedSizeTest extends TestCase
     {
         $file = tempnam(sys_get_temp_dir(), 'page');
         file_put_contents($file, $pdf);
-        $picture = (new Process(['pdftoppm', '-gray', '-f', '1', '-l', '1', '-r', (string) (self::DOTS * 25.4), $file]))->mustRun()->getOutput();
+        $picture = (
+            new Process(['pdftoppm', '-gray', '-f', '1', '-l', '1', '-r', (string) (self::DOTS * 25.4), $file])
+        )->mustRun()->getOutput();
         unlink($file);
 
         return new GreyPage($picture, self::DOTS);

@@ -46,7 +46,13 @@ final class RecallTest extends TestCase
 
     public function testQuestionsDifferWithAnythingTheyAreMadeOf(): void
     {
-        $questions = [Recall::question('a', 1, 2.0), Recall::question('b', 1, 2.0), Recall::question('a', 1, 2), Recall::question('a', 1, 2.0 + 1e-15), Recall::question('a', [1, 2.0])];
+        $questions = [
+            Recall::question('a', 1, 2.0),
+            Recall::question('b', 1, 2.0),
+            Recall::question('a', 1, 2),
+            Recall::question('a', 1, 2.0 + 1e-15),
+            Recall::question('a', [1, 2.0]),
+        ];
         self::assertCount(5, array_unique($questions));
         self::assertSame(Recall::question('a', 1, 2.0), Recall::question('a', 1, 2.0));
     }
@@ -67,7 +73,10 @@ final class RecallTest extends TestCase
             $before = unserialize(serialize($recall->answers()));
             $recall = new Recall($before);
             // Compared as text: the same, and far sooner than object by object.
-            self::assertTrue(self::derived($building, $text, new Recall) === self::derived($building, $text, $recall), 'after '.json_encode($edit));
+            self::assertTrue(
+                self::derived($building, $text, new Recall) === self::derived($building, $text, $recall),
+                'after '.json_encode($edit),
+            );
             $fresh[] = $recall->worked();
         }
         self::assertGreaterThan(0, $fresh[0]);
@@ -80,9 +89,9 @@ final class RecallTest extends TestCase
         try {
             $derived = Derivation::of($building, $text, $recall);
 
-            return $derived->json.serialize([$derived->dryFit, $derived->plan]);
+            return $derived->json.var_export([$derived->dryFit, $derived->plan], true);
         } catch (InvalidInput $faults) {
-            return serialize($faults->problems);
+            return var_export($faults->problems, true);
         }
     }
 
@@ -118,7 +127,10 @@ final class RecallTest extends TestCase
         $differ = [];
         $made = 0;
         foreach (KitMutants::of($kit, 5) as $what => $mutant) {
-            if ($made++ % $each === 0 && DryFit::check($mutant, new Recall($recall->answers()))->toArray() !== DryFit::check($mutant)->toArray()) {
+            if (
+                $made++ % $each === 0
+                && DryFit::check($mutant, new Recall($recall->answers()))->toArray() !== DryFit::check($mutant)->toArray()
+            ) {
                 $differ[] = $what;
             }
         }

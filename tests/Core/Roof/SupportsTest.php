@@ -33,7 +33,10 @@ final class SupportsTest extends TestCase
         $formers = self::parts($derivation, 'former');
         self::assertCount(2, $formers, '⌈170 / 60⌉ = 3 bays');
         foreach ($formers as $former) {
-            $seats = array_filter($derivation->kit->joints, static fn ($joint): bool => $joint->kind === 'seat' && $joint->a->part === $former->id);
+            $seats = array_filter(
+                $derivation->kit->joints,
+                static fn ($joint): bool => $joint->kind === 'seat' && $joint->a->part === $former->id,
+            );
             self::assertCount(2, $seats);
             foreach ($seats as $seat) {
                 self::assertEqualsWithDelta(28.4 * M_SQRT2, $seat->contact_mm, 0.0005);
@@ -55,7 +58,12 @@ final class SupportsTest extends TestCase
         $ridges = self::parts($derivation, 'ridge-board');
         self::assertCount(1, $ridges);
         self::assertEqualsWithDelta(36.8, $ridges[0]->width(), 0.0005, '40 − 2 × 1.6');
-        self::assertEqualsWithDelta(69.5, $ridges[0]->placements[0]->point(0.0, $ridges[0]->height())->z, 0.0005, 'half a thickness under the ridge at 45°');
+        self::assertEqualsWithDelta(
+            69.5,
+            $ridges[0]->placements[0]->point(0.0, $ridges[0]->height())->z,
+            0.0005,
+            'half a thickness under the ridge at 45°',
+        );
     }
 
     public function testNoneWhereNoneAreAskedFor(): void
@@ -68,7 +76,11 @@ final class SupportsTest extends TestCase
     {
         $document = json_decode(str_replace(
             ['"kind":"gable"', '"methods":{', '"stock":"greyboard-1","role":"core"}],"roof"'],
-            ['"kind":"'.$kind.'"', '"stock":{"board":{"kind":"board","thickness":"1.5mm","sheet":["210mm","297mm"]}},"methods":{"supports":"auto",', '"stock":"board","role":"core"}],"roof"'],
+            [
+                '"kind":"'.$kind.'"',
+                '"stock":{"board":{"kind":"board","thickness":"1.5mm","sheet":["210mm","297mm"]}},"methods":{"supports":"auto",',
+                '"stock":"board","role":"core"}],"roof"',
+            ],
             (string) json_encode(Kits::box($length.'mm', '60mm', '40mm', 45)),
         ));
         assert($document instanceof stdClass);
@@ -79,6 +91,11 @@ final class SupportsTest extends TestCase
     /** @return list<Part> */
     private static function parts(Derivation $derivation, string $kind): array
     {
-        return array_values(array_map(static fn ($p): Part => $p->part, array_filter($derivation->kit->parts, static fn ($p): bool => str_contains($p->part->id, ".$kind"))));
+        return array_values(
+            array_map(
+                static fn ($p): Part => $p->part,
+                array_filter($derivation->kit->parts, static fn ($p): bool => str_contains($p->part->id, ".$kind")),
+            ),
+        );
     }
 }

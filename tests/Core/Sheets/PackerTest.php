@@ -40,7 +40,10 @@ final class PackerTest extends TestCase
             self::assertCount(60, $packed);
             foreach ($packed as $i => $a) {
                 self::assertSame($boxes[$i], $a->box);
-                self::assertTrue($a->x >= 0.0 && $a->y >= 0.0 && $a->x + $a->width() <= 185.0 + 1e-6 && $a->y + $a->height() <= 250.0 + 1e-6, "seed $seed, {$a->box->key} leaves its sheet");
+                self::assertTrue(
+                    $a->x >= 0.0 && $a->y >= 0.0 && $a->x + $a->width() <= 185.0 + 1e-6 && $a->y + $a->height() <= 250.0 + 1e-6,
+                    "seed $seed, {$a->box->key} leaves its sheet",
+                );
                 self::assertTrue($a->box->mayTurn || ! $a->turned);
                 foreach (array_slice($packed, $i + 1) as $b) {
                     $apart = $a->bin !== $b->bin || $a->x + $a->width() + 2.0 <= $b->x + 1e-6 || $b->x + $b->width() + 2.0 <= $a->x + 1e-6

@@ -27,7 +27,12 @@ final class SheetPlanTest extends TestCase
             self::assertSame([$width, $height], [$sheet->page->width, $sheet->page->height]);
             foreach ($sheet->parts as $placed) {
                 self::assertSame($sheet->stock, $placed->part->part->stock);
-                self::assertTrue($placed->x >= 19.0 && $placed->y >= 19.0 && $placed->x + $placed->width() <= $width - 10.0 + 1e-6 && $placed->y + $placed->height() <= $height - 34.0 + 1e-6);
+                self::assertTrue(
+                    $placed->x >= 19.0
+                        && $placed->y >= 19.0
+                        && $placed->x + $placed->width() <= $width - 10.0 + 1e-6
+                        && $placed->y + $placed->height() <= $height - 34.0 + 1e-6,
+                );
                 $seen[] = $placed->part->part->id.'#'.$placed->copy;
             }
         }
@@ -49,7 +54,8 @@ final class SheetPlanTest extends TestCase
     public function testWhereAPointOfAPartLiesOnTheSheet(): void
     {
         $part = self::office([])->kit->part('main.front.core'); // 72 × 38
-        $at = static fn (bool $turned, bool $mirrored): array => (new PlacedPart($part, 0, 100.0, 50.0, $turned, $mirrored))->toSheet(new Vec2(10.0, 4.0))->toArray();
+        $at = static fn (bool $turned, bool $mirrored): array =>
+            (new PlacedPart($part, 0, 100.0, 50.0, $turned, $mirrored))->toSheet(new Vec2(10.0, 4.0))->toArray();
         self::assertSame([110.0, 54.0], $at(false, false));
         self::assertSame([162.0, 54.0], $at(false, true), '100 + 72 − 10');
         self::assertSame([134.0, 60.0], $at(true, false), 'a quarter to the left: 100 + 38 − 4, 50 + 10');

@@ -45,13 +45,21 @@ final class BondTest extends TestCase
         self::assertSame([0.0, 2.5], [$first[0]->y0, $first[0]->y1]);
         $beside = (new BrickLayout($art))->course(1);
         // Header, half brick, then the half brick of the return in the reveal; the same from the other jamb.
-        self::assertSame([[0.0, 4.25], [4.75, 9.0], [9.0, 13.5], [18.0, 22.25], [22.75, 27.0], [13.5, 18.0]], array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $beside));
-        self::assertCount(3 + 6 + 4 + 4, (new BrickLayout($art))->bricks(0.0, 12.0), 'courses 0 to 3, with courses 1 and 2 beside the window');
+        self::assertSame(
+            [[0.0, 4.25], [4.75, 9.0], [9.0, 13.5], [18.0, 22.25], [22.75, 27.0], [13.5, 18.0]],
+            array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $beside),
+        );
+        self::assertCount(
+            3 + 6 + 4 + 4,
+            (new BrickLayout($art))->bricks(0.0, 12.0),
+            'courses 0 to 3, with courses 1 and 2 beside the window',
+        );
     }
 
     public function testWallsThatMeetCarryOppositeCourses(): void
     {
-        $of = static fn (bool $swapped): array => (new BrickLayout(new BrickArt('english', 9.0, 3.0, 0.5, 0.0, $swapped, [0.0, 36.0], [], '#a65f4a', '#d5cbb9')))->course(0);
+        $of = static fn (bool $swapped): array =>
+            (new BrickLayout(new BrickArt('english', 9.0, 3.0, 0.5, 0.0, $swapped, [0.0, 36.0], [], '#a65f4a', '#d5cbb9')))->course(0);
         self::assertCount(4, $of(false));
         self::assertCount(9, $of(true));
     }

@@ -24,8 +24,13 @@ final class PaperTest extends TestCase
             self::assertEqualsWithDelta($width, $kit->part("main.$edge.paper")->part->width(), 1e-9, $edge);
         }
         // The lap's fold stands where the wall's outside ends, as high as the eaves.
-        $laps = array_values(array_filter($kit->part('main.left.paper')->part->scores, static fn (Score $s): bool => abs($s->from->y) < 1e-9));
-        self::assertSame([[1.8, 38.0], [49.8, 38.0]], array_map(static fn (Score $s): array => [round($s->to->x, 6), round($s->to->y, 6)], $laps));
+        $laps = array_values(
+            array_filter($kit->part('main.left.paper')->part->scores, static fn (Score $s): bool => abs($s->from->y) < 1e-9),
+        );
+        self::assertSame(
+            [[1.8, 38.0], [49.8, 38.0]],
+            array_map(static fn (Score $s): array => [round($s->to->x, 6), round($s->to->y, 6)], $laps),
+        );
     }
 
     public function testPaperIsWhereTheWallIsSeen(): void
@@ -59,7 +64,9 @@ final class PaperTest extends TestCase
         $form = self::firstOpening(Kits::example('weigh-office')->kit);
         $paper = new PaperOpening($form, true, 3.0);
         $radius = (6.0 ** 2 + (4.0 / 3.0) ** 2) / (2.0 * 4.0 / 3.0);
-        $head = array_values(array_filter($paper->scores(), static fn (Score $s): bool => min($s->from->y, $s->to->y) > $form->sill + 18.0));
+        $head = array_values(
+            array_filter($paper->scores(), static fn (Score $s): bool => min($s->from->y, $s->to->y) > $form->sill + 18.0),
+        );
         self::assertNotSame([], $head);
         foreach ($head as $score) {
             $width = $score->from->distanceTo($score->to);

@@ -44,12 +44,18 @@ final class SizesTest extends TestCase
     public function testWhatIsRightIsSaidToBe(): void
     {
         self::assertStringContainsString('2 mm, which is right', Sizes::nearest(152.4, Scale::of(76.2), [])['text']);
-        self::assertStringContainsString('Timber of 6 in, planed, measures 5.5 in: 1.833 mm', Sizes::nearest(152.4, Scale::of(76.2), [])['text']);
+        self::assertStringContainsString(
+            'Timber of 6 in, planed, measures 5.5 in: 1.833 mm',
+            Sizes::nearest(152.4, Scale::of(76.2), [])['text'],
+        );
     }
 
     public function testMeasuredStockCountsAndWhatIsFarOffIsSaid(): void
     {
-        $own = ['card' => new Stock('card', 'card', 0.45, [210.0, 297.0], null, true), 'usual' => new Stock('usual', 'card', 0.44, [210.0, 297.0], null, false)];
+        $own = [
+            'card' => new Stock('card', 'card', 0.45, [210.0, 297.0], null, true),
+            'usual' => new Stock('usual', 'card', 0.44, [210.0, 297.0], null, false),
+        ];
         $found = Sizes::nearest(0.44 * 76.2, Scale::of(76.2), $own);
         self::assertSame(['0.5 mm', '1/64 in', 'your card'], array_column($found['nearest'], 'name'));
         self::assertStringContainsString('All of them show', Sizes::nearest(5.0, Scale::of(76.2), [])['text']);

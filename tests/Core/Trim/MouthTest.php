@@ -20,8 +20,9 @@ use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
 
 /**
- * An archway of 30 × 28 in a wall of one board of 1 mm, 10 above the ground; 51 deep from the outside, to look 151; the eye 599 before the wall,
- * so 600 before its inside, 50 deep there and to look 150. Grown by the half millimetre that hides behind the wall it is 31 × 29.
+ * An archway of 30 × 28 in a wall of one board of 1 mm, 10 above the ground; 51 deep from the outside, to look 151; the
+ * eye 599 before the wall, so 600 before its inside, 50 deep there and to look 150. Grown by the half millimetre that
+ * hides behind the wall it is 31 × 29.
  */
 final class MouthTest extends TestCase
 {
@@ -29,16 +30,44 @@ final class MouthTest extends TestCase
     {
         $document = Kits::box('160mm', '100mm', '60mm', 40.0);
         $document = BuildingGenerator::with($document, 'methods.base', $base);
-        $document = BuildingGenerator::with($document, 'plot', (object) ['size' => ['200mm', '200mm'], 'at' => ['-20mm', '-20mm'], 'eye' => (object) ['distance' => '579mm', 'height' => '60mm', 'travel' => '40mm']]);
-        $document = BuildingGenerator::with($document, 'styles', json_decode('{"arch": {"kind": "open", "w": "30mm", "h": "28mm", "head": {"shape": "flat"}}, "door": {"kind": "door", "w": "20mm", "h": "28mm", "head": {"shape": "flat"}}}'));
+        $document = BuildingGenerator::with(
+            $document,
+            'plot',
+            (object) [
+                'size' => ['200mm', '200mm'],
+                'at' => ['-20mm', '-20mm'],
+                'eye' => (object) ['distance' => '579mm', 'height' => '60mm', 'travel' => '40mm'],
+            ],
+        );
+        $document = BuildingGenerator::with(
+            $document,
+            'styles',
+            json_decode(
+                '{"arch": {"kind": "open", "w": "30mm", "h": "28mm", "head": {"shape": "flat"}}, "door": {"kind": "door", "w": "20mm", "h": "28mm", "head": {"shape": "flat"}}}',
+            ),
+        );
 
-        return BuildingGenerator::with($document, 'blocks.0.walls', json_decode('[{"edge": "front", "finish": "brick-flemish", "openings": [{"id": "a1", "style": "arch", "from": "60mm", "sill": "'.$sill.'"}, {"id": "d1", "style": "door", "from": "10mm", "sill": "0mm"}]}, {"edge": "back", "openings": [{"id": "a2", "style": "arch", "from": "60mm", "sill": "10mm"}]}]'));
+        return BuildingGenerator::with(
+            $document,
+            'blocks.0.walls',
+            json_decode(
+                '[{"edge": "front", "finish": "brick-flemish", "openings": [{"id": "a1", "style": "arch", "from": "60mm", "sill": "'
+                    .$sill
+                    .'"}, {"id": "d1", "style": "door", "from": "10mm", "sill": "0mm"}]}, {"edge": "back", "openings": [{"id": "a2", "style": "arch", "from": "60mm", "sill": "10mm"}]}]',
+            ),
+        );
     }
 
     /** @param  array<string, string>  $mouth */
     private static function made(stdClass $document, array $mouth = []): Derivation
     {
-        return Kits::of(BuildingGenerator::with($document, 'perspective', (object) ['mouths' => [(object) ($mouth + ['opening' => 'main.front.a1', 'depth' => '51mm', 'apparent' => '151mm'])]]));
+        return Kits::of(
+            BuildingGenerator::with(
+                $document,
+                'perspective',
+                (object) ['mouths' => [(object) ($mouth + ['opening' => 'main.front.a1', 'depth' => '51mm', 'apparent' => '151mm'])]],
+            ),
+        );
     }
 
     private static function part(Derivation $derived, string $name): LabelledPart
@@ -69,7 +98,11 @@ final class MouthTest extends TestCase
         // The floor carries the sides on its ends: wider by their card, square to the wall.
         $floor = self::part($derived, 'floor')->part->outline->ring;
         self::assertEqualsWithDelta(31.0 + 2.0 / cos($lean), $floor->edgeLength(0), 1e-6);
-        self::assertEqualsWithDelta(31.0 * (1.0 - (50.0 - sin(atan(14.5 / 375.0))) / 375.0) + 2.0 / cos($lean), $floor->edgeLength(2), 1e-6);
+        self::assertEqualsWithDelta(
+            31.0 * (1.0 - (50.0 - sin(atan(14.5 / 375.0))) / 375.0) + 2.0 / cos($lean),
+            $floor->edgeLength(2),
+            1e-6,
+        );
         // And the end closes it all.
         $black = self::part($derived, 'end')->part;
         self::assertEqualsWithDelta(31.0 * $end + 2.0 / cos($lean) + 1.0, $black->width(), 1e-6);
@@ -100,16 +133,31 @@ final class MouthTest extends TestCase
         foreach (['left', 'right', 'floor', 'top', 'floor.paper'] as $name) {
             $part = self::part($derived, $name)->part;
             $frame = $part->placements[0];
-            self::assertEqualsWithDelta(str_ends_with($name, 'paper') ? -0.1 : 0.0, $frame->height($aim), 1e-6, "$name lies in a plane through it");
-            self::assertEqualsWithDelta([9.375, 18.293, 26.786, 34.884, 42.614], array_map(static fn (Mark $m): float => $frame->at($m->path[0])->y - 1.0, $part->marks), 0.01, $name);
+            self::assertEqualsWithDelta(
+                str_ends_with($name, 'paper') ? -0.1 : 0.0,
+                $frame->height($aim),
+                1e-6,
+                "$name lies in a plane through it",
+            );
+            self::assertEqualsWithDelta(
+                [9.375, 18.293, 26.786, 34.884, 42.614],
+                array_map(static fn (Mark $m): float => $frame->at($m->path[0])->y - 1.0, $part->marks),
+                0.01,
+                $name,
+            );
         }
-        self::assertSame(['26', '51', '76', '101', '126'], array_map(static fn (Mark $m): string => $m->text, self::part($derived, 'floor.paper')->part->marks));
+        self::assertSame(
+            ['26', '51', '76', '101', '126'],
+            array_map(static fn (Mark $m): string => $m->text, self::part($derived, 'floor.paper')->part->marks),
+        );
     }
 
     /** Bricks of 6 × 2 on the papers of its sides: beds run to the one point, and are 13/15 as far apart at its end. */
     public function testCoursesConverge(): void
     {
-        $derived = self::made(BuildingGenerator::with(self::document(), 'gauge', (object) ['brick' => '6mm', 'course' => '2mm', 'joint' => '0.25mm']));
+        $derived = self::made(
+            BuildingGenerator::with(self::document(), 'gauge', (object) ['brick' => '6mm', 'course' => '2mm', 'joint' => '0.25mm']),
+        );
         self::assertSame([], $derived->dryFit->toArray()['findings']);
         foreach (['left', 'right'] as $side) {
             $paper = self::part($derived, "$side.paper");
@@ -136,7 +184,13 @@ final class MouthTest extends TestCase
         }
         // A bare wall has none.
         $bare = self::made(BuildingGenerator::with(self::document(), 'blocks.0.walls.0.finish', 'bare'));
-        self::assertSame([], array_filter($bare->kit->parts, static fn (LabelledPart $p): bool => str_contains($p->part->id, 'mouth') && $p->part->group === 'skin'));
+        self::assertSame(
+            [],
+            array_filter(
+                $bare->kit->parts,
+                static fn (LabelledPart $p): bool => str_contains($p->part->id, 'mouth') && $p->part->group === 'skin',
+            ),
+        );
     }
 
     /** Before the ground it stands on the building's own floor, or on the baseboard. */
@@ -159,11 +213,20 @@ final class MouthTest extends TestCase
     public function testItsPiecesAreOnSheetsAndInTheCutList(): void
     {
         $derived = self::made(self::document());
-        $ids = array_merge(...array_map(static fn (Sheet $sheet): array => array_map(static fn ($placed): string => $placed->part->part->id, $sheet->parts), $derived->plan->sheets));
+        $ids = array_merge(
+            ...array_map(
+                static fn (Sheet $sheet): array => array_map(static fn ($placed): string => $placed->part->part->id, $sheet->parts),
+                $derived->plan->sheets,
+            ),
+        );
         foreach (['floor', 'left', 'right', 'top', 'end'] as $name) {
             self::assertContains("main.front.mouth.a1.$name", $ids);
             $part = self::part($derived, $name)->part;
-            self::assertEqualsWithDelta([$part->width(), $part->height()], [$part->workings['width']->mm, $part->workings['height']->mm], 1e-6);
+            self::assertEqualsWithDelta(
+                [$part->width(), $part->height()],
+                [$part->workings['width']->mm, $part->workings['height']->mm],
+                1e-6,
+            );
         }
     }
 
@@ -186,25 +249,56 @@ final class MouthTest extends TestCase
     /** @return iterable<string, array{0: array<string, string>, 1: string, 2?: string, 3?: mixed}> */
     public static function provideFaults(): iterable
     {
-        yield 'no such opening' => [['opening' => 'main.front.a7'], 'perspective.mouths.0.opening: there is no opening “main.front.a7” in a wall that is built; write block.edge.opening'];
-        yield 'a door in it' => [['opening' => 'main.front.d1'], 'perspective.mouths.0.opening: what stands in “main.front.d1” hides its inside; make its style “open”'];
-        yield 'looks away' => [['opening' => 'main.back.a2'], 'perspective.mouths.0.opening: the wall of “main.back.a2” looks away from the eye; nobody sees into it'];
-        yield 'no eye' => [[], 'perspective.mouths.0.opening: nobody says from where it is looked at; give plot.eye its distance and height', 'plot', (object) ['size' => ['200mm', '200mm']]];
-        yield 'no deeper' => [['apparent' => '40mm'], 'perspective.mouths.0.apparent: an apparent depth of 40 mm is no more than the true 51; make it more'];
-        yield 'too shallow' => [['depth' => '2mm'], 'perspective.mouths.0.depth: a depth of 2 mm leaves no room behind the front’s card; at least 3 mm are needed'];
-        yield 'through the back' => [['depth' => '110mm', 'apparent' => '300mm'], 'perspective.mouths.0.depth: at 110 mm the end of the inside stands outside Main; make it less deep'];
-        yield 'an axis over its head' => [['axis' => '40mm'], 'perspective.mouths.0.axis: the eye’s axis, 40 mm above the opening’s foot, must lie between its floor, -0.5 mm, and its head, 28 mm'];
+        yield 'no such opening' => [
+            ['opening' => 'main.front.a7'],
+            'perspective.mouths.0.opening: there is no opening “main.front.a7” in a wall that is built; write block.edge.opening',
+        ];
+        yield 'a door in it' => [
+            ['opening' => 'main.front.d1'],
+            'perspective.mouths.0.opening: what stands in “main.front.d1” hides its inside; make its style “open”',
+        ];
+        yield 'looks away' => [
+            ['opening' => 'main.back.a2'],
+            'perspective.mouths.0.opening: the wall of “main.back.a2” looks away from the eye; nobody sees into it',
+        ];
+        yield 'no eye' => [
+            [],
+            'perspective.mouths.0.opening: nobody says from where it is looked at; give plot.eye its distance and height',
+            'plot', (object) ['size' => ['200mm', '200mm']],
+        ];
+        yield 'no deeper' => [
+            ['apparent' => '40mm'],
+            'perspective.mouths.0.apparent: an apparent depth of 40 mm is no more than the true 51; make it more',
+        ];
+        yield 'too shallow' => [
+            ['depth' => '2mm'],
+            'perspective.mouths.0.depth: a depth of 2 mm leaves no room behind the front’s card; at least 3 mm are needed',
+        ];
+        yield 'through the back' => [
+            ['depth' => '110mm', 'apparent' => '300mm'],
+            'perspective.mouths.0.depth: at 110 mm the end of the inside stands outside Main; make it less deep',
+        ];
+        yield 'an axis over its head' => [
+            ['axis' => '40mm'],
+            'perspective.mouths.0.axis: the eye’s axis, 40 mm above the opening’s foot, must lie between its floor, -0.5 mm, and its head, 28 mm',
+        ];
         yield 'no depth' => [['depth' => ''], 'perspective.mouths.0.depth: “” is not a length; write for example 1.5mm'];
     }
 
     public function testARowOfArches(): void
     {
-        $document = BuildingGenerator::with(self::document(), 'blocks.0.walls.0.openings', json_decode('[{"id": "a1", "style": "arch", "from": "20mm", "sill": "10mm", "repeat": {"count": 2, "pitch": "60mm"}}]'));
+        $document = BuildingGenerator::with(
+            self::document(),
+            'blocks.0.walls.0.openings',
+            json_decode('[{"id": "a1", "style": "arch", "from": "20mm", "sill": "10mm", "repeat": {"count": 2, "pitch": "60mm"}}]'),
+        );
         $derived = self::made($document, ['opening' => 'main.front.a1-2']);
         self::assertSame([], $derived->dryFit->toArray()['findings']);
         $ids = array_map(static fn (LabelledPart $p): string => $p->part->id, $derived->kit->parts);
         self::assertContains('main.front.mouth.a1-2.end', $ids);
-        $end = array_values(array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => $p->part->id === 'main.front.mouth.a1-2.end'))[0]->part;
+        $end = array_values(
+            array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => $p->part->id === 'main.front.mouth.a1-2.end'),
+        )[0]->part;
         self::assertEqualsWithDelta(95.0, $end->placements[0]->at(new Vec2($end->width() / 2.0, 0.0))->x, 1e-9);
     }
 }

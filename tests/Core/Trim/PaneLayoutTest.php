@@ -21,7 +21,10 @@ final class PaneLayoutTest extends TestCase
         // 20 × 30 flat, clearance 0.1, stile 2, bar 1: (20 − 4.2 − 1)/2 = 7.4; the meeting rail is a stile: (30 − 4.2 − 2)/2 = 11.9.
         $layout = self::layout(new OpeningShape(20.0, 30.0, null), 2, 2, true);
         self::assertEqualsWithDelta([7.4, 11.9], [$layout->paneWidth, $layout->paneHeight], 1e-9);
-        self::assertSame([[2.1, 2.1], [10.5, 2.1], [2.1, 16.0], [10.5, 16.0]], array_map(static fn (Ring $r): array => [round($r->bounds()->x0, 6), round($r->bounds()->y0, 6)], $layout->holes()));
+        self::assertSame(
+            [[2.1, 2.1], [10.5, 2.1], [2.1, 16.0], [10.5, 16.0]],
+            array_map(static fn (Ring $r): array => [round($r->bounds()->x0, 6), round($r->bounds()->y0, 6)], $layout->holes()),
+        );
     }
 
     public function testTheTopRowFollowsTheHead(): void
@@ -47,7 +50,13 @@ final class PaneLayoutTest extends TestCase
         foreach ($holes as $i => $a) {
             foreach (array_slice($holes, $i + 1) as $b) {
                 [$p, $q] = [$a->bounds(), $b->bounds()];
-                self::assertTrue($p->x1 + 1.0 <= $q->x0 + 1e-9 || $q->x1 + 1.0 <= $p->x0 + 1e-9 || $p->y1 + 1.0 <= $q->y0 + 1e-9 || $q->y1 + 1.0 <= $p->y0 + 1e-9, 'a bar stands between');
+                self::assertTrue(
+                    $p->x1 + 1.0 <= $q->x0 + 1e-9
+                        || $q->x1 + 1.0 <= $p->x0 + 1e-9
+                        || $p->y1 + 1.0 <= $q->y0 + 1e-9
+                        || $q->y1 + 1.0 <= $p->y0 + 1e-9,
+                    'a bar stands between',
+                );
             }
         }
     }
@@ -65,12 +74,20 @@ final class PaneLayoutTest extends TestCase
     public function testSaysWhenNothingIsLeft(): void
     {
         self::assertFalse(self::layout(new OpeningShape(5.0, 30.0, null), 2, 2, false)->isPossible());
-        self::assertFalse(self::layout(new OpeningShape(20.0, 7.0, 6.0), 1, 2, false)->isPossible(), 'a head that reaches into the lower row');
+        self::assertFalse(
+            self::layout(new OpeningShape(20.0, 7.0, 6.0), 1, 2, false)->isPossible(),
+            'a head that reaches into the lower row',
+        );
     }
 
     private static function layout(OpeningShape $shape, int $columns, int $rows, bool $sash): PaneLayout
     {
-        return new PaneLayout($shape, new Panes($columns, $rows, RealLength::ofMillimetres(2.0), RealLength::ofMillimetres(1.0), $sash), Scale::of(1.0), 0.1);
+        return new PaneLayout(
+            $shape,
+            new Panes($columns, $rows, RealLength::ofMillimetres(2.0), RealLength::ofMillimetres(1.0), $sash),
+            Scale::of(1.0),
+            0.1,
+        );
     }
 
     private static function mirrored(Ring $ring, float $axis): float

@@ -29,16 +29,45 @@ final class DocumentDifferenceTest extends TestCase
     {
         $set = static fn (string $path, mixed $value): array => ['op' => 'set', 'path' => $path, 'value' => $value];
         yield 'a place' => [[$set('blocks.0.walls.0.openings.0.from', '3ft 3in')], 'front, sash w1: from 2ft 6in to 3ft 3in'];
-        yield 'two of one' => [[$set('blocks.0.walls.0.openings.0.from', '3ft'), $set('blocks.0.walls.0.openings.0.sill', '3ft')], 'front, sash w1: from 2ft 6in to 3ft, sill from 2ft 9in to 3ft'];
+        yield 'two of one' => [
+            [$set('blocks.0.walls.0.openings.0.from', '3ft'), $set('blocks.0.walls.0.openings.0.sill', '3ft')],
+            'front, sash w1: from 2ft 6in to 3ft, sill from 2ft 9in to 3ft',
+        ];
         yield 'a size of a kind' => [[$set('styles.sash.w', '3ft 3in')], 'sash: width from 3ft to 3ft 3in'];
         yield 'the footprint' => [[$set('blocks.0.footprint.rect.1', '13ft')], 'depth from 12ft to 13ft'];
         yield 'a number' => [[$set('blocks.0.roof.pitch', 45)], 'pitch from 40 to 45'];
-        yield 'a stock with a point in its id' => [[$set('stock.card-0~.5.thickness', '0.55mm')], 'card-0.5: thickness from 0.52mm to 0.55mm'];
+        yield 'a stock with a point in its id' => [
+            [$set('stock.card-0~.5.thickness', '0.55mm')],
+            'card-0.5: thickness from 0.52mm to 0.55mm',
+        ];
         yield 'a wall’s paper' => [[$set('blocks.0.walls.=back.finish', 'bare')], 'back: finish from brick-flemish to bare'];
-        yield 'one gone, one new' => [[['op' => 'remove-opening', 'wall' => 'front', 'id' => 'd1'], ['op' => 'add-opening', 'wall' => 'left', 'style' => 'door']], 'front: door d1 removed; left: door d1 added'];
-        yield 'many' => [array_map(static fn (string $key): array => $set("blocks.0.$key", '20ft'), ['eaves', 'base', 'footprint.rect.0', 'footprint.rect.1', 'roof.overhang.eaves']), 'width from 18ft to 20ft, depth from 12ft to 20ft, eaves from 9ft 6in to 20ft, overhang eaves from 9in to 20ft; and 1 more'];
-        yield 'what is given up' => [[$set('compression.steps', [['op' => 'piers', 'block' => 'main', 'edge' => 'front', 'by' => '1ft'], ['op' => 'margins', 'block' => 'main', 'edge' => 'front', 'by' => '6in']])], 'compression added'];
-        yield 'the place' => [[$set('plot.eye.travel', '200mm'), $set('plot.lift.way', 'front')], 'plot eye travel from 400mm to 200mm, plot lift added'];
+        yield 'one gone, one new' => [
+            [['op' => 'remove-opening', 'wall' => 'front', 'id' => 'd1'], ['op' => 'add-opening', 'wall' => 'left', 'style' => 'door']],
+            'front: door d1 removed; left: door d1 added',
+        ];
+        yield 'many' => [
+            array_map(
+                static fn (string $key): array => $set("blocks.0.$key", '20ft'),
+                ['eaves', 'base', 'footprint.rect.0', 'footprint.rect.1', 'roof.overhang.eaves'],
+            ),
+            'width from 18ft to 20ft, depth from 12ft to 20ft, eaves from 9ft 6in to 20ft, overhang eaves from 9in to 20ft; and 1 more',
+        ];
+        yield 'what is given up' => [
+            [
+                $set(
+                    'compression.steps',
+                    [
+                        ['op' => 'piers', 'block' => 'main', 'edge' => 'front', 'by' => '1ft'],
+                        ['op' => 'margins', 'block' => 'main', 'edge' => 'front', 'by' => '6in'],
+                    ],
+                ),
+            ],
+            'compression added',
+        ];
+        yield 'the place' => [
+            [$set('plot.eye.travel', '200mm'), $set('plot.lift.way', 'front')],
+            'plot eye travel from 400mm to 200mm, plot lift added',
+        ];
         yield 'nothing' => [[$set('blocks.0.eaves', '9ft 6in')], ''];
     }
 
@@ -55,7 +84,11 @@ final class DocumentDifferenceTest extends TestCase
                 $before = Edits::apply($before, json_decode((string) json_encode($some, JSON_PRESERVE_ZERO_FRACTION)))->document;
                 $checked += count($some);
             }
-            self::assertSame([], array_map(static fn (Change $c): string => $c->text(), DocumentDifference::of($before, $after)), "seed $seed");
+            self::assertSame(
+                [],
+                array_map(static fn (Change $c): string => $c->text(), DocumentDifference::of($before, $after)),
+                "seed $seed",
+            );
         }
         self::assertGreaterThan(500, $checked);
     }
@@ -63,10 +96,17 @@ final class DocumentDifferenceTest extends TestCase
     public function testWhatIsRoundABuildingAndGivenUpOfItIsTakenAcrossToo(): void
     {
         [$before, $after] = [JsonText::decode(Kits::exampleText('creamery')), JsonText::decode(Kits::exampleText('ropewalk-row'))];
-        $before->compression = json_decode('{"steps": [{"op": "piers", "block": "hall", "edge": "front", "by": "1ft"}, {"op": "omit", "block": "dormer"}]}');
-        $after->compression = json_decode('{"steps": [{"op": "omit", "block": "tar", "off": true}, {"op": "piers", "block": "hall", "edge": "front", "by": "2ft"}], "protect": []}');
+        $before->compression = json_decode(
+            '{"steps": [{"op": "piers", "block": "hall", "edge": "front", "by": "1ft"}, {"op": "omit", "block": "dormer"}]}',
+        );
+        $after->compression = json_decode(
+            '{"steps": [{"op": "omit", "block": "tar", "off": true}, {"op": "piers", "block": "hall", "edge": "front", "by": "2ft"}], "protect": []}',
+        );
         foreach (DocumentDifference::of($before, $after) as $change) {
-            $before = Edits::apply($before, json_decode((string) json_encode([['op' => 'set', 'path' => $change->path, 'value' => $change->after]])))->document;
+            $before = Edits::apply(
+                $before,
+                json_decode((string) json_encode([['op' => 'set', 'path' => $change->path, 'value' => $change->after]])),
+            )->document;
         }
         self::assertSame([], array_map(static fn (Change $c): string => $c->text(), DocumentDifference::of($before, $after)));
     }
@@ -74,7 +114,8 @@ final class DocumentDifferenceTest extends TestCase
     public function testAnOpeningIsTheSameWhereverItStandsInItsList(): void
     {
         $turned = self::office();
-        $wall = $turned->blocks[0]->walls[0]; // @phpstan-ignore offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, property.nonObject
+        // @phpstan-ignore offsetAccess.nonOffsetAccessible, offsetAccess.nonOffsetAccessible, property.nonObject
+        $wall = $turned->blocks[0]->walls[0];
         assert($wall instanceof stdClass && is_array($wall->openings));
         $wall->openings = array_reverse($wall->openings);
         $changes = DocumentDifference::of(self::office(), $turned);
@@ -86,7 +127,9 @@ final class DocumentDifferenceTest extends TestCase
         $change = static fn (string $path): Change => new Change($path, '', '', 1, 2);
         self::assertTrue($change('blocks.=main.eaves')->clashesWith($change('blocks.=main.eaves')));
         self::assertTrue($change('blocks.=main.walls.=front')->clashesWith($change('blocks.=main.walls.=front.openings.=w1.from')));
-        self::assertFalse($change('blocks.=main.walls.=front.openings.=w1')->clashesWith($change('blocks.=main.walls.=front.openings.=w11')));
+        self::assertFalse(
+            $change('blocks.=main.walls.=front.openings.=w1')->clashesWith($change('blocks.=main.walls.=front.openings.=w11')),
+        );
     }
 
     private static function office(): stdClass

@@ -67,7 +67,11 @@ final class ThrowTest extends TestCase
         self::assertEqualsWithDelta([19.0, 24.357, 24.357, 24.357], array_map(static fn (Lane $l): float => $l->left, $lanes), 0.001);
         $end = $lanes[3]->at(50.0);
         // 300 on, round 300/600 of a radian, and 50 on from there.
-        self::assertEqualsWithDelta([300.0 + 600.0 * sin(0.5) + 50.0 * cos(0.5), 600.0 * (1.0 - cos(0.5)) + 50.0 * sin(0.5)], [$end->x, $end->y], 1e-9);
+        self::assertEqualsWithDelta(
+            [300.0 + 600.0 * sin(0.5) + 50.0 * cos(0.5), 600.0 * (1.0 - cos(0.5)) + 50.0 * sin(0.5)],
+            [$end->x, $end->y],
+            1e-9,
+        );
     }
 
     /** A vehicle driven along the curve in small steps comes as near to a thing as the lane says, whichever side it stands on. */
@@ -90,7 +94,12 @@ final class ThrowTest extends TestCase
             $centre = $lane->centre()->plus($lane->at($radius * $a)->minus($lane->centre())->times($middle / $radius));
             $x = (new Vec2(cos($along), sin($along)))->times(115.0);
             $y = (new Vec2(-sin($along), cos($along)))->times(18.0);
-            $body = Hull::around([$centre->plus($x)->plus($y), $centre->plus($x)->minus($y), $centre->minus($x)->plus($y), $centre->minus($x)->minus($y)]);
+            $body = Hull::around([
+                $centre->plus($x)->plus($y),
+                $centre->plus($x)->minus($y),
+                $centre->minus($x)->plus($y),
+                $centre->minus($x)->minus($y),
+            ]);
             $nearest = min($nearest, $body->distanceTo($thing));
         }
         self::assertGreaterThan(0.0, $nearest);

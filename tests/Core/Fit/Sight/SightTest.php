@@ -78,7 +78,12 @@ final class SightTest extends TestCase
     {
         $document = Kits::box('160mm model', '100mm model', '60mm model', 40.0);
         $document->scale = '1:76.2';
-        $document->plot = json_decode((string) json_encode(['size' => ['160mm', '100mm'], 'eye' => ['distance' => "{$distance}mm", 'height' => "{$height}mm", 'travel' => "{$travel}mm"]]));
+        $document->plot = json_decode(
+            (string) json_encode([
+                'size' => ['160mm', '100mm'],
+                'eye' => ['distance' => "{$distance}mm", 'height' => "{$height}mm", 'travel' => "{$travel}mm"],
+            ]),
+        );
 
         return $document;
     }
@@ -86,7 +91,13 @@ final class SightTest extends TestCase
     public function testFromTheMiddleOnlyTheFrontAndItsSlopeShow(): void
     {
         $faces = self::faces(self::box(600.0, 350.0, 0.0));
-        self::assertSame(['main.front' => 'full', 'main.right' => 'omit', 'main.back' => 'omit', 'main.left' => 'omit', 'main.front-slope.carrier' => 'full', 'main.back-slope.carrier' => 'omit'], array_map(static fn (SeenFace $f): string => $f->wants(), $faces));
+        self::assertSame(
+            [
+                'main.front' => 'full', 'main.right' => 'omit', 'main.back' => 'omit', 'main.left' => 'omit',
+                'main.front-slope.carrier' => 'full', 'main.back-slope.carrier' => 'omit',
+            ],
+            array_map(static fn (SeenFace $f): string => $f->wants(), $faces),
+        );
         self::assertSame(1.0, $faces['main.front']->share);
     }
 
@@ -108,7 +119,9 @@ final class SightTest extends TestCase
     /** The rear slope shows from where the sight lines say the missing one would be noticed. */
     public function testTheRearSlopeShowsFromWhereTheFormulaSays(): void
     {
-        $from = (new SightLines(600.0, 0.0, 0.0, 60.0, Angle::ofDegrees(40.0), 101.955, 50.0, 100.0, 100.0, 101.955, 3.0))->missingRearFrom();
+        $from = (
+            new SightLines(600.0, 0.0, 0.0, 60.0, Angle::ofDegrees(40.0), 101.955, 50.0, 100.0, 100.0, 101.955, 3.0)
+        )->missingRearFrom();
         self::assertEqualsWithDelta(647.4, $from, 0.05);
         self::assertSame('omit', self::faces(self::box(600.0, $from - 15.0, 0.0))['main.back-slope.carrier']->wants());
         self::assertGreaterThan(0.0, self::faces(self::box(600.0, $from + 40.0, 0.0))['main.back-slope.carrier']->share);
@@ -131,7 +144,13 @@ final class SightTest extends TestCase
         $document = json_decode(Kits::exampleText('weigh-office'));
         assert($document instanceof stdClass);
         foreach ([[-250.0, 180.0], [300.0, 90.0]] as [$aside, $height]) {
-            $document->plot = json_decode((string) json_encode(['size' => ['72mm', '48mm'], 'at' => [$aside.'mm', '0mm'], 'eye' => ['distance' => '400mm', 'height' => "{$height}mm"]]));
+            $document->plot = json_decode(
+                (string) json_encode([
+                    'size' => ['72mm', '48mm'],
+                    'at' => [$aside.'mm', '0mm'],
+                    'eye' => ['distance' => '400mm', 'height' => "{$height}mm"],
+                ]),
+            );
             $derived = Kits::of($document);
             $assembly = Assembly::of($derived->serialised());
             $plot = $derived->building->plot ?? self::fail();
@@ -143,7 +162,10 @@ final class SightTest extends TestCase
                 $box = $facet->region->outline->bounds();
                 $seen = $all = 0;
                 foreach (range(0, 35) as $n) {
-                    $at = new Vec2($box->x0 + $box->width() * (intdiv($n, 6) + 0.5) / 6.0, $box->y0 + $box->height() * ($n % 6 + 0.5) / 6.0);
+                    $at = new Vec2(
+                        $box->x0 + $box->width() * (intdiv($n, 6) + 0.5) / 6.0,
+                        $box->y0 + $box->height() * ($n % 6 + 0.5) / 6.0,
+                    );
                     if (! $facet->region->contains($at)) {
                         continue;
                     }

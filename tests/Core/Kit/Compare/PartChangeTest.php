@@ -24,8 +24,14 @@ final class PartChangeTest extends TestCase
     public function testAMovedWindowChangesItsWallAndItsPaperAlone(): void
     {
         // The door from 14 ft to 14 ft 3 in: 76.2 / 76.2 = 1 mm to the right, which leaves the leaf as it was.
-        $changes = PartChange::all(self::parts(self::office()), self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.0.openings.1.from', '14ft 3in')));
-        self::assertSame(['main.front.face' => 'cut', 'main.front.core' => 'cut', 'main.front.paper' => 'both'], array_column(array_map(static fn (PartChange $c): array => [$c->id, $c->kind], $changes), 1, 0));
+        $changes = PartChange::all(
+            self::parts(self::office()),
+            self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.0.openings.1.from', '14ft 3in')),
+        );
+        self::assertSame(
+            ['main.front.face' => 'cut', 'main.front.core' => 'cut', 'main.front.paper' => 'both'],
+            array_column(array_map(static fn (PartChange $c): array => [$c->id, $c->kind], $changes), 1, 0),
+        );
         foreach ($changes as $change) {
             self::assertEqualsWithDelta(1.0, $change->mm, 0.002, $change->id);
             self::assertSame('its outline moved 1.00 mm', $change->text);
@@ -39,11 +45,22 @@ final class PartChangeTest extends TestCase
         self::assertSame('2.00 mm wider', $by['main.front.core']->text);
         self::assertSame('both', $by['main.front.paper']->kind);
         // The first window moves along its wall; both shells of it follow.
-        $moved = self::byId(PartChange::all(self::parts(self::office()), self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.1.openings.0.from', '4ft 9in'))));
+        $moved = self::byId(
+            PartChange::all(
+                self::parts(self::office()),
+                self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.1.openings.0.from', '4ft 9in')),
+            ),
+        );
         self::assertSame('an opening moved 1.00 mm', $moved['main.right.core']->text);
-        $stock = Edits::apply(self::office(), json_decode('[{"op": "set", "path": "stock.card-0~.5.thickness", "value": "0.6mm"}]'))->document;
+        $stock = Edits::apply(
+            self::office(),
+            json_decode('[{"op": "set", "path": "stock.card-0~.5.thickness", "value": "0.6mm"}]'),
+        )->document;
         // With the label of 0.12 that stays on: 0.60 + 0.12 for 0.52 + 0.12.
-        self::assertSame('0.72 mm thick instead of 0.64 mm', self::byId(PartChange::all(self::parts(self::office()), self::parts($stock)))['main.front.face']->text);
+        self::assertSame(
+            '0.72 mm thick instead of 0.64 mm',
+            self::byId(PartChange::all(self::parts(self::office()), self::parts($stock)))['main.front.face']->text,
+        );
     }
 
     public function testPrintAloneIsToldFromCut(): void
@@ -67,7 +84,10 @@ final class PartChangeTest extends TestCase
     public function testWhatWasKeptReadsBackTheSame(): void
     {
         $parts = self::parts(self::office());
-        $kept = array_map(static fn (PartRecord $r): PartRecord => PartRecord::read((array) json_decode((string) json_encode($r->kept()), true)), $parts);
+        $kept = array_map(
+            static fn (PartRecord $r): PartRecord => PartRecord::read((array) json_decode((string) json_encode($r->kept()), true)),
+            $parts,
+        );
         self::assertSame([], PartChange::all($parts, $kept));
     }
 

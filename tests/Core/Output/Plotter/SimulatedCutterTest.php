@@ -38,7 +38,10 @@ final class SimulatedCutterTest extends TestCase
 
     public function testCountsPassesRoundAndRoundAndThereAndBack(): void
     {
-        $twice = SimulatedCutter::run('SP2;PU1200,1600;PD1600,1600,1600,2400,1200,2400,1200,1600;PD1200,2400,1600,2400,1600,1600,1200,1600;', self::SHEET);
+        $twice = SimulatedCutter::run(
+            'SP2;PU1200,1600;PD1600,1600,1600,2400,1200,2400,1200,1600;PD1200,2400,1600,2400,1600,1600,1200,1600;',
+            self::SHEET,
+        );
         self::assertSame([[60.0, 2]], self::lengths($twice));
         $slit = SimulatedCutter::run('SP2;PU400,400;PD800,400;PD400,400;PD800,400;', self::SHEET);
         self::assertSame([[10.0, 3]], self::lengths($slit));
@@ -57,13 +60,24 @@ final class SimulatedCutterTest extends TestCase
         yield 'over the edge' => ['SP2;PU8000,400;PD8440,400;', null, 'Line 1 goes 1.00 mm outside the sheet, at 211.0, 10.0.'];
         yield 'below the edge' => ['SP1;PU400,-20;PD400,400;', null, 'Line 1 goes 0.50 mm outside the sheet, at 10.0, -0.5.'];
         yield 'not through' => ['SP2;'.self::RECTANGLE, 5, 'Line 1 is cut 1 times; this stock needs 5.'];
-        yield 'an opening after its outline' => ['SP2;'.self::RECTANGLE.'PU1300,1700;PD1400,1700,1400,1800,1300,1700;', null, 'Line 2 is made in a piece that line 1 has already cut loose.'];
-        yield 'a score after its outline' => ['SP2;'.self::RECTANGLE.'PU;SP1;PU1200,2000;PD1600,2000;', null, 'Line 2 is made in a piece that line 1 has already cut loose.'];
+        yield 'an opening after its outline' => [
+            'SP2;'.self::RECTANGLE.'PU1300,1700;PD1400,1700,1400,1800,1300,1700;',
+            null,
+            'Line 2 is made in a piece that line 1 has already cut loose.',
+        ];
+        yield 'a score after its outline' => [
+            'SP2;'.self::RECTANGLE.'PU;SP1;PU1200,2000;PD1600,2000;',
+            null,
+            'Line 2 is made in a piece that line 1 has already cut loose.',
+        ];
     }
 
     public function testANeighbourOfACutPieceIsNotLoose(): void
     {
-        self::assertSame([], SimulatedCutter::run('SP2;'.self::RECTANGLE.'PU1700,1600;PD2100,1600,2100,2400,1700,2400,1700,1600;', self::SHEET)->findings);
+        self::assertSame(
+            [],
+            SimulatedCutter::run('SP2;'.self::RECTANGLE.'PU1700,1600;PD2100,1600,2100,2400,1700,2400,1700,1600;', self::SHEET)->findings,
+        );
     }
 
     #[TestWith(['IN;SP2;ES0.2;', 'command.3', 'plotter.unknown'])]
@@ -87,9 +101,15 @@ final class SimulatedCutterTest extends TestCase
         foreach (range(1, Sample::isDeep() ? 100 : 10) as $seed) {
             $derived = Kits::of((new BuildingGenerator($seed))->document());
             foreach ($derived->plan->sheets as $sheet) {
-                $run = SimulatedCutter::run(PlotterWriter::write($sheet, $derived->building->name), [$sheet->page->width, $sheet->page->height], $sheet->stock->cutPasses());
+                $run = SimulatedCutter::run(
+                    PlotterWriter::write($sheet, $derived->building->name),
+                    [$sheet->page->width, $sheet->page->height],
+                    $sheet->stock->cutPasses(),
+                );
                 self::assertSame([], $run->findings, "seed $seed, sheet $sheet->number");
-                $cut = array_sum(array_map(static fn (Stroke $s): float => $s->tool === PlotterWriter::CUT ? $s->length() : 0.0, $run->strokes));
+                $cut = array_sum(
+                    array_map(static fn (Stroke $s): float => $s->tool === PlotterWriter::CUT ? $s->length() : 0.0, $run->strokes),
+                );
                 $wanted = 0.0;
                 foreach ($sheet->parts as $placed) {
                     $part = $placed->part->part;
@@ -112,17 +132,28 @@ final class SimulatedCutterTest extends TestCase
         $derived = Kits::example('weigh-office');
         // The ridge strip is scored on its face; its template goes on the back, so the face lies down.
         $strip = SimulatedCutter::run(PlotterWriter::write($derived->plan->sheets[2], 'Weigh office'), self::SHEET);
-        self::assertSame(['Weigh office, sheet 3, card-0.25, 210 x 297 mm', '1 fold is scored on the other side of this sheet, by hand'], $strip->notes);
-        self::assertSame([PlotterWriter::CUT], array_values(array_unique(array_map(static fn (Stroke $s): int => $s->tool, $strip->strokes))));
+        self::assertSame(
+            ['Weigh office, sheet 3, card-0.25, 210 x 297 mm', '1 fold is scored on the other side of this sheet, by hand'],
+            $strip->notes,
+        );
+        self::assertSame(
+            [PlotterWriter::CUT],
+            array_values(array_unique(array_map(static fn (Stroke $s): int => $s->tool, $strip->strokes))),
+        );
         // With the template on the front the same fold is scored, before anything is cut.
         $front = Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'methods.template.side', 'front'));
-        $tools = array_map(static fn (Stroke $s): int => $s->tool, SimulatedCutter::run(PlotterWriter::write($front->plan->sheets[2], 'x'), self::SHEET)->strokes);
+        $tools = array_map(
+            static fn (Stroke $s): int => $s->tool,
+            SimulatedCutter::run(PlotterWriter::write($front->plan->sheets[2], 'x'), self::SHEET)->strokes,
+        );
         self::assertSame([PlotterWriter::SCORE, PlotterWriter::CUT], $tools);
     }
 
     public function testNamesCannotBreakOutOfAComment(): void
     {
-        $derived = Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'name', "A\";PU0,0;PD9999,9999;\n\x03é"));
+        $derived = Kits::of(
+            BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'name', "A\";PU0,0;PD9999,9999;\n\x03é"),
+        );
         $file = PlotterWriter::write($derived->plan->sheets[0], $derived->building->name);
         self::assertSame('CO"A PU0,0 PD9999,9999 , sheet 1, card-0.5, 210 x 297 mm";', explode("\n", $file)[1]);
         self::assertSame([], SimulatedCutter::run($file, self::SHEET)->findings);
