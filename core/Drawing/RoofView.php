@@ -7,6 +7,8 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
@@ -57,7 +59,7 @@ final readonly class RoofView
                     $ends = [sprintf('%.3F %.3F', $line->from->x, $line->from->y), sprintf('%.3F %.3F', $line->to->x, $line->to->y)];
                     sort($ends);
                     $key = implode(' ', $ends);
-                    if (! isset($seen[$key]) && ! str_starts_with($line->label, 'foot')) {
+                    if (! isset($seen[$key]) && ! Side::isOfKind($line->label, SideKind::Foot, SideKind::Beneath)) {
                         $seen[$key] = true;
                         $lines[] = $this->line($facet, $line);
                     }
@@ -75,7 +77,8 @@ final readonly class RoofView
         $plan = $line->from->distanceTo($line->to);
         $rise = abs($a->z - $b->z);
         $kind = self::kind($this->kit->form, $facet, $line);
-        $other = str_starts_with($line->label, 'plane:') ? $this->kit->form->plane(substr($line->label, 6)) : null;
+        $side = Side::of($line->label);
+        $other = $side->kind === SideKind::Plane ? $this->kit->form->plane($side->planeOrFail()) : null;
         $length = $rise < 1e-6 ? Figure::given($plan, 'in plan, level') : Figure::given($plan, 'in plan, '.LengthFormat::trimmed($plan, 3))
             ->over(
                 $plan / sqrt($plan * $plan + $rise * $rise),
@@ -95,16 +98,16 @@ final readonly class RoofView
     /** What a side of a plane is called. */
     public static function kind(Form $form, Facet $facet, Line $line): string
     {
-        if (! str_starts_with($line->label, 'plane:')) {
-            return match (explode(':', $line->label)[0]) {
-                'eaves', 'open', 'beside' => 'eaves',
-                'cut' => 'cut',
-                'wall' => 'wall line',
-                'deck' => 'parapet',
-                default => explode(':', $line->label)[0],
+        $side = Side::of($line->label);
+        if ($side->kind !== SideKind::Plane) {
+            return match ($side->kind) {
+                SideKind::Eaves, SideKind::Open, SideKind::Beside => 'eaves',
+                SideKind::Wall => 'wall line',
+                SideKind::Deck => 'parapet',
+                default => $side->kind->value,
             };
         }
-        $other = $form->plane(substr($line->label, 6));
+        $other = $form->plane($side->planeOrFail());
         $along = $line->to->minus($line->from);
         $fold = $facet->foldTo($other, new Vec2($along->y, -$along->x));
         if ($fold < 0.0) {

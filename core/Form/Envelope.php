@@ -109,7 +109,7 @@ final readonly class Envelope
         // Where lines lie on each other the first says what the side is: a ridge before what happens to run along it, a wall
         // before an eaves that ends at it.
         $sides = $facet->whole->lines();
-        $isShared = static fn (Line $line): bool => $line->label === 'cut' || str_starts_with($line->label, 'plane:');
+        $isShared = static fn (Line $line): bool => Side::isOfKind($line->label, SideKind::Cut, SideKind::Plane);
         $lines = [
             ...array_values(array_filter($sides, $isShared)),
             ...array_merge(...array_map(fn (Solid $s): array => $this->meetings($facet, $s, $box), $near)),
@@ -272,7 +272,7 @@ final readonly class Envelope
             $b = $solid->ring->point($edge + 1);
             $along = $b->minus($a)->times(1.0 / $b->distanceTo($a));
             $in = (new Vec2(-$along->y, $along->x))->times($thickness);
-            $lines[] = new Line($a->plus($in), $b->plus($in), "foot:$solid->index:$edge");
+            $lines[] = new Line($a->plus($in), $b->plus($in), Side::beneath($solid->index, $edge));
         }
         $slope = $facet->gradient();
         $steep = $slope->length();

@@ -15,10 +15,7 @@ use Chartula\Core\Measure\Angle;
 /**
  * One plane of a roof: where the underside of the carrier lies. Model millimetres, the building's axes.
  *
- * Sides of its patches are labelled `eaves`, `verge`, `top` (the high side of a lean-to), `open`, `plane:B:E:L` (it meets
- * the plane over edge E of block B at level L), `wall:B:E` (it stops at that wall), `foot:B:E` (that wall stands on it, beside the hole),
- * `beside:B:E` (cut upright before the roof over that wall), `deck` (a flat roof between its parapets), `cut` (low relief has left no more
- * of it).
+ * Sides of its patches are labelled as Side says.
  */
 final readonly class Facet
 {
@@ -40,9 +37,9 @@ final readonly class Facet
     ) {
     }
 
-    public static function key(string $what, int $block, int $edge, int $level = 0): string
+    public function id(): PlaneId
     {
-        return "$what:$block:$edge".($what === 'wall' ? '' : ":$level");
+        return new PlaneId($this->block, $this->edge, $this->level);
     }
 
     /** @param  list<Patch>  $patches */
@@ -139,6 +136,6 @@ final readonly class Facet
         }
         $along = (new Vec2(-$slope->y, $slope->x))->times($reach / $steep);
 
-        return [new Line($foot->minus($along), $foot->plus($along), self::key('plane', $other->block, $other->edge, $other->level))];
+        return [new Line($foot->minus($along), $foot->plus($along), Side::plane($other->id()))];
     }
 }

@@ -33,15 +33,13 @@ final readonly class Form
         return max(array_map(static fn (BlockForm $b): float => $b->top(), $this->blocks));
     }
 
-    /** A plane by what follows `plane:` in a label. */
-    public function plane(string $key): Facet
+    public function plane(PlaneId $id): Facet
     {
-        [$block, $edge, $level] = array_map(intval(...), explode(':', $key));
-        foreach ($this->blocks[$block]->roof->facets as $facet) {
-            if ($facet->edge === $edge && $facet->level === $level) {
+        foreach ($this->blocks[$id->block]->roof->facets as $facet) {
+            if ($facet->edge === $id->edge && $facet->level === $id->level) {
                 return $facet;
             }
         }
-        throw new LogicException("No plane $key");
+        throw new LogicException("No plane {$id->key()}");
     }
 }

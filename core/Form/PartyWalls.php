@@ -45,7 +45,7 @@ final readonly class PartyWalls
                         || self::isLower($building, [$i, $edge], [$solid->index, $j], $solids, $from, $to)
                     )
                 ) {
-                    $party[] = [$from, $to, "party:$solid->index:$j"];
+                    $party[] = [$from, $to, Side::party($solid->index, $j)];
                 }
             }
         }

@@ -257,7 +257,7 @@ final readonly class RoofFormer
         $other = $faces[$beyond];
 
         return match (true) {
-            ! $other->isUpright() => Facet::key('plane', $this->index, $other->edge, $other->level),
+            ! $other->isUpright() => Side::plane(new PlaneId($this->index, $other->edge, $other->level)),
             $other->edge === $face->edge => 'eaves',
             $this->block->roof->edges[$other->edge]->kind === RoofEdge::WALL => 'top',
             default => 'verge',

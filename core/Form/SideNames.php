@@ -33,15 +33,17 @@ final readonly class SideNames
      */
     public function of(string $label, Vec2 $at, Solid $own, Facet $facet, float $lean): string
     {
-        [$kind, $block, $edge] = [...explode(':', $label), '', ''];
-        if ($kind === 'wall') {
-            return $this->ownSide($facet, $this->solids[(int) $block], (int) $edge, $at) ?? $label;
+        $side = Side::of($label);
+        if ($side->kind === SideKind::Wall) {
+            $wall = $side->wallOrFail();
+
+            return $this->ownSide($facet, $this->solids[$wall->block], $wall->edge, $at) ?? $label;
         }
-        if ($kind !== 'plane' || (int) $block === $own->index) {
+        if ($side->kind !== SideKind::Plane || $side->planeOrFail()->block === $own->index) {
             return $label;
         }
-        $other = $this->solids[(int) $block];
-        $over = 'over'.substr($label, 5);
+        $other = $this->solids[$side->planeOrFail()->block];
+        $over = Side::over($side->planeOrFail());
         if ($own->contains($at)) {
             $slope = $facet->gradient();
             $out = $slope->length() < 1e-9 ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
@@ -62,7 +64,7 @@ final readonly class SideNames
     private static function beginsAsideOf(Solid $other, Solid $own, string $label, Facet $facet, Vec2 $at, float $lean): bool
     {
         foreach ($other->roof->facets as $its) {
-            if (Facet::key('plane', $its->block, $its->edge, $its->level) !== $label) {
+            if (Side::plane($its->id()) !== $label) {
                 continue;
             }
             $slope = $facet->gradient()->minus($its->gradient());
@@ -96,7 +98,7 @@ final readonly class SideNames
             // An eaves against a wall that does not reach up to its top, or that would lean out over another's card, is cut upright and
             // free.
             if ($side === 'eaves' && $under < $top + $this->roof / $this->pitchAt($solid, $at->minus($out))) {
-                return "beside:$solid->index:$edge";
+                return Side::beside($solid->index, $edge);
             }
         }
 

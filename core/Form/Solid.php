@@ -67,7 +67,7 @@ final readonly class Solid
     public function edges(): array
     {
         return array_map(
-            fn (int $i): Line => new Line($this->ring->point($i), $this->ring->point($i + 1), Facet::key('wall', $this->index, $i)),
+            fn (int $i): Line => new Line($this->ring->point($i), $this->ring->point($i + 1), Side::wall($this->index, $i)),
             array_keys($this->ring->points),
         );
     }

@@ -56,7 +56,7 @@ final readonly class Tails
             $middle = $line->from->plus($line->to)->times(0.5);
             $out = $middle->plus((new Vec2($along->y, -$along->x))->times(2.0 * self::TOUCHES / max(self::TOUCHES, $along->length())));
             if (
-                in_array(explode(':', $line->label)[0], ['wall', 'open', 'top', 'cut', 'verge'], true)
+                Side::isOfKind($line->label, SideKind::Wall, SideKind::Open, SideKind::Top, SideKind::Cut, SideKind::Verge)
                 && $solid->beyondTail($middle) > self::RUNS_MM
                 && ! self::isInAny($out, $solids)
             ) {

@@ -214,7 +214,7 @@ final readonly class WallSection
             $rise = ($right - $left) / $this->length;
             $at = static fn (float $x): float => $left + $rise * $x;
             $label = $this->own->roof->facets !== [] && $this->own->roof->facets[0]->name === 'deck' && ! $this->own->hasParapet
-                ? Facet::key('plane', $this->own->index, 0)
+                ? Side::plane(new PlaneId($this->own->index, 0))
                 : 'top';
             $lines[] = new Line(
                 new Vec2(-$this->length, $at(-$this->length)),
@@ -250,7 +250,7 @@ final readonly class WallSection
             $lines[] = new Line(
                 new Vec2($a, $stretch[2]),
                 new Vec2($b, $stretch[3]),
-                Facet::key('plane', $facet->block, $facet->edge, $facet->level),
+                Side::plane($facet->id()),
             );
         }
 
@@ -298,7 +298,7 @@ final readonly class WallSection
                 $top[] = [$a, $b, self::HIGH_MM, self::HIGH_MM];
             } elseif ($solid->hasParapet || $solid->roof->facets === []) {
                 $top[] = [$a, $b, $eaves, $eaves];
-                $lines[] = new Line(new Vec2($a, $eaves), new Vec2($b, $eaves), "under:$solid->index");
+                $lines[] = new Line(new Vec2($a, $eaves), new Vec2($b, $eaves), Side::under($solid->index));
             } else {
                 foreach ($profile->facets($solid->roof) as [$from, $to, $facet]) {
                     [$from, $to] = [max($a, $from), min($b, $to)];
@@ -313,7 +313,7 @@ final readonly class WallSection
                         $lines[] = new Line(
                             new Vec2($from, $stretch[2]),
                             new Vec2($to, $stretch[3]),
-                            Facet::key('on', $facet->block, $facet->edge, $facet->level),
+                            Side::on($facet->id()),
                         );
                     }
                 }
@@ -323,12 +323,12 @@ final readonly class WallSection
                     $lines[] = new Line(
                         new Vec2($x, $this->foot - 1.0),
                         new Vec2($x, self::HIGH_MM),
-                        Facet::key('wall', $solid->index, $edge),
+                        Side::wall($solid->index, $edge),
                     );
                 }
             }
             if ($low > 0.0) {
-                $lines[] = new Line(new Vec2($a, $low), new Vec2($b, $low), "under:$solid->index");
+                $lines[] = new Line(new Vec2($a, $low), new Vec2($b, $low), Side::under($solid->index));
             }
             $blocked[] = [$a, $b, $low > 0.0 ? $low : -INF, $top];
         }

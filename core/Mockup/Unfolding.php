@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Mockup;
 
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
@@ -174,7 +176,10 @@ final class Unfolding
                 } elseif (
                     ! isset($this->folded["$i/$edge"])
                     && ! isset($joined["$i/$edge"])
-                    && ($face->labels[$edge] === 'top' || (str_starts_with($face->labels[$edge], 'plane:') && $face->frame->y->z > 0.999))
+                    && (
+                        $face->labels[$edge] === 'top'
+                        || (Side::isOfKind($face->labels[$edge], SideKind::Plane) && $face->frame->y->z > 0.999)
+                    )
                 ) {
                     // The top of a wall is stuck under the roof.
                     $joined["$i/$edge"] = ['roof', true];

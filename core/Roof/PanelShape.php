@@ -6,6 +6,9 @@ namespace Chartula\Core\Roof;
 
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
+use Chartula\Core\Form\PlaneId;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
@@ -54,7 +57,7 @@ final readonly class PanelShape
         $face = fn (float $height): ?Patch => Offset::patch(
             $this->flat,
             fn (string $label): float =>
-                in_array(explode(':', $label)[0], ['plane', 'wall', 'beside'], true)
+                Side::isOfKind($label, SideKind::Plane, SideKind::Wall, SideKind::Beside)
                     ? $this->out($label, $height)
                     : min($this->out($label, $low), $this->out($label, $high)),
         );
@@ -70,41 +73,40 @@ final readonly class PanelShape
      */
     private function out(string $label, float $height): float
     {
-        [$kind, $key] = [...explode(':', $label, 2), ''];
+        $side = Side::of($label);
         $normal = $this->facet->frame->normal;
-        if ($kind === 'plane') {
-            $other = $this->form->plane($key)->frame->normal;
+        if ($side->kind === SideKind::Plane) {
+            $other = $this->form->plane($side->planeOrFail())->frame->normal;
             // The mitre's plane halves the fold: tan β/2 from the normals.
             $fold = $normal->minus($other)->length() / $normal->plus($other)->length();
 
-            return $height * ($this->isValley($key) ? -$fold : $fold);
+            return $height * ($this->isValley($side->planeOrFail()) ? -$fold : $fold);
         }
-        if ($kind === 'over') {
+        if ($side->kind === SideKind::Over) {
             // On top of the other roof, square to it: its thickness is what the side must clear.
-            $other = $this->form->plane($key)->frame->normal;
+            $other = $this->form->plane($side->planeOrFail())->frame->normal;
             $cos = $normal->dot($other);
 
             return -($this->thickness - $height * $cos) / sqrt(max(1e-12, 1.0 - $cos * $cos));
         }
-        if (in_array($kind, ['wall', 'beside', 'foot'], true) && $key !== '') {
-            [$block, $edge] = array_map(intval(...), explode(':', $key));
-            $out = $this->form->blocks[$block]->wall($edge)->frame->normal;
+        if ($side->wall !== null) {
+            $out = $this->form->blocks[$side->wall->block]->wall($side->wall->edge)->frame->normal;
             $level = $normal->dot(new Vec3(-$out->x, -$out->y, 0.0));
             // Within the plane the way into the wall is the wall's own, less what sticks out of the plane.
             $lean = -$level / sqrt(max(1e-12, 1.0 - $level * $level));
 
             // Under a wall that stands on it the top goes as far as the wall's inside, whatever sticks out below.
-            return $kind !== 'foot' ? $height * $lean : max(0.0, $this->thickness * $lean);
+            return $side->kind !== SideKind::Beneath ? $height * $lean : max(0.0, $this->thickness * $lean);
         }
 
         return 0.0;
     }
 
-    private function isValley(string $key): bool
+    private function isValley(PlaneId $plane): bool
     {
-        $out = $this->outward('plane:'.$key);
+        $out = $this->outward(Side::plane($plane));
 
-        return $out !== null && $this->facet->foldTo($this->form->plane($key), $out) < 0.0;
+        return $out !== null && $this->facet->foldTo($this->form->plane($plane), $out) < 0.0;
     }
 
     /** The way out over the first side with that label, in plan. */

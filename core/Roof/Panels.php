@@ -7,6 +7,9 @@ namespace Chartula\Core\Roof;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
+use Chartula\Core\Form\PlaneId;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
@@ -19,6 +22,7 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\RoofSeat;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Stock\Stack;
+use LogicException;
 
 /** The panels of all roofs, layer by layer. docs/formulas.md#panel-edges */
 final class Panels
@@ -37,7 +41,7 @@ final class Panels
         foreach ($form->facets as $facet) {
             foreach (array_keys($facet->patches) as $piece) {
                 if (PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm)->square(0.0, $this->stack->thickness_mm) !== null) {
-                    $this->cut[$facet->block.':'.$facet->edge.':'.$facet->level] = true;
+                    $this->cut[$facet->id()->key()] = true;
                 }
             }
         }
@@ -61,11 +65,10 @@ final class Panels
             if ($panel->part->outline->ring->crossing() !== null) {
                 $others = array_unique(
                     array_map(
-                        fn (string $label): string => $this->form->blocks[(int) explode(':', $label)[1]]->block->path,
+                        fn (PlaneId $plane): string => $this->form->blocks[$plane->block]->block->path,
                         array_filter(
-                            $panel->labels,
-                            static fn (string $l): bool =>
-                                str_starts_with($l, 'plane:') && (int) explode(':', $l)[1] !== $panel->facet->block,
+                            self::planes($panel->labels),
+                            static fn (PlaneId $plane): bool => $plane->block !== $panel->facet->block,
                         ),
                     ),
                 );
@@ -77,6 +80,19 @@ final class Panels
                 );
             }
         }
+    }
+
+    /**
+     * The planes that sides meet.
+     *
+     * @param  list<string>  $labels
+     * @return list<PlaneId>
+     */
+    private static function planes(array $labels): array
+    {
+        $meeting = array_filter($labels, static fn (string $label): bool => Side::isOfKind($label, SideKind::Plane));
+
+        return array_values(array_map(static fn (string $label): PlaneId => Side::of($label)->planeOrFail(), $meeting));
     }
 
     /** @return list<RoofPanel> */
@@ -96,15 +112,12 @@ final class Panels
      *
      * @return list<RoofPanel>
      */
-    public function of(string $plane, int $layer): array
+    public function of(PlaneId $plane, int $layer): array
     {
-        [$block, $edge, $level] = array_map(intval(...), explode(':', $plane));
-
         return array_values(
             array_filter(
                 $this->panels,
-                static fn (RoofPanel $p): bool =>
-                    $p->layer === $layer && $p->facet->block === $block && $p->facet->edge === $edge && $p->facet->level === $level,
+                static fn (RoofPanel $p): bool => $p->layer === $layer && $plane->isOf($p->facet),
             ),
         );
     }
@@ -181,23 +194,27 @@ final class Panels
 
     private function edge(Facet $facet, string $label, Vec2 $from, Vec2 $to): Edge
     {
-        $kind = explode(':', $label)[0];
+        $side = Side::of($label);
+        $clearWhereShort = $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance';
 
-        return match ($kind) {
-            'eaves' => new Edge('eaves', 'eaves'),
-            'verge' => new Edge($to->y > $from->y ? 'verge-right' : 'verge-left', 'verge'),
-            'top' => new Edge('top', 'top'),
-            'cut' => new Edge('cut back', 'top'),
-            'open' => new Edge('end', 'eaves'),
-            'foot', 'deck' => new Edge($kind, 'clearance'),
-            'wall' => new Edge('wall', $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
-            'beside' => new Edge('beside the next roof', 'clearance'),
-            'over' => new Edge('on the roof below', $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance'),
+        return match ($side->kind) {
+            SideKind::Eaves => new Edge('eaves', 'eaves'),
+            SideKind::Verge => new Edge($to->y > $from->y ? 'verge-right' : 'verge-left', 'verge'),
+            SideKind::Top => new Edge('top', 'top'),
+            SideKind::Cut => new Edge('cut back', 'top'),
+            SideKind::Open => new Edge('end', 'eaves'),
+            SideKind::Foot, SideKind::Beneath => new Edge('foot', 'clearance'),
+            SideKind::Deck => new Edge('deck', 'clearance'),
+            SideKind::Wall => new Edge('wall', $clearWhereShort),
+            SideKind::Beside => new Edge('beside the next roof', 'clearance'),
+            SideKind::Over => new Edge('on the roof below', $clearWhereShort),
             // What square cuts have left of a line may be too short for its other side to have any.
-            default => new Edge(
-                $this->line($facet, $label, $from, $to),
-                isset($this->cut[substr($label, 6)]) && $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance',
+            SideKind::Plane => new Edge(
+                $this->line($facet, $side->planeOrFail(), $from, $to),
+                isset($this->cut[$side->planeOrFail()->key()]) ? $clearWhereShort : 'clearance',
             ),
+            SideKind::Left, SideKind::Right, SideKind::Opening, SideKind::On, SideKind::Party, SideKind::Under
+                => throw new LogicException("A slope has no side “{$label}”"),
         };
     }
 
@@ -206,9 +223,9 @@ final class Panels
      *
      * @return 'ridge'|'hip'|'valley'|'break'
      */
-    private function line(Facet $facet, string $label, Vec2 $from, Vec2 $to): string
+    private function line(Facet $facet, PlaneId $plane, Vec2 $from, Vec2 $to): string
     {
-        $other = $this->form->plane(substr($label, 6));
+        $other = $this->form->plane($plane);
         $along = $to->minus($from);
         $out = new Vec2($along->y, -$along->x);
         $frame = $facet->frame;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Side;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Ref;
 
@@ -30,7 +31,7 @@ final readonly class RoofPanel
     public function meetings(self $other): array
     {
         $sides = [];
-        $met = Facet::key('plane', $other->facet->block, $other->facet->edge, $other->facet->level);
+        $met = Side::plane($other->facet->id());
         foreach ([null, ...array_keys($this->holeLabels)] as $hole) {
             foreach ($hole === null ? $this->labels : $this->holeLabels[$hole] as $edge => $label) {
                 if ($label === $met) {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
@@ -34,7 +36,9 @@ final readonly class RoofParts
         $self = new self($building, $panels, $walls);
         $parts = array_map(static fn (RoofPanel $p) => $p->part, $panels->all());
 
-        return (new PartSet($parts, $self->laps()))->with($self->lines())->with(new PartSet([], [...$self->ends(), ...Seats::of($panels, $walls)]));
+        return (new PartSet($parts, $self->laps()))
+            ->with($self->lines())
+            ->with(new PartSet([], [...$self->ends(), ...Seats::of($panels, $walls)]));
     }
 
     /** @return list<Joint> */
@@ -117,8 +121,9 @@ final readonly class RoofParts
         $joints = [];
         foreach ($this->panels->all() as $panel) {
             foreach ($panel->labels as $edge => $label) {
-                if (str_starts_with($label, 'over:')) {
-                    foreach ($this->panels->of(substr($label, 5), 0) as $below) {
+                $side = Side::of($label);
+                if ($side->kind === SideKind::Over) {
+                    foreach ($this->panels->of($side->planeOrFail(), 0) as $below) {
                         $met = Meeting::onFace($panel->part, $edge, $below->part, 'outside');
                         if ($met !== null) {
                             $joints[] = new Joint(
@@ -133,9 +138,9 @@ final readonly class RoofParts
                             );
                         }
                     }
-                } elseif (str_starts_with($label, 'wall:')) {
-                    [, $block, $wall] = explode(':', $label);
-                    foreach ($this->walls->facing($this->walls->span((int) $block, (int) $wall), true) as $piece) {
+                } elseif ($side->kind === SideKind::Wall) {
+                    $wall = $side->wallOrFail();
+                    foreach ($this->walls->facing($this->walls->span($wall->block, $wall->edge), true) as $piece) {
                         $met = Meeting::onFace($panel->part, $edge, $piece->part, 'outside');
                         if ($met !== null) {
                             $free = max(0.0, $panel->part->outline->ring->edgeLength($edge) - $met->length);

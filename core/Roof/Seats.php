@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Roof;
 
+use Chartula\Core\Form\PlaneId;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
@@ -46,16 +49,14 @@ final readonly class Seats
         $joints = [];
         $carrier = $this->panels->carrier();
         foreach ($piece->shape->labels as $edge => $label) {
-            [$kind, $key] = [...explode(':', $label, 2), ''];
-            if ($kind === 'plane') {
-                array_push($joints, ...$this->resting($piece, $edge, $this->panels->of($key, $carrier), false));
-            } elseif ($kind === 'on') {
-                array_push($joints, ...$this->resting($piece, $edge, $this->panels->of($key, 0), true));
-            } elseif ($label === 'foot') {
-                array_push($joints, ...$this->onDeck($piece, $edge));
-            } elseif ($label === 'top') {
-                array_push($joints, ...$this->underEaves($piece, $edge));
-            }
+            $side = Side::of($label);
+            array_push($joints, ...match ($side->kind) {
+                SideKind::Plane => $this->resting($piece, $edge, $this->panels->of($side->planeOrFail(), $carrier), false),
+                SideKind::On => $this->resting($piece, $edge, $this->panels->of($side->planeOrFail(), 0), true),
+                SideKind::Foot => $this->onDeck($piece, $edge),
+                SideKind::Top => $this->underEaves($piece, $edge),
+                default => [],
+            });
         }
 
         return $joints;
@@ -167,9 +168,9 @@ final readonly class Seats
     {
         $joints = [];
         $span = $piece->span;
-        $key = "{$span->form->block}:{$span->form->wall->edge}:0";
+        $plane = new PlaneId($span->form->block, $span->form->wall->edge);
         $depth = $span->stack->depthOf($piece->layer);
-        foreach ($this->panels->of($key, $this->panels->carrier()) as $panel) {
+        foreach ($this->panels->of($plane, $this->panels->carrier()) as $panel) {
             $met = Meeting::onFace($piece->part, $edge, $panel->part, 'inside');
             if ($met !== null) {
                 $joints[] = new Joint(
@@ -187,7 +188,7 @@ final readonly class Seats
                 && $depth === 0.0
                 && array_filter(
                     $panel->labels,
-                    static fn (string $label): bool => in_array(explode(':', $label)[0], ['wall', 'beside'], true),
+                    static fn (string $label): bool => Side::isOfKind($label, SideKind::Wall, SideKind::Beside),
                 ) !== []
             ) {
                 $joints[] = new Joint(

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Roof;
 
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Tolerance;
@@ -41,7 +43,7 @@ final readonly class StripHalf
             if ($c < -Tolerance::EDGE || $a * $length + $c < -Tolerance::EDGE) {
                 continue; // an edge round an inner corner, beside which the line lies
             }
-            $half = self::clipped($half, $a, str_starts_with($label, 'plane:') ? $b - 1.0 : $b, $c);
+            $half = self::clipped($half, $a, Side::isOfKind($label, SideKind::Plane) ? $b - 1.0 : $b, $c);
         }
 
         return $half;

@@ -6,6 +6,9 @@ namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
+use Chartula\Core\Form\WallId;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 
@@ -90,26 +93,26 @@ final readonly class StripRoom
     public function atEnd(RoofPanel $panel, Patch $shape, int $edge, int $way): float
     {
         $n = $shape->outline->count();
-        [$name, $block, $wall] = [...explode(':', $shape->labels[($edge + $way + $n) % $n]), '', ''];
-        $isValley = $name === 'plane' && $this->isValley($panel, $shape, ($edge + $way + $n) % $n);
+        $side = Side::of($shape->labels[($edge + $way + $n) % $n]);
+        $isValley = $side->kind === SideKind::Plane && $this->isValley($panel, $shape, ($edge + $way + $n) % $n);
         $stock = $this->building->methods->strip;
 
         $clear = 2.0 * ($stock->thickness_mm + $this->building->methods->template->addsTo($stock));
 
         return match (true) {
             // The panel goes on under a wall that stands on it; the strip does not.
-            $name === 'foot' && $wall !== '' => $clear + $this->underWall($panel, $shape, $edge, (int) $block, (int) $wall),
-            $name === 'wall', $name === 'over', $isValley => $clear,
+            $side->kind === SideKind::Beneath => $clear + $this->underWall($panel, $shape, $edge, $side->wallOrFail()),
+            $side->kind === SideKind::Wall, $side->kind === SideKind::Over, $isValley => $clear,
             default => 0.0,
         };
     }
 
     /** How far a line runs under the card of a wall that stands on its roof. */
-    private function underWall(RoofPanel $panel, Patch $shape, int $edge, int $block, int $wall): float
+    private function underWall(RoofPanel $panel, Patch $shape, int $edge, WallId $wall): float
     {
-        $described = $this->building->blocks[$block]->walls[$wall];
-        $ring = $this->panels->form->solids[$block]->ring;
-        $along = $ring->point($wall + 1)->minus($ring->point($wall));
+        $described = $this->building->blocks[$wall->block]->walls[$wall->edge];
+        $ring = $this->panels->form->solids[$wall->block]->ring;
+        $along = $ring->point($wall->edge + 1)->minus($ring->point($wall->edge));
         [$a, $b] = [$panel->facet->frame->at($shape->outline->point($edge)), $panel->facet->frame->at($shape->outline->point($edge + 1))];
         $way = $b->minus($a)->times(1.0 / $a->distanceTo($b));
         $across = abs($along->cross(new Vec2($way->x, $way->y))) / $along->length();
@@ -125,6 +128,6 @@ final readonly class StripRoom
         $frame = $panel->facet->frame;
         $out = new Vec2($frame->x->x * $along->y - $frame->y->x * $along->x, $frame->x->y * $along->y - $frame->y->y * $along->x);
 
-        return $panel->facet->foldTo($this->panels->form->plane(substr($shape->labels[$edge], 6)), $out) < 0.0;
+        return $panel->facet->foldTo($this->panels->form->plane(Side::of($shape->labels[$edge])->planeOrFail()), $out) < 0.0;
     }
 }

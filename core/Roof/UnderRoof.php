@@ -7,6 +7,8 @@ namespace Chartula\Core\Roof;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Profile;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
@@ -60,7 +62,7 @@ final readonly class UnderRoof
         $lines = [];
         foreach ($this->block->roof->facets as $facet) {
             foreach ($facet->whole->lines() as $line) {
-                $other = self::isShared($line) ? $this->panels->form->plane(substr($line->label, 6)) : null;
+                $other = self::isShared($line) ? $this->panels->form->plane(Side::of($line->label)->planeOrFail()) : null;
                 if ($other !== null && $this->isFold($facet, $line, $other)) {
                     $rise = $facet->heightAt($line->to) - $facet->heightAt($line->from);
                     $key = sprintf('%.3F %.3F', $line->from->x + $line->to->x, $line->from->y + $line->to->y);
@@ -76,7 +78,7 @@ final readonly class UnderRoof
 
     private static function isShared(Line $line): bool
     {
-        return str_starts_with($line->label, 'plane:') && $line->from->distanceTo($line->to) > Tolerance::PASSING;
+        return Side::isOfKind($line->label, SideKind::Plane) && $line->from->distanceTo($line->to) > Tolerance::PASSING;
     }
 
     private function isFold(Facet $facet, Line $line, Facet $other): bool

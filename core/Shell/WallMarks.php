@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Shell;
 
 use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Side;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
@@ -45,7 +46,7 @@ final readonly class WallMarks
         foreach ($form->facets as $facet) {
             foreach ($facet->patches as $patch) {
                 foreach ($patch->lines() as $line) {
-                    if ($line->label === "wall:$wall->block:{$wall->wall->edge}") {
+                    if ($line->label === Side::wall($wall->block, $wall->wall->edge)) {
                         $at = static fn (Vec2 $p): Vec2 => $wall->frame->project(new Vec3($p->x, $p->y, $facet->heightAt($p)));
                         $lines[] = [
                             $at($line->from),

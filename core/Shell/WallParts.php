@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Shell;
 
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec3;
@@ -76,9 +78,9 @@ final readonly class WallParts
         foreach ($piece->shape->labels as $edge => $label) {
             if ($label === 'left' || $label === 'right') {
                 array_push($joints, ...$this->corner($piece, $edge, $label));
-            } elseif (str_starts_with($label, 'wall:') || str_starts_with($label, 'party:')) {
-                [, $block, $wall] = explode(':', $label);
-                array_push($joints, ...$this->against($piece, $edge, (int) $block, (int) $wall));
+            } elseif (Side::isOfKind($label, SideKind::Wall, SideKind::Party)) {
+                $wall = Side::of($label)->wallOrFail();
+                array_push($joints, ...$this->against($piece, $edge, $wall->block, $wall->edge));
             }
         }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Shell;
 
 use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
@@ -12,6 +14,7 @@ use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
+use LogicException;
 
 /** The outline of a piece of wall with its doors let into the foot, and its other openings as holes. */
 final readonly class WallShape
@@ -129,23 +132,25 @@ final readonly class WallShape
 
     private static function edge(string $label, Vec2 $from, Vec2 $to, Edge $left, Edge $right): Edge
     {
-        $kind = explode(':', $label)[0];
         $rises = $to->y - $from->y;
 
-        return match ($kind) {
-            'foot' => new Edge('foot', 'foot'),
-            'left' => $left,
-            'right' => $right,
+        return match (Side::of($label)->kind) {
+            SideKind::Foot => new Edge('foot', 'foot'),
+            SideKind::Left => $left,
+            SideKind::Right => $right,
             // No slope is cut over so short a top.
-            'plane' => new Edge(
+            SideKind::Plane => new Edge(
                 abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left'),
                 $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance',
             ),
-            'on' => new Edge('stands'),
-            'wall' => new Edge('against'),
-            'party' => new Edge('beside', 'clearance'),
-            'under' => new Edge('under', 'clearance'),
-            default => new Edge($kind),
+            SideKind::On => new Edge('stands'),
+            SideKind::Wall => new Edge('against'),
+            SideKind::Party => new Edge('beside', 'clearance'),
+            SideKind::Under => new Edge('under', 'clearance'),
+            SideKind::Top, SideKind::Opening => new Edge(Side::of($label)->kind->value),
+            SideKind::Eaves, SideKind::Verge, SideKind::Open, SideKind::Deck, SideKind::Cut,
+            SideKind::Over, SideKind::Beneath, SideKind::Beside
+                => throw new LogicException("A wall has no side “{$label}”"),
         };
     }
 

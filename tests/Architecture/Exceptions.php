@@ -165,7 +165,6 @@ final class Exceptions
         'core/Roof/BoardParts.php::part' => self::MADE_OF,
         'core/Roof/BoardParts.php::ridge' => self::PLACE,
         'core/Roof/FormerParts.php::part' => self::MADE_OF,
-        'core/Roof/StripRoom.php::underWall' => self::PLACE,
         'core/Roof/Strips.php::part' => self::MADE_OF,
         'core/Roof/Strips.php::shared' => self::PLACE,
         'core/Sheets/SheetPlan.php::forStock' => self::PLACE,

@@ -6,7 +6,10 @@ namespace Chartula\Core\Form\Relief;
 
 use Chartula\Core\Building\Uncut;
 use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\PlaneId;
 use Chartula\Core\Form\RoofForm;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Overlay;
@@ -73,11 +76,11 @@ final readonly class ReliefRoof
     /** Lines between planes go by the edges that those slope down to. */
     private function label(string $label): string
     {
-        $parts = explode(':', $label);
+        $plane = Side::of($label)->plane;
 
-        return $parts[0] === 'plane' && count($parts) === 4
-            ? Facet::key('plane', (int) $parts[1], $this->uncut->edges[(int) $parts[2]] ?? (int) $parts[2], (int) $parts[3])
-            : $label;
+        return $plane === null || ! Side::isOfKind($label, SideKind::Plane)
+            ? $label
+            : Side::plane(new PlaneId($plane->block, $this->uncut->edges[$plane->edge] ?? $plane->edge, $plane->level));
     }
 
     private function pitch(Facet $facet): Angle

@@ -9,6 +9,8 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\InvalidInput;
@@ -161,8 +163,8 @@ final class GeneratedFormsTest extends TestCase
         foreach ($form->facets as $facet) {
             foreach ($facet->patches as $patch) {
                 foreach ($patch->lines() as $line) {
-                    if (str_starts_with($line->label, 'plane:')) {
-                        $other = $form->plane(substr($line->label, 6));
+                    if (Side::isOfKind($line->label, SideKind::Plane)) {
+                        $other = $form->plane(Side::of($line->label)->planeOrFail());
                         $off = max(
                             abs($facet->heightAt($line->from) - $other->heightAt($line->from)),
                             abs($facet->heightAt($line->to) - $other->heightAt($line->to)),

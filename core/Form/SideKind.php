@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+/** What lies beyond a side of a roof's plane or of a wall. */
+enum SideKind: string
+{
+    /** Nothing: the low side of a slope, or a lower roof over which it reaches. */
+    case Eaves = 'eaves';
+
+    /** Nothing: the end of a slope over a gable. */
+    case Verge = 'verge';
+
+    /** Nothing: the high side of a lean-to, or of a wall. */
+    case Top = 'top';
+
+    /** Nothing: where it was cut free of what comes in beside it. */
+    case Open = 'open';
+
+    /** A parapet round a flat roof. */
+    case Deck = 'deck';
+
+    /** Nothing: low relief has left no more of it. */
+    case Cut = 'cut';
+
+    /** The ground, or the floor, or the deck that a wall stands on. */
+    case Foot = 'foot';
+
+    /** The left end of a wall, at a corner of its block. */
+    case Left = 'left';
+
+    /** The right end of a wall, at a corner of its block. */
+    case Right = 'right';
+
+    /** An opening that runs out of a wall. */
+    case Opening = 'opening';
+
+    /** Another plane of a roof, which it meets. */
+    case Plane = 'plane';
+
+    /** Another block's plane, on top of which it ends. */
+    case Over = 'over';
+
+    /** A plane on which a wall stands. */
+    case On = 'on';
+
+    /** A wall at which it stops. */
+    case Wall = 'wall';
+
+    /** A wall that stands on a slope, beside the hole in it. */
+    case Beneath = 'beneath';
+
+    /** The roof over a wall, before which it is cut upright. */
+    case Beside = 'beside';
+
+    /** Another block's wall in the same plane. */
+    case Party = 'party';
+
+    /** Another block's eaves over a wall. */
+    case Under = 'under';
+}
