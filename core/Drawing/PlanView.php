@@ -54,7 +54,8 @@ final readonly class PlanView
         foreach ($block->block->footprint->edges as $i => $name) {
             $roof = $block->block->roof->edges[$i];
             $edges[] = [
-                'name' => $name, 'key' => $block->block->id.'.'.$name, 'from' => $block->ring->point($i)->toArray(),
+                'name' => $name, 'block' => $block->block->id, 'key' => $block->block->id.'.'.$name,
+                'from' => $block->ring->point($i)->toArray(),
                 'to' => $block->ring->point($i + 1)->toArray(),
                 'length' => Size::ofModel($block->ring->edgeLength($i), $scale), 'roof' => $roof->kind, 'pitch' => $roof->pitch->text(),
                 'overhang' => Size::ofReal($roof->overhang, $scale),

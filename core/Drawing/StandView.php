@@ -39,12 +39,12 @@ final readonly class StandView
         $assembly = Assembly::of($kit);
         $box = self::box($assembly);
         $size = max($box[1] - $box[0], $box[3] - $box[2], $box[5] - $box[4]);
-        $told = [];
+        $described = [];
         foreach ($assembly->kit->children('parts') as $part) {
-            $told[$part->text('id')] = $part;
+            $described[$part->text('id')] = $part;
         }
         $pieces = array_values(
-            array_map(static fn (Piece $piece): array => self::piece($piece, $told[$piece->part->id], $size), $assembly->pieces),
+            array_map(static fn (Piece $piece): array => self::piece($piece, $described[$piece->part->id], $size), $assembly->pieces),
         );
         $rank = array_flip(array_keys(self::PHASES));
         usort($pieces, static fn (array $a, array $b): int => [$rank[$a['phase']], $a['key']] <=> [$rank[$b['phase']], $b['key']]);
@@ -66,18 +66,19 @@ final readonly class StandView
     }
 
     /** @return array{key: string, phase: key-of<self::PHASES>}&array<string, mixed> */
-    private static function piece(Piece $piece, KitShape $told, float $size): array
+    private static function piece(Piece $piece, KitShape $described, float $size): array
     {
         $phase = self::phase($piece);
         $facets = $piece->part->isPaper() && $piece->part->folds !== [] ? Folding::facets($piece->part, $piece->frame) : $piece->facets;
         $away = self::direction($phase, $piece->frame)->times(self::AWAY[$phase] * $size);
 
         return [
-            'key' => $piece->key(), 'part' => $piece->part->id, 'copy' => $piece->copy, 'label' => $told->text('label'),
-            'name' => $told->text('name'), 'group' => $piece->part->group,
-            'stock' => $told->text('stock'), 'phase' => $phase, 'layer' => self::layer($piece->part->id),
+            'key' => $piece->key(), 'part' => $piece->part->id, 'copy' => $piece->copy, 'label' => $described->text('label'),
+            'name' => $described->text('name'), 'group' => $piece->part->group,
+            'stock' => $described->text('stock'), 'phase' => $phase, 'layer' => $described->child('of')->text('layer'),
             'thickness' => $piece->part->thickness,
-            'art' => $told->has('art'), 'print' => $told->text('print'), 'away' => $away->toArray(), 'stands' => self::stands($piece),
+            'art' => $described->has('art'), 'print' => $described->text('print'), 'away' => $away->toArray(),
+            'stands' => self::stands($piece),
             'facets' => array_map(static fn (Facet $f): array => [
                 'origin' => $f->frame->origin->toArray(), 'x' => $f->frame->x->toDirection(), 'y' => $f->frame->y->toDirection(),
                 'outline' => $f->region->outline->toArray(), 'inside' => $f->inside?->toArray(),
@@ -107,12 +108,6 @@ final readonly class StandView
             'brace', 'strip' => new Vec3(0.0, 0.0, 1.0),
             default => $frame->normal,
         };
-    }
-
-    /** block.edge.layer: the layer's name, for hiding layers together. */
-    private static function layer(string $id): string
-    {
-        return explode('.', $id)[2] ?? '';
     }
 
     /** Where it stands, in words: for a person who does not look at it. */

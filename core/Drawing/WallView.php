@@ -69,16 +69,8 @@ final readonly class WallView
             // What of it is built, and what would stand there were no other block in the way.
             'outlines' => array_map(static fn (Patch $p): array => $p->outline->toArray(), $this->wall->patches),
             'whole' => $this->whole(),
-            'parts' => array_values(
-                array_map(
-                    static fn (LabelledPart $p): string => $p->part->id,
-                    array_filter(
-                        $this->kit->parts,
-                        static fn (LabelledPart $p): bool =>
-                            preg_match('/^'.preg_quote($block->id.'.'.$name, '/').'(-\d+)?\./', $p->part->id) === 1,
-                    ),
-                ),
-            ),
+            'parts' => array_map(static fn (LabelledPart $p): string => $p->part->id, $this->parts()),
+            'paper' => $this->paper(),
             'openings' => array_map($this->opening(...), $this->wall->openings), 'chains' => $this->chains(),
             'marks' => array_map(
                 static fn (Mark $m): array =>
@@ -91,6 +83,31 @@ final readonly class WallView
                 ),
             ),
             'ends' => array_map($this->end(...), ['left', 'right'])];
+    }
+
+    /** @return list<LabelledPart> what is cut for it, papers, frames and glass with it */
+    private function parts(): array
+    {
+        $block = $this->span->block->id;
+
+        return array_values(array_filter(
+            $this->kit->parts,
+            fn (LabelledPart $p): bool => $p->part->of->block === $block
+                && $p->part->of->edge === $this->wall->wall->name
+                && $p->part->group !== 'roof',
+        ));
+    }
+
+    /** The paper that is drawn on it. */
+    private function paper(): ?string
+    {
+        foreach ($this->parts() as $part) {
+            if ($part->part->of->layer === 'paper' && $part->part->of->opening === null) {
+                return $part->part->id;
+            }
+        }
+
+        return null;
     }
 
     /**

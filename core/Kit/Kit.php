@@ -158,7 +158,7 @@ final readonly class Kit
 
         return new PartSet(
             array_map(
-                static fn (Part $p): Part => $p->with(name: ($names[explode('.', $p->id)[0]] ?? '').', '.lcfirst($p->name)),
+                static fn (Part $p): Part => $p->with(name: ($names[$p->of->block ?? ''] ?? '').', '.lcfirst($p->name)),
                 $set->parts,
             ),
             $set->joints,

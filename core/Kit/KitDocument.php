@@ -65,7 +65,7 @@ final readonly class KitDocument
         $part = $labelled->part;
 
         return [
-            'id' => $part->id, 'label' => $labelled->label, 'name' => $part->name, 'group' => $part->group,
+            'id' => $part->id, 'of' => $part->of->toArray(), 'label' => $labelled->label, 'name' => $part->name, 'group' => $part->group,
             'stock' => $part->stock->id, 'thickness' => round($part->thickness, 4), 'qty' => $part->qty(),
             'like' => $labelled->like, 'mirror_of' => $labelled->mirrorOf,
             'outline' => $part->outline->ring->toArray(),

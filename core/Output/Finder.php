@@ -14,7 +14,7 @@ use Chartula\Core\Problem\InvalidInput;
  * Answers whatever is typed: a length at this scale and others, a part, wall or sheet by its label or name, something to
  * do. Says how one writes it where it understands nothing.
  *
- * @phpstan-type Result array{kind: string, text: string, copy?: string, to?: array{what: string, id: string}}
+ * @phpstan-type Result array{kind: string, text: string, copy?: string, to?: array{what: string, id: string, wall?: ?string}}
  */
 final readonly class Finder
 {
@@ -64,7 +64,7 @@ final readonly class Finder
             // Words are no lengths; what begins with a figure was meant as one.
             $why = preg_match('/^-?\s*[\d.]/', $text) === 1 ? $e->problems[0]->line() : null;
         }
-        $named = [...($kit === null ? [] : self::things($text, new KitShape($kit))), ...self::verbs($text, $kit !== null)];
+        $named = [...($kit === null ? [] : self::named($text, new KitShape($kit))), ...self::verbs($text, $kit !== null)];
         usort($named, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $results = array_slice([...$results, ...array_column($named, 1)], 0, self::MOST);
 
@@ -81,8 +81,17 @@ final readonly class Finder
         ];
     }
 
+    /** The wall that a part belongs to, as the shell knows it. */
+    private static function wallOf(KitShape $part): ?string
+    {
+        $of = $part->child('of');
+        $edge = $part->text('group') === 'roof' ? null : $of->textOrNull('edge');
+
+        return $edge === null ? null : $of->text('block').'.'.$edge;
+    }
+
     /** @return list<array{int, Result}> */
-    private static function things(string $text, KitShape $kit): array
+    private static function named(string $text, KitShape $kit): array
     {
         $found = [];
         foreach ($kit->children('parts') as $part) {
@@ -94,7 +103,7 @@ final readonly class Finder
                     [
                         'kind' => 'part',
                         'text' => "$label, {$part->text('name')}, {$part->text('stock')}",
-                        'to' => ['what' => 'part', 'id' => $part->text('id')],
+                        'to' => ['what' => 'part', 'id' => $part->text('id'), 'wall' => self::wallOf($part)],
                     ],
                 ];
             }

@@ -37,6 +37,7 @@ final readonly class Part
      */
     private function __construct(
         public string $id,
+        public PartName $of,
         public string $letter,
         public string $name,
         public string $group,
@@ -69,7 +70,7 @@ final readonly class Part
      * @param  list<Mark>  $marks
      */
     public static function of(
-        string $id, string $letter, string $name, string $group, Stock $stock, float $thickness, Outline $outline,
+        PartName $of, string $letter, string $name, string $group, Stock $stock, float $thickness, Outline $outline,
         array $frames, array $workings,
         array $holes = [], array $scores = [], array $slits = [], array $marks = [], bool $mayTurn = true, ?RoofSeat $roof = null,
         ?Vec2 $foldedAbout = null, ?BrickArt $art = null,
@@ -79,7 +80,7 @@ final readonly class Part
         $dy = -$box->y0;
 
         return new self(
-            $id, $letter, $name, $group, $stock, $thickness,
+            $of->id, $of, $letter, $name, $group, $stock, $thickness,
             $outline->moved($dx, $dy),
             array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $holes),
             array_map(static fn (Frame $f): Frame => $f->moved($box->x0, $box->y0), $frames),

@@ -18,6 +18,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 
 /** Boards on edge under ridges, between what holds those, and under hips from the walls up. docs/formulas.md#supports */
@@ -228,8 +229,9 @@ final readonly class BoardParts
         ];
         $walk = array_map(static fn (array $c, Edge $edge): array => [new Vec2($c[0], $c[1]), $edge], $corners, $edges);
         $frame = new Frame(new Vec3($face->x, $face->y, $level), new Vec3($along->x, $along->y, 0.0), new Vec3(0.0, 0.0, 1.0));
+        $block = $this->room->block->block->id;
         $part = Part::of(
-            $this->room->block->block->id.".$kind".($number > 0 ? '-'.($number + 1) : '').'.core',
+            new PartName("$block.$kind".($number > 0 ? '-'.($number + 1) : '').'.core', $block, null, 'core'),
             'B',
             $name,
             'brace',

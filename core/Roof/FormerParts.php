@@ -13,6 +13,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 
 /** Triangles across the ridges that keep slopes from sagging, as many as their card asks for. docs/formulas.md#supports */
@@ -81,8 +82,9 @@ final readonly class FormerParts
             new Vec3(0.0, 0.0, 1.0),
         );
         $height = max(array_map(static fn (Vec2 $p): float => $p->y, $top));
+        $block = $this->room->block->block->id;
         $part = Part::of(
-            $this->room->block->block->id.'.former'.($number > 0 ? '-'.($number + 1) : '').'.core',
+            new PartName("$block.former".($number > 0 ? '-'.($number + 1) : '').'.core', $block, null, 'core'),
             'B',
             'Roof former',
             'brace',

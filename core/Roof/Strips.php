@@ -19,6 +19,7 @@ use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 
@@ -230,7 +231,8 @@ final class Strips
                 : $workings[$of]->less($off, 'cut to where the next strip comes, '.LengthFormat::trimmed($off, 3));
         }
         $part = Part::of(
-            $id, 'R', ucfirst($kind).' strip', 'roof', $stock, $thickness, $outline, [$placed], $workings,
+            new PartName($id, $block, null, 'strip'), 'R', ucfirst($kind).' strip', 'roof', $stock, $thickness,
+            $outline, [$placed], $workings,
             scores: [new Score(new Vec2(0.0, $leg), new Vec2($length, $leg), 'away', rad2deg($fold), 'face')],
             foldedAbout: $isPlain
                 ? new Vec2($length / 2.0, $leg / 2.0)

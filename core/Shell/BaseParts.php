@@ -21,6 +21,7 @@ use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Stock\Layer;
@@ -192,7 +193,8 @@ final readonly class BaseParts
             $mates,
         );
         $part = Part::of(
-            $id, 'B', 'Floor', 'shell', $layer->stock, $layer->thickness_mm, new Outline($patch->outline, $edges),
+            new PartName($id, $this->block->block->id, null, 'floor'), 'B', 'Floor', 'shell', $layer->stock,
+            $layer->thickness_mm, new Outline($patch->outline, $edges),
             [$this->block->ground->moved(0.0, 0.0, $layer->thickness_mm)], $this->workings($patch, $insets), $patch->holes,
         );
         $joints = [];

@@ -16,6 +16,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Stock\Layer;
@@ -106,8 +107,12 @@ final readonly class BraceParts
         $box = $ring->bounds();
         $of = static fn (float $mm): Figure =>
             abs($mm - $leg) < 1e-9 ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
-        $part = Part::of($id, 'B', 'Corner brace', 'brace', $layer->stock, $layer->thickness_mm, new Outline($ring, [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')]),
-            array_column($braces, 1), ['width' => $of($box->width()), 'height' => $of($box->height())]);
+        $part = Part::of(
+            new PartName($id, $this->walls->form->blocks[$this->block]->block->id, null, 'corner'), 'B', 'Corner brace', 'brace',
+            $layer->stock, $layer->thickness_mm,
+            new Outline($ring, [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')]),
+            array_column($braces, 1), ['width' => $of($box->width()), 'height' => $of($box->height())],
+        );
         $joints = [];
         foreach ($braces as $copy => [$vertex, $frame]) {
             $ends = [$frame->point(0.0, 0.0), $frame->point($leg, 0.0), $frame->at($far)];

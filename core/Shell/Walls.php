@@ -12,6 +12,7 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 
 /** The card of all walls: what every other room that meets a wall asks. docs/formulas.md#corner */
 final class Walls
@@ -78,7 +79,8 @@ final class Walls
             )
                 ->bevelled($span->left, $span->right, $span->depths($k));
             $pieces[] = new WallPiece($span, $k, $shape, Part::of(
-                $span->partId($k, $i), 'W', ucfirst($span->name()).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
+                new PartName($span->partId($k, $i), $span->block->id, $span->name(), $layer->id), 'W',
+                ucfirst($span->name()).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
                 $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))],
                 $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
                 marks: $k === 0 ? WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes)) : [],

@@ -24,6 +24,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
@@ -89,7 +90,8 @@ final readonly class PaperParts
         $stock = $building->methods->paper;
         $id = $span->block->id.'.'.$span->name().($piece > 0 ? '-'.($piece + 1) : '').'.paper';
         $part = Part::of(
-            $id, 'P', ucfirst($span->name()).' wall, brick paper', 'skin', $stock, $stock->thickness_mm,
+            new PartName($id, $span->block->id, $span->name(), 'paper'), 'P',
+            ucfirst($span->name()).' wall, brick paper', 'skin', $stock, $stock->thickness_mm,
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
             $holes, $scores, $slits, self::sills($building, $forms, $wall->receding), mayTurn: false,
             foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms),

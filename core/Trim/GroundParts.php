@@ -25,6 +25,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 
@@ -128,7 +129,7 @@ final readonly class GroundParts
             'height' => Figure::given($size->height(), 'to the back, along its rise'),
         ];
         $card = Part::of(
-            $id,
+            new PartName($id, null, null, 'ground'),
             'M',
             'Ground between the blocks',
             'trim',
@@ -141,7 +142,7 @@ final readonly class GroundParts
         );
         $paper = $building->methods->paper;
         $top = Part::of(
-            $id.'.paper',
+            new PartName($id.'.paper', null, null, 'paper'),
             'P',
             'Ground between the blocks, paper',
             'skin',

@@ -17,6 +17,7 @@ use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Shell\Walls;
@@ -88,7 +89,7 @@ final readonly class MouthParts
             $ring = new Ring($corners);
             $box = $ring->bounds();
             $part = Part::of(
-                $id,
+                $this->name($id, 'paper'),
                 'P',
                 ucfirst($name).' of the inside, paper',
                 'skin',
@@ -145,6 +146,13 @@ final readonly class MouthParts
         );
     }
 
+    private function name(string $id, string $layer): PartName
+    {
+        $span = $this->place->span;
+
+        return new PartName($id, $span->block->id, $span->name(), $layer, $this->place->opening->id);
+    }
+
     /**
      * @param  non-empty-list<Vec3>  $corners  the front edge first, counter-clockwise from within
      * @param  list<array{Vec3, Vec3, string}>  $drawn
@@ -167,7 +175,7 @@ final readonly class MouthParts
         $layer = $this->place->layer;
 
         return Part::of(
-            $id,
+            $this->name($id, 'mouth'),
             'M',
             $name,
             'trim',

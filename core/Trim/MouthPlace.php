@@ -10,6 +10,7 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Shell\BaseParts;
@@ -45,6 +46,15 @@ final readonly class MouthPlace
         }
 
         return $places;
+    }
+
+    /** Whether a part is one of its own. */
+    public function holds(PartName $part): bool
+    {
+        return $part->opening === $this->opening->id
+            && $part->block === $this->span->block->id
+            && $part->edge === $this->span->name()
+            && in_array($part->layer, ['mouth', 'paper'], true);
     }
 
     /** Null, and a fault, where it cannot be made. */

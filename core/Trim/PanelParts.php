@@ -20,6 +20,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Problem\Problems;
@@ -106,8 +107,9 @@ final readonly class PanelParts
         $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$first->id;
         $depth = PanelDepth::of($this->building, $this->span, $opening);
         $holes = $this->panes($first);
+        $name = new PartName($id, $this->span->block->id, $this->span->name(), $isLeaf ? 'leaf' : 'frame', $first->id);
         $part = Part::of(
-            $id, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->id).' frame', 'trim',
+            $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->id).' frame', 'trim',
             $this->building->methods->frame, PanelDepth::frameThickness($this->building),
             $this->outline($first, self::CLEARANCE_MM), $this->frames($forms, $depth),
             $this->workings($first, self::CLEARANCE_MM, 'clearance'),
@@ -262,8 +264,9 @@ final readonly class PanelParts
         $workings = $this->workings($first, self::CLEARANCE_MM, 'clearance');
         $box = $ring->bounds();
         $glue = 2.0 * self::GLASS_INSET_MM;
+        $name = new PartName($id, $this->span->block->id, $this->span->name(), 'glazing', $first->id);
         $part = Part::of(
-            $id, 'G', ucfirst($opening->style->id).' glazing', 'trim', $stock, $stock->thickness_mm, new Outline($ring, $edges),
+            $name, 'G', ucfirst($opening->style->id).' glazing', 'trim', $stock, $stock->thickness_mm, new Outline($ring, $edges),
             $this->frames($forms, $depth + $frame->thickness),
             [
                 'width' => $workings['width']

@@ -75,7 +75,7 @@ final class Exceptions
         'core/Geometry/Overlay.php::stretches' => self::SWEEP,
         'core/Kit/DryFit/CoverCheck.php::all' => self::SWEEP,
         'core/Kit/Surface.php::openAtCorners' => self::SWEEP,
-        'core/Output/Finder.php::things' => self::DRAWN,
+        'core/Output/Finder.php::named' => self::DRAWN,
         'core/Roof/RoofParts.php::ends' => self::SWEEP,
         'core/Roof/Seats.php::underEaves' => self::PART,
         'core/Roof/Strips.php::make' => self::PART,

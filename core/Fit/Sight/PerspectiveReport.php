@@ -83,7 +83,7 @@ final readonly class PerspectiveReport
                 array_values(
                     array_filter(
                         $kit->parts,
-                        static fn (LabelledPart $p): bool => str_starts_with($p->part->id, self::partsOf($place->mouth->opening)),
+                        static fn (LabelledPart $p): bool => $place->holds($p->part->of),
                     ),
                 ),
             );
@@ -140,14 +140,6 @@ final readonly class PerspectiveReport
         $last = array_pop($names);
 
         return $names === [] ? $last : implode(', ', $names).' and '.$last;
-    }
-
-    private static function partsOf(string $opening): string
-    {
-        $keys = explode('.', $opening);
-        $last = array_pop($keys);
-
-        return implode('.', $keys).".mouth.$last.";
     }
 
     private function strong(): string

@@ -14,7 +14,8 @@ final readonly class SeenFace
 
     /**
      * @param  'wall'|'roof'  $kind
-     * @param  string  $name  what it is called
+     * @param  string  $edge  the wall's or slope's own name
+     * @param  string  $name  what it is called, with its block
      * @param  string  $path  of the wall in the document
      * @param  float  $share  of the face that shows
      * @param  float  $degrees  between the line of sight and the face, where it shows best
@@ -23,6 +24,7 @@ final readonly class SeenFace
     public function __construct(
         public string $kind,
         public string $key,
+        public string $edge,
         public string $name,
         public string $path,
         public float $share,
@@ -41,11 +43,14 @@ final readonly class SeenFace
         };
     }
 
-    /** @return array{kind: string, key: string, name: string, path: string, share: float, degrees: float, treat: string, wants: string} */
+    /**
+     * @return array{kind: string, key: string, edge: string, name: string, path: string, share: float, degrees: float, treat: string,
+     *     wants: string}
+     */
     public function toArray(): array
     {
         return [
-            'kind' => $this->kind, 'key' => $this->key, 'name' => $this->name, 'path' => $this->path,
+            'kind' => $this->kind, 'key' => $this->key, 'edge' => $this->edge, 'name' => $this->name, 'path' => $this->path,
             'share' => round($this->share, 4), 'degrees' => round($this->degrees, 2), 'treat' => $this->treat,
             'wants' => $this->wants(),
         ];

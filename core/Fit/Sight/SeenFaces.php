@@ -67,6 +67,7 @@ final readonly class SeenFaces
                     $faces[] = $self->face(
                         'wall',
                         $span->block->id.'.'.$span->name(),
+                        $span->name(),
                         $name,
                         $span->form->wall->path,
                         $span->form->wall->treat,
@@ -80,7 +81,15 @@ final readonly class SeenFaces
             $placed = $assembly->pieces[$panel->part->id.'#0'] ?? null;
             if ($placed !== null) {
                 $block = count($kit->form->blocks) > 1 ? $kit->form->blocks[$panel->facet->block]->block->name.', ' : '';
-                $faces[] = $self->face('roof', $panel->part->id, $block.$panel->facet->name.' slope', '', 'full', $placed);
+                $faces[] = $self->face(
+                    'roof',
+                    $panel->part->id,
+                    $panel->facet->name,
+                    $block.$panel->facet->name.' slope',
+                    '',
+                    'full',
+                    $placed,
+                );
             }
         }
 
@@ -111,7 +120,7 @@ final readonly class SeenFaces
     }
 
     /** @param  'wall'|'roof'  $kind */
-    private function face(string $kind, string $key, string $name, string $path, string $treat, Piece $piece): SeenFace
+    private function face(string $kind, string $key, string $edge, string $name, string $path, string $treat, Piece $piece): SeenFace
     {
         $facet = $piece->facets[0];
         $points = self::points($facet);
@@ -139,7 +148,7 @@ final readonly class SeenFaces
             $degrees = max($degrees, $best);
         }
 
-        return new SeenFace($kind, $key, $name, $path, $share, $degrees, $treat);
+        return new SeenFace($kind, $key, $edge, $name, $path, $share, $degrees, $treat);
     }
 
     /** @return list<Vec2> all over the face, openings left out */

@@ -43,18 +43,19 @@ final class FinderTest extends TestCase
         self::assertSame('10mm on the model is 762mm (2ft 6in) at 1:76.2', $found['results'][0]['text']);
     }
 
-    #[TestWith(['W2', 'part', 'main.front.core'])]
-    #[TestWith(['w2', 'part', 'main.front.core'])]
+    #[TestWith(['W2', 'part', 'main.front.core', 'main.front'])]
+    #[TestWith(['w2', 'part', 'main.front.core', 'main.front'])]
     #[TestWith(['front', 'wall', 'main.front'])]
     #[TestWith(['ridge strip', 'part', 'main.ridge.strip'])]
     #[TestWith(['sheet 2', 'sheet', '2'])]
     #[TestWith(['print stale', 'verb', 'print-stale'])]
     #[TestWith(['undo', 'verb', 'undo'])]
     #[TestWith(['3d', 'verb', 'stand'])]
-    #[TestWith(['brick paper left', 'part', 'main.left.paper'])]
-    public function testFindsThingsAndWhatToDo(string $text, string $what, string $id): void
+    #[TestWith(['brick paper left', 'part', 'main.left.paper', 'main.left'])]
+    public function testFindsThingsAndWhatToDo(string $text, string $what, string $id, ?string $wall = null): void
     {
-        self::assertSame(['what' => $what, 'id' => $id], self::find($text)['results'][0]['to'] ?? null);
+        $found = self::find($text)['results'][0]['to'] ?? ['what' => '', 'id' => ''];
+        self::assertSame([$what, $id, $wall], [$found['what'], $found['id'], $found['wall'] ?? null]);
     }
 
     /** @param  non-empty-string  $says */

@@ -214,6 +214,7 @@ export interface Kit {
 }
 export interface Part {
   id: string;
+  of: PartOf;
   label: string;
   name: string;
   group: 'shell' | 'brace' | 'roof' | 'skin' | 'trim' | 'mock-up';
@@ -266,6 +267,21 @@ export interface Part {
   };
   art?: {};
   workings: PartWorkings[];
+}
+/**
+ * What it is a part of.
+ */
+export interface PartOf {
+  block: string | null;
+  /**
+   * The wall or slope.
+   */
+  edge: string | null;
+  /**
+   * A layer's id, or paper, frame, leaf, glazing, floor, strip …
+   */
+  layer: string;
+  opening: string | null;
 }
 export interface PartWorkings {
   of: string;
@@ -388,6 +404,10 @@ export interface Wall {
    */
   whole: Point[];
   parts: string[];
+  /**
+   * The part that is printed for it.
+   */
+  paper: string | null;
   openings: Opening[];
   chains: ChainLink[][];
   marks: PrintedLine[];
@@ -472,6 +492,7 @@ export interface PlanBlock {
 }
 export interface PlanEdge {
   name: string;
+  block: string;
   key: string;
   from: Point;
   to: Point;
@@ -829,6 +850,10 @@ export interface FoundResult {
   to?: {
     what: 'part' | 'wall' | 'sheet' | 'verb';
     id: string;
+    /**
+     * Where a part of a wall is shown.
+     */
+    wall?: string | null;
   };
 }
 export interface Made {
@@ -1003,6 +1028,10 @@ export interface SectionAt {
 export interface SeenFace {
   kind: 'wall' | 'roof';
   key: string;
+  /**
+   * The wall's or slope's own name.
+   */
+  edge: string;
   name: string;
   path: string;
   share: number;

@@ -61,6 +61,7 @@ const wall: Wall = {
     [72, 38],
     [0, 38],
   ],
+  paper: null,
   parts: [],
   openings: [opening('w1', 10), opening('w2', 40)],
   marks: [],

@@ -125,7 +125,7 @@ export function Elevation({
           {wall.shows_courses && (
             <g clipPath={`url(#${clip})`}>
               <image
-                href={`/api/buildings/${building}/parts/${wall.parts.find((part) => part.endsWith('.paper')) ?? ''}.svg?art=1&r=${revision}`}
+                href={`/api/buildings/${building}/parts/${wall.paper ?? ''}.svg?art=1&r=${revision}`}
                 x={bounds.x0}
                 y={bounds.y0}
                 width={size}

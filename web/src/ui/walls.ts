@@ -1,8 +1,6 @@
-/** What stands second in the name of a part that is no wall's. */
-const NO_WALL = /^(base|brace|deck|former|(ridge|hip)(-board)?|break)(-\d+)?$|-slope(-\d+)?$|-upper/;
+import type { Wall } from '../api/types';
 
-/** The wall that a part or a remark belongs to, as `block.edge`; undefined where it belongs to none. */
-export function wallOf(id: string): string | undefined {
-  const [block, edge] = id.split('.');
-  return block === undefined || edge === undefined || NO_WALL.test(edge) ? undefined : `${block}.${edge}`;
+/** The wall to which a remark belongs: it is of the wall, of a part of it, or of one of its openings. */
+export function wallAt(walls: readonly Wall[], at: string): Wall | undefined {
+  return walls.find((wall) => at === wall.key || at.startsWith(`${wall.key}.`) || wall.parts.includes(at));
 }

@@ -1,9 +1,9 @@
-import { wallOf } from '../../ui/walls';
+import { wallAt } from '../../ui/walls';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { dryFitOptions } from '../../api/options';
-import type { Check, DryFit, FreeEdge, JointMeasure, Part } from '../../api/types';
+import type { Check, DryFit, FreeEdge, JointMeasure, Part, Wall } from '../../api/types';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../../document/context';
@@ -53,7 +53,7 @@ export function DryFitPage() {
           measure !== undefined && <JointFigure measure={measure} parts={parts} />
         )}
         <h2 className="mt-3">Checks</h2>
-        <Checks checks={derived.kit.checks} building={state.id} />
+        <Checks checks={derived.kit.checks} walls={derived.view.walls} building={state.id} />
       </aside>
     </>
   );
@@ -223,16 +223,16 @@ function FreeEdges({ fit, parts, chosen, onChoose }: FreeEdgesProps) {
   );
 }
 
-function Checks({ checks, building }: { checks: Check[]; building: string }) {
+function Checks({ checks, walls, building }: { checks: Check[]; walls: readonly Wall[]; building: string }) {
   if (checks.length === 0) return <p>Nothing to think about.</p>;
   return (
     <ul className="list-unstyled">
       {checks.map((check, i) => {
-        const wall = wallOf(check.at);
+        const wall = wallAt(walls, check.at);
         return (
           <li key={i} className="remark">
             <span className={`level level-${check.level}`}>{LEVELS[check.level]}</span>, {check.at}: {check.text}{' '}
-            {wall !== undefined && <Link to={`/buildings/${building}/shell?wall=${wall}`}>Go there</Link>}
+            {wall !== undefined && <Link to={`/buildings/${building}/shell?wall=${wall.key}`}>Go there</Link>}
             {check.code.startsWith('stock.') && <Link to={`/buildings/${building}/sheets`}>Go there</Link>}
           </li>
         );

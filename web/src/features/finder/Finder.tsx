@@ -1,4 +1,3 @@
-import { wallOf } from '../../ui/walls';
 import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useDeferredValue, useEffect, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
@@ -63,8 +62,7 @@ function Found({ close, onVerb }: FoundProps) {
       return;
     }
     if (result.to === undefined) return;
-    const { what, id } = result.to;
-    const wall = wallOf(id);
+    const { what, id, wall } = result.to;
     const base = `/buildings/${building ?? ''}`;
     close();
     if (what === 'verb' && onVerb(id, building)) return;
@@ -72,7 +70,7 @@ function Found({ close, onVerb }: FoundProps) {
       verb: id === 'projects' ? '/' : `${base}/${id}`,
       wall: `${base}/shell?wall=${id}`,
       sheet: `${base}/sheets?sheet=${id}`,
-      part: wall === undefined ? `${base}/stand?part=${id}` : `${base}/shell?wall=${wall}&part=${id}`,
+      part: typeof wall !== 'string' ? `${base}/stand?part=${id}` : `${base}/shell?wall=${wall}&part=${id}`,
     };
     void navigate(targets[what]);
   }

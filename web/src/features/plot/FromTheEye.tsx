@@ -56,8 +56,8 @@ export function FromTheEye() {
       ? { op: 'set', path: `${face.path}.treat`, value: how }
       : {
           op: 'set',
-          path: `${face.path}.=${face.key.split('.')[1] ?? ''}`,
-          value: { edge: face.key.split('.')[1] ?? '', treat: how },
+          path: `${face.path}.=${face.edge}`,
+          value: { edge: face.edge, treat: how },
         };
   return (
     <>

@@ -33,6 +33,7 @@ const sight = (more: Partial<Sight> = {}): Sight => ({
     {
       kind: 'wall',
       key: 'sail.back',
+      edge: 'back',
       name: 'back',
       path: 'blocks.0.walls.2',
       share: 0,
@@ -43,6 +44,7 @@ const sight = (more: Partial<Sight> = {}): Sight => ({
     {
       kind: 'wall',
       key: 'sail.left',
+      edge: 'left',
       name: 'left',
       path: 'blocks.0.walls',
       share: 0.01,

@@ -15,10 +15,9 @@ const KINDS = [
 /** What the roof does over one edge. */
 export function EdgeFigures({ edge, onDone }: { edge: PlanEdge; onDone: () => void }) {
   const { state, save, units } = useBuilding();
-  const [block = '', name = ''] = edge.key.split('.');
   const faults = state.faults.filter((fault) => fault.path.includes('.roof'));
   const set = (change: { kind?: EdgeKind; pitch?: number | null; overhang?: string | null; from?: string | null }) =>
-    save([{ op: 'roof-edge', block, edge: name, ...change }]);
+    save([{ op: 'roof-edge', block: edge.block, edge: edge.name, ...change }]);
   return (
     <>
       <h2>Over the edge {edge.name}</h2>

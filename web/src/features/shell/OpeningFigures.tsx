@@ -10,8 +10,10 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
   const text = (path: string) => textAt(state.document, path);
   const frame = derived?.kit.parts.find(
     (part) =>
-      part.id.startsWith(`${wall.key}.`) &&
-      (part.id.endsWith(`.frame.${opening.id}`) || part.id.endsWith(`.leaf.${opening.id}`)),
+      part.of.block === wall.block &&
+      part.of.edge === wall.edge &&
+      part.of.opening === opening.id &&
+      (part.of.layer === 'frame' || part.of.layer === 'leaf'),
   );
   const width = frame?.workings.find((workings) => workings.of === 'width');
   const links = wall.chains[0] ?? [];

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part;
+
+/** Names a part, and says of what it is a part, so that nobody has to take its id apart. */
+final readonly class PartName
+{
+    /**
+     * @param  ?string  $block  whose part it is; none for the ground
+     * @param  ?string  $edge  the wall or slope that it belongs to
+     * @param  string  $layer  which of the things there it is: a layer's id, or paper, frame, leaf, glazing, floor, strip …
+     * @param  ?string  $opening  the opening that it fills
+     */
+    public function __construct(
+        public string $id,
+        public ?string $block,
+        public ?string $edge,
+        public string $layer,
+        public ?string $opening = null,
+    ) {
+    }
+
+    /** @return array{block: ?string, edge: ?string, layer: string, opening: ?string} */
+    public function toArray(): array
+    {
+        return ['block' => $this->block, 'edge' => $this->edge, 'layer' => $this->layer, 'opening' => $this->opening];
+    }
+}
