@@ -10,7 +10,7 @@ declare(strict_types=1);
  */
 
 use Chartula\Core\Building\BuildingReader;
-use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Mockup\Mockup;
 use Chartula\Core\Problem\Problems;
@@ -49,7 +49,7 @@ foreach ([8, 20, 50, 100, 200] as $corners) {
     printf(
         "%-16d %8.1f %8.1f\n",
         $corners,
-        median($runs, static fn () => Former::form($building, new Problems)),
+        median($runs, static fn () => Surfaces::of($building, new Problems)),
         median($runs, static fn () => Kit::derive($building)),
     );
 }
@@ -58,7 +58,7 @@ $kit = Kit::derive($building);
 printf(
     "%-16s %8.1f %8.1f   mock-up %.1f\n",
     'creamery',
-    median($runs, static fn () => Former::form($building, new Problems)),
+    median($runs, static fn () => Surfaces::of($building, new Problems)),
     median($runs, static fn () => Kit::derive($building)),
     median($runs, static fn () => Mockup::of($kit->form, 100, 194.0, 240.0)),
 );

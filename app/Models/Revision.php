@@ -44,12 +44,6 @@ final class Revision extends Model
         return $this->belongsTo(Building::class);
     }
 
-    /** @return BelongsTo<User, $this> */
-    public function author(): BelongsTo
-    {
-        return $this->belongsTo(User::class, 'author_id');
-    }
-
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -18,7 +18,7 @@ final readonly class Perspective
      * @param  ?ModelLength  $axis  height of the eye's axis above the datum
      * @param  ?list<string>  $blocks  by id; all of them where it is not said
      * @param  bool  $hasGround  whether the ground between those blocks is made too, as it rises
-     * @param  list<Mouth>  $mouths
+     * @param  list<DeepOpening>  $deepOpenings
      */
     public function __construct(
         public ?ModelLength $depth,
@@ -26,7 +26,7 @@ final readonly class Perspective
         public ?ModelLength $axis,
         public ?array $blocks,
         public bool $hasGround,
-        public array $mouths,
+        public array $deepOpenings,
         public string $path,
     ) {
     }

@@ -46,10 +46,10 @@ final readonly class PerspectiveReader
         );
     }
 
-    /** @return list<Mouth> */
+    /** @return list<DeepOpening> */
     private static function mouths(?Node $list, Values $values): array
     {
-        $mouths = [];
+        $deepOpenings = [];
         foreach ($list?->items(self::MOST_MOUTHS) ?? [] as $node) {
             if (! $node->isObject(['opening', 'depth', 'apparent'], ['axis'])) {
                 continue;
@@ -59,10 +59,10 @@ final readonly class PerspectiveReader
             $apparent = $values->model($node->get('apparent'));
             $axis = $values->model($node->get('axis'), Sign::ZeroOrMore);
             if ($opening !== null && $depth !== null && $apparent !== null) {
-                $mouths[] = new Mouth($opening, $depth, $apparent, $axis, $node->path);
+                $deepOpenings[] = new DeepOpening($opening, $depth, $apparent, $axis, $node->path);
             }
         }
 
-        return $mouths;
+        return $deepOpenings;
     }
 }

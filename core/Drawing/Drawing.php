@@ -53,11 +53,6 @@ final class Drawing
         $this->placements[] = $placement;
     }
 
-    public function hasSymbol(string $id): bool
-    {
-        return isset($this->symbols[$id]);
-    }
-
     public function symbol(string $id): ?Symbol
     {
         return $this->symbols[$id] ?? null;

@@ -9,10 +9,10 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Compression\Compressed;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\Former;
 use Chartula\Core\Form\Perspective\Recession;
 use Chartula\Core\Form\Relief\ReliefCut;
 use Chartula\Core\Form\Relief\Relieved;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Part\Fingerprint;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Part;
@@ -31,9 +31,9 @@ use Chartula\Core\Shell\FormFaults;
 use Chartula\Core\Shell\WallParts;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Skin\PaperParts;
+use Chartula\Core\Trim\DeepOpeningParts;
+use Chartula\Core\Trim\DeepOpeningPlace;
 use Chartula\Core\Trim\GroundParts;
-use Chartula\Core\Trim\MouthParts;
-use Chartula\Core\Trim\MouthPlace;
 use Chartula\Core\Trim\PanelParts;
 use LogicException;
 
@@ -68,12 +68,12 @@ final readonly class Kit
         $modelled = $modelled->with(Recession::of($modelled->building, $problems));
         $problems->throwIfAny();
         $building = $modelled->building;
-        $form = Former::form($building, $problems, $recall);
+        $form = Surfaces::of($building, $problems, $recall);
         $problems->throwIfAny();
         $walls = new Walls($building, $form);
         FormFaults::collect($building, $walls, $problems);
         PanelParts::collectFaults($building, $form, $problems);
-        MouthPlace::all($building, $walls, $problems);
+        DeepOpeningPlace::all($building, $walls, $problems);
         $problems->throwIfAny();
         $panels = new Panels($building, $form);
         $panels->collectFaults($problems);
@@ -85,7 +85,7 @@ final readonly class Kit
             ->with(self::roofs($building, $panels, $walls, $recall))
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls, $recall))
-            ->with(MouthParts::make($building, $walls))
+            ->with(DeepOpeningParts::make($building, $walls))
             ->with(GroundParts::make($building));
 
         return new self($compressed, $modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
@@ -94,10 +94,8 @@ final readonly class Kit
     /** All that lies on the walls, and what holds it up: of walls it knows their outlines, and nothing of what is let into them. */
     private static function roofs(Building $building, Panels $panels, Walls $walls, Recall $recall): PartSet
     {
-        $blocks = array_map(
-            static fn (Block $b): array => [$b->id, $b->name, $b->footprint, $b->at, $b->turnDeg, $b->base, $b->eaves, $b->roof],
-            $building->blocks,
-        );
+        // All of a block but its walls, so that no field is forgotten in the question.
+        $blocks = array_map(static fn (Block $b): Block => $b->with(walls: []), $building->blocks);
         $cards = [];
         foreach ($walls->spans() as $span) {
             foreach (array_keys($span->stack->layers) as $k) {

@@ -93,12 +93,12 @@ final readonly class KitDocument
     /** @return array<string, mixed> */
     private static function edge(Part $part, Edge $edge, int $i): array
     {
-        $told = ['edge' => $i, 'name' => $edge->name] + ($edge->free === null ? [] : ['free' => $edge->free]);
+        $fingerprint = ['edge' => $i, 'name' => $edge->name] + ($edge->free === null ? [] : ['free' => $edge->free]);
 
         // A foot stands at a level of its own: where the ground falls, walls go down further.
         return $edge->free === 'foot' && $part->group === 'shell'
-            ? $told + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)]
-            : $told;
+            ? $fingerprint + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)]
+            : $fingerprint;
     }
 
     /** @return array<string, mixed> */

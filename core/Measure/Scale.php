@@ -37,16 +37,6 @@ final readonly class Scale
         return new self($ratio);
     }
 
-    public function toModel(RealLength $real): ModelLength
-    {
-        return ModelLength::ofMillimetres($real->mm / $this->ratio);
-    }
-
-    public function toReal(ModelLength $model): RealLength
-    {
-        return RealLength::ofMillimetres($model->mm * $this->ratio);
-    }
-
     public function modelMm(RealLength $real): float
     {
         return $real->mm / $this->ratio;

@@ -152,7 +152,6 @@ final readonly class ProblemText
         'archive.numbers' => 'the revisions are not in order; this should be number {wanted}',
         'mockup.too-large' => 'at {given} % the {what} do not fit a page; {most} % is the most that does',
         // prints and pieces
-        'print.never-sound' => 'this building was never free of faults, so nothing of it can have been printed',
         'print.no-sheet' => 'there is no sheet {given}; known are {known}',
         'print.nothing' => 'there is nothing to print',
         'piece.no-such' => 'there is no such piece of “{given}” in this kit',

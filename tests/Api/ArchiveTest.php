@@ -37,7 +37,7 @@ final class ArchiveTest extends ApiTestCase
             ->assertJsonPath('project.buildings.0.revision', 3);
         $copy = Building::query()->whereKey($answer->json('project.buildings.0.id'))->firstOrFail();
         self::assertNotSame($building->id, $copy->id);
-        $told = static fn (Building $b): array => $b->revisions()
+        $fingerprint = static fn (Building $b): array => $b->revisions()
             ->orderBy('number')
             ->get()
             ->map(
@@ -45,7 +45,7 @@ final class ArchiveTest extends ApiTestCase
                     [RevisionResource::make($r)->resolve(), $r->text, $r->stands_for, $r->before, $r->redo, $r->faults, $r->client_id],
             )
             ->all();
-        self::assertSame($told($building), $told($copy));
+        self::assertSame($fingerprint($building), $fingerprint($copy));
         $pieces = static fn (Building $b): array => $b->pieces()
             ->get()
             ->map(static fn (Piece $p): array => [$p->part, $p->copy, $p->state, $p->record, $p->print_id !== null])

@@ -6,7 +6,6 @@ namespace Tests\Architecture;
 
 use PhpParser\Node;
 use PhpParser\Node\FunctionLike;
-use PhpParser\Node\Stmt\ClassLike;
 use PhpParser\Node\Stmt\ClassMethod;
 use PhpParser\Node\Stmt\Function_;
 use PhpParser\NodeFinder;
@@ -30,6 +29,9 @@ final class SizesTest extends TestCase
 
     /** A sentence for people stays on one line, so that whoever reads it on a screen finds it here. */
     private const SENTENCE = '/\'(?:[^\'\\\\]|\\\\.){50,}\'|"(?:[^"\\\\]|\\\\.){50,}"/u';
+
+    /** @var array<string, FunctionLike> once read */
+    private static array $functions = [];
 
     #[DataProvider('provideFiles')]
     public function testLinesAndFilesAreShort(string $file): void
@@ -75,25 +77,29 @@ final class SizesTest extends TestCase
      */
     private static function found(callable $isTooMuch): array
     {
-        $found = [];
-        foreach (self::provideFiles() as [$file]) {
-            $parsed = (new ParserFactory)->createForHostVersion()->parse(self::code($file)) ?? [];
-            foreach ((new NodeFinder)->findInstanceOf($parsed, ClassLike::class) as $class) {
-                foreach ($class->getMethods() as $method) {
-                    if ($isTooMuch($method)) {
-                        $found[] = "$file::".$method->name->toString();
-                    }
-                }
-            }
-            foreach ((new NodeFinder)->findInstanceOf($parsed, Function_::class) as $function) {
-                if ($isTooMuch($function)) {
-                    $found[] = "$file::".$function->name->toString();
-                }
-            }
-        }
+        $found = array_keys(array_filter(self::functions(), $isTooMuch));
         sort($found);
 
         return $found;
+    }
+
+    /** @return array<string, FunctionLike> every function and method, by `file::name` */
+    private static function functions(): array
+    {
+        if (self::$functions !== []) {
+            return self::$functions;
+        }
+        $finder = new NodeFinder;
+        foreach (self::provideFiles() as [$file]) {
+            $parsed = (new ParserFactory)->createForHostVersion()->parse(self::code($file)) ?? [];
+            foreach ([ClassMethod::class, Function_::class] as $kind) {
+                foreach ($finder->findInstanceOf($parsed, $kind) as $function) {
+                    self::$functions["$file::{$function->name}"] = $function;
+                }
+            }
+        }
+
+        return self::$functions;
     }
 
     /** @return iterable<string, array{string}> */

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\DeriveKit;
 use App\Models\Building;
-use Chartula\Core\Drawing\FitView;
+use Chartula\Core\Drawing\DryFitView;
 use Illuminate\Http\JsonResponse;
 
 /** The dry fit joint by joint. */
@@ -16,6 +16,6 @@ final readonly class DryFitController
     {
         $derived = $derive->derivation($building->lastSoundOrFail()->text);
 
-        return response()->json(FitView::of($derived->serialised(), $derived->dryFit));
+        return response()->json(DryFitView::of($derived->serialised(), $derived->dryFit));
     }
 }

@@ -37,7 +37,7 @@ final readonly class PlotReader
         [$outline, $edges] = self::outline($plot, $shape, $values);
         $runs = new RailReader($values, $scale);
         $vehicles = $runs->vehicles($plot->get('vehicles'));
-        $things = new ThingsReader($values, $shape, $scale);
+        $things = new SurroundingsReader($values, $shape, $scale);
         $clear = [];
         foreach ($plot->get('clear')?->entries(self::MOST_CORNERS) ?? [] as $name => $node) {
             $edge = self::edge($name, $node, $edges);

@@ -15,7 +15,7 @@ use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Fit\Plot\Finished;
 use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\Kit;
@@ -169,7 +169,7 @@ final readonly class Compromises
             BuildingReader::fromDocument($one === null ? $document : self::with($document, $one)),
             $problems,
         )->building;
-        $now = $one === null ? $form : Former::form($building, $problems);
+        $now = $one === null ? $form : Surfaces::of($building, $problems);
         if (! $problems->areNone()) {
             return [];
         }

@@ -7,7 +7,7 @@ namespace Chartula\Core\Fit\Compromise;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Compression\Compression;
-use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Shell\Walls;
@@ -38,7 +38,7 @@ final readonly class Pictures
     {
         $whole = $real->with(compression: Compression::none(), relief: null, perspective: null);
 
-        return new Walls($whole, Former::form($whole, new Problems));
+        return new Walls($whole, Surfaces::of($whole, new Problems));
     }
 
     /**

@@ -33,9 +33,9 @@ final readonly class Finished
         $pieces = [];
         foreach ($assembly->pieces as $piece) {
             $facets = static fn (): array => self::facets($piece);
-            $told = Recall::question('stands', $piece->told, $plot->at, $plot->turnDeg);
+            $fingerprint = Recall::question('stands', $piece->fingerprint, $plot->at, $plot->turnDeg);
             $whole = $recall->of(
-                $told,
+                $fingerprint,
                 static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot),
             );
             $pieces[] = new FinishedPiece(
@@ -45,7 +45,7 @@ final readonly class Finished
                 $whole,
                 $facets,
                 $plot,
-                $told,
+                $fingerprint,
                 $recall,
             );
         }

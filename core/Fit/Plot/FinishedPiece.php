@@ -27,7 +27,7 @@ final class FinishedPiece
     /**
      * @param  string  $group  shell, brace, roof, skin or trim
      * @param  Body  $whole  all of it, openings filled
-     * @param  string  $told  its shape and where it stands in one word, for what is recalled
+     * @param  string  $fingerprint  its shape and where it stands in one word, for what is recalled
      * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is
      *     convex
      */
@@ -38,7 +38,7 @@ final class FinishedPiece
         public readonly Body $whole,
         private readonly mixed $facets,
         private readonly Plot $plot,
-        private readonly string $told = '',
+        private readonly string $fingerprint = '',
         private readonly Recall $recall = new Recall,
     ) {
         $this->box = $whole->shadow->bounds();
@@ -59,7 +59,7 @@ final class FinishedPiece
     /** @return list<Body> it without its openings, in convex pieces */
     public function bodies(): array
     {
-        return $this->bodies ??= $this->recall->of("bodies$this->told", $this->cut(...));
+        return $this->bodies ??= $this->recall->of("bodies$this->fingerprint", $this->cut(...));
     }
 
     /** @return list<Body> */

@@ -43,7 +43,7 @@ final readonly class Fit
         $finished = Finished::of($plot, $assembly, $kit, $building->scale, $recall);
         $clearances = [
             ...(new SideCheck($plot, $finished))->all(),
-            ...(new ThingCheck($plot, $finished))->all(),
+            ...(new ObstacleCheck($plot, $finished))->all(),
             ...(new TrackCheck($plot, $finished))->all(),
             ...(new LiftCheck($plot, $finished))->all(),
             ...RunCheck::all($plot),

@@ -10,9 +10,9 @@ use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\Former;
 use Chartula\Core\Form\Relief\ReliefCut;
 use Chartula\Core\Form\Relief\Relieved;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\ModelLength;
@@ -103,7 +103,7 @@ final readonly class ReliefTable
         $problems->throwIfAny();
         $cut = ReliefCut::of($whole, $problems);
         $problems->throwIfAny();
-        $form = Former::form($cut->building, $problems);
+        $form = Surfaces::of($cut->building, $problems);
         $problems->throwIfAny();
 
         return [$form, $cut];

@@ -10,7 +10,7 @@ use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Problem\Check;
-use Chartula\Core\Trim\MouthPlace;
+use Chartula\Core\Trim\DeepOpeningPlace;
 
 /**
  * What is built to look deeper than it is, in figures: where it all aims, how large things are, and from where the illusion breaks.
@@ -62,7 +62,7 @@ final readonly class PerspectiveReport
                 [],
             );
         }
-        foreach (MouthPlace::all($building, $kit->walls) as $i => $place) {
+        foreach (DeepOpeningPlace::all($building, $kit->walls) as $i => $place) {
             $view = $place->shape->view;
             $frame = $place->span->form->frame;
             // How far off the mouth's own axis the eye ever stands, along the wall.

@@ -7,7 +7,7 @@ namespace Chartula\Core\Form\Relief;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
-use Chartula\Core\Form\RoofFormer;
+use Chartula\Core\Form\RoofPlanes;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
@@ -233,7 +233,7 @@ final readonly class ReliefCut
         foreach ($this->building->blocks as $i => $block) {
             $ring = $block->standing()->scaled(1.0 / $ratio);
             // What is wrong with its roof is said where it is formed.
-            foreach (RoofFormer::form(
+            foreach (RoofPlanes::of(
                 $i,
                 $block,
                 $this->building->scale,

@@ -11,7 +11,7 @@ use UnexpectedValueException;
 final readonly class Assembly
 {
     /**
-     * @param  array<string, FitPart>  $parts  by id
+     * @param  array<string, KitPart>  $parts  by id
      * @param  array<string, Piece>  $pieces  by id and copy
      */
     private function __construct(
@@ -42,7 +42,7 @@ final readonly class Assembly
         $parts = [];
         $pieces = [];
         foreach ($shape->children('parts') as $value) {
-            $part = FitPart::recalled($value, $recall);
+            $part = KitPart::recalled($value, $recall);
             $parts[$part->id] = $part;
             foreach (array_keys($part->placements) as $copy) {
                 $piece = Piece::of($part, $copy);

@@ -50,7 +50,7 @@ final readonly class CoverCheck
                 'cover',
                 $shape->values,
                 array_map(static fn (array $other): array => $other[0]->values, $flush),
-                array_map(static fn (Piece $p): string => $p->told, $pieces),
+                array_map(static fn (Piece $p): string => $p->fingerprint, $pieces),
             );
             $worst = $recall->of($question, static fn (): float => self::off($surface, $flush, $pieces, $kind));
             $name = $shape->text('name');

@@ -116,7 +116,10 @@ final class EdgeCheck
 
     private function undeclared(Piece $a, Piece $b): void
     {
-        foreach ($this->recall->of("touch$a->told$b->told", static fn (): array => self::touches($a, $b)) as [$edge, $face, $length]) {
+        foreach ($this->recall->of(
+            "touch$a->fingerprint$b->fingerprint",
+            static fn (): array => self::touches($a, $b),
+        ) as [$edge, $face, $length]) {
             if (! isset($this->declared[$a->key().'/'.$edge.'>'.$b->key()])) {
                 $this->findings[] = new Finding(
                     'contact.undeclared',

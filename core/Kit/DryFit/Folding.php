@@ -18,7 +18,7 @@ final readonly class Folding
      *
      * @throws UnexpectedValueException where a facet hangs on no fold
      */
-    public static function facets(FitPart $part, Frame $frame): array
+    public static function facets(KitPart $part, Frame $frame): array
     {
         $folds = array_map(static fn (array $f): array => [$f['from'], $f['to']], $part->folds);
         $faces = PlanarFaces::of($part->region, [...$folds, ...$part->slits]);

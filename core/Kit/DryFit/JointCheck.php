@@ -66,7 +66,7 @@ final class JointCheck
                 $answer = [0.0, [], $this->wrong];
             } else {
                 $answer = $this->recall->of(
-                    Recall::question('joint', $one->told, $other->told, ['id' => ''] + $joint->values),
+                    Recall::question('joint', $one->fingerprint, $other->fingerprint, ['id' => ''] + $joint->values),
                     fn (): array => $this->meet($joint, $one, $a, $other, $b),
                 );
             }

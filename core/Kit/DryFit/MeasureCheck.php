@@ -53,7 +53,7 @@ final class MeasureCheck
         $this->findings[] = new Finding($code, $at, $text, $mm);
     }
 
-    private function axes(FitPart $part, Frame $frame): void
+    private function axes(KitPart $part, Frame $frame): void
     {
         $off = max(abs($frame->x->length() - 1.0), abs($frame->y->length() - 1.0), abs($frame->x->dot($frame->y)));
         if ($off > Tolerance::UNIT) {
@@ -61,7 +61,7 @@ final class MeasureCheck
         }
     }
 
-    private function workings(FitPart $part): void
+    private function workings(KitPart $part): void
     {
         $box = $part->region->outline->bounds();
         $sizes = ['width' => $box->width(), 'height' => $box->height()];
@@ -87,7 +87,7 @@ final class MeasureCheck
         }
     }
 
-    private function underside(FitPart $part): void
+    private function underside(KitPart $part): void
     {
         if ($part->underside === []) {
             return;

@@ -19,7 +19,7 @@ final readonly class OverlapCheck
         foreach ($solids as $i => $a) {
             foreach (array_slice($solids, $i + 1) as $b) {
                 if ($a->isNear($b, -Tolerance::OVERLAP)) {
-                    $depth = $recall->of("overlap$a->told$b->told", static fn (): float => self::depth($a, $b));
+                    $depth = $recall->of("overlap$a->fingerprint$b->fingerprint", static fn (): float => self::depth($a, $b));
                     if ($depth > Tolerance::OVERLAP) {
                         $findings[] = new Finding(
                             'overlap',

@@ -19,12 +19,12 @@ final readonly class Piece
     private array $strips;
 
     /**
-     * @param  string  $told  its shape and where it stands in one word
+     * @param  string  $fingerprint  its shape and where it stands in one word
      * @param  non-empty-list<Facet>  $facets
      */
     private function __construct(
-        public string $told,
-        public FitPart $part,
+        public string $fingerprint,
+        public KitPart $part,
         public int $copy,
         public Frame $frame,
         public array $facets,
@@ -44,12 +44,12 @@ final readonly class Piece
         $this->box = [$low[0], $high[0], $low[1], $high[1], $low[2], $high[2]];
     }
 
-    public static function of(FitPart $part, int $copy): self
+    public static function of(KitPart $part, int $copy): self
     {
         $frame = $part->placements[$copy];
 
         return new self(
-            "$part->told#$copy",
+            "$part->fingerprint#$copy",
             $part,
             $copy,
             $frame,
@@ -185,7 +185,7 @@ final readonly class Piece
     }
 
     /** @return list<array{Vec3, Vec3, Vec3, Vec3}> */
-    private static function strips(FitPart $part, Frame $frame): array
+    private static function strips(KitPart $part, Frame $frame): array
     {
         $outer = [];
         $inner = [];

@@ -105,6 +105,28 @@ final class EditsTest extends TestCase
         self::assertNull(self::at($none->document, 'walls.0.openings.0.repeat'));
     }
 
+    /**
+     * A new window keeps a brick, 9 in, from what stands on either side: between two bricks from the end and one at
+     * 4 ft 9 in no 3 ft fit.
+     */
+    public function testANewOpeningHasABricksRoomOnBothSides(): void
+    {
+        $office = JsonText::decode(Kits::exampleText('weigh-office'));
+        $one = [(object) ['id' => 'w1', 'style' => 'sash', 'from' => '4ft 9in', 'sill' => '2ft 9in']];
+        $added = self::apply(
+            [['op' => 'add-opening', 'wall' => 'front', 'style' => 'sash']],
+            BuildingGenerator::with($office, 'blocks.0.walls.0.openings', $one),
+        );
+        // 1 ft 6 in and 3 ft wide ends 3 in before it; 9 in after its end, at 8 ft 6 in in bricks from the corner, is 9 ft.
+        self::assertSame('9ft', self::at($added->document, 'walls.0.openings.1.from'));
+        $further = [(object) ['id' => 'w1', 'style' => 'sash', 'from' => '5ft 3in', 'sill' => '2ft 9in']];
+        $added = self::apply(
+            [['op' => 'add-opening', 'wall' => 'front', 'style' => 'sash']],
+            BuildingGenerator::with($office, 'blocks.0.walls.0.openings', $further),
+        );
+        self::assertSame('1ft 6in', self::at($added->document, 'walls.0.openings.1.from'), 'just a brick before the other');
+    }
+
     public function testSetsAndTakesOutFieldsAndMakesTheWayThere(): void
     {
         $edited = self::apply([

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use stdClass;
 use Tests\Support\BuildingGenerator;
@@ -26,6 +27,26 @@ final class RowsTest extends TestCase
         );
         self::assertSame([6.0, 30.0, 54.0], self::lefts([['id' => 'r', 'style' => 'pane', 'sill' => '10mm', 'count' => 3]]));
         self::assertSame([30.0], self::lefts([['style' => 'pane', 'sill' => '10mm', 'count' => 1]]));
+    }
+
+    /** What is kept free may be touched, on either side, and not be entered: docs/formats.md. */
+    #[TestWith(['9mm', '12mm', true])]
+    #[TestWith(['21mm', '9mm', true])]
+    #[TestWith(['20.9mm', '9mm', false])]
+    #[TestWith(['0mm', '9.1mm', false])]
+    public function testAnOpeningMayTouchWhatIsKeptFree(string $from, string $width, bool $mayStand): void
+    {
+        // The pane stands from 9 to 21.
+        $keep = $from === '9mm' ? [['from' => '0mm', 'width' => '9mm']] : [['from' => $from, 'width' => $width]];
+        $pane = [(object) ['id' => 'w', 'style' => 'pane', 'from' => '9mm', 'sill' => '10mm']];
+        try {
+            self::assertCount(1, self::openings([], $keep, ['blocks.0.walls.0.openings' => $pane]));
+            self::assertTrue($mayStand, 'It was taken');
+        } catch (InvalidInput $e) {
+            self::assertSame([false, 'opening.kept-out'], [$mayStand, $e->problems[0]->code]);
+        }
+        $row = [['id' => 'r', 'style' => 'pane', 'sill' => '10mm', 'count' => 3, 'margin' => '9mm']];
+        self::assertSame($mayStand ? [9.0, 30.0, 51.0] : [30.0, 51.0], self::lefts($row, $keep));
     }
 
     public function testARowLeavesOutWhatWouldComeIntoWhatIsKeptFree(): void

@@ -8,9 +8,9 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\Former;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\InvalidInput;
@@ -148,7 +148,7 @@ final class GeneratedFormsTest extends TestCase
     {
         $problems = new Problems;
         try {
-            $form = Former::form(BuildingReader::fromDocument($document), $problems);
+            $form = Surfaces::of(BuildingReader::fromDocument($document), $problems);
             $problems->throwIfAny();
 
             return $form;

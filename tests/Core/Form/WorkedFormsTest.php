@@ -7,7 +7,7 @@ namespace Tests\Core\Form;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Kit\LabelledPart;
@@ -211,7 +211,7 @@ final class WorkedFormsTest extends TestCase
     {
         try {
             $problems = new Problems;
-            Former::form(BuildingReader::fromDocument($document), $problems);
+            Surfaces::of(BuildingReader::fromDocument($document), $problems);
             $problems->throwIfAny();
             self::fail('it was taken');
         } catch (InvalidInput $e) {
@@ -328,7 +328,7 @@ final class WorkedFormsTest extends TestCase
     private static function form(stdClass $document): Form
     {
         $problems = new Problems;
-        $form = Former::form(BuildingReader::fromDocument($document), $problems);
+        $form = Surfaces::of(BuildingReader::fromDocument($document), $problems);
         $problems->throwIfAny();
 
         return $form;

@@ -32,6 +32,35 @@ final class WorkedKitTest extends TestCase
         self::assertSame('main.ridge.strip', $ridge->coveredBy);
     }
 
+    /** A box whose only window stands left of the middle: the wall with it is handed, all others are their own mirror images. */
+    public function testOnlyWhatIsHandedIsCalledMirrored(): void
+    {
+        $document = BuildingGenerator::with(Kits::box('100mm', '60mm', '40mm', 40.0, '3mm', '2mm'), 'styles', (object) [
+            'light' => (object) ['kind' => 'open', 'w' => '12mm', 'h' => '14mm'],
+        ]);
+        $window = static fn (string $from): array => [(object) ['id' => 'w', 'style' => 'light', 'from' => $from, 'sill' => '10mm']];
+        $kit = Kits::of(BuildingGenerator::with($document, 'blocks.0.walls', [
+            (object) ['edge' => 'front', 'openings' => $window('20mm')], (object) ['edge' => 'back', 'openings' => $window('68mm')],
+        ]))->kit;
+        self::assertSame('main.front.core', $kit->part('main.back.core')->mirrorOf, '20 from the left, and 100 − 68 − 12 from the right');
+        foreach ($kit->parts as $part) {
+            self::assertTrue($part->part->id === 'main.back.core' || $part->mirrorOf === null, "{$part->part->id} is no mirror image");
+        }
+    }
+
+    /** A ridge of 5 mm between hips of 40: a line as short as that is covered too. */
+    public function testAShortRidgeHasItsStrip(): void
+    {
+        $document = Kits::box('45mm', '40mm', '30mm', 40.0);
+        $document = BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
+        $ridge = array_values(array_filter(
+            Kits::of($document)->kit->joints,
+            static fn (Joint $j): bool => $j->kind === 'mitre' && $j->contact_mm > 4.0 && $j->contact_mm < 6.0,
+        ));
+        self::assertCount(1, $ridge);
+        self::assertSame('main.ridge.strip', $ridge[0]->coveredBy);
+    }
+
     public function testWallsButtBetweenThroughWalls(): void
     {
         $kit = Kits::of(Kits::box('100mm', '60mm', '40mm', 40.0))->kit;

@@ -9,15 +9,18 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Derivation;
-use Chartula\Core\Form\Former;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Kit\DryFit\DryFit;
+use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use stdClass;
+use Tests\Support\BuildingGenerator;
 use Tests\Support\FormGenerator;
 use Tests\Support\KitMutants;
 use Tests\Support\Kits;
@@ -145,6 +148,29 @@ final class RecallTest extends TestCase
         yield 'the creamery' => ['creamery', Sample::isDeep() ? 17 : 51];
     }
 
+    /** Whatever is said of a block but of its walls is part of what the roofs are asked with. */
+    #[TestWith(['eaves', '10ft'])]
+    #[TestWith(['roof.pitch', 41])]
+    #[TestWith(['roof.overhang', ['eaves' => '1ft', 'verge' => '6in']])]
+    #[TestWith(['footprint.rect', ['18ft', '13ft']])]
+    #[TestWith(['at', ['1ft', '0ft']])]
+    #[TestWith(['turn', 10])]
+    #[TestWith(['name', 'Annexe'])]
+    #[TestWith(['storeys', [['id' => 'loft', 'name' => 'Loft', 'floor' => '7ft', 'height' => '2ft']]])]
+    public function testTheRoofsAreAskedAnewWithEveryFieldOfABlock(string $field, mixed $value): void
+    {
+        $office = JsonText::decode(Kits::exampleText('weigh-office'));
+        $recall = new Recall;
+        Kit::derive(BuildingReader::fromDocument($office), $recall);
+        $changed = BuildingGenerator::with($office, "blocks.0.$field", json_decode((string) json_encode($value)));
+        $again = new Recall($recall->answers());
+        Kit::derive(BuildingReader::fromDocument($changed), $again);
+        $roofs = static fn (Recall $r): array =>
+            array_filter(array_keys($r->answers()), static fn (string $q): bool => str_starts_with($q, 'roofs'));
+        self::assertCount(1, $roofs($again));
+        self::assertNotEquals($roofs($recall), $roofs($again));
+    }
+
     public function testAFaultIsFoundAgainByOneWhoRemembersIt(): void
     {
         $document = JsonText::decode(Kits::exampleText('creamery'));
@@ -154,7 +180,7 @@ final class RecallTest extends TestCase
         $found = [];
         foreach ([1, 2] as $time) {
             $problems = new Problems;
-            Former::form($building, $problems, $recall);
+            Surfaces::of($building, $problems, $recall);
             try {
                 $problems->throwIfAny();
                 self::fail("Nothing found the $time. time");

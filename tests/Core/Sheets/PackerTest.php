@@ -15,11 +15,22 @@ final class PackerTest extends TestCase
 {
     public function testReachesTheKnownYield(): void
     {
-        // 64 pieces of 25 × 60 on 198 × 285 with a gap of 2: the bound by area is 1.87, so two sheets.
+        // 64 pieces of 25 × 60 on 198 × 285 with a gap of 2: the bound by area is 1.87, but 28 upright or 30 turned are the
+        // most that stand on one, so three.
         $boxes = array_map(static fn (int $i): Box => new Box("p$i", 25.0, 60.0, true), range(1, 64));
         self::assertLessThanOrEqual(3, self::bins((new Packer(198.0, 285.0, 2.0))->pack($boxes)));
         $grain = array_map(static fn (int $i): Box => new Box("p$i", 25.0, 60.0, false), range(1, 28));
         self::assertSame(1, self::bins((new Packer(198.0, 285.0, 2.0))->pack($grain)), '28 upright on one sheet');
+    }
+
+    /** Of packings on as few sheets, the one whose last sheet holds least: 7 × 8 alone, since only 6 × 8 leaves room for 4 × 4. */
+    public function testLeavesTheMostOfTheLastSheet(): void
+    {
+        $boxes = [new Box('a', 6.0, 8.0, false), new Box('b', 7.0, 8.0, false), new Box('c', 4.0, 4.0, false)];
+        $packed = (new Packer(10.0, 10.0, 0.0))->pack($boxes);
+        self::assertSame(2, self::bins($packed));
+        $last = array_filter($packed, static fn (Packed $p): bool => $p->bin === 1);
+        self::assertSame(['b'], array_values(array_map(static fn (Packed $p): string => $p->box->key, $last)));
     }
 
     /** @param  list<Packed>  $packed */

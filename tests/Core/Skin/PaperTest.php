@@ -8,6 +8,7 @@ use Chartula\Core\Building\JsonText;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Skin\PaperOpening;
@@ -31,6 +32,28 @@ final class PaperTest extends TestCase
             [[1.8, 38.0], [49.8, 38.0]],
             array_map(static fn (Score $s): array => [round($s->to->x, 6), round($s->to->y, 6)], $laps),
         );
+    }
+
+    /** An L of 100 × 80 with a corner of 40 × 30 taken out: round its inner corner no paper laps, round each of the others one. */
+    public function testNoPaperLapsRoundAnInnerCorner(): void
+    {
+        $ring = [['0mm', '0mm'], ['100mm', '0mm'], ['100mm', '50mm'], ['60mm', '50mm'], ['60mm', '80mm'], ['0mm', '80mm']];
+        $document = BuildingGenerator::with(Kits::box('100mm', '80mm', '40mm', 40.0), 'blocks.0.footprint', (object) ['polygon' => $ring]);
+        $document = BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
+        $document = BuildingGenerator::with($document, 'methods.skin', (object) ['corner' => 'overlap', 'overlap' => '2mm']);
+        $edges = array_map(static fn (int $i): object => (object) ['edge' => $i, 'finish' => 'brick-stretcher'], range(0, 5));
+        $kit = Kits::of(BuildingGenerator::with($document, 'blocks.0.walls', $edges))->kit;
+        $over = 0.0;
+        foreach ([100.0, 50.0, 40.0, 30.0, 60.0, 80.0] as $i => $length) {
+            $paper = array_values(array_filter(
+                $kit->parts,
+                static fn (LabelledPart $p): bool => $p->part->of->layer === 'paper' && $p->part->of->edge === "edge-$i",
+            ))[0]->part;
+            $laps = $paper->width() - $length;
+            self::assertEqualsWithDelta(round($laps / 2.0) * 2.0, $laps, 1e-6, "edge-$i laps by whole laps");
+            $over += $laps;
+        }
+        self::assertEqualsWithDelta(5.0 * 2.0, $over, 1e-6, 'five outer corners, one lap each');
     }
 
     public function testPaperIsWhereTheWallIsSeen(): void

@@ -22,7 +22,7 @@ use Chartula\Core\Measure\Scale;
 use Chartula\Core\Problem\Problems;
 
 /** The planes of one block's roof, from the straight skeleton of its outline with the overhang. docs/formulas.md#roof-planes */
-final readonly class RoofFormer
+final readonly class RoofPlanes
 {
     /** An outline corner straighter than this, degrees, is no corner. */
     private const STRAIGHT_DEG = 0.01;
@@ -49,7 +49,7 @@ final readonly class RoofFormer
     }
 
     /** @param  list<float>  $inset */
-    public static function form(
+    public static function of(
         int $index,
         Block $block,
         Scale $scale,

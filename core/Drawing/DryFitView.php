@@ -20,7 +20,7 @@ use Chartula\Core\Kit\DryFit\Side;
  * The dry fit as a page: each joint with its figures and a drawing of it, worst first, and each edge that is free. A joint
  * is drawn on the face of the part that is met: that part's outline, where the other stands on it, and the line of contact.
  */
-final readonly class FitView
+final readonly class DryFitView
 {
     /**
      * @param  array<string, mixed>  $kit  serialised

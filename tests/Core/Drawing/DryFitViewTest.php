@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Drawing;
 
-use Chartula\Core\Drawing\FitView;
+use Chartula\Core\Drawing\DryFitView;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\FreeEdge;
 use Chartula\Core\Kit\DryFit\JointMeasure;
@@ -12,12 +12,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Kits;
 
-final class FitViewTest extends TestCase
+final class DryFitViewTest extends TestCase
 {
     public function testEveryJointHasItsFigureAndItsDrawing(): void
     {
         $derived = Kits::example('weigh-office');
-        $view = FitView::of($derived->serialised(), $derived->dryFit);
+        $view = DryFitView::of($derived->serialised(), $derived->dryFit);
         self::assertIsArray($view['measures']);
         self::assertCount($derived->dryFit->joints, $view['measures']);
         foreach ($view['measures'] as $measure) {
@@ -43,7 +43,7 @@ final class FitViewTest extends TestCase
     public function testEveryJointOfEveryExampleIsDrawn(string $example): void
     {
         $derived = Kits::example($example);
-        $view = FitView::of($derived->serialised(), $derived->dryFit);
+        $view = DryFitView::of($derived->serialised(), $derived->dryFit);
         self::assertIsArray($view['measures']);
         self::assertGreaterThan(50, count($view['measures']));
         foreach ($view['measures'] as $measure) {

@@ -16,7 +16,7 @@ use Chartula\Core\Geometry\Vec3;
  * The inside of an opening as surfaces that run to one point, and what is drawn on them. x runs along the wall, y from its outside to the
  * back, z up from its foot; model millimetres. docs/formulas.md#mouth
  */
-final readonly class MouthShape
+final readonly class DeepOpeningShape
 {
     /** It is so much larger than the opening on each side, so that its edges hide behind the wall. */
     private const LIP_MM = 0.5;

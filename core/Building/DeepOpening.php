@@ -9,7 +9,7 @@ use Chartula\Core\Measure\ModelLength;
 /**
  * The inside of a doorway or a subway that looks deeper than it is: floor, sides, top and end behind one opening. docs/formulas.md#mouth
  */
-final readonly class Mouth
+final readonly class DeepOpening
 {
     /**
      * @param  string  $opening  `block.edge.opening`

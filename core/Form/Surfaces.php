@@ -25,7 +25,7 @@ use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
 
 /** Makes the surfaces of a building: each block's walls and roof, cut where blocks meet. docs/formulas.md#form */
-final readonly class Former
+final readonly class Surfaces
 {
     /** Walls of two blocks nearer than this stand in one plane, mm. */
     private const SAME_PLANE_MM = 0.02;
@@ -44,7 +44,7 @@ final readonly class Former
     }
 
     /** Adds what cannot be made to the problems; the form is whole only where there are none. */
-    public static function form(Building $building, Problems $problems, Recall $recall = new Recall): Form
+    public static function of(Building $building, Problems $problems, Recall $recall = new Recall): Form
     {
         $rings = array_map(static fn (Block $b): Ring => $b->standing()->scaled(1.0 / $building->scale->ratio), $building->blocks);
         $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
@@ -152,7 +152,7 @@ final readonly class Former
         $whole = $block->uncut->block ?? $block;
         $scale = $this->building->scale;
         $inset = array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($whole));
-        $roof = RoofFormer::form(
+        $roof = RoofPlanes::of(
             $i,
             $whole,
             $scale,

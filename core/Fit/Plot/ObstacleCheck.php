@@ -13,7 +13,7 @@ use Chartula\Core\Geometry\Hull;
  * Whether the finished building stands clear of its neighbours, of roads, and of what is fixed or moves on the layout.
  * docs/formulas.md#plot
  */
-final readonly class ThingCheck
+final readonly class ObstacleCheck
 {
     private const KINDS = [
         'rod' => 'the rod', 'wire' => 'the wire', 'lamp' => 'the lamp', 'screw' => 'the screw', 'motor' => 'the motor',

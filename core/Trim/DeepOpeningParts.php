@@ -27,19 +27,19 @@ use Chartula\Core\Skin\PaperParts;
  * The inside of an opening that looks deeper than it is: floor, sides, top and end, each with its taper, stuck behind the wall.
  * docs/formulas.md#mouth
  */
-final readonly class MouthParts
+final readonly class DeepOpeningParts
 {
     private function __construct(
         private Building $building,
         private Walls $walls,
-        private MouthPlace $place,
+        private DeepOpeningPlace $place,
     ) {
     }
 
     public static function make(Building $building, Walls $walls): PartSet
     {
         $set = new PartSet;
-        foreach (MouthPlace::all($building, $walls) as $place) {
+        foreach (DeepOpeningPlace::all($building, $walls) as $place) {
             $set = $set->with((new self($building, $walls, $place))->parts());
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Mouth;
+use Chartula\Core\Building\DeepOpening;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Geometry\Vec2;
@@ -19,14 +19,14 @@ use Chartula\Core\Shell\WallSpan;
 use Chartula\Core\Stock\Layer;
 
 /** An opening whose inside is built, found in its wall, and every reason why it cannot be. */
-final readonly class MouthPlace
+final readonly class DeepOpeningPlace
 {
     private function __construct(
-        public Mouth $mouth,
+        public DeepOpening $deepOpening,
         public WallSpan $span,
         public OpeningForm $opening,
         public Layer $layer,
-        public MouthShape $shape,
+        public DeepOpeningShape $shape,
     ) {
     }
 
@@ -38,8 +38,8 @@ final readonly class MouthPlace
     public static function all(Building $building, Walls $walls, Problems $problems = new Problems): array
     {
         $places = [];
-        foreach ($building->perspective->mouths ?? [] as $i => $mouth) {
-            $place = self::of($building, $walls, $mouth, $problems);
+        foreach ($building->perspective->deepOpenings ?? [] as $i => $deepOpening) {
+            $place = self::of($building, $walls, $deepOpening, $problems);
             if ($place !== null) {
                 $places[$i] = $place;
             }
@@ -58,11 +58,11 @@ final readonly class MouthPlace
     }
 
     /** Null, and a fault, where it cannot be made. */
-    private static function of(Building $building, Walls $walls, Mouth $mouth, Problems $problems): ?self
+    private static function of(Building $building, Walls $walls, DeepOpening $deepOpening, Problems $problems): ?self
     {
-        $found = self::opening($walls, $mouth->opening);
+        $found = self::opening($walls, $deepOpening->opening);
         if ($found === null) {
-            $problems->add("$mouth->path.opening", 'mouth.no-opening', ['given' => mb_substr($mouth->opening, 0, 60)]);
+            $problems->add("$deepOpening->path.opening", 'mouth.no-opening', ['given' => mb_substr($deepOpening->opening, 0, 60)]);
 
             return null;
         }
@@ -77,12 +77,12 @@ final readonly class MouthPlace
             default => null,
         };
         if ($fault !== null) {
-            $problems->add("$mouth->path.$fault[0]", $fault[1], ['given' => mb_substr($mouth->opening, 0, 60)]);
+            $problems->add("$deepOpening->path.$fault[0]", $fault[1], ['given' => mb_substr($deepOpening->opening, 0, 60)]);
 
             return null;
         }
 
-        return self::within($building, $walls, $span, $opening, $mouth, $distance, $problems);
+        return self::within($building, $walls, $span, $opening, $deepOpening, $distance, $problems);
     }
 
     private static function within(
@@ -90,27 +90,27 @@ final readonly class MouthPlace
         Walls $walls,
         WallSpan $span,
         OpeningForm $opening,
-        Mouth $mouth,
+        DeepOpening $deepOpening,
         float $distance,
         Problems $problems,
     ): ?self {
         $layer = $span->stack->layers[$span->innermost()];
         $start = $span->stack->thickness_mm;
-        $axis = $mouth->axis->mm ?? $opening->shape->height / 2.0;
+        $axis = $deepOpening->axis->mm ?? $opening->shape->height / 2.0;
         $floor = BaseParts::topOf($building);
-        $foot = MouthShape::footOf($opening, $floor, $layer->thickness_mm);
-        if ($mouth->depth->mm < $start + 2.0 * $layer->thickness_mm) {
+        $foot = DeepOpeningShape::footOf($opening, $floor, $layer->thickness_mm);
+        if ($deepOpening->depth->mm < $start + 2.0 * $layer->thickness_mm) {
             $problems->add(
-                "$mouth->path.depth",
+                "$deepOpening->path.depth",
                 'relief.shallow',
-                ['given' => round($mouth->depth->mm, 2), 'least' => round($start + 2.0 * $layer->thickness_mm, 2)],
+                ['given' => round($deepOpening->depth->mm, 2), 'least' => round($start + 2.0 * $layer->thickness_mm, 2)],
             );
 
             return null;
         }
         if ($opening->sill + $axis < $foot || $axis > $opening->shape->height) {
             $problems->add(
-                "$mouth->path.axis",
+                "$deepOpening->path.axis",
                 'mouth.axis',
                 ['given' => round($axis, 2), 'least' => round($foot - $opening->sill, 2), 'most' => round($opening->shape->height, 2)],
             );
@@ -121,27 +121,31 @@ final readonly class MouthPlace
             $view = OnePoint::of(
                 new Vec2(($opening->left + $opening->right()) / 2.0, -$distance),
                 $start,
-                $mouth->depth->mm - $start,
-                $mouth->apparent->mm - $start,
+                $deepOpening->depth->mm - $start,
+                $deepOpening->apparent->mm - $start,
                 $opening->sill + $axis,
             );
         } catch (InvalidInput) {
             $problems->add(
-                "$mouth->path.apparent",
+                "$deepOpening->path.apparent",
                 'perspective.no-deeper',
-                ['apparent' => round($mouth->apparent->mm, 2), 'depth' => round($mouth->depth->mm, 2)],
+                ['apparent' => round($deepOpening->apparent->mm, 2), 'depth' => round($deepOpening->depth->mm, 2)],
             );
 
             return null;
         }
-        $shape = new MouthShape($span->form, $opening, $view, $start, $mouth->depth->mm, $layer->thickness_mm, $floor);
+        $shape = new DeepOpeningShape($span->form, $opening, $view, $start, $deepOpening->depth->mm, $layer->thickness_mm, $floor);
         if (! $shape->isWithin($walls->form->solids[$span->form->block])) {
-            $problems->add("$mouth->path.depth", 'mouth.no-room', ['given' => round($mouth->depth->mm, 2), 'block' => $span->block->name]);
+            $problems->add(
+                "$deepOpening->path.depth",
+                'mouth.no-room',
+                ['given' => round($deepOpening->depth->mm, 2), 'block' => $span->block->name],
+            );
 
             return null;
         }
 
-        return new self($mouth, $span, $opening, $layer, $shape);
+        return new self($deepOpening, $span, $opening, $layer, $shape);
     }
 
     /** @return ?array{WallSpan, OpeningForm} */

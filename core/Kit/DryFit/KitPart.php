@@ -13,7 +13,7 @@ use Chartula\Core\Recall\Recall;
 use UnexpectedValueException;
 
 /** A part as the serialised kit describes it. */
-final readonly class FitPart
+final readonly class KitPart
 {
     /** What is read of a part. */
     private const READ = [
@@ -29,7 +29,7 @@ final readonly class FitPart
      *     face
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
      * @param  list<Vec3>  $underside
-     * @param  string  $told  all of it in one word
+     * @param  string  $fingerprint  all of it in one word
      * @param  list<array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>}>  $workings
      */
     private function __construct(
@@ -46,18 +46,18 @@ final readonly class FitPart
         public ?Vec2 $base,
         public array $underside,
         public array $workings,
-        public string $told,
+        public string $fingerprint,
     ) {
     }
 
     public static function recalled(KitShape $part, Recall $recall): self
     {
-        $told = Recall::question('part', array_intersect_key($part->values, array_flip(self::READ)));
+        $fingerprint = Recall::question('part', array_intersect_key($part->values, array_flip(self::READ)));
 
-        return $recall->of($told, static fn (): self => self::read($part, $told));
+        return $recall->of($fingerprint, static fn (): self => self::read($part, $fingerprint));
     }
 
-    private static function read(KitShape $part, string $told): self
+    private static function read(KitShape $part, string $fingerprint): self
     {
         $thickness = $part->number('thickness');
         $isFolded = $part->has('form');
@@ -83,7 +83,7 @@ final readonly class FitPart
             $isFolded ? $part->child('form')->vec2('base') : null,
             $part->has('roof') ? $part->child('roof')->points3('underside') : [],
             array_map(self::figure(...), $part->children('workings')),
-            $told,
+            $fingerprint,
         );
     }
 

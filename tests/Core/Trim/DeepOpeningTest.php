@@ -24,7 +24,7 @@ use Tests\Support\Kits;
  * eye 599 before the wall, so 600 before its inside, 50 deep there and to look 150. Grown by the half millimetre that
  * hides behind the wall it is 31 × 29.
  */
-final class MouthTest extends TestCase
+final class DeepOpeningTest extends TestCase
 {
     private static function document(string $sill = '10mm', string $base = 'floor'): stdClass
     {
@@ -58,14 +58,14 @@ final class MouthTest extends TestCase
         );
     }
 
-    /** @param  array<string, string>  $mouth */
-    private static function made(stdClass $document, array $mouth = []): Derivation
+    /** @param  array<string, string>  $deepOpening */
+    private static function made(stdClass $document, array $deepOpening = []): Derivation
     {
         return Kits::of(
             BuildingGenerator::with(
                 $document,
                 'perspective',
-                (object) ['mouths' => [(object) ($mouth + ['opening' => 'main.front.a1', 'depth' => '51mm', 'apparent' => '151mm'])]],
+                (object) ['mouths' => [(object) ($deepOpening + ['opening' => 'main.front.a1', 'depth' => '51mm', 'apparent' => '151mm'])]],
             ),
         );
     }
@@ -231,13 +231,13 @@ final class MouthTest extends TestCase
     }
 
     /**
-     * @param  array<string, string>  $mouth
+     * @param  array<string, string>  $deepOpening
      */
     #[DataProvider('provideFaults')]
-    public function testFaults(array $mouth, string $fault, ?string $change = null, mixed $to = null): void
+    public function testFaults(array $deepOpening, string $fault, ?string $change = null, mixed $to = null): void
     {
         try {
-            self::made($change === null ? self::document() : BuildingGenerator::with(self::document(), $change, $to), $mouth);
+            self::made($change === null ? self::document() : BuildingGenerator::with(self::document(), $change, $to), $deepOpening);
         } catch (InvalidInput $e) {
             self::assertSame([$fault], array_map(static fn (Problem $p): string => $p->line(), $e->problems));
 

@@ -12,7 +12,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Scale;
 
 /** Reads what stands, lies or moves on the plot: neighbours, roads, obstacles. */
-final readonly class ThingsReader
+final readonly class SurroundingsReader
 {
     /** What ordinary road vehicles pass under, 15 ft, real millimetres. */
     private const ROAD_MM = 4572.0;
