@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** Reads `footprint`, and says of each outline that cannot be one what is wrong and where. */
 final readonly class FootprintReader
 {
     public const MOST_CORNERS = 200;
-
-    /** Corners nearer than this, on the prototype, are one corner entered twice. */
-    private const SAME_MM = 0.5;
 
     /** Sharper corners than this cannot be built in card. */
     private const SHARPEST_DEG = 15.0;
@@ -116,7 +115,7 @@ final readonly class FootprintReader
         $ring = $footprint->ring();
         $n = $ring->count();
         for ($i = 0; $i < $n; $i++) {
-            if ($ring->edgeLength($i) < self::SAME_MM) {
+            if ($ring->edgeLength($i) < Tolerance::REAL_PLACE) {
                 $node->fault('footprint.repeated', ['one' => $i, 'other' => ($i + 1) % $n]);
 
                 return false;

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Tolerance;
 
 /** An opening, or a row of them, where they stand after their wall has changed. Real millimetres. */
 final readonly class OpeningRow
 {
-    private const SAME_MM = 0.01;
-
     /**
      * One row where they are alike and equally far apart, one by one where they are not.
      *
@@ -24,9 +23,9 @@ final readonly class OpeningRow
             return [];
         }
         $widths = array_map(static fn (array $p): float => $p[1] - $p[0], $places);
-        $isAlike = max($widths) - min($widths) < self::SAME_MM;
+        $isAlike = max($widths) - min($widths) < Tolerance::MEET;
         for ($i = 2; $isAlike && $i < count($places); $i++) {
-            $isAlike = abs(($places[$i][0] - $places[$i - 1][0]) - ($places[1][0] - $places[0][0])) < self::SAME_MM;
+            $isAlike = abs(($places[$i][0] - $places[$i - 1][0]) - ($places[1][0] - $places[0][0])) < Tolerance::MEET;
         }
         $sill ??= $opening->sill;
         if ($isAlike) {
@@ -47,7 +46,7 @@ final readonly class OpeningRow
     private static function opening(Opening $opening, string $id, array $place, RealLength $sill, int $count, ?RealLength $pitch): Opening
     {
         $style = $opening->style;
-        if ($style->w->mm - self::SAME_MM > $place[1] - $place[0]) {
+        if ($style->w->mm - Tolerance::MEET > $place[1] - $place[0]) {
             $style = new Style(
                 $style->id,
                 $style->kind,

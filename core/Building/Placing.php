@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * Blocks put where they stand by relation to others: flush with, set back from, centred on, against. Each relation holds
@@ -13,9 +14,6 @@ use Chartula\Core\Geometry\Vec2;
 final class Placing
 {
     public const RELATIONS = ['flush', 'set-back', 'centre', 'against'];
-
-    /** Real millimetres by which two relations may differ before they contradict each other. */
-    private const SAME_MM = 0.5;
 
     private const PARALLEL = 0.0002;
 
@@ -168,7 +166,7 @@ final class Placing
             }
             $at = new Vec2(($c1 * $n2->y - $c2 * $n1->y) / $cross, ($c2 * $n1->x - $c1 * $n2->x) / $cross);
             foreach ($held as [$n, $c, $item]) {
-                if (abs($n->dot($at) - $c) > self::SAME_MM) {
+                if (abs($n->dot($at) - $c) > Tolerance::REAL_PLACE) {
                     $item->fault('place.contradiction', ['off' => round(abs($n->dot($at) - $c), 1)]);
                 }
             }
@@ -177,7 +175,7 @@ final class Placing
         }
         foreach (array_slice($held, 1) as [$n, $c, $item]) {
             $off = abs(($n1->dot($n) > 0.0 ? $c : -$c) - $c1);
-            if ($off > self::SAME_MM) {
+            if ($off > Tolerance::REAL_PLACE) {
                 $item->fault('place.contradiction', ['off' => round($off, 1)]);
 
                 return null;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Compression;
 
+use Chartula\Core\Measure\Tolerance;
+
 /**
  * Where places along one axis of the building come to lie when stretches of it are made shorter: rising, never folding over,
  * and true everywhere else. Real millimetres. docs/formulas.md#compression
@@ -35,7 +37,7 @@ final readonly class AxisMap
     public function swallows(float $from, float $to): bool
     {
         foreach ($this->shrunk as [$a, $b, $by]) {
-            if ($by > $b - $a - 1e-6 && $from > $a - 1e-6 && $to < $b + 1e-6) {
+            if ($by > $b - $a - Tolerance::FIGURE && $from > $a - Tolerance::FIGURE && $to < $b + Tolerance::FIGURE) {
                 return true;
             }
         }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Compression;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** What of a length is blank, between the stretches that something takes. Real millimetres. */
 final readonly class Blank
 {
-    /** Less than this is nothing. */
-    public const SAME_MM = 0.01;
-
     /**
      * @param  list<array{float, float}>  $taken  in order of where they begin; they may overlap
      * @return list<array{float, float}> from end to end
@@ -19,12 +18,12 @@ final readonly class Blank
         $blank = [];
         $at = $from;
         foreach ($taken as [$begins, $ends]) {
-            if ($begins > $at + self::SAME_MM) {
+            if ($begins > $at + Tolerance::MEET) {
                 $blank[] = [$at, $begins];
             }
             $at = max($at, $ends);
         }
 
-        return $to > $at + self::SAME_MM ? [...$blank, [$at, $to]] : $blank;
+        return $to > $at + Tolerance::MEET ? [...$blank, [$at, $to]] : $blank;
     }
 }

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Compression\Compression;
 use Chartula\Core\Building\Compression\Step;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 
 /** Takes the steps of a building's compression, one after the other. docs/formulas.md#compression */
@@ -112,7 +113,11 @@ final readonly class Compressor
             $this->problems->add(
                 $step->path.'.count',
                 'compress.courses',
-                ['given' => $step->count, 'most' => (int) floor($most / $building->gauge->course_mm + 1e-6), 'block' => $block->name],
+                [
+                    'given' => $step->count,
+                    'most' => (int) floor($most / $building->gauge->course_mm + Tolerance::FIGURE),
+                    'block' => $block->name,
+                ],
             );
 
             return null;

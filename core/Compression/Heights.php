@@ -6,6 +6,7 @@ namespace Chartula\Core\Compression;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * A block's height in stretches: openings, which stay true, and what is blank in every wall, which may lose courses from the top down. Real
@@ -40,7 +41,7 @@ final readonly class Heights
         $shrunk = [];
         foreach (array_reverse($blank) as [$from, $to]) {
             // Whole courses, so that beds stay beds.
-            $most = max(0.0, floor(($to - $from) / $course + 1e-6 - self::LEAST_COURSES) * $course);
+            $most = max(0.0, floor(($to - $from) / $course + Tolerance::FIGURE - self::LEAST_COURSES) * $course);
             $room += $most;
             $share = min($left, $most);
             $left -= $share;
@@ -49,6 +50,6 @@ final readonly class Heights
             }
         }
 
-        return [$left > Blank::SAME_MM ? null : new AxisMap($shrunk), $room];
+        return [$left > Tolerance::MEET ? null : new AxisMap($shrunk), $room];
     }
 }

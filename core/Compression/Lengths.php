@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Compression\Step;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * A wall's length in stretches: openings of it and of every wall that runs beside it, which stay true, and what is blank in all of
@@ -16,10 +17,8 @@ use Chartula\Core\Geometry\Vec2;
  */
 final readonly class Lengths
 {
-    private const SAME_MM = 0.01;
-
     /** Directions this alike are one, as a cosine. */
-    private const PARALLEL = 1.0 - 1e-9;
+    private const PARALLEL = 1.0 - Tolerance::ROUNDING;
 
     /** No blank stretch becomes narrower than a brick and a half, nor a pier than so much of itself. */
     private const LEAST_BRICKS = 1.5;
@@ -85,10 +84,10 @@ final readonly class Lengths
                 }
             }
         }
-        $isIn = static fn (array $s): bool => $s[1] > $from + self::SAME_MM && $s[0] < $to - self::SAME_MM;
+        $isIn = static fn (array $s): bool => $s[1] > $from + Tolerance::MEET && $s[0] < $to - Tolerance::MEET;
         $taken = self::joined(array_values(array_filter([...$openings, ...$skew], $isIn)));
         $corners = array_values(
-            array_filter($corners, static fn (float $c): bool => $c > $from + self::SAME_MM && $c < $to - self::SAME_MM),
+            array_filter($corners, static fn (float $c): bool => $c > $from + Tolerance::MEET && $c < $to - Tolerance::MEET),
         );
 
         return new self(
@@ -133,7 +132,7 @@ final readonly class Lengths
         $joined = [];
         foreach ($stretches as [$from, $to]) {
             $last = $joined === [] ? null : $joined[count($joined) - 1];
-            if ($last !== null && $from <= $last[1] + self::SAME_MM) {
+            if ($last !== null && $from <= $last[1] + Tolerance::MEET) {
                 $joined[count($joined) - 1] = [$last[0], max($last[1], $to)];
             } else {
                 $joined[] = [$from, $to];
@@ -180,7 +179,7 @@ final readonly class Lengths
     /** @param  array{float, float}  $stretch */
     private function isMargin(array $stretch): bool
     {
-        return $stretch[0] < $this->from + self::SAME_MM || $stretch[1] > $this->to - self::SAME_MM;
+        return $stretch[0] < $this->from + Tolerance::MEET || $stretch[1] > $this->to - Tolerance::MEET;
     }
 
     /** @param  array{float, float}  $stretch */
@@ -212,7 +211,7 @@ final readonly class Lengths
             }
         }
         $room = array_sum(array_column($most, 2));
-        if ($room < $by - self::SAME_MM) {
+        if ($room < $by - Tolerance::MEET) {
             return [null, $room];
         }
         $shrunk = $op === Step::SHORTEN
@@ -266,13 +265,13 @@ final readonly class Lengths
     private function isClear(array $cut): bool
     {
         foreach ($this->corners as $corner) {
-            if ($corner > $cut[0] + self::SAME_MM && $corner < $cut[1] - self::SAME_MM) {
+            if ($corner > $cut[0] + Tolerance::MEET && $corner < $cut[1] - Tolerance::MEET) {
                 return false;
             }
         }
         foreach ($this->openings as [$from, $to]) {
-            $isInside = $from > $cut[0] - self::SAME_MM && $to < $cut[1] + self::SAME_MM;
-            if (! $isInside && $to > $cut[0] + self::SAME_MM && $from < $cut[1] - self::SAME_MM) {
+            $isInside = $from > $cut[0] - Tolerance::MEET && $to < $cut[1] + Tolerance::MEET;
+            if (! $isInside && $to > $cut[0] + Tolerance::MEET && $from < $cut[1] - Tolerance::MEET) {
                 return false;
             }
         }

@@ -13,12 +13,11 @@ use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Tolerance;
 
 /** Makes a building anew whose places have moved along its axes; what is protected was not moved within itself. Real millimetres. */
 final readonly class Remaker
 {
-    private const SAME_MM = 0.01;
-
     /**
      * @param  array<string, AxisMap>  $heights  by block
      */
@@ -49,7 +48,7 @@ final readonly class Remaker
         $own = array_map($block->with(at: $at)->ownAxes(...), $points);
         $map = $this->heights[$block->id] ?? null;
         $up = static fn (RealLength $z): RealLength =>
-            $map === null || abs($map->at($z->mm) - $z->mm) < self::SAME_MM ? $z : self::length($z, $map->at($z->mm));
+            $map === null || abs($map->at($z->mm) - $z->mm) < Tolerance::MEET ? $z : self::length($z, $map->at($z->mm));
         $walls = array_map(
             fn (Wall $wall): Wall => $this->wall($block, $wall, $ring->point($wall->edge), $ring->point($wall->edge + 1), $map),
             $block->walls,
@@ -77,7 +76,7 @@ final readonly class Remaker
         $before = $was->ring()->points;
         $isSame = true;
         foreach ($own as $i => $p) {
-            $isSame = $isSame && $p->distanceTo($before[$i]) < self::SAME_MM;
+            $isSame = $isSame && $p->distanceTo($before[$i]) < Tolerance::MEET;
         }
         if ($isSame) {
             return $was;
@@ -87,7 +86,7 @@ final readonly class Remaker
 
             return Footprint::rect(
                 ...array_map(
-                    static fn (RealLength $l, float $mm): RealLength => abs($l->mm - $mm) < self::SAME_MM ? $l : self::length($l, $mm),
+                    static fn (RealLength $l, float $mm): RealLength => abs($l->mm - $mm) < Tolerance::MEET ? $l : self::length($l, $mm),
                     $was->rect,
                     $size,
                 ),
@@ -117,7 +116,10 @@ final readonly class Remaker
             $sill = $map === null
                 ? $opening->sill
                 : RealLength::ofMillimetres($map->at($block->base->mm + $opening->sill->mm) - $block->base->mm);
-            array_push($openings, ...OpeningRow::of($opening, $places, abs($sill->mm - $opening->sill->mm) < self::SAME_MM ? null : $sill));
+            array_push(
+                $openings,
+                ...OpeningRow::of($opening, $places, abs($sill->mm - $opening->sill->mm) < Tolerance::MEET ? null : $sill),
+            );
         }
         $ground = $wall->ground === null || $map === null
             ? $wall->ground
@@ -129,8 +131,10 @@ final readonly class Remaker
     private function isSwallowed(Vec2 $a, Vec2 $b): bool
     {
         return (
-            $this->across !== null && abs($a->x - $b->x) > self::SAME_MM && $this->across->swallows(min($a->x, $b->x), max($a->x, $b->x))
+            $this->across !== null && abs($a->x - $b->x) > Tolerance::MEET && $this->across->swallows(min($a->x, $b->x), max($a->x, $b->x))
         )
-            || ($this->deep !== null && abs($a->y - $b->y) > self::SAME_MM && $this->deep->swallows(min($a->y, $b->y), max($a->y, $b->y)));
+            || (
+                $this->deep !== null && abs($a->y - $b->y) > Tolerance::MEET && $this->deep->swallows(min($a->y, $b->y), max($a->y, $b->y))
+            );
     }
 }

@@ -17,6 +17,7 @@ use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Roof\RoofPanel;
 
 /** The roofs for the screen: planes in plan, every line with its name, length and sum, every panel in true shape. */
@@ -79,11 +80,13 @@ final readonly class RoofView
         $kind = self::kind($this->kit->form, $facet, $line);
         $side = Side::of($line->label);
         $other = $side->kind === SideKind::Plane ? $this->kit->form->plane($side->planeOrFail()) : null;
-        $length = $rise < 1e-6 ? Figure::given($plan, 'in plan, level') : Figure::given($plan, 'in plan, '.LengthFormat::trimmed($plan, 3))
-            ->over(
-                $plan / sqrt($plan * $plan + $rise * $rise),
-                'rising '.LengthFormat::trimmed($rise, 3).': ÷ cos '.LengthFormat::trimmed(rad2deg(atan2($rise, $plan)), 3).'°',
-            );
+        $length = $rise < Tolerance::FIGURE
+            ? Figure::given($plan, 'in plan, level')
+            : Figure::given($plan, 'in plan, '.LengthFormat::trimmed($plan, 3))
+                ->over(
+                    $plan / sqrt($plan * $plan + $rise * $rise),
+                    'rising '.LengthFormat::trimmed($rise, 3).': ÷ cos '.LengthFormat::trimmed(rad2deg(atan2($rise, $plan)), 3).'°',
+                );
 
         return [
             'kind' => $kind, 'from' => $line->from->toArray(), 'to' => $line->to->toArray(),
@@ -116,7 +119,7 @@ final readonly class RoofView
 
         return $other->block === $facet->block && $other->edge === $facet->edge
             ? 'break'
-            : (abs($facet->heightAt($line->from) - $facet->heightAt($line->to)) < 1e-6 ? 'ridge' : 'hip');
+            : (abs($facet->heightAt($line->from) - $facet->heightAt($line->to)) < Tolerance::FIGURE ? 'ridge' : 'hip');
     }
 
     /** @return list<array<string, mixed>> */

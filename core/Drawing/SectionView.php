@@ -13,6 +13,7 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Part;
 
 /** The kit cut through by an upright plane, as card. Model millimetres: along the cut, and up. */
@@ -131,7 +132,7 @@ final readonly class SectionView
                 }
             }
         }
-        usort($points, static fn (Vec2 $p, Vec2 $q): int => abs($p->x - $q->x) > 1e-9 ? $p->x <=> $q->x : $p->y <=> $q->y);
+        usort($points, static fn (Vec2 $p, Vec2 $q): int => abs($p->x - $q->x) > Tolerance::ROUNDING ? $p->x <=> $q->x : $p->y <=> $q->y);
 
         return $points;
     }

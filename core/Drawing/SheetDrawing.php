@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Score;
@@ -163,7 +164,9 @@ final readonly class SheetDrawing
         $words = LengthFormat::trimmed($bevel->degrees, 1).'° off the '.($bevel->longer === 'outside' ? 'inside' : 'outside');
         if ($a->distanceTo($b) > self::SMALL_MM * self::LETTER * mb_strlen($words)) {
             // Read from below or from the right.
-            $reads = $along->x > 1e-9 || (abs($along->x) <= 1e-9 && $along->y > 0.0) ? $along : $along->times(-1.0);
+            $reads = $along->x > Tolerance::ROUNDING || (abs($along->x) <= Tolerance::ROUNDING && $along->y > 0.0)
+                ? $along
+                : $along->times(-1.0);
             $up = new Vec2(-$reads->y, $reads->x);
             $this->drawing->text(
                 new Text(

@@ -15,6 +15,7 @@ use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\WallSpan;
@@ -181,7 +182,7 @@ final readonly class WallView
             }
         }
         $links[] = $this->link($at, $length, null);
-        $chains = [array_values(array_filter($links, static fn (array $l): bool => $l['to'] - $l['from'] > 1e-6))];
+        $chains = [array_values(array_filter($links, static fn (array $l): bool => $l['to'] - $l['from'] > Tolerance::FIGURE))];
 
         return count($chains[0]) > 1 ? [...$chains, [$this->link(0.0, $length, null)]] : $chains;
     }

@@ -12,6 +12,7 @@ use Chartula\Core\Fit\Sight\PerspectiveReport;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\BraceParts;
 use Chartula\Core\Shell\Walls;
@@ -75,7 +76,7 @@ final readonly class Checks
             [$start, $end] = $span->extent();
             $least = max(array_map(static fn (Layer $l): float => $l->stock->leastWebMm(), $span->stack->layers));
             foreach (self::gaps($span->form, $start, $end) as [$at, $width]) {
-                if ($width < $least - 1e-6) {
+                if ($width < $least - Tolerance::FIGURE) {
                     $checks[] = new Check('web.too-narrow', Check::WARN, $span->block->id.'.'.$span->name().$at,
                         sprintf(
                             'Only %s of card is left here; under %s it breaks when it is cut by hand. Move the opening, or use thinner card.',

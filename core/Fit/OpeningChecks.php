@@ -7,6 +7,7 @@ namespace Chartula\Core\Fit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\PanelDepth;
 use Chartula\Core\Shell\Walls;
@@ -81,7 +82,8 @@ final readonly class OpeningChecks
         $layout = $this->layout();
         $least = $this->building->methods->frame->leastWebMm();
 
-        return $panes === null || $layout === null || $panes->columns * $panes->rows === 1 || $layout->bar >= $least - 1e-6 ? null
+        return $panes === null || $layout === null || $panes->columns * $panes->rows === 1 || $layout->bar >= $least - Tolerance::FIGURE
+            ? null
             : $this->check('bar.too-fine', Check::WARN, sprintf('A glazing bar of %s is finer than %s, the least that can be cut by hand in %s. Make the bars %s, or print them.',
                 LengthFormat::millimetres($layout->bar), LengthFormat::millimetres($least),
                 $this->building->methods->frame->words(), LengthFormat::imperial($least * $this->building->scale->ratio)), $layout->bar);
@@ -92,7 +94,7 @@ final readonly class OpeningChecks
         $layout = $this->layout();
         $least = $this->building->methods->frame->leastWebMm();
 
-        return $layout === null || $layout->stile >= $least - 1e-6 ? null
+        return $layout === null || $layout->stile >= $least - Tolerance::FIGURE ? null
             : $this->check('stile.too-fine', Check::WARN, sprintf('A stile of %s is finer than %s, the least that can be cut by hand in %s.',
                 LengthFormat::millimetres($layout->stile), LengthFormat::millimetres($least),
                 $this->building->methods->frame->words()), $layout->stile);
@@ -105,7 +107,7 @@ final readonly class OpeningChecks
         $depth = PanelDepth::of($this->building, $this->span, $opening);
 
         // Where nothing stands in it, its reveal is as deep as the wall.
-        return $opening->style->kind === 'open' || $depth >= $wanted - 1e-6 ? null
+        return $opening->style->kind === 'open' || $depth >= $wanted - Tolerance::FIGURE ? null
             : $this->check('reveal.shallow', Check::NOTE, sprintf('The reveal of %s is deeper than this wall of %s can show with a frame in it; the frame stands %s back.',
                 LengthFormat::millimetres($wanted), LengthFormat::millimetres($this->span->stack->thickness_mm),
                 LengthFormat::millimetres($depth)), $wanted - $depth);

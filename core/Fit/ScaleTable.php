@@ -17,6 +17,7 @@ use Chartula\Core\Kit\KitDocument;
 use Chartula\Core\Measure\Conversion;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Scale;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
@@ -59,7 +60,7 @@ final readonly class ScaleTable
     {
         $text = '1:'.LengthFormat::trimmed($ratio, 4);
         $row = [
-            'scale' => $text, 'ratio' => $ratio, 'here' => abs($ratio - $here) < 1e-9,
+            'scale' => $text, 'ratio' => $ratio, 'here' => abs($ratio - $here) < Tolerance::ROUNDING,
             'percent' => round(100.0 * $here / $ratio, 2), 'card_real' => LengthFormat::imperial($ratio),
             'figure_mm' => round(OpeningChecks::FIGURE_MM / $ratio, 2),
         ];

@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 
 /**
@@ -18,9 +19,6 @@ use Chartula\Core\Problem\Problems;
  */
 final readonly class Envelope
 {
-    /** Heights nearer than this are equal, mm. */
-    private const SAME = 1e-7;
-
     /** So far to either side of a line it is asked what lies there, mm. */
     private const ASIDE = 0.001;
 
@@ -150,7 +148,7 @@ final readonly class Envelope
     private static function isBeside(array $patches, Vec2 $at): bool
     {
         foreach ($patches as $patch) {
-            if ($patch->outline->distanceTo($at) < self::SAME) {
+            if ($patch->outline->distanceTo($at) < Tolerance::CUT) {
                 return true;
             }
         }
@@ -225,7 +223,7 @@ final readonly class Envelope
         }
         $height = $facet->heightAt($at);
         $top = $solid->top($at);
-        if (abs($height - $top) <= self::SAME) {
+        if (abs($height - $top) <= Tolerance::CUT) {
             return $solid->index < $facet->block;
         }
 
@@ -251,7 +249,7 @@ final readonly class Envelope
             $a = $solid->ring->point($edge);
             $along = $solid->ring->point($edge + 1)->minus($a);
             $depth = $along->cross($at->minus($a)) / $along->length();
-            if ($depth > 0.0 && $depth < $thickness && $top < $solid->eaves - self::SAME) {
+            if ($depth > 0.0 && $depth < $thickness && $top < $solid->eaves - Tolerance::CUT) {
                 return true;
             }
         }
@@ -276,7 +274,7 @@ final readonly class Envelope
         }
         $slope = $facet->gradient();
         $steep = $slope->length();
-        if ($steep > 1e-9) {
+        if ($steep > Tolerance::ROUNDING) {
             $centre = $box->centre();
             $way = (new Vec2(-$slope->y, $slope->x))->times(($box->width() + $box->height()) / $steep);
             foreach ([$this->roof / $facet->pitch->cos(), 0.0] as $above) {

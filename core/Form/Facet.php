@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Angle;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * One plane of a roof: where the underside of the carrier lies. Model millimetres, the building's axes.
@@ -99,7 +100,7 @@ final readonly class Facet
     {
         $offs = $this->offs($other, $box);
 
-        return min($offs) < 1e-6 && max($offs) > -1e-6;
+        return min($offs) < Tolerance::FIGURE && max($offs) > -Tolerance::FIGURE;
     }
 
     /** @return non-empty-list<float> by how much it is higher than another plane at the corners of a box */
@@ -124,7 +125,7 @@ final readonly class Facet
     {
         $slope = $this->gradient()->minus($other->gradient());
         $steep = $slope->length();
-        if ($steep < 1e-9) {
+        if ($steep < Tolerance::ROUNDING) {
             return [];
         }
         $centre = $within->centre();

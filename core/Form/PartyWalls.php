@@ -7,13 +7,11 @@ namespace Chartula\Core\Form;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** Walls of two blocks in one plane: of such a pair one is built. docs/formulas.md#form */
 final readonly class PartyWalls
 {
-    /** Walls of two blocks nearer than this stand in one plane, mm. */
-    private const SAME_PLANE_MM = 0.02;
-
     /**
      * Stretches of a wall that stand back to back with another block's wall, which is built instead: the higher one, the
      * earlier one of equals, and any that this one is said to stand against.
@@ -33,12 +31,12 @@ final readonly class PartyWalls
             foreach ($solid->index === $i ? [] : array_keys($solid->ring->points) as $j) {
                 $p = $solid->ring->point($j)->minus($a);
                 $q = $solid->ring->point($j + 1)->minus($a);
-                if (max(abs($along->cross($p)), abs($along->cross($q))) > self::SAME_PLANE_MM || $along->dot($q) > $along->dot($p)) {
+                if (max(abs($along->cross($p)), abs($along->cross($q))) > Tolerance::PLANE || $along->dot($q) > $along->dot($p)) {
                     continue;
                 }
                 [$from, $to] = [max(0.0, $along->dot($q)), min($length, $along->dot($p))];
                 if (
-                    $to - $from > self::SAME_PLANE_MM
+                    $to - $from > Tolerance::PLANE
                     && $building->blocks[$solid->index]->walls[$j]->treat !== 'omit'
                     && (
                         $roofEdge->kind === RoofEdge::WALL

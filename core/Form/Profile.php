@@ -6,6 +6,7 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** A line in plan, and what roofs and footprints lie over it; x counts along it. */
 final readonly class Profile
@@ -59,7 +60,7 @@ final readonly class Profile
     {
         $off = $one->heightAt($this->at($near)) - $other->heightAt($this->at($near));
         $change = $one->heightAt($this->at($near + 1.0)) - $other->heightAt($this->at($near + 1.0)) - $off;
-        $by = abs($change) < 1e-6 ? 0.0 : -$off / $change;
+        $by = abs($change) < Tolerance::FIGURE ? 0.0 : -$off / $change;
 
         return abs($by) < 40.0 * self::ASIDE ? $near + $by : $near;
     }
@@ -85,7 +86,7 @@ final readonly class Profile
         $stretches = [];
         for ($k = 1, $n = count($cuts); $k < $n; $k += 2) {
             [[$a, $i], [$b, $j]] = [$cuts[$k - 1], $cuts[$k]];
-            if ($b > $this->start && $a < $this->end && $b - $a > 1e-9) {
+            if ($b > $this->start && $a < $this->end && $b - $a > Tolerance::ROUNDING) {
                 $stretches[] = [max($a, $this->start), min($b, $this->end), $a >= $this->start ? $i : null, $b <= $this->end ? $j : null];
             }
         }

@@ -14,11 +14,11 @@ use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Skeleton\SkeletonFace;
 use Chartula\Core\Geometry\Skeleton\StraightSkeleton;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Angle;
 use Chartula\Core\Measure\Scale;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 
 /** The planes of one block's roof, from the straight skeleton of its outline with the overhang. docs/formulas.md#roof-planes */
@@ -140,7 +140,7 @@ final readonly class RoofPlanes
             if (abs($angle - 180.0) < self::STRAIGHT_DEG) {
                 if (
                     $isUpright[0] !== $isUpright[1]
-                    || (! $isUpright[0] && abs($before->pitch->degrees - $edge->pitch->degrees) > 1e-9)
+                    || (! $isUpright[0] && abs($before->pitch->degrees - $edge->pitch->degrees) > Tolerance::ROUNDING)
                     || abs($this->mm($before) - $this->mm($edge)) > Tolerance::SAME
                 ) {
                     $this->problems->add($this->block->path.'.footprint', 'footprint.level', ['corner' => $i]);

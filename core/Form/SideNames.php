@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Chartula\Core\Form;
 
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** What a side of a roof's plane is called where it was cut by other blocks. docs/formulas.md#envelope */
 final readonly class SideNames
 {
-    private const SAME_MM = 1e-7;
-
     /** So far to either side of a line it is asked what lies there. */
     private const ASIDE_MM = 0.001;
 
@@ -46,7 +45,7 @@ final readonly class SideNames
         $over = Side::over($side->planeOrFail());
         if ($own->contains($at)) {
             $slope = $facet->gradient();
-            $out = $slope->length() < 1e-9 ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
+            $out = $slope->length() < Tolerance::ROUNDING ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));
 
             return ! self::beginsAsideOf($other, $own, $label, $facet, $at, $lean)
                 && $own->ring->distanceTo($at) < $lean
@@ -68,7 +67,7 @@ final readonly class SideNames
                 continue;
             }
             $slope = $facet->gradient()->minus($its->gradient());
-            $way = (new Vec2(-$slope->y, $slope->x))->times(1.0 / max(self::SAME_MM, $slope->length()));
+            $way = (new Vec2(-$slope->y, $slope->x))->times(1.0 / max(Tolerance::CUT, $slope->length()));
             foreach ([1.0, -1.0] as $sign) {
                 for ($far = self::ASIDE_MM; $far < self::BEGINS_LEANS * $lean; $far *= 2.0) {
                     $there = $at->plus($way->times($sign * $far));
@@ -92,7 +91,7 @@ final readonly class SideNames
         if (! $isInside) {
             $top = $solid->top($at->minus($out));
             $under = $facet->heightAt($at);
-            if ($side === null || $under + ($side === 'eaves' ? $this->roof / $facet->pitch->cos() : 0.0) < $top - self::SAME_MM) {
+            if ($side === null || $under + ($side === 'eaves' ? $this->roof / $facet->pitch->cos() : 0.0) < $top - Tolerance::CUT) {
                 return null;
             }
             // An eaves against a wall that does not reach up to its top, or that would lean out over another's card, is cut upright and

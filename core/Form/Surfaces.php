@@ -21,15 +21,13 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
 
 /** Makes the surfaces of a building: each block's walls and roof, cut where blocks meet. docs/formulas.md#form */
 final readonly class Surfaces
 {
-    /** Walls of two blocks nearer than this stand in one plane, mm. */
-    private const SAME_PLANE_MM = 0.02;
-
     /** A deck stays this far inside its parapets, mm. */
     private const DECK_CLEARANCE_MM = 0.1;
 
@@ -103,10 +101,10 @@ final readonly class Surfaces
                     continue;
                 }
                 $corners = array_values(
-                    array_filter($a->ring->points, static fn (Vec2 $p): bool => $b->ring->distanceTo($p) < self::SAME_PLANE_MM),
+                    array_filter($a->ring->points, static fn (Vec2 $p): bool => $b->ring->distanceTo($p) < Tolerance::PLANE),
                 );
                 $others = array_values(
-                    array_filter($b->ring->points, static fn (Vec2 $p): bool => $a->ring->distanceTo($p) < self::SAME_PLANE_MM),
+                    array_filter($b->ring->points, static fn (Vec2 $p): bool => $a->ring->distanceTo($p) < Tolerance::PLANE),
                 );
                 $ends = [...$corners, ...$others];
                 // Two points would be the ends of a shared stretch.
@@ -114,7 +112,7 @@ final readonly class Surfaces
                     $ends !== []
                     && count($corners) < 2
                     && count($others) < 2
-                    && $ends[0]->distanceTo($ends[count($ends) - 1]) < self::SAME_PLANE_MM
+                    && $ends[0]->distanceTo($ends[count($ends) - 1]) < Tolerance::PLANE
                     && ! $a->overlaps($b)
                 ) {
                     $this->problems->add(
@@ -287,7 +285,7 @@ final readonly class Surfaces
             $highest = $point->y > $highest->y ? $point : $highest;
         }
         $rise = $highest->y - $height->mm;
-        if ($rise < 1e-6) {
+        if ($rise < Tolerance::FIGURE) {
             return null;
         }
         $at = $corner->plus($along->times($highest->x))->plus((new Vec2(-$along->y, $along->x))->times(0.0005));

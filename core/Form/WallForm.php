@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * A wall as a surface without thickness: the outside of its outermost card.
@@ -62,7 +63,7 @@ final readonly class WallForm
         $last = $this->top[0];
         foreach ($this->top as $point) {
             if ($x <= $point->x) {
-                return $point->x - $last->x < 1e-9
+                return $point->x - $last->x < Tolerance::ROUNDING
                     ? max($last->y, $point->y)
                     : $last->y + ($point->y - $last->y) * ($x - $last->x) / ($point->x - $last->x);
             }

@@ -8,6 +8,7 @@ use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /**
@@ -24,9 +25,6 @@ final readonly class WallSection
     private const RUNS_ON_MM = 20.0;
 
     private const BESIDE_MM = 0.002;
-
-    /** Walls of two blocks nearer than this stand in one plane. */
-    private const SAME_PLANE_MM = 0.02;
 
     private const HIGH_MM = 100_000.0;
 
@@ -145,8 +143,8 @@ final readonly class WallSection
         foreach ($this->top($this->profile($depth, 1.0), $lines) as [$a, $b, $ya, $yb]) {
             foreach ($a <= $this->length && $b >= 0.0 ? [$a, $b] : [] as $x) {
                 $x = max(0.0, min($this->length, $x));
-                $y = $b - $a < 1e-9 ? $ya : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
-                if ($points === [] || abs(end($points)->x - $x) > 1e-9 || abs(end($points)->y - $y) > 1e-6) {
+                $y = $b - $a < Tolerance::ROUNDING ? $ya : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
+                if ($points === [] || abs(end($points)->x - $x) > Tolerance::ROUNDING || abs(end($points)->y - $y) > Tolerance::FIGURE) {
                     $points[] = new Vec2($x, $y);
                 }
             }
@@ -189,8 +187,8 @@ final readonly class WallSection
     private static function height(array $line, float $x): float
     {
         foreach ($line as [$a, $b, $ya, $yb]) {
-            if ($x >= $a - 1e-6 && $x <= $b + 1e-6) {
-                return $b - $a < 1e-9 ? max($ya, $yb) : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
+            if ($x >= $a - Tolerance::FIGURE && $x <= $b + Tolerance::FIGURE) {
+                return $b - $a < Tolerance::ROUNDING ? max($ya, $yb) : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
             }
         }
 
@@ -263,9 +261,9 @@ final readonly class WallSection
         foreach (array_keys($solid->ring->points) as $edge) {
             [$p, $q] = [$solid->ring->point($edge)->minus($this->corner), $solid->ring->point($edge + 1)->minus($this->corner)];
             if (
-                max(abs($this->along->cross($p)), abs($this->along->cross($q))) < self::SAME_PLANE_MM
-                && $this->along->dot($p) < $from + self::SAME_PLANE_MM
-                && $this->along->dot($q) > $to - self::SAME_PLANE_MM
+                max(abs($this->along->cross($p)), abs($this->along->cross($q))) < Tolerance::PLANE
+                && $this->along->dot($p) < $from + Tolerance::PLANE
+                && $this->along->dot($q) > $to - Tolerance::PLANE
             ) {
                 return true;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
 use LogicException;
 
 /** The upper part of a circle over a span. docs/formulas.md#segmental-arch */

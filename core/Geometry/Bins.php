@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** Things by where they reach along one axis, so that those near a place are found without looking at all. */
 final class Bins
 {

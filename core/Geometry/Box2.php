@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** An upright rectangle; the empty box runs from +∞ to −∞. */
 final readonly class Box2
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** Overlaps of flat shapes. */
 final readonly class Clip
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** A convex piece of card: of a plate, from its outside face to its inside face, or what a bevelled edge has beyond that. */
 final class Convex
 {

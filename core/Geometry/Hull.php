@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** A convex shape in a plane, counter-clockwise; it may be as thin as a line or a point. Millimetres. */
 final readonly class Hull
 {

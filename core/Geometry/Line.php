@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** A stretch of a drawing along which something may change, with what it is. */
 final readonly class Line
 {
@@ -22,7 +24,7 @@ final readonly class Line
         foreach ([[$this->from->x, $d->x, $box->x0, $box->x1], [$this->from->y, $d->y, $box->y0, $box->y1]] as [$at, $by, $least, $most]) {
             $least -= 1.0;
             $most += 1.0;
-            if (abs($by) < 1e-12) {
+            if (abs($by) < Tolerance::NOTHING) {
                 if ($at < $least || $at > $most) {
                     return null;
                 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** Outlines with every edge moved along its own normal. docs/formulas.md#offset */
 final readonly class Offset
 {
-    private const PARALLEL = 1e-7;
+    private const PARALLEL = Tolerance::CUT;
 
     /**
      * Edges meet where their lines do; an edge may come out turned round, which the caller must look for.
@@ -87,7 +89,7 @@ final readonly class Offset
             $least = Tolerance::EDGE;
             foreach (array_keys($points) as $i) {
                 $along = $before->point($i + 1)->minus($before->point($i));
-                $left = $ends[$i]->minus($begins[$i])->dot($along) / max(1e-12, $along->length());
+                $left = $ends[$i]->minus($begins[$i])->dot($along) / max(Tolerance::NOTHING, $along->length());
                 if ($left < $least) {
                     [$worst, $least] = [$i, $left];
                 }
@@ -138,7 +140,7 @@ final readonly class Offset
         $d = $q->minus($p);
         $e = $s->minus($r);
         $cross = $d->cross($e);
-        $meeting = abs($cross) < 1e-9 ? $q->plus($r)->times(0.5) : $p->plus($d->times($r->minus($p)->cross($e) / $cross));
+        $meeting = abs($cross) < Tolerance::ROUNDING ? $q->plus($r)->times(0.5) : $p->plus($d->times($r->minus($p)->cross($e) / $cross));
         $points = $ring->points;
         $points[($edge + 1) % $n] = $meeting;
         array_splice($points, $edge, 1);
@@ -151,7 +153,7 @@ final readonly class Offset
     private static function line(Ring $ring, int $edge, float $out): array
     {
         $along = $ring->point($edge + 1)->minus($ring->point($edge));
-        $along = $along->times(1.0 / max(1e-12, $along->length()));
+        $along = $along->times(1.0 / max(Tolerance::NOTHING, $along->length()));
 
         return [$ring->point($edge)->plus((new Vec2($along->y, -$along->x))->times($out)), $along];
     }

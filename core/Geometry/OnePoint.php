@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\InvalidInput;
 
 /**
@@ -168,7 +169,8 @@ final readonly class OnePoint
 
     public function isStrong(): bool
     {
-        return $this->apparent / $this->depth > self::MOST_RATIO + 1e-9 || $this->backScale() < self::LEAST_SCALE - 1e-9;
+        return $this->apparent / $this->depth > self::MOST_RATIO + Tolerance::ROUNDING
+            || $this->backScale() < self::LEAST_SCALE - Tolerance::ROUNDING;
     }
 
     private function rate(): float

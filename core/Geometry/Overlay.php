@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /**
  * What of a plane is wanted, where the answer may change only along given lines, which may cross and lie on each other.
  * Each stretch of line is asked about on both of its sides; where one is wanted and the other is not, it bounds a patch.
@@ -82,7 +84,7 @@ final class Overlay
                 }
                 $cross = $d->cross($e);
                 $ac = $c->minus($a);
-                if (abs($cross) > 1e-9 * sqrt($square * $other)) {
+                if (abs($cross) > Tolerance::ROUNDING * sqrt($square * $other)) {
                     $s = $ac->cross($e) / $cross;
                     $t = $ac->cross($d) / $cross;
                     $ds = self::SHORT / sqrt($square);

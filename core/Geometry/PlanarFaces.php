@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /**
  * The faces into which lines cut a region: lines that meet in their ends or in each other's middles, but do not cross.
  * Faces are traced by always turning left as sharply as can be; each knows the faces beyond its sides.
@@ -177,7 +179,7 @@ final class PlanarFaces
         $least = INF;
         foreach (array_keys($this->sides[$b] ?? []) as $to) {
             $turn = fmod($back - $this->angle($b, $to) + 4.0 * M_PI, 2.0 * M_PI);
-            $turn = $turn < 1e-9 ? 2.0 * M_PI : $turn;
+            $turn = $turn < Tolerance::ROUNDING ? 2.0 * M_PI : $turn;
             if ($turn < $least) {
                 $least = $turn;
                 $best = $to;

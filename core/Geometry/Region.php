@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** An outline (counter-clockwise) with holes in it (clockwise or not; only their shape counts). */
 final class Region
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** A closed outline; the first point is not repeated. Edge i runs from point i to point i + 1. */
 final readonly class Ring
 {

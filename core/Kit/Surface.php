@@ -10,8 +10,8 @@ use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Roof\Panels;
@@ -133,7 +133,7 @@ final readonly class Surface
         }
         foreach (array_keys($span->stack->layers) as $k) {
             foreach ([[$span->start($k), 0.0], [$length, $span->end($k)]] as [$from, $to]) {
-                if ($to - $from > 1e-6) {
+                if ($to - $from > Tolerance::FIGURE) {
                     $hidden[] = Ring::rectangle($from, $span->form->foot, $to, self::HIGH_MM);
                 }
             }

@@ -85,7 +85,7 @@ final readonly class Conversion
         return array_values(
             array_map(
                 static fn (float $ratio): Scale => Scale::of($ratio),
-                array_filter(self::USUAL, fn (float $ratio): bool => abs($ratio - $this->here->ratio) > 1e-9),
+                array_filter(self::USUAL, fn (float $ratio): bool => abs($ratio - $this->here->ratio) > Tolerance::ROUNDING),
             ),
         );
     }

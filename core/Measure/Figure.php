@@ -56,7 +56,7 @@ final readonly class Figure
     {
         $off = $this->mm - $mm;
 
-        return abs($off) < 1e-6
+        return abs($off) < Tolerance::FIGURE
             ? $this
             : (
                 $off > 0.0

@@ -35,7 +35,7 @@ final readonly class LengthFormat
     public static function like(string $before, float $mm): string
     {
         $wasImperial = preg_match('/ft|in|["\'′″]|yd/u', $before) === 1 || preg_match('/[a-z]/', $before) === 0;
-        $isExact = abs($mm / 25.4 * 16.0 - round($mm / 25.4 * 16.0)) < 1e-6;
+        $isExact = abs($mm / 25.4 * 16.0 - round($mm / 25.4 * 16.0)) < Tolerance::FIGURE;
 
         return $wasImperial && $isExact ? self::imperial($mm) : self::trimmed($mm, 4).'mm';
     }

@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * Lays faces flat beside each other along the edges they share, as long as they do not come to lie on each other and the
@@ -18,8 +19,6 @@ use Chartula\Core\Geometry\Vec2;
  */
 final class Unfolding
 {
-    private const SAME_MM = 0.05;
-
     private const ON_EACH_OTHER_MM2 = 0.05;
 
     /** @var array<int, array{Vec2, Vec2, Vec2}> origin and axes on the paper of each face that is laid, by face */
@@ -88,13 +87,13 @@ final class Unfolding
     private function across(int $face, int $edge): ?array
     {
         [$a, $b] = $this->faces[$face]->edge($edge);
-        if ($a->distanceTo($b) < self::SAME_MM) {
+        if ($a->distanceTo($b) < Tolerance::COVER) {
             return null;
         }
         foreach ($this->faces as $j => $other) {
             foreach ($j === $face ? [] : array_keys($other->ring->points) as $i) {
                 [$c, $d] = $other->edge($i);
-                if ($a->distanceTo($d) < self::SAME_MM && $b->distanceTo($c) < self::SAME_MM) {
+                if ($a->distanceTo($d) < Tolerance::COVER && $b->distanceTo($c) < Tolerance::COVER) {
                     return [$j, $i];
                 }
             }

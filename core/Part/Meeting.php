@@ -8,8 +8,8 @@ use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 
 /** How one part's edge touches another's face, end or edge where both stand, for the joints that say so. Model millimetres. */
 final readonly class Meeting

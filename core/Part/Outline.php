@@ -6,8 +6,8 @@ namespace Chartula\Core\Part;
 
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use LogicException;
 
 /** A ring whose every edge has a name, and where edges are bevelled the ring of the other face. docs/formulas.md#bevels */

@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
@@ -54,7 +55,7 @@ final readonly class FormerParts
         $top = [];
         foreach ($profile->facets($this->room->block->roof) as [$a, $b, $facet]) {
             // A slope that falls along the ridge would need a bevelled top.
-            if (max($a, $low) < min($b, $high) && abs($facet->gradient()->dot($ridge)) > 1e-9) {
+            if (max($a, $low) < min($b, $high) && abs($facet->gradient()->dot($ridge)) > Tolerance::ROUNDING) {
                 return new PartSet;
             }
             foreach (max($a, $low) < min($b, $high) ? [max($a, $low), min($b, $high)] : [] as $x) {

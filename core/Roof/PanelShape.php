@@ -13,6 +13,7 @@ use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * The shape of a plane at a height above its underside: its sides move with the planes they meet in. In the plane's own
@@ -87,13 +88,13 @@ final readonly class PanelShape
             $other = $this->form->plane($side->planeOrFail())->frame->normal;
             $cos = $normal->dot($other);
 
-            return -($this->thickness - $height * $cos) / sqrt(max(1e-12, 1.0 - $cos * $cos));
+            return -($this->thickness - $height * $cos) / sqrt(max(Tolerance::NOTHING, 1.0 - $cos * $cos));
         }
         if ($side->wall !== null) {
             $out = $this->form->blocks[$side->wall->block]->wall($side->wall->edge)->frame->normal;
             $level = $normal->dot(new Vec3(-$out->x, -$out->y, 0.0));
             // Within the plane the way into the wall is the wall's own, less what sticks out of the plane.
-            $lean = -$level / sqrt(max(1e-12, 1.0 - $level * $level));
+            $lean = -$level / sqrt(max(Tolerance::NOTHING, 1.0 - $level * $level));
 
             // Under a wall that stands on it the top goes as far as the wall's inside, whatever sticks out below.
             return $side->kind !== SideKind::Beneath ? $height * $lean : max(0.0, $this->thickness * $lean);

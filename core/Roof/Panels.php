@@ -11,11 +11,11 @@ use Chartula\Core\Form\PlaneId;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Patch;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
@@ -235,7 +235,7 @@ final class Panels
         return match (true) {
             $facet->foldTo($other, $inPlan) < 0.0 => 'valley',
             $other->block === $facet->block && $other->edge === $facet->edge => 'break',
-            abs($along->y) < 1e-6 => 'ridge',
+            abs($along->y) < Tolerance::FIGURE => 'ridge',
             default => 'hip',
         };
     }
@@ -290,7 +290,7 @@ final class Panels
         $rect = $block->block->footprint->rect;
         $isPlain = $rect !== null
             && $roof->kind === 'gable'
-            && abs($top * 2.0 - $this->building->scale->modelMm($rect[$facet->edge % 2 === 0 ? 1 : 0])) < 1e-6;
+            && abs($top * 2.0 - $this->building->scale->modelMm($rect[$facet->edge % 2 === 0 ? 1 : 0])) < Tolerance::FIGURE;
         $figure = $isPlain
             ? Figure::measured($rect[$facet->edge % 2 === 0 ? 1 : 0], $this->building->scale, 'span')->over(2.0, '÷ 2, the run')
             : Figure::given($top, 'run '.LengthFormat::trimmed($top, 3).', from the wall to the highest line');
@@ -305,7 +305,7 @@ final class Panels
     {
         $off = $figure->mm - $mm;
 
-        return abs($off) < 1e-6
+        return abs($off) < Tolerance::FIGURE
             ? $figure
             : (
                 $off > 0.0

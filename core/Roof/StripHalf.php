@@ -8,8 +8,8 @@ use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 
@@ -62,10 +62,12 @@ final readonly class StripHalf
         foreach ($points as $k => $p) {
             $q = $points[($k + 1) % $n];
             [$at, $next] = [$a * $p->x + $b * $p->y + $c, $a * $q->x + $b * $q->y + $c];
-            if ($at >= -1e-9) {
+            if ($at >= -Tolerance::ROUNDING) {
                 $kept[] = $p;
             }
-            if (($at > 1e-9 && $next < -1e-9) || ($at < -1e-9 && $next > 1e-9)) {
+            if (
+                ($at > Tolerance::ROUNDING && $next < -Tolerance::ROUNDING) || ($at < -Tolerance::ROUNDING && $next > Tolerance::ROUNDING)
+            ) {
                 $kept[] = $p->plus($q->minus($p)->times($at / ($at - $next)));
             }
         }
@@ -118,7 +120,7 @@ final readonly class StripHalf
                 if ($i < count($half) - 1) {
                     $walk[] = [
                         $point,
-                        abs($point->y - $next->y) < 1e-9
+                        abs($point->y - $next->y) < Tolerance::ROUNDING
                             ? new Edge($name, 'top')
                             : new Edge($next->x > $point->x === ($name === 'front edge') ? 'end' : 'other end', 'verge'),
                     ];

@@ -10,11 +10,11 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Outline;
@@ -210,7 +210,7 @@ final class Strips
         $edges = [new Edge('front edge', 'top'), new Edge('end', 'verge'), new Edge('back edge', 'top'), new Edge('other end', 'verge')];
         $outline = $isPlain ? Outline::rectangle($length, 2.0 * $leg, ...$edges) : StripHalf::outline($below, $above, $leg, $length);
         $fold = 2.0 * $half;
-        $what = abs(rad2deg($half) - $one->facet->pitch->degrees) < 1e-6
+        $what = abs(rad2deg($half) - $one->facet->pitch->degrees) < Tolerance::FIGURE
             ? 'tan '.$one->facet->pitch->text()
             : 'tan of half the fold, '.LengthFormat::trimmed(rad2deg($half), 3).'°';
         $workings = [
@@ -221,12 +221,12 @@ final class Strips
             )
                 ->plus($cover, 'plus what lies on the panel, '.LengthFormat::trimmed($cover, 3))->times(2.0, '× 2, both sides'),
         ];
-        if (abs($workings['width']->mm - $length) > 1e-6) {
+        if (abs($workings['width']->mm - $length) > Tolerance::FIGURE) {
             $workings['width'] = Figure::given($length, "along the $kind, where the tops meet");
         }
         foreach (['width' => $outline->ring->bounds()->width(), 'height' => $outline->ring->bounds()->height()] as $of => $mm) {
             $off = $workings[$of]->mm - $mm;
-            $workings[$of] = abs($off) < 1e-6
+            $workings[$of] = abs($off) < Tolerance::FIGURE
                 ? $workings[$of]
                 : $workings[$of]->less($off, 'cut to where the next strip comes, '.LengthFormat::trimmed($off, 3));
         }
@@ -294,6 +294,6 @@ final class Strips
         $key = substr($shape->labels[$edge], 6);
         $isBreak = str_starts_with($key, $panel->facet->block.':'.$panel->facet->edge.':');
 
-        return $isBreak ? 'break' : (abs($a->z - $b->z) < 1e-6 ? 'ridge' : 'hip');
+        return $isBreak ? 'break' : (abs($a->z - $b->z) < Tolerance::FIGURE ? 'ridge' : 'hip');
     }
 }

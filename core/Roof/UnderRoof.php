@@ -12,8 +12,8 @@ use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Part;
@@ -66,7 +66,7 @@ final readonly class UnderRoof
                 if ($other !== null && $this->isFold($facet, $line, $other)) {
                     $rise = $facet->heightAt($line->to) - $facet->heightAt($line->from);
                     $key = sprintf('%.3F %.3F', $line->from->x + $line->to->x, $line->from->y + $line->to->y);
-                    if ($isLevel === (abs($rise) < 1e-6)) {
+                    if ($isLevel === (abs($rise) < Tolerance::FIGURE)) {
                         $lines[$key] ??= $rise >= 0.0 ? [$line->from, $line->to, $facet, $other] : [$line->to, $line->from, $other, $facet];
                     }
                 }

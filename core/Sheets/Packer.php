@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Sheets;
 
+use Chartula\Core\Measure\Tolerance;
 use LogicException;
 
 /**
@@ -12,7 +13,7 @@ use LogicException;
  */
 final readonly class Packer
 {
-    private const FITS = 1e-6;
+    private const FITS = Tolerance::FIGURE;
 
     /** @param  float  $gap between boxes, mm */
     public function __construct(

@@ -17,6 +17,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Outline;
@@ -256,7 +257,7 @@ final readonly class BaseParts
         };
         $figures = ['width' => $inside(3, 1), 'height' => $inside(0, 2)];
         foreach (['width' => $box->width(), 'height' => $box->height()] as $of => $mm) {
-            $figures[$of] = abs($figures[$of]->mm - $mm) < 1e-6
+            $figures[$of] = abs($figures[$of]->mm - $mm) < Tolerance::FIGURE
                 ? $figures[$of]
                 : $figures[$of]->less($figures[$of]->mm - $mm, 'less what another block takes up');
         }

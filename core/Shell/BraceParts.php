@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Meeting;
@@ -101,12 +102,12 @@ final readonly class BraceParts
         $layer = $this->layer();
         $id = $this->walls->form->blocks[$this->block]->block->id.'.brace.corner'.($index > 0 ? '-'.($index + 1) : '');
         $far = new Vec2($leg * cos(deg2rad($angle)), $leg * sin(deg2rad($angle)));
-        $far = new Vec2(abs($far->x) < 1e-9 ? 0.0 : $far->x, $far->y);
+        $far = new Vec2(abs($far->x) < Tolerance::ROUNDING ? 0.0 : $far->x, $far->y);
         $ring = new Ring([new Vec2(0.0, 0.0), new Vec2($leg, 0.0), $far]);
         $size = Figure::given($leg, 'leg: a third of the inside, at most '.self::LONGEST_LEG_MM.' mm');
         $box = $ring->bounds();
         $of = static fn (float $mm): Figure =>
-            abs($mm - $leg) < 1e-9 ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
+            abs($mm - $leg) < Tolerance::ROUNDING ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
         $part = Part::of(
             new PartName($id, $this->walls->form->blocks[$this->block]->block->id, null, 'corner'), 'B', 'Corner brace', 'brace',
             $layer->stock, $layer->thickness_mm,

@@ -8,9 +8,9 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Scale;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Stock\Layer;
 

@@ -10,8 +10,8 @@ use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use LogicException;
@@ -140,7 +140,7 @@ final readonly class WallShape
             SideKind::Right => $right,
             // No slope is cut over so short a top.
             SideKind::Plane => new Edge(
-                abs($rises) < 1e-6 ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left'),
+                abs($rises) < Tolerance::FIGURE ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left'),
                 $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance',
             ),
             SideKind::On => new Edge('stands'),

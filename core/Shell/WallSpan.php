@@ -10,6 +10,7 @@ use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Stock\Stack;
 
 /** Where a wall's card begins and ends, layer by layer, and what of it is cut. Model millimetres. */
@@ -86,7 +87,7 @@ final class WallSpan
         $facesFront = static function (int $e) use ($ring, $building): bool {
             $along = $ring->point($e + 1)->minus($ring->point($e));
 
-            return (abs($along->x) >= abs($along->y) - 1e-9) === ($building->methods->through === 'front-and-back');
+            return (abs($along->x) >= abs($along->y) - Tolerance::ROUNDING) === ($building->methods->through === 'front-and-back');
         };
         [$own, $its] = [$facesFront($edge), $facesFront($other)];
 

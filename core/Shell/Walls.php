@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartName;
@@ -100,10 +101,10 @@ final class Walls
     {
         $width = $span->form->length;
         foreach ([[$span->left, $span->start($k)], [$span->right, $span->form->length->mm - $span->end($k)]] as [$end, $cut]) {
-            if (abs($cut) > 1e-9 && $end->kind === WallEnd::MITRE) {
+            if (abs($cut) > Tolerance::ROUNDING && $end->kind === WallEnd::MITRE) {
                 $words = LengthFormat::trimmed($span->stack->depthOf($k), 3).' × cot '.LengthFormat::trimmed($end->angle / 2.0, 1).'°';
                 $width = $cut > 0.0 ? $width->less($cut, 'less the mitre, '.$words) : $width->plus(-$cut, 'past the inner corner, '.$words);
-            } elseif (abs($cut) > 1e-9) {
+            } elseif (abs($cut) > Tolerance::ROUNDING) {
                 $neighbour = $this->span($span->form->block, $end->edge);
                 $words = implode(' + ', array_map(static fn ($layer): string => $layer->words(), $neighbour->stack->layers));
                 $width = $cut > 0.0
@@ -128,7 +129,7 @@ final class Walls
     {
         $off = $figure->mm - $mm;
 
-        return abs($off) < 1e-6
+        return abs($off) < Tolerance::FIGURE
             ? $figure
             : (
                 $off > 0.0

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Skin;
 
+use Chartula\Core\Measure\Tolerance;
 use LogicException;
 
 /**
@@ -67,7 +68,7 @@ final readonly class Bond
         $rest = $length;
         for ($i = 0; ; $i++) {
             $unit = $this->unit(intdiv($i, 2));
-            if ($unit > $rest + 1e-6) {
+            if ($unit > $rest + Tolerance::FIGURE) {
                 break;
             }
             if ($i % 2 === 0) {
@@ -78,6 +79,6 @@ final readonly class Bond
             $rest -= $unit;
         }
 
-        return [...$left, ...($rest > 1e-6 ? [$rest] : []), ...array_reverse($right)];
+        return [...$left, ...($rest > Tolerance::FIGURE ? [$rest] : []), ...array_reverse($right)];
     }
 }

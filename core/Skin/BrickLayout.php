@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Skin;
 
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\BrickArt;
 
 /** Lays the bricks of a paper, course by course on one datum, each run from its quoins or jambs. docs/formulas.md#bonds */
@@ -22,8 +23,8 @@ final readonly class BrickLayout
     public function bricks(float $bottom, float $top): array
     {
         $bricks = [];
-        $first = (int) floor(($bottom - $this->art->datum) / $this->art->course + 1e-9);
-        $last = (int) ceil(($top - $this->art->datum) / $this->art->course - 1e-9);
+        $first = (int) floor(($bottom - $this->art->datum) / $this->art->course + Tolerance::ROUNDING);
+        $last = (int) ceil(($top - $this->art->datum) / $this->art->course - Tolerance::ROUNDING);
         for ($course = $first; $course < $last; $course++) {
             array_push($bricks, ...$this->course($course));
         }
@@ -43,8 +44,8 @@ final readonly class BrickLayout
             foreach ($bond->fill(($x1 - $x0) / $this->art->brick) as $unit) {
                 $end = $x + $unit * $this->art->brick;
                 // A brick's own ends stand half a joint inside its place, but for those at the end of the run.
-                $from = $x <= $x0 + 1e-6 ? $x0 : $x + $this->art->joint / 2.0;
-                $to = $end >= $x1 - 1e-6 ? $x1 : $end - $this->art->joint / 2.0;
+                $from = $x <= $x0 + Tolerance::FIGURE ? $x0 : $x + $this->art->joint / 2.0;
+                $to = $end >= $x1 - Tolerance::FIGURE ? $x1 : $end - $this->art->joint / 2.0;
                 if ($to - $from > $this->art->joint / 4.0) {
                     $bricks[] = new Box2($from, $low, $to, $high);
                 }
@@ -65,10 +66,10 @@ final readonly class BrickLayout
     {
         $half = $this->art->brick / 2.0;
         $bricks = [];
-        if ($x0 > $this->art->quoins[0] + 1e-6) {
+        if ($x0 > $this->art->quoins[0] + Tolerance::FIGURE) {
             $bricks[] = new Box2($x0 - $half, $low, $x0, $high);
         }
-        if ($x1 < $this->art->quoins[1] - 1e-6) {
+        if ($x1 < $this->art->quoins[1] - Tolerance::FIGURE) {
             $bricks[] = new Box2($x1, $low, $x1 + $half, $high);
         }
 

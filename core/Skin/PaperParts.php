@@ -13,11 +13,11 @@ use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
@@ -149,7 +149,7 @@ final readonly class PaperParts
         ];
         foreach (['width' => $box->width(), 'height' => $box->height()] as $of => $mm) {
             $off = $figures[$of]->mm - $mm;
-            $figures[$of] = abs($off) < 1e-6
+            $figures[$of] = abs($off) < Tolerance::FIGURE
                 ? $figures[$of]
                 : $figures[$of]->less($off, 'cut to what it meets, '.LengthFormat::trimmed($off, 3));
         }
@@ -229,7 +229,7 @@ final readonly class PaperParts
             [$before, $here, $after] = [$walk[($i + $n - 1) % $n], $walk[$i], $walk[($i + 1) % $n]];
             $one = $here[0]->minus($before[0]);
             $other = $after[0]->minus($here[0]);
-            if ($before[1]->name === $here[1]->name && abs($one->cross($other)) < 1e-7 && $one->dot($other) > 0.0) {
+            if ($before[1]->name === $here[1]->name && abs($one->cross($other)) < Tolerance::CUT && $one->dot($other) > 0.0) {
                 array_splice($walk, $i, 1);
 
                 continue;

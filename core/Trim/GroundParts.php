@@ -20,6 +20,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
@@ -180,7 +181,7 @@ final readonly class GroundParts
     {
         $back = $view->front + $view->apparent;
         $lines = [];
-        for ($x = $box->x0; $x <= $box->x1 + 1e-9; $x += self::APART_MM / $ratio) {
+        for ($x = $box->x0; $x <= $box->x1 + Tolerance::ROUNDING; $x += self::APART_MM / $ratio) {
             $lines[] = [new Vec3($x, $view->front, $base), new Vec3($x, $back, $base), ''];
         }
         for ($i = 1; $i < self::UNITS; $i++) {

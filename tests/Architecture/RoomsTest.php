@@ -72,6 +72,14 @@ final class RoomsTest extends TestCase
         );
     }
 
+    /** A tolerance has a name and a reason, and stands where the others stand. */
+    #[DataProvider('provideFiles')]
+    public function testHasNoBareTolerance(string $file): void
+    {
+        $code = (string) file_get_contents(self::core().'/'.$file);
+        self::assertSame($file === 'Measure/Tolerance.php' ? 1 : 0, preg_match('/\b\d+e-\d+\b/', $code), $file);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function provideFiles(): iterable
     {

@@ -11,6 +11,7 @@ use Chartula\Core\Building\Placing;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\InvalidInput;
 use stdClass;
 
@@ -278,7 +279,7 @@ final readonly class BlockEdit
             $along = $along->times(1.0 / $along->length());
             $way = isset($place->centre) ? $along : new Vec2($along->y, -$along->x);
             $off = $way->dot($by) * (isset($place->{Placing::RELATIONS[1]}) ? -1.0 : 1.0);
-            if (abs($off) > 1e-6) {
+            if (abs($off) > Tolerance::FIGURE) {
                 $before = is_string($place->by ?? null) ? $place->by : '0ft';
                 $place->by = LengthFormat::like($before, $this->ruler->read($before) + $off);
                 if ($snaps && ! isset($place->{Placing::RELATIONS[1]}) && Snapping::isNothing($this->ruler->read($place->by))) {

@@ -21,6 +21,7 @@ use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\KitDocument;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Problem\Problems;
@@ -174,7 +175,7 @@ final readonly class Compromises
             return [];
         }
         $left = $by - ($form->top() - $now->top()) * $building->scale->ratio;
-        if ($left <= Targets::SAME_MM * $building->scale->ratio) {
+        if ($left <= Tolerance::TOLD * $building->scale->ratio) {
             return $one === null ? [] : [$one];
         }
 

@@ -11,6 +11,7 @@ use Chartula\Core\Compression\Heights;
 use Chartula\Core\Compression\Lengths;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * What a building could give up in each direction: along any wall, along several at once, from its height, or a block of it. Real
@@ -23,8 +24,6 @@ final readonly class Directions
 
     /** Of the building's area in plan: a wing left out is missed more than anything shortened. */
     private const OMIT = 6.0;
-
-    private const SAME_MM = 0.01;
 
     public function __construct(private Building $building)
     {
@@ -105,9 +104,9 @@ final readonly class Directions
         foreach ($walls as $wall) {
             $isApart = array_filter(
                 $taken,
-                static fn (array $t): bool => $wall['from'] < $t['to'] - self::SAME_MM && $wall['to'] > $t['from'] + self::SAME_MM,
+                static fn (array $t): bool => $wall['from'] < $t['to'] - Tolerance::MEET && $wall['to'] > $t['from'] + Tolerance::MEET,
             ) === [];
-            if ($isApart && $wall['room'] > self::SAME_MM) {
+            if ($isApart && $wall['room'] > Tolerance::MEET) {
                 $taken[] = $wall;
             }
         }
@@ -150,10 +149,10 @@ final readonly class Directions
         $harm = 0.0;
         foreach ($this->building->blocks as $block) {
             $over = $by - ($most - ($tops[$block->id] ?? -INF));
-            if ($over <= self::SAME_MM) {
+            if ($over <= Tolerance::MEET) {
                 continue;
             }
-            $count = (int) ceil($over / $course - 1e-6);
+            $count = (int) ceil($over / $course - Tolerance::FIGURE);
             if ((new Heights($this->building, $block))->without($count * $course)[0] === null) {
                 return [];
             }
@@ -181,8 +180,8 @@ final readonly class Directions
             $left = array_values(array_filter($this->building->blocks, static fn (Block $b): bool => $b !== $block));
             $now = $this->extent($left);
             if (
-                $whole['across'] - $now['across'] < ($missing['across'] ?? 0.0) - self::SAME_MM
-                || $whole['deep'] - $now['deep'] < ($missing['deep'] ?? 0.0) - self::SAME_MM
+                $whole['across'] - $now['across'] < ($missing['across'] ?? 0.0) - Tolerance::MEET
+                || $whole['deep'] - $now['deep'] < ($missing['deep'] ?? 0.0) - Tolerance::MEET
             ) {
                 continue;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Compromise;
 
 use Chartula\Core\Building\Compression\Step;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * The ways to make one wall shorter by so much, each with its harm: 100·w·|ln(x′/x)| summed over the classes of lengths that it
@@ -28,8 +29,6 @@ final readonly class Ladder
 
     private const LEAST_BAYS = 3;
 
-    private const SAME_MM = 0.01;
-
     /**
      * @param  Measures  $of
      * @return list<Proposal> least harmful first
@@ -38,7 +37,7 @@ final readonly class Ladder
     {
         $found = [];
         [$margins, $piers] = [$of['margins'], $of['piers']];
-        if ($margins - $by >= $of['least_margins'] - self::SAME_MM) {
+        if ($margins - $by >= $of['least_margins'] - Tolerance::MEET) {
             $found[] = new Proposal(
                 'margins',
                 'Margins only',
@@ -47,7 +46,7 @@ final readonly class Ladder
                 self::harm(self::MARGINS, $margins, $margins - $by),
             );
         }
-        if ($piers > 0.0 && $piers - $by >= $of['least_piers'] - self::SAME_MM) {
+        if ($piers > 0.0 && $piers - $by >= $of['least_piers'] - Tolerance::MEET) {
             $found[] = new Proposal(
                 'piers',
                 'Piers only',
@@ -100,7 +99,7 @@ final readonly class Ladder
     private static function mixed(string $block, string $edge, array $of, float $by): ?Proposal
     {
         $mix = self::mix($of, $by);
-        if ($mix === null || $mix[0] <= self::SAME_MM || $mix[1] <= self::SAME_MM) {
+        if ($mix === null || $mix[0] <= Tolerance::MEET || $mix[1] <= Tolerance::MEET) {
             return null;
         }
         [$margins, $piers] = [$of['margins'], $of['piers']];
@@ -129,7 +128,7 @@ final readonly class Ladder
     private static function mix(array $of, float $by): ?array
     {
         $left = $of['margins'] + $of['piers'] - $by;
-        if ($of['piers'] <= 0.0 || $left < $of['least_margins'] + $of['least_piers'] - self::SAME_MM) {
+        if ($of['piers'] <= 0.0 || $left < $of['least_margins'] + $of['least_piers'] - Tolerance::MEET) {
             return null;
         }
         $margins = $left * self::MARGINS / (self::MARGINS + self::PIERS);
@@ -143,7 +142,7 @@ final readonly class Ladder
      */
     private static function bays(string $block, string $edge, array $of, float $by): ?Proposal
     {
-        $drop = $of['bay'] > 0.0 ? (int) ceil($by / $of['bay'] - 1e-9) : 0;
+        $drop = $of['bay'] > 0.0 ? (int) ceil($by / $of['bay'] - Tolerance::ROUNDING) : 0;
         if ($drop < 1 || $of['row'] - $drop < self::LEAST_BAYS) {
             return null;
         }
@@ -151,7 +150,7 @@ final readonly class Ladder
         $steps = [['op' => Step::BAYS, 'block' => $block, 'edge' => $edge, 'count' => $drop]];
         $costs = [sprintf('%d openings to %d', $of['row'], $of['row'] - $drop)];
         $harm = self::harm(self::BAYS, $of['row'], $of['row'] - $drop);
-        if ($over > self::SAME_MM) {
+        if ($over > Tolerance::MEET) {
             // Evenly over what piers and margins are left, as many as there are.
             $piers = $of['piers_count'] - $drop;
             $each = $over / ($piers + 2);

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Compromise;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** How large the finished building may be, in any of three directions of its own axes; model millimetres, null where it is as it is. */
 final readonly class Targets
 {
     public const DIRECTIONS = ['across', 'deep', 'high'];
-
-    /** What is nearer than this is met. */
-    public const SAME_MM = 0.005;
 
     public function __construct(
         public ?float $across = null,
@@ -30,7 +29,7 @@ final readonly class Targets
         $missing = [];
         foreach (self::DIRECTIONS as $direction) {
             $to = $this->of($direction);
-            if ($to !== null && $now[$direction] > $to + self::SAME_MM) {
+            if ($to !== null && $now[$direction] > $to + Tolerance::TOLD) {
                 $missing[$direction] = $now[$direction] - $to;
             }
         }

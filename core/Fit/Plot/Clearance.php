@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 
 /** What is left between the finished building and something else, less what is to stay free; model millimetres. */
@@ -34,7 +35,7 @@ final readonly class Clearance
 
     public function isFree(): bool
     {
-        return $this->left_mm >= -Fit::SAME_MM;
+        return $this->left_mm >= -Tolerance::TOLD;
     }
 
     public function check(): ?Check
@@ -50,7 +51,7 @@ final readonly class Clearance
     {
         return [
             'kind' => $this->kind, 'code' => $this->code, 'with' => $this->with, 'piece' => $this->piece,
-            'left_mm' => abs($this->left_mm) <= Fit::SAME_MM ? 0.0 : round($this->left_mm, 4), 'fits' => $this->isFree(),
+            'left_mm' => abs($this->left_mm) <= Tolerance::TOLD ? 0.0 : round($this->left_mm, 4), 'fits' => $this->isFree(),
             'line' => $this->line === null ? null : [$this->line[0]->toArray(), $this->line[1]->toArray()],
             'text' => $this->text, 'path' => $this->path, 'sums' => $this->sums,
         ];

@@ -8,15 +8,13 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Recall\Recall;
 
 /** Whether the finished building has room where it is to stand. docs/formulas.md#plot */
 final readonly class Fit
 {
-    /** Less than this is no difference. */
-    public const SAME_MM = 0.005;
-
     /** With less than this left it will not go in without a fight. */
     public const TIGHT_MM = 0.5;
 
@@ -68,7 +66,7 @@ final readonly class Fit
     {
         $left = ['across' => null, 'deep' => null, 'high' => null];
         $quarters = $this->plot->turnDeg / 90.0;
-        $isSquare = $this->plot->outline->count() === 4 && abs($quarters - round($quarters)) < 1e-9;
+        $isSquare = $this->plot->outline->count() === 4 && abs($quarters - round($quarters)) < Tolerance::ROUNDING;
         foreach ($this->clearances as $clearance) {
             if ($clearance->kind === 'height') {
                 $left['high'] = $clearance->left_mm;
@@ -81,7 +79,7 @@ final readonly class Fit
 
         return array_map(
             static fn (float $mm): float => -$mm,
-            array_filter($left, static fn (?float $mm): bool => $mm !== null && $mm < -self::SAME_MM),
+            array_filter($left, static fn (?float $mm): bool => $mm !== null && $mm < -Tolerance::TOLD),
         );
     }
 
@@ -114,7 +112,7 @@ final readonly class Fit
         }
         // Front, right, back, left.
         $by = static fn (int $low, int $high): float =>
-            min($left[$low], $left[$high]) < -self::SAME_MM ? ($left[$high] - $left[$low]) / 2.0 : 0.0;
+            min($left[$low], $left[$high]) < -Tolerance::TOLD ? ($left[$high] - $left[$low]) / 2.0 : 0.0;
 
         return [round($by(3, 1), 2), round($by(0, 2), 2)];
     }

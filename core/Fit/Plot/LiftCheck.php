@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** Whether the building comes off the layout by the way it is to take, past whatever stands there. docs/formulas.md#plot */
 final readonly class LiftCheck
@@ -49,7 +50,7 @@ final readonly class LiftCheck
         $left = $nearest[1] - $this->plot->lift->play;
         $words = $way === 'up' ? 'lifted up' : "drawn out to the $way";
 
-        return $left >= -Fit::SAME_MM
+        return $left >= -Tolerance::TOLD
             ? new Clearance(
                 'lift',
                 'plot.lift',

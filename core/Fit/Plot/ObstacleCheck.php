@@ -8,6 +8,7 @@ use Chartula\Core\Building\Site\Obstacle;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Road;
 use Chartula\Core\Geometry\Hull;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * Whether the finished building stands clear of its neighbours, of roads, and of what is fixed or moves on the layout.
@@ -34,7 +35,7 @@ final readonly class ObstacleCheck
             $near = Nearest::to($this->finished, Things::neighbour($n), $n->clear);
             if ($near !== null) {
                 $left = $near->distance - $n->clear;
-                $clearances[] = new Clearance('neighbour', 'plot.neighbour', $n->name, $near->piece->id, $left, null, $left >= -Fit::SAME_MM
+                $clearances[] = new Clearance('neighbour', 'plot.neighbour', $n->name, $near->piece->id, $left, null, $left >= -Tolerance::TOLD
                     ? sprintf('%.2f mm left to %s.', max(0.0, $left), $n->name)
                     : sprintf(
                         '%s %s; it is to stay %.2f mm clear: move it, or make it smaller.',
@@ -70,7 +71,7 @@ final readonly class ObstacleCheck
         }
         $left = $near->distance - $road->width / 2.0 - $road->clear;
 
-        return new Clearance('road', 'plot.road', $road->name, $near->piece->id, $left, null, $left >= -Fit::SAME_MM
+        return new Clearance('road', 'plot.road', $road->name, $near->piece->id, $left, null, $left >= -Tolerance::TOLD
             ? sprintf('%.2f mm left beside %s.', max(0.0, $left), $road->name)
             : sprintf(
                 '%s narrows %s by %.2f mm; move the building, or let it begin higher than %.1f mm.',
@@ -92,14 +93,14 @@ final readonly class ObstacleCheck
         }
         $left = $near->distance - $o->play;
         $travel = $o->travel->length();
-        $hole = $o->isRound && $travel < Fit::SAME_MM ? sprintf('a hole %.1f mm across', $o->width + 2.0 * $o->play)
+        $hole = $o->isRound && $travel < Tolerance::TOLD ? sprintf('a hole %.1f mm across', $o->width + 2.0 * $o->play)
             : sprintf(
                 'a slot %.1f × %.1f mm',
                 max($o->width, $o->depth) + $travel + 2.0 * $o->play,
                 min($o->width, $o->depth) + 2.0 * $o->play,
             );
 
-        return new Clearance('obstacle', 'plot.obstacle', $name, $near->piece->id, $left, null, $left >= -Fit::SAME_MM
+        return new Clearance('obstacle', 'plot.obstacle', $name, $near->piece->id, $left, null, $left >= -Tolerance::TOLD
             ? sprintf('%s stands free, %.2f mm left beyond its play.', ucfirst($name), max(0.0, $left))
             : sprintf('%s meets %s; cut %s there, or move one of them.', ucfirst($name), $near->piece->name, $hole), $o->path,
             [sprintf('%.2f mm from %s to %s%s, less %.2f mm of play', $near->distance, $near->piece->name, $name, $travel > 0.0 ? ' wherever it moves' : '', $o->play)]);

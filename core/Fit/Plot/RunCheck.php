@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Run;
+use Chartula\Core\Measure\Tolerance;
 
 /** Whether platforms and sidings are long enough for what is to stand in them. docs/formulas.md#runs */
 final readonly class RunCheck
@@ -36,7 +37,7 @@ final readonly class RunCheck
         $left = $run->has === null ? 0.0 : $run->has - $needs;
         $text = sprintf('%s needs %.1f mm', ucfirst($run->name), $needs).match (true) {
             $run->has === null => '.',
-            $left < -Fit::SAME_MM => sprintf(
+            $left < -Tolerance::TOLD => sprintf(
                 ' and has %.1f: %.1f mm too short. Leave a vehicle out, or make it longer; ramps do not count.',
                 $run->has,
                 -$left,

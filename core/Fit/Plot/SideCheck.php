@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** What is left of the finished outside to every side of the plot, and to what is above it. docs/formulas.md#plot */
 final readonly class SideCheck
@@ -86,7 +87,7 @@ final readonly class SideCheck
         // Outside a hollow plot only the edge that is nearest is passed.
         $own = $p->distanceToSegment($a, $ring->point($edge + 1));
 
-        return $own <= $ring->distanceTo($p) + Fit::SAME_MM ? -$own : INF;
+        return $own <= $ring->distanceTo($p) + Tolerance::TOLD ? -$own : INF;
     }
 
     /**
@@ -117,7 +118,7 @@ final readonly class SideCheck
         if ($wanted > 0.0) {
             $sums[] = sprintf('less %.2f mm kept free%s', $wanted, $isBackscene ? ' before the backscene' : '');
         }
-        $text = $left >= -Fit::SAME_MM
+        $text = $left >= -Tolerance::TOLD
             ? sprintf('%.2f mm left at the %s side.', max(0.0, $left), $name)
             : sprintf('%s stands %.2f mm too far out at the %s side%s; %s.', $piece->name, -$left, $name, $isBackscene ? ', the gap before the backscene counted' : '', match (true) {
                 $room === null => 'move the building, or make it smaller',
@@ -127,7 +128,7 @@ final readonly class SideCheck
                 ),
                 default => sprintf('even moved across it is %.2f mm too long: give something up', -($room + $left)),
             });
-        $isTooBig = $room !== null && $room + $left < -Fit::SAME_MM;
+        $isTooBig = $room !== null && $room + $left < -Tolerance::TOLD;
         $isDeep = $edge % 2 === 0;
 
         return new Clearance(
@@ -153,7 +154,7 @@ final readonly class SideCheck
         $left = $height - $high;
 
         return new Clearance('height', 'plot.too-high', 'height', $highest->id ?? '', $left, null,
-            $left >= -Fit::SAME_MM
+            $left >= -Tolerance::TOLD
                 ? sprintf('%.2f mm left above.', max(0.0, $left))
                 : sprintf(
                     '%s reaches %.2f mm, %.2f mm higher than there is room; lower a storey or the roof.',

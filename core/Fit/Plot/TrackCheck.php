@@ -8,6 +8,7 @@ use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Track;
 use Chartula\Core\Building\Site\TrackPiece;
 use Chartula\Core\Building\Site\Vehicle;
+use Chartula\Core\Measure\Tolerance;
 
 /** Whether vehicles pass the finished building, beside it and under it, on straights and curves. docs/formulas.md#throw */
 final readonly class TrackCheck
@@ -52,7 +53,7 @@ final readonly class TrackCheck
         }
         [$piece, $left] = $nearest;
 
-        return new Clearance('track', 'plot.track', $track->name, $piece->id, $left, null, $left >= -Fit::SAME_MM
+        return new Clearance('track', 'plot.track', $track->name, $piece->id, $left, null, $left >= -Tolerance::TOLD
             ? sprintf('%.2f mm left beside %s for %s.', max(0.0, $left), $track->name, self::names($track))
             : sprintf(
                 '%s stands %.2f mm too near %s: %s would strike it. Move the building away, or ease the curve.',
@@ -92,7 +93,7 @@ final readonly class TrackCheck
             ),
         ];
 
-        return new Clearance('track', 'plot.track-above', $track->name, $piece->id, $left, null, $left >= -Fit::SAME_MM
+        return new Clearance('track', 'plot.track-above', $track->name, $piece->id, $left, null, $left >= -Tolerance::TOLD
             ? sprintf('%.2f mm left above vehicles on %s.', max(0.0, $left), $track->name)
             : sprintf('%s hangs %.2f mm too low over %s.', $piece->name, -$left, $track->name), $track->path, $sums);
     }

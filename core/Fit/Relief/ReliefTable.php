@@ -16,6 +16,7 @@ use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\ModelLength;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Problem\Problems;
@@ -31,9 +32,6 @@ final readonly class ReliefTable
         Relief::KEEP_RIDGE => 'The ridge is true and stands at the backscene; the slope to it is steeper, or less steep, than it is.',
     ];
 
-    /** Heights that differ by less are one. */
-    private const SAME_MM = 0.005;
-
     /**
      * @param  Building  $building  sound
      * @param  float  $depth_mm  wanted, on the model
@@ -45,7 +43,7 @@ final readonly class ReliefTable
         $half = $building->gauge->brick_mm / 2.0 / $building->scale->ratio;
         $rows = array_map(static fn (string $school): array => self::row($building, $school, $depth_mm, $whole[0]), Relief::SCHOOLS);
         $box = self::box($whole[0]);
-        $count = floor($depth_mm / $half + 1e-9);
+        $count = floor($depth_mm / $half + Tolerance::ROUNDING);
 
         return [
             'depth_mm' => $depth_mm, 'whole_mm' => round($box[1] - $box[0], 4), 'half_bricks' => round($depth_mm / $half, 3),
@@ -63,7 +61,7 @@ final readonly class ReliefTable
         $row = [
             'school' => $school,
             'costs' => self::COSTS[$school],
-            'chosen' => $building->relief?->school === $school && abs($building->relief->depth->mm - $depth_mm) < 1e-6,
+            'chosen' => $building->relief?->school === $school && abs($building->relief->depth->mm - $depth_mm) < Tolerance::FIGURE,
         ];
         try {
             $relief = new Relief(
@@ -140,14 +138,14 @@ final readonly class ReliefTable
         $texts = [
             sprintf('Top at %.2f mm, ', $top)
                 .(
-                    abs($off) < self::SAME_MM
+                    abs($off) < Tolerance::TOLD
                     ? 'as high as it is.'
                     : sprintf('%.2f %s than it is.', abs($off), $off < 0.0 ? 'lower' : 'higher')
                 ),
         ];
         foreach ($building->plot->neighbours ?? [] as $neighbour) {
             $over = $top - $neighbour->to;
-            $texts[] = abs($over) < self::SAME_MM
+            $texts[] = abs($over) < Tolerance::TOLD
                 ? "As high as $neighbour->name."
                 : sprintf('%.1f mm %s %s.', abs($over), $over < 0.0 ? 'lower than' : 'above', $neighbour->name);
         }

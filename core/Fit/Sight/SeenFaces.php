@@ -13,6 +13,7 @@ use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\Facet;
 use Chartula\Core\Kit\DryFit\Piece;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Roof\RoofPanel;
 use Chartula\Core\Shell\WallPiece;
 
@@ -138,7 +139,11 @@ final readonly class SeenFaces
                     $seen++;
                     $best = max(
                         $best,
-                        rad2deg(asin(min(1.0, $facet->frame->height($eye) / max(1e-9, $eye->distanceTo($facet->frame->at($at)))))),
+                        rad2deg(
+                            asin(
+                                min(1.0, $facet->frame->height($eye) / max(Tolerance::ROUNDING, $eye->distanceTo($facet->frame->at($at)))),
+                            ),
+                        ),
                     );
                 }
             }
@@ -175,7 +180,7 @@ final readonly class SeenFaces
         foreach ($this->cards as $card) {
             foreach ($card->facets as $facet) {
                 $rise = $facet->frame->normal->dot($way);
-                if (abs($rise) < 1e-9) {
+                if (abs($rise) < Tolerance::ROUNDING) {
                     continue;
                 }
                 // Card is thin: where the ray passes its middle tells.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Sight;
 
 use Chartula\Core\Measure\Angle;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * What an eye before a building cut at a depth sees of the cut: by the sections of handbook's sight lines. Model millimetres;
@@ -93,7 +94,7 @@ final readonly class SightLines
     {
         $tan = tan(deg2rad($this->flankDegrees()));
 
-        return $tan < 1e-9 ? 0.0 : $neighbourFront + $away / $tan;
+        return $tan < Tolerance::ROUNDING ? 0.0 : $neighbourFront + $away / $tan;
     }
 
     /**

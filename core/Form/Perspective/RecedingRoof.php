@@ -12,12 +12,13 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Angle;
+use Chartula\Core\Measure\Tolerance;
 
 /** A roof that recedes: each plane where it comes to lie, its sides what they were. Model millimetres. docs/formulas.md#perspective */
 final readonly class RecedingRoof
 {
     /** Planes flatter than this, as a rise for each mm, have no way up. */
-    private const LEVEL = 1e-9;
+    private const LEVEL = Tolerance::ROUNDING;
 
     /** Null where a part of it comes too near to the eye. */
     public static function of(RoofForm $roof, OnePoint $view): ?RoofForm

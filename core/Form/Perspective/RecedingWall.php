@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Scale;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * What becomes of one wall of a block that may recede. Model millimetres, heights above the block's base as it comes to stand.
@@ -18,9 +19,6 @@ use Chartula\Core\Measure\Scale;
  */
 final readonly class RecedingWall
 {
-    /** Nearer than this a wall stands at the front, and ground is level. */
-    private const SAME_MM = 0.02;
-
     public function __construct(
         private Block $block,
         private int $edge,
@@ -39,7 +37,7 @@ final readonly class RecedingWall
         [$a, $b] = [$this->ring()->point($this->edge), $this->ring()->point($this->edge + 1)];
 
         // The plane at the front is the one that stays true.
-        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < self::SAME_MM
+        return max(abs($a->y - $view->front), abs($b->y - $view->front)) < Tolerance::PLANE
             ? null
             : $view->ofWall($a, $b->minus($a)->times(1.0 / $a->distanceTo($b)), $this->scale->modelMm($receding->block->base), $base);
     }
@@ -56,7 +54,7 @@ final readonly class RecedingWall
             return $levels === null ? null : array_map(fn (RealLength $level): float => $this->scale->modelMm($level) - $base, $levels);
         }
         $true = $this->scale->modelMm($this->block->receding->block->base ?? $this->block->base);
-        if ($levels === null && abs($true - $base) > self::SAME_MM) {
+        if ($levels === null && abs($true - $base) > Tolerance::PLANE) {
             // A dormer stands on no ground.
             return null;
         }
@@ -65,7 +63,7 @@ final readonly class RecedingWall
             : array_map(fn (RealLength $level): float => $this->scale->modelMm($level) - $true, $levels);
         $ends = [$map->at(new Vec2(0.0, $left))->y, $map->at(new Vec2($this->ring()->edgeLength($this->edge), $right))->y];
 
-        return $levels === null && max(array_map(abs(...), $ends)) < self::SAME_MM ? null : $ends;
+        return $levels === null && max(array_map(abs(...), $ends)) < Tolerance::PLANE ? null : $ends;
     }
 
     /** @return array{float, float} of the eaves at its left and its right end */

@@ -15,13 +15,12 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 
 /** Builds blocks to look deeper than they are: their footprints in perspective, each with what it was. docs/formulas.md#perspective */
 final readonly class Recession
 {
-    private const SAME_MM = 0.01;
-
     /** So much has to be left behind the front's card, model mm. */
     private const LEAST_MM = 1.0;
 
@@ -115,7 +114,7 @@ final readonly class Recession
             ...array_map(static fn (Block $b): array => array_map(static fn (Vec2 $p): float => $p->y, $b->standing()->points), $blocks),
         );
         [$front, $whole] = [min($ys), max($ys) - min($ys)];
-        if ($eye->y > $front - self::SAME_MM) {
+        if ($eye->y > $front - Tolerance::MEET) {
             $this->problems->add($path, 'perspective.eye-behind', ['by' => round(($eye->y - $front) / $ratio, 2)]);
 
             return null;
@@ -174,7 +173,7 @@ final readonly class Recession
 
     private function isRaised(Block $block): bool
     {
-        return $block->base->mm > min(array_map(static fn (Block $b): float => $b->base->mm, $this->building->blocks)) + self::SAME_MM;
+        return $block->base->mm > min(array_map(static fn (Block $b): float => $b->base->mm, $this->building->blocks)) + Tolerance::MEET;
     }
 
     /**

@@ -20,12 +20,11 @@ use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Tolerance;
 
 /** What low relief leaves of one block: none, one or several pieces, each a block of its own. Real millimetres. docs/formulas.md#relief */
 final readonly class BlockCut
 {
-    private const SAME_MM = 0.01;
-
     /** The frame of card that stiffens an open back, model mm. */
     private const STIFFENER_MM = 8.0;
 
@@ -57,8 +56,8 @@ final readonly class BlockCut
         if ($box->y0 > $this->cut - $this->least) {
             return [[], [['what' => 'block', 'at' => $this->block->id, 'count' => 1]]];
         }
-        $isWhole = $box->y1 <= $this->cut + self::SAME_MM;
-        if ($isWhole && abs($this->squeeze - 1.0) < 1e-9) {
+        $isWhole = $box->y1 <= $this->cut + Tolerance::MEET;
+        if ($isWhole && abs($this->squeeze - 1.0) < Tolerance::ROUNDING) {
             return [[$this->block], []];
         }
         $lines = [];
@@ -193,8 +192,8 @@ final readonly class BlockCut
         if (
             $rect !== null
             && $names === Footprint::RECT
-            && abs($points[0]->x) + abs($points[0]->y) < self::SAME_MM
-            && abs($points[1]->x - $rect[0]->mm) < self::SAME_MM
+            && abs($points[0]->x) + abs($points[0]->y) < Tolerance::MEET
+            && abs($points[1]->x - $rect[0]->mm) < Tolerance::MEET
         ) {
             return Footprint::rect(
                 $rect[0],

@@ -6,12 +6,11 @@ namespace Chartula\Core\Form\Relief;
 
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\OpeningRow;
+use Chartula\Core\Measure\Tolerance;
 
 /** Openings of a wall of which a stretch is left, perhaps squeezed: kept as wide as they are, narrowed, or dropped. Real millimetres. */
 final readonly class OpeningsCut
 {
-    private const SAME_MM = 0.01;
-
     /** Narrower than this share of itself an opening is dropped rather than narrowed. */
     private const LEAST_SHARE = 0.5;
 
@@ -40,13 +39,13 @@ final readonly class OpeningsCut
      */
     public function of(array $openings): array
     {
-        $isWhole = abs($this->squeeze - 1.0) < 1e-9
-            && $this->start < self::SAME_MM
+        $isWhole = abs($this->squeeze - 1.0) < Tolerance::ROUNDING
+            && $this->start < Tolerance::MEET
             && $openings !== []
             && max(
                 array_map(static fn (Opening $o): float => $o->leftMm($o->count - 1) + $o->style->w->mm, $openings),
-            ) <= ($this->end > $this->whole - self::SAME_MM ? $this->whole : $this->end - $this->margin)
-                + self::SAME_MM;
+            ) <= ($this->end > $this->whole - Tolerance::MEET ? $this->whole : $this->end - $this->margin)
+                + Tolerance::MEET;
         if ($isWhole || $openings === []) {
             return [$openings, []];
         }
@@ -61,15 +60,15 @@ final readonly class OpeningsCut
                 $clear = $place === null
                     || array_filter(
                         $taken,
-                        static fn (array $t): bool => $place[0] < $t[1] - self::SAME_MM
-                                && $t[0] < $place[1] + self::SAME_MM
+                        static fn (array $t): bool => $place[0] < $t[1] - Tolerance::MEET
+                                && $t[0] < $place[1] + Tolerance::MEET
                                 && $opening->sill->mm < $t[3]
                                 && $t[2] < $opening->sill->mm + $opening->style->h->mm,
                     ) === [];
                 if ($place !== null && $clear) {
                     $row[] = $place;
                     $taken[] = [$place[0], $place[1], $opening->sill->mm, $opening->sill->mm + $opening->style->h->mm];
-                    $narrow += $opening->style->w->mm - self::SAME_MM > $place[1] - $place[0] ? 1 : 0;
+                    $narrow += $opening->style->w->mm - Tolerance::MEET > $place[1] - $place[0] ? 1 : 0;
                 }
             }
             if (count($row) < $opening->count) {
@@ -103,10 +102,10 @@ final readonly class OpeningsCut
         $from = $middle - $width / 2.0;
 
         // An end that was not cut is as it was.
-        $isTrue = abs($this->squeeze - 1.0) < 1e-9;
-        $least = $isTrue && $this->start < self::SAME_MM ? 0.0 : $this->margin;
-        $most = $this->length - ($isTrue && $this->end > $this->whole - self::SAME_MM ? 0.0 : $this->margin);
+        $isTrue = abs($this->squeeze - 1.0) < Tolerance::ROUNDING;
+        $least = $isTrue && $this->start < Tolerance::MEET ? 0.0 : $this->margin;
+        $most = $this->length - ($isTrue && $this->end > $this->whole - Tolerance::MEET ? 0.0 : $this->margin);
 
-        return $from < $least - self::SAME_MM || $from + $width > $most + self::SAME_MM ? null : [$from, $from + $width];
+        return $from < $least - Tolerance::MEET || $from + $width > $most + Tolerance::MEET ? null : [$from, $from + $width];
     }
 }

@@ -11,14 +11,12 @@ use Chartula\Core\Form\RoofPlanes;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 
 /** Cuts a building to low relief: each block as what is left of it before the line at the wanted depth. docs/formulas.md#relief */
 final readonly class ReliefCut
 {
-    /** Depths that differ by less, real mm, are one. */
-    private const SAME_MM = 0.01;
-
     /** So much of a flank has to be left behind the front's card, model mm. */
     private const LEAST_FLANK_MM = 1.0;
 
@@ -57,7 +55,7 @@ final readonly class ReliefCut
                 $thickest = max($thickest, $wall->treat === 'omit' ? 0.0 : $this->building->methods->stacks[$wall->stack]->thickness_mm);
             }
         }
-        if ($depth > $whole + self::SAME_MM) {
+        if ($depth > $whole + Tolerance::MEET) {
             return $this->fault('relief.deeper', ['given' => round($relief->depth->mm, 2), 'whole' => round($whole / $ratio, 2)]);
         }
         if ($relief->depth->mm < $thickest + self::LEAST_FLANK_MM) {
@@ -66,7 +64,7 @@ final readonly class ReliefCut
                 ['given' => round($relief->depth->mm, 2), 'least' => round($thickest + self::LEAST_FLANK_MM, 2)],
             );
         }
-        if (abs($depth - $whole) < self::SAME_MM && $relief->school !== Relief::KEEP_RIDGE) {
+        if (abs($depth - $whole) < Tolerance::MEET && $relief->school !== Relief::KEEP_RIDGE) {
             return new Relieved($this->building, [], ['depth' => $depth / $ratio, 'whole' => $whole / $ratio, 'share' => 1.0]);
         }
         $cut = $this->lineOf($depth, $whole);
@@ -74,7 +72,7 @@ final readonly class ReliefCut
             return new Relieved($this->building, [], null);
         }
         [$at, $squeeze, $roofsAnew] = $cut;
-        if (abs($squeeze - 1.0) < 1e-9 && $at > $this->back - self::SAME_MM) {
+        if (abs($squeeze - 1.0) < Tolerance::ROUNDING && $at > $this->back - Tolerance::MEET) {
             return new Relieved($this->building, [], ['depth' => $depth / $ratio, 'whole' => $whole / $ratio, 'share' => 1.0]);
         }
         if (! $this->sparesDormers($at, $depth)) {
@@ -125,7 +123,7 @@ final readonly class ReliefCut
         $open = [];
         foreach ($this->building->blocks as $block) {
             foreach ($this->building->blocks as $other) {
-                if (self::standsOn($block, $other) && $block->standing()->bounds()->y1 > $cut - self::SAME_MM) {
+                if (self::standsOn($block, $other) && $block->standing()->bounds()->y1 > $cut - Tolerance::MEET) {
                     array_push($open, $block, $other);
                 }
             }
@@ -148,7 +146,7 @@ final readonly class ReliefCut
         foreach ($this->building->blocks as $block) {
             $ring = $block->standing();
             $box = $ring->bounds();
-            if ($box->y0 > $cut - self::SAME_MM || $box->y1 < $cut + self::SAME_MM) {
+            if ($box->y0 > $cut - Tolerance::MEET || $box->y1 < $cut + Tolerance::MEET) {
                 continue;
             }
             foreach ($this->building->blocks as $other) {
@@ -198,7 +196,7 @@ final readonly class ReliefCut
         }
         [$fore, $aft] = $ridge;
         if ($this->relief->school === Relief::FRONT_SLOPE) {
-            if ($fore > $cut + self::SAME_MM) {
+            if ($fore > $cut + Tolerance::MEET) {
                 $ratio = $this->building->scale->ratio;
                 $this->fault(
                     'relief.no-ridge',
@@ -217,7 +215,7 @@ final readonly class ReliefCut
         // A ridge that runs to the back is cut where it is; one across is brought to the back edge.
         $at = $fore > $cut ? $fore : ($aft < $cut ? $aft : $cut);
 
-        return [$at, $at - $this->front < self::SAME_MM ? 1.0 : $depth / ($at - $this->front), false];
+        return [$at, $at - $this->front < Tolerance::MEET ? 1.0 : $depth / ($at - $this->front), false];
     }
 
     /**

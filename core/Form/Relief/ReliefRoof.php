@@ -17,6 +17,7 @@ use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Angle;
+use Chartula\Core\Measure\Tolerance;
 
 /** The roof of a whole block, cut along a line and squeezed towards the front. Model millimetres. docs/formulas.md#relief */
 final readonly class ReliefRoof
@@ -24,7 +25,7 @@ final readonly class ReliefRoof
     /** A facet smaller than this in plan, mm², is none. */
     private const LEAST_MM2 = 0.0001;
 
-    private const SAME_MM = 0.0001;
+    private const REACHES_THE_CUT_MM = 0.0001;
 
     private function __construct(
         private Uncut $uncut,
@@ -59,7 +60,7 @@ final readonly class ReliefRoof
     private function cut(Patch $patch): ?Patch
     {
         $box = $patch->outline->bounds();
-        if ($box->y1 > $this->cut - self::SAME_MM) {
+        if ($box->y1 > $this->cut - self::REACHES_THE_CUT_MM) {
             // First, so that it names what lies along it: a ridge that is cut along is none any more.
             $lines = [new Line(new Vec2($box->x0 - 1.0, $this->cut), new Vec2($box->x1 + 1.0, $this->cut), 'cut'), ...$patch->lines()];
             $patch = Overlay::patches($lines, fn (Vec2 $p): bool => $p->y < $this->cut && $patch->outline->contains($p))[0] ?? null;
@@ -85,7 +86,7 @@ final readonly class ReliefRoof
 
     private function pitch(Facet $facet): Angle
     {
-        return abs($this->uncut->squeeze - 1.0) < 1e-12
+        return abs($this->uncut->squeeze - 1.0) < Tolerance::NOTHING
             ? $facet->pitch
             : Angle::ofDegrees(rad2deg(atan($this->gradient($facet)->length())));
     }
@@ -99,7 +100,7 @@ final readonly class ReliefRoof
 
     private function frame(Facet $facet): Frame
     {
-        if (abs($this->uncut->squeeze - 1.0) < 1e-12) {
+        if (abs($this->uncut->squeeze - 1.0) < Tolerance::NOTHING) {
             return $facet->frame;
         }
         $origin = $this->squeezed(new Vec2($facet->frame->origin->x, $facet->frame->origin->y));

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Geometry\Skeleton;
 
+use Chartula\Core\Measure\Tolerance;
 use SplMinHeap;
 
 /** What is expected to happen to the moving outline, by height: an edge vanishes, or a corner runs into a front. */
 final class Events
 {
-    private const PARALLEL = 1e-9;
+    private const PARALLEL = Tolerance::ROUNDING;
 
     /** @var SplMinHeap<array{float, int, int, Corner, ?Corner, ?Front}> */
     private SplMinHeap $heap;

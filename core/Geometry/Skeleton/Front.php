@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Geometry\Skeleton;
 
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** An edge of the moving outline: a line that keeps its direction and moves inwards at a speed that changes at given heights. */
 final class Front
@@ -62,7 +63,7 @@ final class Front
     {
         $speed = 0.0;
         foreach ($this->schedule as [$from, $value]) {
-            $speed = $from <= $height + 1e-9 ? $value : $speed;
+            $speed = $from <= $height + Tolerance::ROUNDING ? $value : $speed;
         }
 
         return $speed;

@@ -6,12 +6,11 @@ namespace Chartula\Core\Geometry\Skeleton;
 
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 
 /** The nodes and sides of a skeleton as they are found, and the faces that they close. */
 final class Sides
 {
-    private const SAME = 1e-5;
-
     /** @var list<Vec3> */
     private array $nodes = [];
 
@@ -39,7 +38,9 @@ final class Sides
                 foreach ($this->cells[($cell[0] + $i).' '.($cell[1] + $j)] ?? [] as $id) {
                     $node = $this->nodes[$id];
                     if (
-                        abs($node->x - $at->x) < self::SAME && abs($node->y - $at->y) < self::SAME && abs($node->z - $height) < self::SAME
+                        abs($node->x - $at->x) < Tolerance::SAME
+                            && abs($node->y - $at->y) < Tolerance::SAME
+                            && abs($node->z - $height) < Tolerance::SAME
                     ) {
                         return $id;
                     }
@@ -174,7 +175,10 @@ final class Sides
             $before = ($i + $n - 1) % $n;
             $one = $points[$i]->minus($points[$before]);
             $other = $points[($i + 1) % $n]->minus($points[$i]);
-            if ($beyond[$before] === $beyond[$i] && $one->cross($other)->length() < 1e-9 * max(1.0, $one->length() * $other->length())) {
+            if (
+                $beyond[$before] === $beyond[$i]
+                && $one->cross($other)->length() < Tolerance::ROUNDING * max(1.0, $one->length() * $other->length())
+            ) {
                 array_splice($points, $i, 1);
                 array_splice($beyond, $i, 1);
                 $i = max(0, $i - 1);

@@ -6,6 +6,7 @@ namespace Chartula\Core\Geometry\Skeleton;
 
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * The weighted straight skeleton of a simple outline, by letting the outline shrink: edges vanish, and corners that point
@@ -14,10 +15,7 @@ use Chartula\Core\Geometry\Vec2;
  */
 final class StraightSkeleton
 {
-    /** Two events nearer than this in height are one; so are two nodes in place, mm. */
-    private const SAME = 1e-6;
-
-    private const PARALLEL = 1e-9;
+    private const PARALLEL = Tolerance::ROUNDING;
 
     private Events $events;
 
@@ -91,7 +89,7 @@ final class StraightSkeleton
         $turns = [];
         foreach ($this->fronts as $front) {
             foreach ($front->schedule as [$height]) {
-                if ($height > $this->now + self::SAME) {
+                if ($height > $this->now + Tolerance::FIGURE) {
                     $turns[] = $height;
                 }
             }
@@ -193,11 +191,11 @@ final class StraightSkeleton
     /** Puts down what may happen to a corner: that an edge beside it vanishes, and that it runs into another edge. */
     private function expect(Corner $corner): void
     {
-        $this->events->expectCollapse($this->now, $corner, $corner->next, self::SAME);
-        $this->events->expectCollapse($this->now, $corner->previous, $corner, self::SAME);
+        $this->events->expectCollapse($this->now, $corner, $corner->next, Tolerance::FIGURE);
+        $this->events->expectCollapse($this->now, $corner->previous, $corner, Tolerance::FIGURE);
         foreach ($corner->mayHit ? $this->fronts : [] as $front) {
             if ($front !== $corner->before && $front !== $corner->after) {
-                $this->events->expectSplit($this->now, $corner, $front, self::SAME);
+                $this->events->expectSplit($this->now, $corner, $front, Tolerance::FIGURE);
             }
         }
     }
@@ -229,7 +227,7 @@ final class StraightSkeleton
             $at = $front->along->dot($place);
             $low = $front->along->dot($from->at($this->now));
             $high = $front->along->dot($to->at($this->now));
-            if ($at < $low - self::SAME || $at > $high + self::SAME) {
+            if ($at < $low - Tolerance::FIGURE || $at > $high + Tolerance::FIGURE) {
                 continue;
             }
             $node = $this->sides->node($place, $this->now);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\Compare;
 
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 
 /** What became of one part between two kits: in its cut, its print or both, by how much, and in words. */
 final readonly class PartChange

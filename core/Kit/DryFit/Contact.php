@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Clip;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 
 /** How an edge of one piece meets a face of another, measured from nothing but where they stand. */
 final readonly class Contact

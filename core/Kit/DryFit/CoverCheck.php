@@ -7,9 +7,9 @@ namespace Chartula\Core\Kit\DryFit;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
-use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /** Accounts for every outline edge of the structure, and finds contacts that nobody declared. */

@@ -11,8 +11,8 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 
 /** A flat piece of a placed part: the whole part where it is not folded. */
 final class Facet

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /** Measures each declared joint where the parts stand, and says where it differs from what is declared. */

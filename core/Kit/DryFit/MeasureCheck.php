@@ -6,9 +6,9 @@ namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Measure\Workings;
 
 /** Every part measures what its workings say, stands as often as it is cut, and roof panels lie in their slopes. */

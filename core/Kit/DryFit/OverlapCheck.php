@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Convex;
-use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /** No two pieces of card may stand in the same place. */

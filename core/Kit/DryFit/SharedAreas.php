@@ -8,8 +8,8 @@ use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Tolerance;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** Over how much faces lie on each other. */
 final class SharedAreas

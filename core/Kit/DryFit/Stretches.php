@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
-use Chartula\Core\Geometry\Tolerance;
+use Chartula\Core\Measure\Tolerance;
 
 /** Stretches of one grid line, each from where to where: what is on it, and what should be. */
 final readonly class Stretches

@@ -6,6 +6,7 @@ namespace Chartula\Core\Output\Plotter;
 
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\InvalidInput;
 
 /**
@@ -123,13 +124,13 @@ final readonly class SimulatedCutter
     /** @param  non-empty-list<Vec2>  $points */
     private static function repeats(array $points, int $length): bool
     {
-        $closed = $points[0]->distanceTo($points[$length]) < 1e-9;
+        $closed = $points[0]->distanceTo($points[$length]) < Tolerance::ROUNDING;
         foreach ($points as $i => $point) {
             $round = intdiv($i, $length);
             $step = $i % $length;
             $twin = $closed ? $points[$step] : $points[$round % 2 === 0 ? $step : $length - $step];
             $reversed = $points[$round % 2 === 0 ? $step : $length - $step];
-            if ($point->distanceTo($twin) > 1e-9 && $point->distanceTo($reversed) > 1e-9) {
+            if ($point->distanceTo($twin) > Tolerance::ROUNDING && $point->distanceTo($reversed) > Tolerance::ROUNDING) {
                 return false;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Output\Plotter;
 
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** One line that a tool follows, so many times over. Millimetres from the sheet's lower left. */
 final readonly class Stroke
@@ -24,7 +25,7 @@ final readonly class Stroke
 
     public function isClosed(): bool
     {
-        return count($this->points) > 3 && $this->points[0]->distanceTo($this->points[count($this->points) - 1]) < 1e-9;
+        return count($this->points) > 3 && $this->points[0]->distanceTo($this->points[count($this->points) - 1]) < Tolerance::ROUNDING;
     }
 
     public function length(): float

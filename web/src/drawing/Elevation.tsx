@@ -3,7 +3,7 @@ import type { Opening, Units, Wall } from '../api/types';
 import { arrowOf } from './arrows';
 import { Canvas } from './Canvas';
 import { Dimension, Words } from './Dimension';
-import { boundsOf, pathOf } from './geometry';
+import { type Bounds, boundsOf, pathOf } from './geometry';
 
 interface Props {
   wall: Wall;
@@ -81,6 +81,18 @@ export function Elevation({
     event.preventDefault();
   }
 
+  function grab(opening: Opening, event: PointerEvent<SVGGElement>, perPx: number) {
+    onChoose?.(opening.key);
+    setDrag({ key: opening.key, x: event.clientX, y: event.clientY, along: 0, up: 0, perPx });
+  }
+
+  /** All of a row go along with the one that is pulled. */
+  function pulledBy(opening: Opening): readonly [number, number] {
+    return drag !== null && wall.openings.some((one) => one.key === drag.key && one.id === opening.id)
+      ? stepsOf(drag, wall.step)
+      : (moved[opening.id] ?? [0, 0]);
+  }
+
   function drop() {
     if (drag === null) return;
     const opening = wall.openings.find((one) => one.key === drag.key);
@@ -106,126 +118,198 @@ export function Elevation({
     >
       {({ perPx }) => (
         <>
-          <clipPath id={clip}>
-            {wall.outlines.map((outline, i) => (
-              <path key={i} d={pathOf(outline)} />
-            ))}
-          </clipPath>
-          {/* What another block hides. */}
-          <path
-            d={pathOf(wall.whole)}
-            fill="none"
-            stroke="var(--slate)"
-            strokeWidth={perPx}
-            strokeDasharray={`${4 * perPx} ${3 * perPx}`}
-          />
-          {wall.outlines.map((outline, i) => (
-            <path key={i} d={pathOf(outline)} fill="var(--edge-wash)" stroke="none" />
-          ))}
+          <Card wall={wall} clip={clip} perPx={perPx} />
           {wall.shows_courses && (
             <g clipPath={`url(#${clip})`}>
-              <image
+              <Brickwork
                 href={`/api/buildings/${building}/parts/${wall.paper ?? ''}.svg?art=1&r=${revision}`}
-                x={bounds.x0}
-                y={bounds.y0}
-                width={size}
-                height={bounds.y1 - bounds.y0}
-                preserveAspectRatio="none"
-                transform={`scale(1 -1) translate(0 ${-2 * bounds.y0 - (bounds.y1 - bounds.y0)})`}
-                opacity={0.5}
+                bounds={bounds}
               />
             </g>
           )}
-          {wall.outlines.map((outline, i) => (
-            <path key={i} d={pathOf(outline)} fill="none" stroke="var(--ink)" strokeWidth={1.5 * perPx} />
+          <Lines wall={wall} bounds={bounds} perPx={perPx} />
+          {wall.openings.map((opening) => (
+            <OpeningMark
+              key={opening.key}
+              opening={opening}
+              step={wall.step}
+              pulled={pulledBy(opening)}
+              isChosen={opening.key === chosen}
+              perPx={perPx}
+              onGrab={onChoose === undefined ? undefined : (event) => grab(opening, event, perPx)}
+            />
           ))}
-          <line
-            x1={bounds.x0 - size * 0.08}
-            x2={bounds.x1 + size * 0.05}
-            y1={0}
-            y2={0}
-            stroke="var(--ink)"
-            strokeWidth={2 * perPx}
-          />
-          {wall.marks.map((mark, i) => (
-            <g key={i}>
-              <path
-                d={pathOf(mark.path, false)}
-                fill="none"
-                stroke="var(--slate)"
-                strokeWidth={perPx}
-                strokeDasharray={`${1.5 * perPx} ${3 * perPx}`}
-              />
-              <title>{mark.text}</title>
-            </g>
-          ))}
-          {wall.openings.map((opening) => {
-            const isChosen = opening.key === chosen;
-            const pulled =
-              drag !== null && wall.openings.some((one) => one.key === drag.key && one.id === opening.id)
-                ? stepsOf(drag, wall.step)
-                : (moved[opening.id] ?? [0, 0]);
-            return (
-              <g
-                key={opening.key}
-                className={live ? 'opening' : undefined}
-                data-opening={opening.key}
-                transform={`translate(${pulled[0] * wall.step.along_mm} ${pulled[1] * wall.step.up_mm})`}
-                onPointerDown={(event: PointerEvent<SVGGElement>) => {
-                  if (!live) return;
-                  onChoose(opening.key);
-                  setDrag({ key: opening.key, x: event.clientX, y: event.clientY, along: 0, up: 0, perPx });
-                }}
-              >
-                <path
-                  d={pathOf(opening.ring)}
-                  fill={opening.kind === 'door' ? 'var(--door)' : 'var(--sheet)'}
-                  stroke={isChosen ? 'var(--brick)' : 'var(--ink)'}
-                  strokeWidth={(isChosen ? 3 : 1.2) * perPx}
-                />
-                {opening.panes.map((pane, i) => (
-                  <path key={i} d={pathOf(pane)} fill="var(--pane)" stroke="var(--slate)" strokeWidth={perPx} />
-                ))}
-                {isChosen && (
-                  <Words
-                    x={(opening.ring[0]?.[0] ?? 0) + opening.width.model_mm / 2}
-                    y={opening.sill.model_mm - 15 * perPx}
-                    perPx={perPx}
-                    strong
-                  >
-                    {opening.key}
-                  </Words>
-                )}
-              </g>
-            );
-          })}
-          {(isSmall ? wall.chains.slice(0, 1) : wall.chains).map((links, level) =>
-            links.map((link) => (
-              <Dimension
-                key={`${level}-${link.from}`}
-                from={link.from}
-                to={link.to}
-                y={bounds.y1 + (24 + level * 30) * perPx}
-                perPx={perPx}
-                strong={link.opening !== null && link.opening === chosen}
-                text={
-                  level === 1 || wall.chains.length === 1
-                    ? `${link.size[units]} · ${link.size.model_mm.toFixed(1)}`
-                    : link.size.model_mm.toFixed(1)
-                }
-              />
-            )),
-          )}
-          <Dimension
-            upright
-            from={0}
-            to={wall.height.model_mm}
-            y={bounds.x0 - 18 * perPx}
-            perPx={perPx}
-            text={`${wall.height[units]} · ${wall.height.model_mm.toFixed(1)}`}
-          />
+          <Chains wall={wall} units={units} bounds={bounds} chosen={chosen} isSmall={isSmall} perPx={perPx} />
         </>
       )}
     </Canvas>
+  );
+}
+
+/** One opening as it stands, or as far as it has been pulled, in bricks along and courses up. */
+function OpeningMark({
+  opening,
+  step,
+  pulled,
+  isChosen,
+  perPx,
+  onGrab,
+}: {
+  opening: Opening;
+  step: Wall['step'];
+  pulled: readonly [number, number];
+  isChosen: boolean;
+  perPx: number;
+  /** Undefined where the drawing only shows. */
+  onGrab: ((event: PointerEvent<SVGGElement>) => void) | undefined;
+}) {
+  return (
+    <g
+      className={onGrab === undefined ? undefined : 'opening'}
+      data-opening={opening.key}
+      transform={`translate(${pulled[0] * step.along_mm} ${pulled[1] * step.up_mm})`}
+      onPointerDown={(event: PointerEvent<SVGGElement>) => {
+        onGrab?.(event);
+      }}
+    >
+      <path
+        d={pathOf(opening.ring)}
+        fill={opening.kind === 'door' ? 'var(--door)' : 'var(--sheet)'}
+        stroke={isChosen ? 'var(--brick)' : 'var(--ink)'}
+        strokeWidth={(isChosen ? 3 : 1.2) * perPx}
+      />
+      {opening.panes.map((pane, i) => (
+        <path key={i} d={pathOf(pane)} fill="var(--pane)" stroke="var(--slate)" strokeWidth={perPx} />
+      ))}
+      {isChosen && (
+        <Words
+          x={(opening.ring[0]?.[0] ?? 0) + opening.width.model_mm / 2}
+          y={opening.sill.model_mm - 15 * perPx}
+          perPx={perPx}
+          strong
+        >
+          {opening.key}
+        </Words>
+      )}
+    </g>
+  );
+}
+
+/** The card that is built, and, dashed, what another block hides. */
+function Card({ wall, clip, perPx }: { wall: Wall; clip: string; perPx: number }) {
+  return (
+    <>
+      <clipPath id={clip}>
+        {wall.outlines.map((outline, i) => (
+          <path key={i} d={pathOf(outline)} />
+        ))}
+      </clipPath>
+      {/* What another block hides. */}
+      <path
+        d={pathOf(wall.whole)}
+        fill="none"
+        stroke="var(--slate)"
+        strokeWidth={perPx}
+        strokeDasharray={`${4 * perPx} ${3 * perPx}`}
+      />
+      {wall.outlines.map((outline, i) => (
+        <path key={i} d={pathOf(outline)} fill="var(--edge-wash)" stroke="none" />
+      ))}
+    </>
+  );
+}
+
+/** What is printed on it. */
+function Brickwork({ href, bounds }: { href: string; bounds: Bounds }) {
+  return (
+    <image
+      href={href}
+      x={bounds.x0}
+      y={bounds.y0}
+      width={bounds.x1 - bounds.x0}
+      height={bounds.y1 - bounds.y0}
+      preserveAspectRatio="none"
+      transform={`scale(1 -1) translate(0 ${-2 * bounds.y0 - (bounds.y1 - bounds.y0)})`}
+      opacity={0.5}
+    />
+  );
+}
+
+/** Its outline, the ground it stands on, and lines that are printed on it. */
+function Lines({ wall, bounds, perPx }: { wall: Wall; bounds: Bounds; perPx: number }) {
+  const size = bounds.x1 - bounds.x0;
+  return (
+    <>
+      {wall.outlines.map((outline, i) => (
+        <path key={i} d={pathOf(outline)} fill="none" stroke="var(--ink)" strokeWidth={1.5 * perPx} />
+      ))}
+      <line
+        x1={bounds.x0 - size * 0.08}
+        x2={bounds.x1 + size * 0.05}
+        y1={0}
+        y2={0}
+        stroke="var(--ink)"
+        strokeWidth={2 * perPx}
+      />
+      {wall.marks.map((mark, i) => (
+        <g key={i}>
+          <path
+            d={pathOf(mark.path, false)}
+            fill="none"
+            stroke="var(--slate)"
+            strokeWidth={perPx}
+            strokeDasharray={`${1.5 * perPx} ${3 * perPx}`}
+          />
+          <title>{mark.text}</title>
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** Its dimensions: openings and piers over it, its height beside it. */
+function Chains({
+  wall,
+  units,
+  bounds,
+  chosen,
+  isSmall,
+  perPx,
+}: {
+  wall: Wall;
+  units: Units;
+  bounds: Bounds;
+  chosen: string | null;
+  isSmall: boolean;
+  perPx: number;
+}) {
+  return (
+    <>
+      {(isSmall ? wall.chains.slice(0, 1) : wall.chains).map((links, level) =>
+        links.map((link) => (
+          <Dimension
+            key={`${level}-${link.from}`}
+            from={link.from}
+            to={link.to}
+            y={bounds.y1 + (24 + level * 30) * perPx}
+            perPx={perPx}
+            strong={link.opening !== null && link.opening === chosen}
+            text={
+              level === 1 || wall.chains.length === 1
+                ? `${link.size[units]} · ${link.size.model_mm.toFixed(1)}`
+                : link.size.model_mm.toFixed(1)
+            }
+          />
+        )),
+      )}
+      <Dimension
+        upright
+        from={0}
+        to={wall.height.model_mm}
+        y={bounds.x0 - 18 * perPx}
+        perPx={perPx}
+        text={`${wall.height[units]} · ${wall.height.model_mm.toFixed(1)}`}
+      />
+    </>
   );
 }

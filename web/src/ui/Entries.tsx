@@ -7,7 +7,7 @@ import { TextField } from './TextField';
 
 type Entry = Record<string, Json | undefined>;
 
-interface Field {
+export interface Field {
   key: string;
   label: string;
   what: 'length' | 'text' | 'count' | 'number' | 'choice' | 'list';

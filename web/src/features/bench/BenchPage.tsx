@@ -54,7 +54,7 @@ export function BenchPage() {
   }
   if (made.isPending) return <p role="status">Looking what is made …</p>;
   if (made.isError) return <p className="text-danger">{made.error.message}</p>;
-  const { counts, pieces, prints } = made.data;
+  const { counts, pieces } = made.data;
   const error = print.error ?? mark.error;
   const listed = pieces.filter(shows[filter]);
   return (
@@ -99,49 +99,59 @@ export function BenchPage() {
           ))}
         </ul>
       </section>
-      <aside className="sheet" aria-label="Printing">
-        <h2>Printing</h2>
-        <div className="d-grid gap-2">
-          <a className="btn btn-outline-secondary" href={`/api/buildings/${state.id}/sheets.pdf`} download>
-            Download all sheets
-          </a>
-          <Button onClick={() => print.mutate('all')} disabled={print.isPending}>
-            Mark all sheets as printed
-          </Button>
-          {counts.stale > 0 && (
-            <>
-              <a
-                className="btn btn-outline-secondary"
-                href={`/api/buildings/${state.id}/sheets.pdf?only=stale`}
-                download
-              >
-                Download just the stale pieces
-              </a>
-              <Button onClick={() => print.mutate('stale')} disabled={print.isPending}>
-                Mark the stale pieces as printed
-              </Button>
-            </>
-          )}
-        </div>
-        <p className="quiet mt-2">
-          Pieces that are still good keep their marks when a sheet is printed again. Knives slip and glues bite: a sharp
-          blade, a safety rule, the other hand behind the cut; air when you spray or use solvents.
-        </p>
-        <h3>Printed so far</h3>
-        {prints.length === 0 ? (
-          <p className="quiet">Nothing yet.</p>
-        ) : (
-          <ul>
-            {prints.map((run) => (
-              <li key={run.at}>
-                {run.what}, {run.pieces === 1 ? 'one piece' : `${run.pieces} pieces`}, from revision {run.revision}
-                <div className="quiet">{new Date(run.at).toLocaleString()}</div>
-              </li>
-            ))}
-          </ul>
-        )}
-      </aside>
+      <Printing made={made.data} isBusy={print.isPending} onPrinted={(which) => print.mutate(which)} />
     </>
+  );
+}
+
+interface PrintingProps {
+  made: Made;
+  isBusy: boolean;
+  onPrinted: (which: 'all' | 'stale') => void;
+}
+
+/** What to print, and what was printed so far. */
+function Printing({ made: { counts, prints }, isBusy, onPrinted }: PrintingProps) {
+  const { state } = useBuilding();
+  return (
+    <aside className="sheet" aria-label="Printing">
+      <h2>Printing</h2>
+      <div className="d-grid gap-2">
+        <a className="btn btn-outline-secondary" href={`/api/buildings/${state.id}/sheets.pdf`} download>
+          Download all sheets
+        </a>
+        <Button onClick={() => onPrinted('all')} disabled={isBusy}>
+          Mark all sheets as printed
+        </Button>
+        {counts.stale > 0 && (
+          <>
+            <a className="btn btn-outline-secondary" href={`/api/buildings/${state.id}/sheets.pdf?only=stale`} download>
+              Download just the stale pieces
+            </a>
+            <Button onClick={() => onPrinted('stale')} disabled={isBusy}>
+              Mark the stale pieces as printed
+            </Button>
+          </>
+        )}
+      </div>
+      <p className="quiet mt-2">
+        Pieces that are still good keep their marks when a sheet is printed again. Knives slip and glues bite: a sharp
+        blade, a safety rule, the other hand behind the cut; air when you spray or use solvents.
+      </p>
+      <h3>Printed so far</h3>
+      {prints.length === 0 ? (
+        <p className="quiet">Nothing yet.</p>
+      ) : (
+        <ul>
+          {prints.map((run) => (
+            <li key={run.at}>
+              {run.what}, {run.pieces === 1 ? 'one piece' : `${run.pieces} pieces`}, from revision {run.revision}
+              <div className="quiet">{new Date(run.at).toLocaleString()}</div>
+            </li>
+          ))}
+        </ul>
+      )}
+    </aside>
   );
 }
 

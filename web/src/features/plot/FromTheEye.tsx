@@ -3,8 +3,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { sightOptions } from '../../api/options';
-import type { SeenFace } from '../../api/types';
-import type { Edit } from '../../api/types';
+import type { Edit, SeenFace } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
 import { SightPicture } from './SightPicture';
 
@@ -22,21 +21,7 @@ export function FromTheEye() {
   const hasEye = textAt(state.document, 'plot.eye.distance') !== '';
   const sight = useQuery({ ...sightOptions(state.id, state.derived_from ?? 0), enabled: hasEye });
   if (!hasEye) {
-    return (
-      <>
-        <p>Say from where the layout is looked at, and how far the eye moves to each side.</p>
-        <Button
-          onClick={() =>
-            save([
-              ...(state.document.plot === undefined ? [{ op: 'add-plot' } as const] : []),
-              { op: 'set', path: 'plot.eye', value: { distance: '600mm', height: '350mm', travel: '400mm' } },
-            ])
-          }
-        >
-          Say where it is seen from
-        </Button>
-      </>
-    );
+    return <NoEye />;
   }
   if (sight.isPending) return <p role="status">Looking at it from everywhere …</p>;
   if (sight.isError)
@@ -51,14 +36,6 @@ export function FromTheEye() {
   const spare = walls.filter(
     (face) => face.wants !== 'full' && face.treat === 'full' && !face.path.startsWith('relief'),
   );
-  const treat = (face: SeenFace, how: string): Edit =>
-    /\.\d+$/.test(face.path)
-      ? { op: 'set', path: `${face.path}.treat`, value: how }
-      : {
-          op: 'set',
-          path: `${face.path}.=${face.edge}`,
-          value: { edge: face.edge, treat: how },
-        };
   return (
     <>
       <p className="quiet">
@@ -115,32 +92,60 @@ export function FromTheEye() {
         </Button>
       )}
       <Faces title="Walls" faces={walls}>
-        {(face) =>
-          face.treat === 'full' && face.wants !== 'full' && !face.path.startsWith('relief') ? (
-            <>
-              <Button size="sm" variant="outline-secondary" onClick={() => save([treat(face, 'plain')])}>
-                Plain
-              </Button>
-              {face.wants === 'omit' && (
-                <Button
-                  size="sm"
-                  variant="outline-secondary"
-                  className="ms-1"
-                  onClick={() => save([treat(face, 'omit')])}
-                >
-                  Leave it out
-                </Button>
-              )}
-            </>
-          ) : face.treat === 'full' ? null : (
-            <Button size="sm" variant="outline-secondary" onClick={() => save([treat(face, 'full')])}>
-              Model it fully
-            </Button>
-          )
-        }
+        {(face) => <Treatment face={face} />}
       </Faces>
       <Faces title="Roofs" faces={roofs} />
     </>
+  );
+}
+
+function NoEye() {
+  const { state, save } = useBuilding();
+  return (
+    <>
+      <p>Say from where the layout is looked at, and how far the eye moves to each side.</p>
+      <Button
+        onClick={() =>
+          save([
+            ...(state.document.plot === undefined ? [{ op: 'add-plot' } as const] : []),
+            { op: 'set', path: 'plot.eye', value: { distance: '600mm', height: '350mm', travel: '400mm' } },
+          ])
+        }
+      >
+        Say where it is seen from
+      </Button>
+    </>
+  );
+}
+
+/** A wall modelled fully, plain, or not at all. */
+const treat = (face: SeenFace, how: string): Edit =>
+  /\.\d+$/.test(face.path)
+    ? { op: 'set', path: `${face.path}.treat`, value: how }
+    : {
+        op: 'set',
+        path: `${face.path}.=${face.edge}`,
+        value: { edge: face.edge, treat: how },
+      };
+
+/** What might be saved on a wall, or given back to it. */
+function Treatment({ face }: { face: SeenFace }) {
+  const { save } = useBuilding();
+  return face.treat === 'full' && face.wants !== 'full' && !face.path.startsWith('relief') ? (
+    <>
+      <Button size="sm" variant="outline-secondary" onClick={() => save([treat(face, 'plain')])}>
+        Plain
+      </Button>
+      {face.wants === 'omit' && (
+        <Button size="sm" variant="outline-secondary" className="ms-1" onClick={() => save([treat(face, 'omit')])}>
+          Leave it out
+        </Button>
+      )}
+    </>
+  ) : face.treat === 'full' ? null : (
+    <Button size="sm" variant="outline-secondary" onClick={() => save([treat(face, 'full')])}>
+      Model it fully
+    </Button>
   );
 }
 

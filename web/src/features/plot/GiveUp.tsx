@@ -3,8 +3,7 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { compromisesOptions } from '../../api/options';
-import type { CompromiseRow, Compromises, Direction } from '../../api/types';
-import type { Edit, Json } from '../../api/types';
+import type { CompromiseRow, Compromises, Direction, Edit, Json } from '../../api/types';
 import { Shapes } from '../../drawing/Shapes';
 import { entriesAt } from '../../ui/Entries';
 import { textAt, useBuilding } from '../../document/context';
@@ -30,145 +29,183 @@ const FILLS = { wall: 'var(--ground)', opening: 'var(--sheet)' };
 
 const UNPROTECT: Edit = { op: 'set', path: 'compression.protect', value: [] };
 
+/** The finished size that is asked for, and the wall that alone may give. */
+type Asked = Partial<Record<Direction | 'wall', string>>;
+
 /** What is given up so that it fits: the least harmful ways to a finished size, and the steps taken so far. */
 export function GiveUp() {
-  const { state, save, derived } = useBuilding();
-  const ids = { wall: useId(), to: useId() };
-  const walls = derived?.view.walls ?? [];
-  const [picked, setWall] = useState('');
-  // What was picked may have been left out since.
-  const wall = walls.some((one) => one.key === picked) ? picked : '';
-  const [typed, setTyped] = useState<Partial<Record<Direction, string>>>({});
-  const [asked, setAsked] = useState<Partial<Record<Direction | 'wall', string>>>({});
-  const isTyped = DIRECTIONS.some(([key]) => asked[key] !== undefined);
+  const { state } = useBuilding();
+  const [asked, setAsked] = useState<Asked>({});
   const answer = useQuery({
     ...compromisesOptions(state.id, state.derived_from ?? 0, asked),
     placeholderData: keepPreviousData,
   });
+  const isTyped = DIRECTIONS.some(([key]) => asked[key] !== undefined);
   // Without a size typed it is fitted to its plot, where that is too small.
   const hasAsked = isTyped || Object.keys(answer.data?.missing ?? {}).length > 0;
-  const steps = entriesAt(state.document, 'compression.steps');
-  const put = (next: Json[]): Edit => ({ op: 'set', path: 'compression.steps', value: next });
   return (
     <>
-      <form
-        className="tools mb-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const said = DIRECTIONS.flatMap(([key]) => {
-            const text = typed[key]?.trim() ?? '';
-            return text === '' ? [] : [[key, text] as const];
-          });
-          setAsked({ ...Object.fromEntries(said), ...(wall === '' ? {} : { wall }) });
-        }}
-      >
-        <span>fit it to</span>
-        {DIRECTIONS.map(([key, word]) => (
-          <span key={key} className="d-inline-flex align-items-baseline gap-1">
-            <Form.Control
-              id={`${ids.to}-${key}`}
-              className="short"
-              size="sm"
-              value={typed[key] ?? ''}
-              placeholder={answer.data === undefined ? '' : `${answer.data.now[key].toFixed(1)}mm`}
-              onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-            />
-            <Form.Label htmlFor={`${ids.to}-${key}`} className="mb-0">
-              {word}
-            </Form.Label>
-          </span>
-        ))}
-        <Form.Label htmlFor={ids.wall} className="mb-0">
-          from
-        </Form.Label>
-        <Form.Select
-          id={ids.wall}
-          className="w-auto"
-          size="sm"
-          value={wall}
-          onChange={(event) => setWall(event.target.value)}
-        >
-          <option value="">any wall</option>
-          {walls
-            .filter((one) => !one.path.startsWith('relief'))
-            .map((one) => (
-              <option key={one.key} value={one.key}>
-                {one.title.replace(', from outside', '')}
-              </option>
-            ))}
-        </Form.Select>
-        <Button
-          type="submit"
-          size="sm"
-          variant="outline-primary"
-          disabled={DIRECTIONS.every(([key]) => (typed[key] ?? '').trim() === '')}
-        >
-          Propose
-        </Button>
-      </form>
+      <SizeAsked now={answer.data?.now} onAsk={setAsked} />
       {answer.isError && (
         <p className="text-danger" role="alert">
           {answer.error.message}
         </p>
       )}
       {answer.isFetching && hasAsked && <p role="status">Trying what could go …</p>}
-      {answer.data !== undefined && (
-        <p className="quiet">
-          Finished it is {answer.data.now.across.toFixed(1)} mm wide, {answer.data.now.deep.toFixed(1)} deep and{' '}
-          {answer.data.now.high.toFixed(1)} high. Openings, steps and bricks stay as they are.
-          {answer.data.of_plot && hasAsked && (
-            <strong>
-              {' '}
-              Its plot has room for{' '}
-              {DIRECTIONS.filter(([key]) => answer.data.to[key] !== null)
-                .map(([key, word]) => `${answer.data.to[key]?.toFixed(1) ?? ''} mm ${word}`)
-                .join(', ')}
-              , a little left for glue and warp.
-            </strong>
-          )}
-        </p>
-      )}
-      {answer.data !== undefined && !hasAsked && (
-        <table className="table table-sm scales">
-          <thead>
-            <tr>
-              <th scope="col">wall</th>
-              <th scope="col">its margins and piers can give</th>
-              <th scope="col" />
-            </tr>
-          </thead>
-          <tbody>
-            {answer.data.room.map((one) => (
-              <tr key={one.wall}>
-                <th scope="row">{one.name}</th>
-                <td>{one.most}</td>
-                <td>{one.direction === 'across' ? 'in width' : 'in depth'}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-      {answer.data !== undefined && hasAsked && answer.data.rows.length === 0 && (
-        <p>
-          {Object.keys(answer.data.missing).length === 0
-            ? 'It is no larger than that already.'
-            : `Nothing in it can give ${Object.values(answer.data.missing).join(' and ')}. Leave a block out, cut it to low relief, or choose another scale.`}
-        </p>
-      )}
-      {answer.data !== undefined && hasAsked && (
-        <div className="schools">
-          {answer.data.rows.map((row) => (
-            <Proposal
-              key={row.key}
-              row={row}
-              answer={answer.data}
-              onTake={() =>
-                save([...(row.protected ? [UNPROTECT] : []), put([...steps.map((one) => one as Json), ...row.steps])])
-              }
-            />
+      {answer.data !== undefined && <AsItIs answer={answer.data} hasAsked={hasAsked} />}
+      {answer.data !== undefined && !hasAsked && <Room room={answer.data.room} />}
+      {answer.data !== undefined && hasAsked && <Proposals answer={answer.data} />}
+      <SoFar />
+      {answer.data !== undefined && answer.data.differences.length > 0 && <AsModelled answer={answer.data} />}
+    </>
+  );
+}
+
+const put = (next: Json[]): Edit => ({ op: 'set', path: 'compression.steps', value: next });
+
+function SizeAsked({ now, onAsk }: { now: Compromises['now'] | undefined; onAsk: (asked: Asked) => void }) {
+  const { derived } = useBuilding();
+  const ids = { wall: useId(), to: useId() };
+  const walls = derived?.view.walls ?? [];
+  const [picked, setWall] = useState('');
+  // What was picked may have been left out since.
+  const wall = walls.some((one) => one.key === picked) ? picked : '';
+  const [typed, setTyped] = useState<Partial<Record<Direction, string>>>({});
+  return (
+    <form
+      className="tools mb-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const said = DIRECTIONS.flatMap(([key]) => {
+          const text = typed[key]?.trim() ?? '';
+          return text === '' ? [] : [[key, text] as const];
+        });
+        onAsk({ ...Object.fromEntries(said), ...(wall === '' ? {} : { wall }) });
+      }}
+    >
+      <span>fit it to</span>
+      {DIRECTIONS.map(([key, word]) => (
+        <span key={key} className="d-inline-flex align-items-baseline gap-1">
+          <Form.Control
+            id={`${ids.to}-${key}`}
+            className="short"
+            size="sm"
+            value={typed[key] ?? ''}
+            placeholder={now === undefined ? '' : `${now[key].toFixed(1)}mm`}
+            onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+          />
+          <Form.Label htmlFor={`${ids.to}-${key}`} className="mb-0">
+            {word}
+          </Form.Label>
+        </span>
+      ))}
+      <Form.Label htmlFor={ids.wall} className="mb-0">
+        from
+      </Form.Label>
+      <Form.Select
+        id={ids.wall}
+        className="w-auto"
+        size="sm"
+        value={wall}
+        onChange={(event) => setWall(event.target.value)}
+      >
+        <option value="">any wall</option>
+        {walls
+          .filter((one) => !one.path.startsWith('relief'))
+          .map((one) => (
+            <option key={one.key} value={one.key}>
+              {one.title.replace(', from outside', '')}
+            </option>
           ))}
-        </div>
+      </Form.Select>
+      <Button
+        type="submit"
+        size="sm"
+        variant="outline-primary"
+        disabled={DIRECTIONS.every(([key]) => (typed[key] ?? '').trim() === '')}
+      >
+        Propose
+      </Button>
+    </form>
+  );
+}
+
+function AsItIs({ answer, hasAsked }: { answer: Compromises; hasAsked: boolean }) {
+  return (
+    <p className="quiet">
+      Finished it is {answer.now.across.toFixed(1)} mm wide, {answer.now.deep.toFixed(1)} deep and{' '}
+      {answer.now.high.toFixed(1)} high. Openings, steps and bricks stay as they are.
+      {answer.of_plot && hasAsked && (
+        <strong>
+          {' '}
+          Its plot has room for{' '}
+          {DIRECTIONS.filter(([key]) => answer.to[key] !== null)
+            .map(([key, word]) => `${answer.to[key]?.toFixed(1) ?? ''} mm ${word}`)
+            .join(', ')}
+          , a little left for glue and warp.
+        </strong>
       )}
+    </p>
+  );
+}
+
+/** How much each wall could give. */
+function Room({ room }: { room: Compromises['room'] }) {
+  return (
+    <table className="table table-sm scales">
+      <thead>
+        <tr>
+          <th scope="col">wall</th>
+          <th scope="col">its margins and piers can give</th>
+          <th scope="col" />
+        </tr>
+      </thead>
+      <tbody>
+        {room.map((one) => (
+          <tr key={one.wall}>
+            <th scope="row">{one.name}</th>
+            <td>{one.most}</td>
+            <td>{one.direction === 'across' ? 'in width' : 'in depth'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Proposals({ answer }: { answer: Compromises }) {
+  const { state, save } = useBuilding();
+  const steps = entriesAt(state.document, 'compression.steps').map((one) => one as Json);
+  if (answer.rows.length === 0) {
+    return (
+      <p>
+        {Object.keys(answer.missing).length === 0
+          ? 'It is no larger than that already.'
+          : `Nothing in it can give ${Object.values(answer.missing).join(' and ')}. Leave a block out, cut it to low relief, or choose another scale.`}
+      </p>
+    );
+  }
+  return (
+    <div className="schools">
+      {answer.rows.map((row) => (
+        <Proposal
+          key={row.key}
+          row={row}
+          answer={answer}
+          onTake={() => save([...(row.protected ? [UNPROTECT] : []), put([...steps, ...row.steps])])}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** The steps taken, each to be switched off or taken back. */
+function SoFar() {
+  const { state, save } = useBuilding();
+  const id = useId();
+  const steps = entriesAt(state.document, 'compression.steps');
+  return (
+    <>
       <h3 className="mt-3">Given up so far</h3>
       {steps.length === 0 ? (
         <p className="quiet">Nothing: the building is modelled as it is.</p>
@@ -187,7 +224,7 @@ export function GiveUp() {
               <li key={i} className={isOff ? 'off' : undefined}>
                 <Form.Check
                   type="switch"
-                  id={`${ids.wall}-${i}`}
+                  id={`${id}-${i}`}
                   checked={!isOff}
                   label={words.filter((word) => word !== '').join(' ')}
                   onChange={() => save([{ op: 'set', path: `compression.steps.${i}.off`, value: isOff ? null : true }])}
@@ -204,37 +241,41 @@ export function GiveUp() {
           })}
         </ul>
       )}
-      {answer.data !== undefined && answer.data.differences.length > 0 && (
-        <figure className="school mt-2">
-          <Shapes
-            shapes={answer.data.plan}
-            ghost={answer.data.ghost}
-            fills={FILLS}
-            title="In plan as it is modelled, and dashed as it is"
-          />
-          <figcaption className="quiet">In plan as it is modelled, and dashed as it is.</figcaption>
-        </figure>
-      )}
-      {answer.data !== undefined && answer.data.differences.length > 0 && (
-        <table className="table table-sm scales">
-          <thead>
-            <tr>
-              <th scope="col">what</th>
-              <th scope="col">as it is</th>
-              <th scope="col">as it is modelled</th>
+    </>
+  );
+}
+
+/** The building in plan and in figures, as it is and as it is modelled. */
+function AsModelled({ answer }: { answer: Compromises }) {
+  return (
+    <>
+      <figure className="school mt-2">
+        <Shapes
+          shapes={answer.plan}
+          ghost={answer.ghost}
+          fills={FILLS}
+          title="In plan as it is modelled, and dashed as it is"
+        />
+        <figcaption className="quiet">In plan as it is modelled, and dashed as it is.</figcaption>
+      </figure>
+      <table className="table table-sm scales">
+        <thead>
+          <tr>
+            <th scope="col">what</th>
+            <th scope="col">as it is</th>
+            <th scope="col">as it is modelled</th>
+          </tr>
+        </thead>
+        <tbody>
+          {answer.differences.map((row) => (
+            <tr key={row.what}>
+              <th scope="row">{row.what}</th>
+              <td>{row.real}</td>
+              <td>{row.modelled}</td>
             </tr>
-          </thead>
-          <tbody>
-            {answer.data.differences.map((row) => (
-              <tr key={row.what}>
-                <th scope="row">{row.what}</th>
-                <td>{row.real}</td>
-                <td>{row.modelled}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+          ))}
+        </tbody>
+      </table>
     </>
   );
 }

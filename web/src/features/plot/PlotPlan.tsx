@@ -1,6 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { PlotView } from '../../api/types';
-import type { Point } from '../../api/types';
+import type { Clearance, PlotView, Point } from '../../api/types';
 import { arrowOf } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
@@ -67,108 +66,152 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
       {({ perPx }) => (
         <>
           <path d={pathOf(plot.outline)} fill="var(--plain)" stroke="none" />
-          {plot.roads.map((road) => (
-            <g key={road.id}>
-              {road.rings.map((ring, i) => (
-                <path key={i} d={pathOf(ring)} fill="var(--road)" stroke="none" />
-              ))}
-              <Name ring={road.rings[0] ?? []} perPx={perPx}>
-                {road.name}
-              </Name>
-            </g>
+          <Ways plot={plot} perPx={perPx} />
+          <Round plot={plot} perPx={perPx} />
+          <Finished plot={plot} perPx={perPx} />
+          <InTheWay plot={plot} perPx={perPx} />
+          {plot.clearances.map((one, i) => (
+            <Left key={i} clearance={one} chosen={chosen} onChoose={onChoose} perPx={perPx} />
           ))}
-          {plot.tracks.map((track) => (
-            <g key={track.id} data-track={track.id}>
-              {[...track.left, ...track.right].map((line, i) => (
-                <path
-                  key={i}
-                  d={pathOf(line, false)}
-                  fill="none"
-                  stroke="var(--slate)"
-                  strokeWidth={perPx}
-                  strokeDasharray={`${6 * perPx} ${4 * perPx}`}
-                />
-              ))}
-              <path d={pathOf(track.middle, false)} fill="none" stroke="var(--ink)" strokeWidth={3 * perPx} />
-              <Name ring={track.middle} perPx={perPx} below>
-                {track.name}
-              </Name>
-            </g>
-          ))}
-          {plot.neighbours.map((one) => (
-            <g key={one.id}>
-              <path d={pathOf(one.ring)} fill="var(--solid)" stroke="var(--slate)" strokeWidth={perPx} />
-              <Name ring={one.ring} perPx={perPx}>
-                {one.name}
-              </Name>
-            </g>
-          ))}
-          {plot.edges.map((edge) => (
-            <g key={edge.name}>
-              <path
-                d={pathOf(edge.line, false)}
-                stroke={edge.backscene ? 'var(--slate)' : 'var(--ink)'}
-                strokeWidth={(edge.backscene ? 5 : 1.5) * perPx}
-              />
-              {edge.backscene && (
-                <Words x={edge.middle[0]} y={edge.middle[1] + 8 * perPx} perPx={perPx}>
-                  backscene
-                </Words>
-              )}
-            </g>
-          ))}
-          {plot.walls.map((ring, i) => (
-            <path key={i} d={pathOf(ring)} fill="var(--ground)" stroke="var(--ink)" strokeWidth={perPx * 0.8} />
-          ))}
-          {plot.roofs.map((ring, i) => (
-            <path
-              key={i}
-              d={pathOf(ring)}
-              fill="var(--chosen)"
-              stroke="var(--track)"
-              strokeWidth={perPx * 0.8}
-              opacity={0.8}
-            />
-          ))}
-          {plot.obstacles.map((one) => (
-            <g key={one.id}>
-              {one.rings.map((ring, i) => (
-                <path key={i} d={pathOf(ring)} fill="var(--ochre)" stroke="var(--ochre-text)" strokeWidth={perPx} />
-              ))}
-              <Name ring={one.rings[0] ?? []} perPx={perPx} below>
-                {one.name}
-              </Name>
-            </g>
-          ))}
-          {plot.clearances.map((one, i) => {
-            if (one.line === null) return null;
-            const [from, to] = one.line;
-            const key = `${one.kind} ${one.with}`;
-            const colour = one.fits ? 'var(--moss)' : 'var(--signal)';
-            return (
-              <g key={i} className="opening" onClick={() => onChoose(chosen === key ? null : key)}>
-                <path
-                  d={pathOf([from, to], false)}
-                  stroke={colour}
-                  strokeWidth={(chosen === key ? 3.5 : 1.5) * perPx}
-                />
-                <Words
-                  x={(from[0] + to[0]) / 2 + (Math.abs(from[0] - to[0]) > Math.abs(from[1] - to[1]) ? 0 : 26 * perPx)}
-                  y={
-                    (from[1] + to[1]) / 2 +
-                    (Math.abs(from[0] - to[0]) > Math.abs(from[1] - to[1]) ? 6 * perPx : -4 * perPx)
-                  }
-                  perPx={perPx}
-                  strong={!one.fits}
-                >
-                  {one.left_mm.toFixed(1)}
-                </Words>
-              </g>
-            );
-          })}
         </>
       )}
     </Canvas>
+  );
+}
+
+/** Roads and tracks. */
+function Ways({ plot, perPx }: { plot: PlotView; perPx: number }) {
+  return (
+    <>
+      {plot.roads.map((road) => (
+        <g key={road.id}>
+          {road.rings.map((ring, i) => (
+            <path key={i} d={pathOf(ring)} fill="var(--road)" stroke="none" />
+          ))}
+          <Name ring={road.rings[0] ?? []} perPx={perPx}>
+            {road.name}
+          </Name>
+        </g>
+      ))}
+      {plot.tracks.map((track) => (
+        <g key={track.id} data-track={track.id}>
+          {[...track.left, ...track.right].map((line, i) => (
+            <path
+              key={i}
+              d={pathOf(line, false)}
+              fill="none"
+              stroke="var(--slate)"
+              strokeWidth={perPx}
+              strokeDasharray={`${6 * perPx} ${4 * perPx}`}
+            />
+          ))}
+          <path d={pathOf(track.middle, false)} fill="none" stroke="var(--ink)" strokeWidth={3 * perPx} />
+          <Name ring={track.middle} perPx={perPx} below>
+            {track.name}
+          </Name>
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** Neighbours, and the sides of the plot. */
+function Round({ plot, perPx }: { plot: PlotView; perPx: number }) {
+  return (
+    <>
+      {plot.neighbours.map((one) => (
+        <g key={one.id}>
+          <path d={pathOf(one.ring)} fill="var(--solid)" stroke="var(--slate)" strokeWidth={perPx} />
+          <Name ring={one.ring} perPx={perPx}>
+            {one.name}
+          </Name>
+        </g>
+      ))}
+      {plot.edges.map((edge) => (
+        <g key={edge.name}>
+          <path
+            d={pathOf(edge.line, false)}
+            stroke={edge.backscene ? 'var(--slate)' : 'var(--ink)'}
+            strokeWidth={(edge.backscene ? 5 : 1.5) * perPx}
+          />
+          {edge.backscene && (
+            <Words x={edge.middle[0]} y={edge.middle[1] + 8 * perPx} perPx={perPx}>
+              backscene
+            </Words>
+          )}
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** The finished building: its walls, and its roofs over them. */
+function Finished({ plot, perPx }: { plot: PlotView; perPx: number }) {
+  return (
+    <>
+      {plot.walls.map((ring, i) => (
+        <path key={i} d={pathOf(ring)} fill="var(--ground)" stroke="var(--ink)" strokeWidth={perPx * 0.8} />
+      ))}
+      {plot.roofs.map((ring, i) => (
+        <path
+          key={i}
+          d={pathOf(ring)}
+          fill="var(--chosen)"
+          stroke="var(--track)"
+          strokeWidth={perPx * 0.8}
+          opacity={0.8}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Rods, wires, lamps and the like. */
+function InTheWay({ plot, perPx }: { plot: PlotView; perPx: number }) {
+  return (
+    <>
+      {plot.obstacles.map((one) => (
+        <g key={one.id}>
+          {one.rings.map((ring, i) => (
+            <path key={i} d={pathOf(ring)} fill="var(--ochre)" stroke="var(--ochre-text)" strokeWidth={perPx} />
+          ))}
+          <Name ring={one.rings[0] ?? []} perPx={perPx} below>
+            {one.name}
+          </Name>
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** What is left between the building and one thing: a line with its millimetres. */
+function Left({
+  clearance: one,
+  chosen,
+  onChoose,
+  perPx,
+}: {
+  clearance: Clearance;
+  chosen: string | null;
+  onChoose: (key: string | null) => void;
+  perPx: number;
+}) {
+  if (one.line === null) return null;
+  const [from, to] = one.line;
+  const key = `${one.kind} ${one.with}`;
+  const colour = one.fits ? 'var(--moss)' : 'var(--signal)';
+  return (
+    <g className="opening" onClick={() => onChoose(chosen === key ? null : key)}>
+      <path d={pathOf([from, to], false)} stroke={colour} strokeWidth={(chosen === key ? 3.5 : 1.5) * perPx} />
+      <Words
+        x={(from[0] + to[0]) / 2 + (Math.abs(from[0] - to[0]) > Math.abs(from[1] - to[1]) ? 0 : 26 * perPx)}
+        y={(from[1] + to[1]) / 2 + (Math.abs(from[0] - to[0]) > Math.abs(from[1] - to[1]) ? 6 * perPx : -4 * perPx)}
+        perPx={perPx}
+        strong={!one.fits}
+      >
+        {one.left_mm.toFixed(1)}
+      </Words>
+    </g>
   );
 }
 

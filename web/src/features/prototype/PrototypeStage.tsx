@@ -22,11 +22,10 @@ const KINDS = [
 
 /** What is the real thing, and how big is it? */
 export function PrototypeStage() {
-  const { state, derived, save, gather, units } = useBuilding();
+  const { state, derived, gather, units } = useBuilding();
   const [search, setSearch] = useSearchParams();
   const [chosen, setChosen] = useState<string | null>(null);
   const text = (path: string) => textAt(state.document, path);
-  const scale = text('scale');
   const blocks = derived?.view.plan.blocks ?? [];
   const ids = idsOf(state.document.blocks);
   const block = chosen !== null && ids.includes(chosen) ? chosen : (ids[0] ?? '');
@@ -64,28 +63,11 @@ export function PrototypeStage() {
             )}
             {wall === undefined ? (
               <>
-                <div className="tools mb-2" role="toolbar" aria-label="Blocks">
-                  {KINDS.map(([kind, words]) => (
-                    <Button
-                      key={kind}
-                      variant="outline-primary"
-                      onClick={() => save([{ op: 'add-block', kind, beside: block }])}
-                    >
-                      {words}
-                    </Button>
-                  ))}
-                  {ids.length > 1 && (
-                    <Button
-                      variant="outline-secondary"
-                      onClick={() => {
-                        save([{ op: 'remove-block', block }]);
-                        setChosen(null);
-                      }}
-                    >
-                      Remove {blocks.find((one) => one.id === block)?.name ?? block}
-                    </Button>
-                  )}
-                </div>
+                <BlockTools
+                  block={block}
+                  name={ids.length > 1 ? (blocks.find((one) => one.id === block)?.name ?? block) : null}
+                  onRemoved={() => setChosen(null)}
+                />
                 <PlanEditor
                   chosen={block}
                   onChoose={setChosen}
@@ -119,35 +101,72 @@ export function PrototypeStage() {
           />
         )}
         <BlockFigures key={block} index={Math.max(0, ids.indexOf(block))} id={block} blocks={blocks} />
-        <h3 className="mt-3">Brickwork, joint included</h3>
-        <LengthField label="brick" path="gauge.brick" value={text('gauge.brick') || '9in'} />
-        <LengthField label="course" path="gauge.course" value={text('gauge.course') || '3in'} />
-        <LengthField label="joint" path="gauge.joint" value={text('gauge.joint') || '3/8in'} />
-        <h3 className="mt-3">Modelled at</h3>
-        <SelectField
-          label="usual scales"
-          value={SCALES.some((known) => known === scale) ? scale : ''}
-          choices={[...SCALES.map((known) => [known, known] as const), ['', 'another']]}
-          onChange={(next) => next !== '' && save([{ op: 'set', path: 'scale', value: next }])}
-        />
-        <TextField label="scale" path="scale" value={scale} />
-        <h3 className="mt-3">Openings are of these kinds</h3>
-        {stylesOf(state.document.styles).map((style) => (
-          <fieldset key={style}>
-            <legend className="fs-6 fw-semibold mb-1">{style}</legend>
-            <LengthField label="width" path={`styles.${style}.w`} value={text(`styles.${style}.w`)} />
-            <LengthField label="height to the crown" path={`styles.${style}.h`} value={text(`styles.${style}.h`)} />
-            {text(`styles.${style}.head.shape`) === 'segmental' && (
-              <LengthField
-                label="rise of the head"
-                path={`styles.${style}.head.rise`}
-                value={text(`styles.${style}.head.rise`)}
-              />
-            )}
-          </fieldset>
-        ))}
+        <Prototype />
         <p className="quiet mt-2 mb-0">Each wall is described as it looks from outside.</p>
       </aside>
+    </>
+  );
+}
+
+/** What is added beside a block, and its own end; the only one stays. */
+function BlockTools({ block, name, onRemoved }: { block: string; name: string | null; onRemoved: () => void }) {
+  const { save } = useBuilding();
+  return (
+    <div className="tools mb-2" role="toolbar" aria-label="Blocks">
+      {KINDS.map(([kind, words]) => (
+        <Button key={kind} variant="outline-primary" onClick={() => save([{ op: 'add-block', kind, beside: block }])}>
+          {words}
+        </Button>
+      ))}
+      {name !== null && (
+        <Button
+          variant="outline-secondary"
+          onClick={() => {
+            save([{ op: 'remove-block', block }]);
+            onRemoved();
+          }}
+        >
+          Remove {name}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** Brickwork, scale, and the kinds of openings. */
+function Prototype() {
+  const { state, save } = useBuilding();
+  const text = (path: string) => textAt(state.document, path);
+  const scale = text('scale');
+  return (
+    <>
+      <h3 className="mt-3">Brickwork, joint included</h3>
+      <LengthField label="brick" path="gauge.brick" value={text('gauge.brick') || '9in'} />
+      <LengthField label="course" path="gauge.course" value={text('gauge.course') || '3in'} />
+      <LengthField label="joint" path="gauge.joint" value={text('gauge.joint') || '3/8in'} />
+      <h3 className="mt-3">Modelled at</h3>
+      <SelectField
+        label="usual scales"
+        value={SCALES.some((known) => known === scale) ? scale : ''}
+        choices={[...SCALES.map((known) => [known, known] as const), ['', 'another']]}
+        onChange={(next) => next !== '' && save([{ op: 'set', path: 'scale', value: next }])}
+      />
+      <TextField label="scale" path="scale" value={scale} />
+      <h3 className="mt-3">Openings are of these kinds</h3>
+      {stylesOf(state.document.styles).map((style) => (
+        <fieldset key={style}>
+          <legend className="fs-6 fw-semibold mb-1">{style}</legend>
+          <LengthField label="width" path={`styles.${style}.w`} value={text(`styles.${style}.w`)} />
+          <LengthField label="height to the crown" path={`styles.${style}.h`} value={text(`styles.${style}.h`)} />
+          {text(`styles.${style}.head.shape`) === 'segmental' && (
+            <LengthField
+              label="rise of the head"
+              path={`styles.${style}.head.rise`}
+              value={text(`styles.${style}.head.rise`)}
+            />
+          )}
+        </fieldset>
+      ))}
     </>
   );
 }

@@ -58,8 +58,6 @@ function Standing({ stand }: { stand: Stand }) {
       link.click();
       URL.revokeObjectURL(link.href);
     });
-  const phases = stand.phases.filter((phase) => stand.pieces.some((piece) => piece.phase === phase.key));
-  const layers = [...new Set(stand.pieces.filter((piece) => piece.phase === 'wall').map((piece) => piece.layer))];
   return (
     <>
       <section className="sheet" aria-label="Standing">
@@ -110,50 +108,81 @@ function Standing({ stand }: { stand: Stand }) {
         ) : (
           <Chosen piece={chosen} stand={stand} />
         )}
-        <fieldset>
-          <legend className="h3">Shown</legend>
-          {phases.map((phase) => (
-            <Shown
-              key={phase.key}
-              label={phase.text}
-              isShown={!hidden.has(`phase ${phase.key}`)}
-              toggle={() => toggle(`phase ${phase.key}`)}
-            />
-          ))}
-          {layers.length > 1 &&
-            layers.map((layer) => (
-              <Shown
-                key={layer}
-                label={`walls, ${layer}`}
-                isShown={!hidden.has(`layer ${layer}`)}
-                toggle={() => toggle(`layer ${layer}`)}
-              />
-            ))}
-        </fieldset>
-        <h3 className="mt-2">What stands where</h3>
-        <ol className="standing-list">
-          {stand.pieces.map((piece) => (
-            <li key={piece.key}>
-              <button
-                type="button"
-                className="btn btn-link p-0 text-start"
-                aria-pressed={piece.key === chosen?.key}
-                onClick={() => choose(piece.key)}
-              >
-                {piece.label} {piece.name}
-              </button>
-              <span className="visually-hidden">, {piece.stands}</span>
-            </li>
-          ))}
-        </ol>
+        <WhatIsShown stand={stand} hidden={hidden} toggle={toggle} />
+        <PieceList pieces={stand.pieces} chosen={chosen} onChoose={choose} />
       </aside>
+    </>
+  );
+}
+
+interface WhatIsShownProps {
+  stand: Stand;
+  hidden: ReadonlySet<string>;
+  toggle: (what: string) => void;
+}
+
+/** Kinds of pieces and layers of walls, each shown or hidden. */
+function WhatIsShown({ stand, hidden, toggle }: WhatIsShownProps) {
+  const phases = stand.phases.filter((phase) => stand.pieces.some((piece) => piece.phase === phase.key));
+  const layers = [...new Set(stand.pieces.filter((piece) => piece.phase === 'wall').map((piece) => piece.layer))];
+  return (
+    <fieldset>
+      <legend className="h3">Shown</legend>
+      {phases.map((phase) => (
+        <Shown
+          key={phase.key}
+          label={phase.text}
+          isShown={!hidden.has(`phase ${phase.key}`)}
+          toggle={() => toggle(`phase ${phase.key}`)}
+        />
+      ))}
+      {layers.length > 1 &&
+        layers.map((layer) => (
+          <Shown
+            key={layer}
+            label={`walls, ${layer}`}
+            isShown={!hidden.has(`layer ${layer}`)}
+            toggle={() => toggle(`layer ${layer}`)}
+          />
+        ))}
+    </fieldset>
+  );
+}
+
+interface PieceListProps {
+  pieces: StandPiece[];
+  chosen: StandPiece | null;
+  onChoose: (key: string) => void;
+}
+
+/** The same as the view in space, in words. */
+function PieceList({ pieces, chosen, onChoose }: PieceListProps) {
+  return (
+    <>
+      <h3 className="mt-2">What stands where</h3>
+      <ol className="standing-list">
+        {pieces.map((piece) => (
+          <li key={piece.key}>
+            <button
+              type="button"
+              className="btn btn-link p-0 text-start"
+              aria-pressed={piece.key === chosen?.key}
+              onClick={() => onChoose(piece.key)}
+            >
+              {piece.label} {piece.name}
+            </button>
+            <span className="visually-hidden">, {piece.stands}</span>
+          </li>
+        ))}
+      </ol>
     </>
   );
 }
 
 function Chosen({ piece, stand }: { piece: StandPiece; stand: Stand }) {
   const { state, derived } = useBuilding();
-  const wall = /^[^.]+\.(front|right|back|left)\./.exec(piece.part)?.[1];
+  const part = derived?.kit.parts.find((one) => one.id === piece.part);
+  const wall = part === undefined || part.group === 'roof' || part.of.edge === null ? undefined : part.of;
   const sheet = derived?.kit.sheets.find((one) =>
     one.parts.some((placed) => placed.part === piece.part && placed.copy === piece.copy),
   );
@@ -169,7 +198,9 @@ function Chosen({ piece, stand }: { piece: StandPiece; stand: Stand }) {
       </p>
       <p className="tools">
         {wall !== undefined && (
-          <Link to={`/buildings/${state.id}/shell?wall=${wall}&part=${piece.part}`}>In the drawing</Link>
+          <Link to={`/buildings/${state.id}/shell?wall=${wall.block ?? ''}.${wall.edge ?? ''}&part=${piece.part}`}>
+            In the drawing
+          </Link>
         )}
         {sheet !== undefined && <Link to={`/buildings/${state.id}/sheets?sheet=${sheet.id}`}>On sheet {sheet.id}</Link>}
       </p>
