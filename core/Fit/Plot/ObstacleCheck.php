@@ -35,18 +35,22 @@ final readonly class ObstacleCheck
             $near = Nearest::to($this->finished, Things::neighbour($n), $n->clear);
             if ($near !== null) {
                 $left = $near->distance - $n->clear;
-                $clearances[] = new Clearance('neighbour', 'plot.neighbour', $n->name, $near->piece->id, $left, null, $left >= -Tolerance::TOLD
-                    ? sprintf('%.2f mm left to %s.', max(0.0, $left), $n->name)
-                    : sprintf(
-                        '%s %s; it is to stay %.2f mm clear: move it, or make it smaller.',
-                        $near->piece->name,
-                        $near->distance < 0.0
-                            ? sprintf('goes %.2f mm into %s', -$near->distance, $n->name)
-                            : sprintf('is %.2f mm from %s', $near->distance, $n->name),
-                        $n->clear,
-                    ),
+                $meets = $near->distance < 0.0
+                    ? sprintf('goes %.2f mm into %s', -$near->distance, $n->name)
+                    : sprintf('is %.2f mm from %s', $near->distance, $n->name);
+                $clearances[] = new Clearance(
+                    'neighbour', 'plot.neighbour', $n->name, $near->piece->id, $left, null,
+                    $left >= -Tolerance::TOLD
+                        ? sprintf('%.2f mm left to %s.', max(0.0, $left), $n->name)
+                        : sprintf(
+                            '%s %s; it is to stay %.2f mm clear: move it, or make it smaller.',
+                            $near->piece->name,
+                            $meets,
+                            $n->clear,
+                        ),
                     $n->path,
-                    [sprintf('%.2f mm from %s, less %.2f mm to stay clear', $near->distance, $near->piece->name, $n->clear)]);
+                    [sprintf('%.2f mm from %s, less %.2f mm to stay clear', $near->distance, $near->piece->name, $n->clear)],
+                );
             }
         }
         foreach ($this->plot->roads as $road) {

@@ -31,7 +31,7 @@ export const buildingOf = (more: Partial<BuildingState> = {}): BuildingState => 
 });
 
 /** Shows a piece of a page of that building, and tells what it saves and gathers. */
-export function showIn(state: BuildingState, ui: ReactNode, derived: Derived | null = null) {
+export function showIn(state: BuildingState, ui: ReactNode, derived: Derived | null = state.derived) {
   const save = vi.fn<(edits: Edit[]) => void>();
   const gather = vi.fn<(edits: Edit[]) => void>();
   const { container } = render(

@@ -8,7 +8,7 @@ import { Finder } from './Finder';
 const found: Found = {
   results: [
     { kind: 'length', text: '7ft 6in of the real thing is 30.00 mm at 1:76.2', copy: '30.00 mm' },
-    { kind: 'part', text: 'W2, Front wall, core', to: { what: 'part', id: 'main.front.core' } },
+    { kind: 'part', text: 'W2, Front wall, core', to: { what: 'part', id: 'main.front.core', wall: 'main.front' } },
     { kind: 'part', text: 'R3, Ridge strip', to: { what: 'part', id: 'main.ridge.strip' } },
     { kind: 'verb', text: 'Undo the last change', to: { what: 'verb', id: 'undo' } },
   ],

@@ -1,0 +1,28 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { showIn, standInServer } from '../../testing/building';
+import { hut, hutState } from '../../testing/hut';
+import { PrototypeStage } from './PrototypeStage';
+
+standInServer();
+
+describe('Prototype', () => {
+  it('says how large the building is, in the person’s units', () => {
+    showIn(hutState(), <PrototypeStage />, hut());
+    expect(screen.getByText(/18ft wide/)).toBeInTheDocument();
+    expect(screen.getByText(/9.5ft to the eaves/)).toBeInTheDocument();
+  });
+
+  it('adds what stands beside the block that is chosen, and cannot take the only one away', () => {
+    const { save } = showIn(hutState(), <PrototypeStage />, hut());
+    fireEvent.click(screen.getByRole('button', { name: 'Add a wing' }));
+    expect(save).toHaveBeenCalledWith([{ op: 'add-block', kind: 'wing', beside: 'main' }]);
+    expect(screen.queryByRole('button', { name: /Remove/ })).toBeNull();
+  });
+
+  it('takes another scale', () => {
+    const { save } = showIn(hutState(), <PrototypeStage />, hut());
+    fireEvent.change(screen.getByLabelText('usual scales'), { target: { value: '1:148' } });
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'scale', value: '1:148' }]);
+  });
+});

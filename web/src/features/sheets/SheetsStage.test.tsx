@@ -1,0 +1,36 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { showIn, standInServer } from '../../testing/building';
+import { hut, hutState } from '../../testing/hut';
+import { SheetsStage } from './SheetsStage';
+
+standInServer();
+
+describe('Sheets', () => {
+  it('lists parts, and shows each page with its own files', () => {
+    showIn(hutState(), <SheetsStage />, hut());
+    expect(screen.getByRole('link', { name: 'W1' })).toHaveAttribute('href', '/buildings/b/stand?part=main.front.core');
+    expect(screen.getByAltText('Sheet 1: 1 parts on greyboard-1')).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'Download the PDF, 1:1' })).toHaveAttribute(
+      'href',
+      '/api/buildings/b/sheets.pdf',
+    );
+  });
+
+  it('changes the paper, and begins to measure a stock', () => {
+    const { save } = showIn(hutState(), <SheetsStage />, hut());
+    fireEvent.change(screen.getByLabelText('pages'), { target: { value: 'letter' } });
+    fireEvent.click(screen.getByRole('button', { name: '1.17mm: measure' }));
+    expect(save.mock.calls.map(([edits]) => edits[0])).toEqual([
+      { op: 'set', path: 'sheets.paper', value: 'letter' },
+      { op: 'set', path: 'stock.greyboard-1', value: { kind: 'card', thickness: '1.17mm' } },
+    ]);
+  });
+
+  it('prints nothing while there are faults', () => {
+    const faults = [{ path: 'blocks.0.eaves', code: 'x', text: 'too low' }];
+    showIn(hutState({ faults }), <SheetsStage />, hut());
+    expect(screen.getByText('There are faults to put right before anything is printed.')).toBeInTheDocument();
+    expect(screen.queryByRole('link', { name: 'Download the PDF, 1:1' })).toBeNull();
+  });
+});
