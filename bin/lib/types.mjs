@@ -62,7 +62,10 @@ export async function types() {
     const plain = text
         .replace(/export interface Answers \{\}\n/, '')
         .replace(/\n \* @(min|max)Items \d+/g, '')
-        .replace(/( \*\n)? \* This interface was referenced by `Answers`'s JSON-Schema\n \* via the `definition` "\w+"\.\n/g, '')
+        .replace(
+            /( \*\n)? \* This interface was referenced by `Answers`'s JSON-Schema\n \* via the `definition` "\w+"\.\n/g,
+            '',
+        )
         .replace(/(\n \*)+(?=\n \*\/)/g, '')
         .replace(/\/\*\*\n \*\/\n/g, '');
     return format(plain, { ...(await resolveConfig(target)), parser: 'typescript' });
