@@ -26,6 +26,9 @@ abstract class BrowserTestCase extends TestCase
     /** Whether its tests look at what is drawn in space: that costs a software renderer for every picture. */
     protected const DRAWS_IN_SPACE = false;
 
+    /** Of the window, as wide and as high, px: a picture of 1280 × 800. */
+    protected const WINDOW = [1280, 943];
+
     private const WAIT_S = 20;
 
     private const ARGUMENTS = [
@@ -126,7 +129,7 @@ abstract class BrowserTestCase extends TestCase
             $this->browser->switchTo()->window($window)->close();
         }
         $this->browser->switchTo()->window($fresh);
-        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 943));
+        $this->browser->manage()->window()->setSize(new WebDriverDimension(...static::WINDOW));
         $this->forgetWhatIsStored();
     }
 
