@@ -98,6 +98,7 @@ final class AtTheBenchTest extends BrowserTestCase
         $this->open($this->building().'/sheets');
         $this->find("(//button[normalize-space()='Watch it cut'])[2]")->click();
         $this->sees('5 passes to a cut. Nothing leaves the sheet');
+        self::assertSame('What the knife does on sheet 2', $this->browser->switchTo()->activeElement()->getText());
         $this->press('Run it');
         // A line has to be followed before the next begins.
         $this->sees(', line 3');

@@ -75,7 +75,7 @@ export function DeeperFigures() {
           title="Insides of openings"
           path="perspective.mouths"
           add="Build an inside"
-          named={(one, i) => textAt(one, 'opening') || `Inside ${i + 1}`}
+          named={(one, i) => mouths.find(([key]) => key === one.opening)?.[1] ?? `Inside ${i + 1}`}
           fresh={(others) => ({
             opening: (mouths.find(([key]) => !others.some((one) => one.opening === key)) ?? mouths[0])?.[0] ?? '',
             depth: '30mm',

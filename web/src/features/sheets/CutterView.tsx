@@ -5,6 +5,7 @@ import { cutOptions } from '../../api/options';
 import type { Cut } from '../../api/types';
 import { pathOf } from '../../drawing/geometry';
 import { useBuilding } from '../../document/context';
+import { focusWhenShown } from '../../ui/focus';
 
 /** How much faster than the knife it is shown. */
 const FASTER = 20;
@@ -16,7 +17,9 @@ export function CutterView({ sheet, close }: { sheet: string; close: () => void 
   return (
     <section className="sheet mb-3" aria-label={`Cutting sheet ${sheet}`}>
       <div className="d-flex justify-content-between gap-2">
-        <h2>What the knife does on sheet {sheet}</h2>
+        <h2 tabIndex={-1} ref={focusWhenShown}>
+          What the knife does on sheet {sheet}
+        </h2>
         <Button variant="outline-secondary" size="sm" onClick={close}>
           Close
         </Button>
