@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Shell\WallSpan;
 
 /** The plan for the screen: blocks with their edges and roofs, walls as they are cut, braces. Model millimetres, the building's axes. */
@@ -33,7 +34,7 @@ final readonly class PlanView
         }
         $braces = [];
         foreach ($kit->parts as $part) {
-            foreach ($part->part->group === 'brace' && abs($part->part->placements[0]->normal->z) > 0.5
+            foreach ($part->part->group === PartGroup::Brace && abs($part->part->placements[0]->normal->z) > 0.5
                 ? $part->part->placements
                 : [] as $frame) {
                 $braces[] = array_map(static fn (Vec2 $p): array => self::flat($frame->at($p)), $part->part->outline->ring->points);

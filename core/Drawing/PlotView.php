@@ -16,6 +16,7 @@ use Chartula\Core\Fit\Plot\Lanes;
 use Chartula\Core\Fit\Plot\Things;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Part\PartGroup;
 
 /** The plot in plan, with the finished building on it and all that is round it: in the plot's own axes, model millimetres. */
 final readonly class PlotView
@@ -38,7 +39,7 @@ final readonly class PlotView
                 'wanted' => $plot->wanted($i), 'backscene' => in_array($i, $plot->backscene, true),
                 'line' => self::ring([$plot->outline->point($i), $plot->outline->point($i + 1)]),
             ], $plot->edges, array_keys($plot->edges)),
-            'walls' => self::shadows($fit, ['shell', 'sill']),
+            'walls' => self::shadows($fit, PartGroup::Shell),
             'roofs' => self::roofs($fit),
             'neighbours' => array_map(
                 static fn (Neighbour $n): array => ['id' => $n->id, 'name' => $n->name, 'ring' => self::ring($n->outline->points)],
@@ -64,7 +65,7 @@ final readonly class PlotView
     /** @return list<list<array{float, float}>> */
     private static function roofs(Fit $fit): array
     {
-        $pieces = array_filter($fit->finished->pieces, static fn (FinishedPiece $p): bool => $p->group === 'roof');
+        $pieces = array_filter($fit->finished->pieces, static fn (FinishedPiece $p): bool => $p->group === PartGroup::Roof);
 
         return array_map(
             self::ring(...),
@@ -73,12 +74,11 @@ final readonly class PlotView
     }
 
     /**
-     * @param  list<string>  $groups
      * @return list<list<array{float, float}>>
      */
-    private static function shadows(Fit $fit, array $groups): array
+    private static function shadows(Fit $fit, PartGroup $group): array
     {
-        $pieces = array_filter($fit->finished->pieces, static fn (FinishedPiece $p): bool => in_array($p->group, $groups, true));
+        $pieces = array_filter($fit->finished->pieces, static fn (FinishedPiece $p): bool => $p->group === $group);
 
         return array_values(array_map(static fn (FinishedPiece $p): array => self::ring($p->whole->shadow->points), $pieces));
     }

@@ -15,12 +15,11 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 
 /** The kit cut through by an upright plane, as card. Model millimetres: along the cut, and up. */
 final readonly class SectionView
 {
-    private const GROUPS = ['shell' => 'wall', 'brace' => 'floor', 'roof' => 'roof'];
-
     /**
      * Across the first block's ridge, where a screen begins; and the figures that go with it.
      *
@@ -72,13 +71,10 @@ final readonly class SectionView
         $rings = [];
         foreach ($kit->parts as $labelled) {
             $part = $labelled->part;
-            if (! isset(self::GROUPS[$part->group])) {
+            $name = self::name($part);
+            if ($name === null) {
                 continue;
             }
-            $isStrip = $part->group === 'roof' && $part->foldedAbout !== null;
-            $name = $isStrip
-                ? 'strip'
-                : (abs($part->placements[0]->normal->z) > 0.999 && $part->group === 'shell' ? 'floor' : self::GROUPS[$part->group]);
             foreach (array_keys($part->placements) as $copy) {
                 foreach (self::rings($part, $copy, $plane) as $ring) {
                     $rings[] = ['name' => $name, 'part' => $part->id, 'ring' => $ring->toArray()];
@@ -135,5 +131,18 @@ final readonly class SectionView
         usort($points, static fn (Vec2 $p, Vec2 $q): int => abs($p->x - $q->x) > Tolerance::ROUNDING ? $p->x <=> $q->x : $p->y <=> $q->y);
 
         return $points;
+    }
+
+    /** What a part is drawn as in section; papers and trim are too thin to show. */
+    private static function name(Part $part): ?string
+    {
+        $isLevel = abs($part->placements[0]->normal->z) > 0.999;
+
+        return match ($part->group) {
+            PartGroup::Shell => $isLevel ? 'floor' : 'wall',
+            PartGroup::Brace => 'floor',
+            PartGroup::Roof => $part->foldedAbout === null ? 'roof' : 'strip',
+            PartGroup::Skin, PartGroup::Trim => null,
+        };
     }
 }

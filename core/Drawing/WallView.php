@@ -17,6 +17,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\WallSpan;
 use Chartula\Core\Trim\PanelParts;
@@ -95,7 +96,7 @@ final readonly class WallView
             $this->kit->parts,
             fn (LabelledPart $p): bool => $p->part->of->block === $block
                 && $p->part->of->edge === $this->wall->wall->name
-                && $p->part->group !== 'roof',
+                && $p->part->group !== PartGroup::Roof,
         ));
     }
 

@@ -13,6 +13,7 @@ use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Recall\Recall;
 
@@ -65,7 +66,8 @@ final readonly class KitDocument
         $part = $labelled->part;
 
         return [
-            'id' => $part->id, 'of' => $part->of->toArray(), 'label' => $labelled->label, 'name' => $part->name, 'group' => $part->group,
+            'id' => $part->id, 'of' => $part->of->toArray(), 'label' => $labelled->label, 'name' => $part->name,
+            'group' => $part->group->value,
             'stock' => $part->stock->id, 'thickness' => round($part->thickness, 4), 'qty' => $part->qty(),
             'like' => $labelled->like, 'mirror_of' => $labelled->mirrorOf,
             'outline' => $part->outline->ring->toArray(),
@@ -96,7 +98,7 @@ final readonly class KitDocument
         $fingerprint = ['edge' => $i, 'name' => $edge->name] + ($edge->free === null ? [] : ['free' => $edge->free]);
 
         // A foot stands at a level of its own: where the ground falls, walls go down further.
-        return $edge->free === 'foot' && $part->group === 'shell'
+        return $edge->free === 'foot' && $part->group === PartGroup::Shell
             ? $fingerprint + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)]
             : $fingerprint;
     }

@@ -28,7 +28,7 @@ final readonly class CsvWriter
         foreach ($parts as $labelled) {
             $part = $labelled->part;
             $rows[] = [
-                $labelled->label, $part->id, $part->name, $part->group, $part->stock->id,
+                $labelled->label, $part->id, $part->name, $part->group->value, $part->stock->id,
                 self::number($part->thickness), (string) $part->qty(),
                 self::number($part->width()), self::number($part->height()), number_format($part->region()->area(), 1, '.', ''),
                 $labelled->like ?? '', $labelled->mirrorOf ?? '', implode(' ', $sheets[$part->id] ?? []),

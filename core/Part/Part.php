@@ -22,10 +22,7 @@ final readonly class Part
 {
     use CopiesWith;
 
-    public const GROUPS = ['shell', 'brace', 'roof', 'skin', 'trim', 'mock-up'];
-
     /**
-     * @param  value-of<self::GROUPS>  $group
      * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'  $letter  of its label
      * @param  list<Ring>  $holes
      * @param  non-empty-list<Frame>  $placements
@@ -40,7 +37,7 @@ final readonly class Part
         public PartName $of,
         public string $letter,
         public string $name,
-        public string $group,
+        public PartGroup $group,
         public Stock $stock,
         public float $thickness,
         public Outline $outline,
@@ -60,7 +57,6 @@ final readonly class Part
     /**
      * A part from its shape in any coordinates of its plane, and the frames of that plane it stands in.
      *
-     * @param  value-of<self::GROUPS>  $group
      * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'  $letter
      * @param  non-empty-list<Frame>  $frames
      * @param  array<string, Figure>  $workings
@@ -70,7 +66,7 @@ final readonly class Part
      * @param  list<Mark>  $marks
      */
     public static function of(
-        PartName $of, string $letter, string $name, string $group, Stock $stock, float $thickness, Outline $outline,
+        PartName $of, string $letter, string $name, PartGroup $group, Stock $stock, float $thickness, Outline $outline,
         array $frames, array $workings,
         array $holes = [], array $scores = [], array $slits = [], array $marks = [], bool $mayTurn = true, ?RoofSeat $roof = null,
         ?Vec2 $foldedAbout = null, ?BrickArt $art = null,

@@ -18,6 +18,7 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 
@@ -234,7 +235,7 @@ final readonly class BoardParts
             new PartName("$block.$kind".($number > 0 ? '-'.($number + 1) : '').'.core', $block, null, 'core'),
             'B',
             $name,
-            'brace',
+            PartGroup::Brace,
             $this->room->layer->stock,
             $this->thickness,
             Outline::walk($walk),

@@ -14,6 +14,7 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 
@@ -88,7 +89,7 @@ final readonly class FormerParts
             new PartName("$block.former".($number > 0 ? '-'.($number + 1) : '').'.core', $block, null, 'core'),
             'B',
             'Roof former',
-            'brace',
+            PartGroup::Brace,
             $layer->stock,
             $layer->thickness_mm,
             Outline::walk($walk),

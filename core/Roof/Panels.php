@@ -19,6 +19,7 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\RoofSeat;
 use Chartula\Core\Problem\Problems;
@@ -162,7 +163,8 @@ final class Panels
 
         return new RoofPanel($facet, $piece, $k, $cut->labels, $cut->holeLabels, Part::of(
             new PartName($block->id.'.'.$name.'.'.$layer->id, $block->id, $facet->name, $layer->id), 'R',
-            ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, 'roof', $layer->stock, $layer->thickness_mm,
+            ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, PartGroup::Roof,
+            $layer->stock, $layer->thickness_mm,
             new Outline($cut->outline, $edges, $inside?->turned($first)->outline),
             [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
             $cut->holes,

@@ -19,6 +19,7 @@ use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
@@ -231,7 +232,7 @@ final class Strips
                 : $workings[$of]->less($off, 'cut to where the next strip comes, '.LengthFormat::trimmed($off, 3));
         }
         $part = Part::of(
-            new PartName($id, $block, null, 'strip'), 'R', ucfirst($kind).' strip', 'roof', $stock, $thickness,
+            new PartName($id, $block, null, 'strip'), 'R', ucfirst($kind).' strip', PartGroup::Roof, $stock, $thickness,
             $outline, [$placed], $workings,
             scores: [new Score(new Vec2(0.0, $leg), new Vec2($length, $leg), 'away', rad2deg($fold), 'face')],
             foldedAbout: $isPlain

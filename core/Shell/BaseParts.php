@@ -22,6 +22,7 @@ use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
@@ -194,7 +195,7 @@ final readonly class BaseParts
             $mates,
         );
         $part = Part::of(
-            new PartName($id, $this->block->block->id, null, 'floor'), 'B', 'Floor', 'shell', $layer->stock,
+            new PartName($id, $this->block->block->id, null, 'floor'), 'B', 'Floor', PartGroup::Shell, $layer->stock,
             $layer->thickness_mm, new Outline($patch->outline, $edges),
             [$this->block->ground->moved(0.0, 0.0, $layer->thickness_mm)], $this->workings($patch, $insets), $patch->holes,
         );

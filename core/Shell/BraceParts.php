@@ -17,6 +17,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
@@ -109,7 +110,7 @@ final readonly class BraceParts
         $of = static fn (float $mm): Figure =>
             abs($mm - $leg) < Tolerance::ROUNDING ? $size : Figure::given($mm, 'legs of '.round($leg, 2).' mm at '.round($angle, 1).'°');
         $part = Part::of(
-            new PartName($id, $this->walls->form->blocks[$this->block]->block->id, null, 'corner'), 'B', 'Corner brace', 'brace',
+            new PartName($id, $this->walls->form->blocks[$this->block]->block->id, null, 'corner'), 'B', 'Corner brace', PartGroup::Brace,
             $layer->stock, $layer->thickness_mm,
             new Outline($ring, [new Edge('leg'), new Edge('long side', 'clearance'), new Edge('other leg')]),
             array_column($braces, 1), ['width' => $of($box->width()), 'height' => $of($box->height())],

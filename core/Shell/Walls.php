@@ -13,6 +13,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 
 /** The card of all walls: what every other room that meets a wall asks. docs/formulas.md#corner */
@@ -81,7 +82,7 @@ final class Walls
                 ->bevelled($span->left, $span->right, $span->depths($k));
             $pieces[] = new WallPiece($span, $k, $shape, Part::of(
                 new PartName($span->partId($k, $i), $span->block->id, $span->name(), $layer->id), 'W',
-                ucfirst($span->name()).' wall, '.$layer->id, 'shell', $layer->stock, $layer->thickness_mm,
+                ucfirst($span->name()).' wall, '.$layer->id, PartGroup::Shell, $layer->stock, $layer->thickness_mm,
                 $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))],
                 $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
                 marks: $k === 0 ? WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes)) : [],

@@ -24,6 +24,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
@@ -91,7 +92,7 @@ final readonly class PaperParts
         $id = $span->block->id.'.'.$span->name().($piece > 0 ? '-'.($piece + 1) : '').'.paper';
         $part = Part::of(
             new PartName($id, $span->block->id, $span->name(), 'paper'), 'P',
-            ucfirst($span->name()).' wall, brick paper', 'skin', $stock, $stock->thickness_mm,
+            ucfirst($span->name()).' wall, brick paper', PartGroup::Skin, $stock, $stock->thickness_mm,
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
             $holes, $scores, $slits, self::sills($building, $forms, $wall->receding), mayTurn: false,
             foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms),

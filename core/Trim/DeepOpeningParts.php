@@ -17,6 +17,7 @@ use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
@@ -92,7 +93,7 @@ final readonly class DeepOpeningParts
                 $this->name($id, 'paper'),
                 'P',
                 ucfirst($name).' of the inside, paper',
-                'skin',
+                PartGroup::Skin,
                 $paper,
                 $paper->thickness_mm,
                 new Outline($ring, array_map(static fn (): Edge => new Edge('end', 'clearance'), $ring->points)),
@@ -178,7 +179,7 @@ final readonly class DeepOpeningParts
             $this->name($id, 'mouth'),
             'M',
             $name,
-            'trim',
+            PartGroup::Trim,
             $layer->stock,
             $layer->thickness_mm,
             new Outline(

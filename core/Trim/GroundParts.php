@@ -26,6 +26,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
@@ -133,7 +134,7 @@ final readonly class GroundParts
             new PartName($id, null, null, 'ground'),
             'M',
             'Ground between the blocks',
-            'trim',
+            PartGroup::Trim,
             $layer->stock,
             $layer->thickness_mm,
             $outline,
@@ -146,7 +147,7 @@ final readonly class GroundParts
             new PartName($id.'.paper', null, null, 'paper'),
             'P',
             'Ground between the blocks, paper',
-            'skin',
+            PartGroup::Skin,
             $paper,
             $paper->thickness_mm,
             $outline,

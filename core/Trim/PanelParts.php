@@ -20,6 +20,7 @@ use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
@@ -109,7 +110,7 @@ final readonly class PanelParts
         $holes = $this->panes($first);
         $name = new PartName($id, $this->span->block->id, $this->span->name(), $isLeaf ? 'leaf' : 'frame', $first->id);
         $part = Part::of(
-            $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->id).' frame', 'trim',
+            $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->id).' frame', PartGroup::Trim,
             $this->building->methods->frame, PanelDepth::frameThickness($this->building),
             $this->outline($first, self::CLEARANCE_MM), $this->frames($forms, $depth),
             $this->workings($first, self::CLEARANCE_MM, 'clearance'),
@@ -266,7 +267,7 @@ final readonly class PanelParts
         $glue = 2.0 * self::GLASS_INSET_MM;
         $name = new PartName($id, $this->span->block->id, $this->span->name(), 'glazing', $first->id);
         $part = Part::of(
-            $name, 'G', ucfirst($opening->style->id).' glazing', 'trim', $stock, $stock->thickness_mm, new Outline($ring, $edges),
+            $name, 'G', ucfirst($opening->style->id).' glazing', PartGroup::Trim, $stock, $stock->thickness_mm, new Outline($ring, $edges),
             $this->frames($forms, $depth + $frame->thickness),
             [
                 'width' => $workings['width']

@@ -27,6 +27,7 @@ abstract class BrowserTestCase extends TestCase
     protected const DRAWS_IN_SPACE = false;
 
     /** Of the window, as wide and as high, px: a picture of 1280 × 800. */
+    /** @var array{int, int} */
     protected const WINDOW = [1280, 943];
 
     private const WAIT_S = 20;

@@ -14,6 +14,7 @@ final class InSpaceTest extends BrowserTestCase
     protected const DRAWS_IN_SPACE = true;
 
     /** Small, since every point of a picture is worked out by the processor. */
+    /** @var array{int, int} */
     protected const WINDOW = [1000, 743];
 
     public function testTheKitReallyStandsInSpace(): void

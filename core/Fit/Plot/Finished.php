@@ -13,6 +13,7 @@ use Chartula\Core\Kit\DryFit\Folding;
 use Chartula\Core\Kit\DryFit\Piece;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\Scale;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Shell\WallSpan;
 
@@ -41,7 +42,7 @@ final readonly class Finished
             $pieces[] = new FinishedPiece(
                 $piece->part->id,
                 $names[$piece->part->id] ?? $piece->part->id,
-                $piece->part->group,
+                PartGroup::from($piece->part->group),
                 $whole,
                 $facets,
                 $plot,
@@ -83,7 +84,7 @@ final readonly class Finished
             new FinishedPiece(
                 $span->block->id.'.'.$span->name().'.'.$opening->id,
                 "the sill of $opening->id",
-                'sill',
+                PartGroup::Shell,
                 FinishedPiece::body($corners, $plot),
                 static fn (): array => [],
                 $plot,

@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Facet;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Recall\Recall;
 
 /** A piece of the finished building as it stands on the plot. */
@@ -25,7 +26,6 @@ final class FinishedPiece
     private ?array $bodies = null;
 
     /**
-     * @param  string  $group  shell, brace, roof, skin or trim
      * @param  Body  $whole  all of it, openings filled
      * @param  string  $fingerprint  its shape and where it stands in one word, for what is recalled
      * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is
@@ -34,7 +34,7 @@ final class FinishedPiece
     public function __construct(
         public readonly string $id,
         public readonly string $name,
-        public readonly string $group,
+        public readonly PartGroup $group,
         public readonly Body $whole,
         private readonly mixed $facets,
         private readonly Plot $plot,

@@ -7,6 +7,7 @@ namespace Chartula\Core\Fit\Plot;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Part\PartGroup;
 
 /** What is left of the finished outside to every side of the plot, and to what is above it. docs/formulas.md#plot */
 final readonly class SideCheck
@@ -59,9 +60,9 @@ final readonly class SideCheck
         $at = $a;
         foreach ($this->finished->pieces as $piece) {
             $proud = match ($piece->group) {
-                'roof' => $this->plot->allowance->roofs,
-                'shell', 'skin', 'sill' => $this->plot->allowance->walls,
-                default => 0.0,
+                PartGroup::Roof => $this->plot->allowance->roofs,
+                PartGroup::Shell, PartGroup::Skin => $this->plot->allowance->walls,
+                PartGroup::Brace, PartGroup::Trim => 0.0,
             };
             foreach ($piece->whole->shadow->points as $p) {
                 $distance = $this->distance($edge, $a, $along, $p) - $proud;

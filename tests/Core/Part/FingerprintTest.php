@@ -14,6 +14,7 @@ use Chartula\Core\Part\Fingerprint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Stock\BuiltInStock;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -62,7 +63,7 @@ final class FingerprintTest extends TestCase
         $edges = [new Edge('foot', 'foot'), new Edge('right'), new Edge('top'), new Edge('left')];
         $figure = Figure::given(72.0, 'given');
 
-        return Part::of(new PartName('w', 'main', 'front', 'core'), 'W', $name, 'shell', BuiltInStock::all()['greyboard-1'], 1.0,
+        return Part::of(new PartName('w', 'main', 'front', 'core'), 'W', $name, PartGroup::Shell, BuiltInStock::all()['greyboard-1'], 1.0,
             new Outline(Ring::rectangle(5.0, 7.0, 77.0, 45.0), $edges),
             [new Frame($at ?? new Vec3(0.0, 0.0, 0.0), new Vec3(1.0, 0.0, 0.0), new Vec3(0.0, 0.0, 1.0))],
             ['width' => $figure], [Ring::rectangle(5.0 + $hole, 17.0, 17.0 + $hole, 30.0)], marks: $marks);

@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Sheets\Sheet;
@@ -188,7 +189,7 @@ final class DeepOpeningTest extends TestCase
             [],
             array_filter(
                 $bare->kit->parts,
-                static fn (LabelledPart $p): bool => str_contains($p->part->id, 'mouth') && $p->part->group === 'skin',
+                static fn (LabelledPart $p): bool => str_contains($p->part->id, 'mouth') && $p->part->group === PartGroup::Skin,
             ),
         );
     }

@@ -217,7 +217,7 @@ export interface Part {
   of: PartOf;
   label: string;
   name: string;
-  group: 'shell' | 'brace' | 'roof' | 'skin' | 'trim' | 'mock-up';
+  group: 'shell' | 'brace' | 'roof' | 'skin' | 'trim';
   stock: string;
   thickness: number;
   qty: number;
