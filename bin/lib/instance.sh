@@ -102,7 +102,8 @@ mirror_code() {
   am_root && chown -R "$web_user" "$code/bootstrap/cache" "$code/storage"
   return 0
 }
-artisan() { (cd "$code" && as_user "$web_user" php artisan "$@"); }
+# Whatever database the caller's own environment names, an instance works on its own.
+artisan() { (cd "$code" && unset DB_HOST DB_PORT DB_DATABASE DB_USERNAME DB_PASSWORD DB_URL && as_user "$web_user" php artisan "$@"); }
 
 prepare_application() {
   mirror_code

@@ -34,7 +34,10 @@ final readonly class Building
     ) {
     }
 
-    /** Everything so many times as large, which is another scale; bricks and courses stay as they are on the model. */
+    /**
+     * Gives the building with everything so many times as large, which is another scale; bricks and courses keep their size on the
+     * model.
+     */
     public function smallerBy(float $factor): self
     {
         $gauge = $this->gauge;

@@ -22,7 +22,7 @@ final readonly class BuildingReader
 
     private const MOST_STOCKS = 100;
 
-    /** What stands in a document but cannot be made yet, and what to do meanwhile. */
+    /** Names what a document may hold but nothing makes yet, and what a person does meanwhile. */
     private const LATER = [
         'features' => 'leave the list empty for now',
     ];

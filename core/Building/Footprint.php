@@ -52,13 +52,13 @@ final readonly class Footprint
         return count($this->corners);
     }
 
-    /** Real length of an edge, as entered where it was. */
+    /** The real length of an edge, as it was entered where it was. */
     public function length(int $edge): RealLength
     {
         return $this->rect === null ? RealLength::ofMillimetres($this->ring()->edgeLength($edge)) : $this->rect[$edge % 2];
     }
 
-    /** What an edge's length is called. */
+    /** Says what a person calls an edge's length. */
     public function measure(int $edge): string
     {
         return $this->rect === null ? $this->edges[$edge] : ($edge % 2 === 0 ? 'width' : 'depth');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\RealLength;
 
 /** An opening, or a row of equal ones. Real sizes; `from` is from the wall's left end to the left jamb. */
@@ -24,5 +25,11 @@ final readonly class Opening
     public function leftMm(int $i): float
     {
         return $this->from->mm + $i * ($this->pitch->mm ?? 0.0);
+    }
+
+    /** Gives the stretch of the wall from jamb to jamb that number $i takes, real millimetres. */
+    public function extent(int $i): Interval
+    {
+        return Interval::of($this->leftMm($i), $this->style->w->mm);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Tolerance;
 
@@ -13,7 +14,7 @@ final readonly class OpeningRow
     /**
      * One row where they are alike and equally far apart, one by one where they are not.
      *
-     * @param  list<array{float, float}>  $places  of those that are left, from jamb to jamb from the wall's left end
+     * @param  list<Interval>  $places  of those that are left, from jamb to jamb from the wall's left end
      * @param  ?RealLength  $sill  where that has changed
      * @return list<Opening>
      */
@@ -22,35 +23,40 @@ final readonly class OpeningRow
         if ($places === []) {
             return [];
         }
-        $widths = array_map(static fn (array $p): float => $p[1] - $p[0], $places);
+        $widths = array_map(static fn (Interval $p): float => $p->length(), $places);
         $isAlike = max($widths) - min($widths) < Tolerance::MEET;
         for ($i = 2; $isAlike && $i < count($places); $i++) {
-            $isAlike = abs(($places[$i][0] - $places[$i - 1][0]) - ($places[1][0] - $places[0][0])) < Tolerance::MEET;
+            $isAlike = abs(($places[$i]->from - $places[$i - 1]->from) - ($places[1]->from - $places[0]->from)) < Tolerance::MEET;
         }
         $sill ??= $opening->sill;
         if ($isAlike) {
-            $pitch = count($places) > 1 ? RealLength::ofMillimetres($places[1][0] - $places[0][0]) : null;
+            $pitch = count($places) > 1 ? RealLength::ofMillimetres($places[1]->from - $places[0]->from) : null;
 
             return [self::opening($opening, $opening->id, $places[0], $sill, count($places), $pitch)];
         }
 
         return array_map(
-            static fn (array $place, int $i): Opening =>
+            static fn (Interval $place, int $i): Opening =>
                 self::opening($opening, $opening->id.($i > 0 ? '-'.($i + 1) : ''), $place, $sill, 1, null),
             $places,
             array_keys($places),
         );
     }
 
-    /** @param  array{float, float}  $place */
-    private static function opening(Opening $opening, string $id, array $place, RealLength $sill, int $count, ?RealLength $pitch): Opening
-    {
+    private static function opening(
+        Opening $opening,
+        string $id,
+        Interval $place,
+        RealLength $sill,
+        int $count,
+        ?RealLength $pitch,
+    ): Opening {
         $style = $opening->style;
-        if ($style->w->mm - Tolerance::MEET > $place[1] - $place[0]) {
+        if ($style->w->mm - Tolerance::MEET > $place->length()) {
             $style = new Style(
                 $style->id,
                 $style->kind,
-                RealLength::ofMillimetres($place[1] - $place[0]),
+                RealLength::ofMillimetres($place->length()),
                 $style->h,
                 $style->rise,
                 $style->reveal,
@@ -59,6 +65,6 @@ final readonly class OpeningRow
             );
         }
 
-        return new Opening($id, $style, RealLength::ofMillimetres($place[0]), $sill, $count, $pitch, $opening->path);
+        return new Opening($id, $style, RealLength::ofMillimetres($place->from), $sill, $count, $pitch, $opening->path);
     }
 }

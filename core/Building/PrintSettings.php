@@ -29,7 +29,7 @@ final readonly class PrintSettings
         return self::PAPERS_MM[$this->paper];
     }
 
-    /** By how much drawings are stretched across so that 100 mm measure 100 mm. docs/formulas.md#print-calibration */
+    /** Drawings are stretched across by this factor so that 100 mm measure 100 mm. docs/formulas.md#print-calibration */
     public function factorX(): float
     {
         return 100.0 / $this->proofX_mm;

@@ -12,7 +12,7 @@ final readonly class StyleReader
 {
     private const MOST_STYLES = 200;
 
-    /** Half a brick: what a reveal shows where nothing else is said. */
+    /** A reveal shows half a brick where nothing else is said. */
     private const REVEAL_MM = 114.3;
 
     private const HEADS = ['flat', 'segmental', 'round', 'pointed', 'three-centred', 'elliptical'];

@@ -19,7 +19,7 @@ final readonly class Values
     /** A kilometre: longer than any building a person models. */
     private const MOST_REAL_MM = 1_000_000.0;
 
-    /** What one printed dot covers; no measured thickness or gap is finer. */
+    /** One printed dot covers this; no measured thickness or gap is finer. */
     public const LEAST_MODEL_MM = 0.01;
 
     private LengthText $lengths;

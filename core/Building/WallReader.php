@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\RealLength;
 
 /** Reads one of `walls`: its openings one by one, rows of them in bays, and what openings keep out of. */
@@ -109,7 +110,7 @@ final readonly class WallReader
             : new Opening($id, $style, $from, $sill, $count, $pitch, $node->path);
     }
 
-    /** Above the block's base; where a storey is named, above its floor. */
+    /** Reads a sill above the block's base, or above the floor of the storey that is named. */
     private function sill(Node $node): ?RealLength
     {
         $sill = $this->values->real($node->get('sill'), Sign::ZeroOrMore);
@@ -174,8 +175,8 @@ final readonly class WallReader
         $openings = [];
         for ($i = 0; $i < $count; $i++) {
             $left = $from + $i * $pitch;
-            $clash = array_filter($keep, static fn (array $k): bool => $left < $k[1] && $left + $width > $k[0]);
-            if ($clash === []) {
+            $place = Interval::of($left, $width);
+            if (array_filter($keep, static fn (Interval $kept): bool => $kept->overlaps($place)) === []) {
                 $openings[] = new Opening($id.'-'.($i + 1), $style, RealLength::ofMillimetres($left), $sill, 1, null, $node->path);
             }
         }
@@ -183,7 +184,7 @@ final readonly class WallReader
         return $openings;
     }
 
-    /** @return list<array{float, float}> from and to, real millimetres */
+    /** @return list<Interval> real millimetres */
     private function kept(Node $wall): array
     {
         $kept = [];
@@ -192,7 +193,7 @@ final readonly class WallReader
             $from = $this->values->real($item->get('from'), Sign::ZeroOrMore);
             $width = $this->values->real($item->get('width'));
             if ($from !== null && $width !== null) {
-                $kept[] = [$from->mm, $from->mm + $width->mm];
+                $kept[] = Interval::of($from->mm, $width->mm);
             }
         }
 
@@ -201,13 +202,13 @@ final readonly class WallReader
 
     private function keptOut(Node $node, Opening $opening, Node $wall): void
     {
-        foreach ($this->kept($wall) as $k => [$from, $to]) {
+        foreach ($this->kept($wall) as $k => $place) {
             for ($i = 0; $i < $opening->count; $i++) {
-                if ($opening->leftMm($i) < $to && $opening->leftMm($i) + $opening->style->w->mm > $from) {
+                if ($place->overlaps($opening->extent($i))) {
                     $why = ($wall->get('keep')?->items(50) ?? [])[$k]->get('why')?->value;
                     $node->get('from')?->fault(
                         'opening.kept-out',
-                        ['from' => round($from, 1), 'to' => round($to, 1), 'why' => is_string($why) ? $why : 'said so'],
+                        ['from' => round($place->from, 1), 'to' => round($place->to, 1), 'why' => is_string($why) ? $why : 'said so'],
                     );
 
                     return;

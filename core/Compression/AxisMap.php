@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Compression;
 
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
 
 /**
@@ -12,7 +13,7 @@ use Chartula\Core\Measure\Tolerance;
  */
 final readonly class AxisMap
 {
-    /** @param  list<array{float, float, float}>  $shrunk  stretches from and to, in order and apart, and by how much each is shorter */
+    /** @param  list<Shrink>  $shrunk  in order and apart */
     public function __construct(private array $shrunk)
     {
     }
@@ -20,24 +21,24 @@ final readonly class AxisMap
     public function at(float $place): float
     {
         $off = 0.0;
-        foreach ($this->shrunk as [$from, $to, $by]) {
-            $off += $by * max(0.0, min(1.0, ($place - $from) / ($to - $from)));
+        foreach ($this->shrunk as $one) {
+            $off += $one->by * max(0.0, min(1.0, ($place - $one->stretch->from) / $one->stretch->length()));
         }
 
         return $place - $off;
     }
 
-    /** By how much it shortens whatever spans all of it. */
+    /** Sums up how much shorter it makes whatever spans all of it. */
     public function total(): float
     {
-        return array_sum(array_column($this->shrunk, 2));
+        return array_sum(array_map(static fn (Shrink $one): float => $one->by, $this->shrunk));
     }
 
     /** Whether a stretch vanishes, so that what lies within it goes. */
-    public function swallows(float $from, float $to): bool
+    public function swallows(Interval $place): bool
     {
-        foreach ($this->shrunk as [$a, $b, $by]) {
-            if ($by > $b - $a - Tolerance::FIGURE && $from > $a - Tolerance::FIGURE && $to < $b + Tolerance::FIGURE) {
+        foreach ($this->shrunk as $one) {
+            if ($one->by > $one->stretch->length() - Tolerance::FIGURE && $place->isWithin($one->stretch, Tolerance::FIGURE)) {
                 return true;
             }
         }

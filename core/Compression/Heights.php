@@ -6,6 +6,7 @@ namespace Chartula\Core\Compression;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
 
 /**
@@ -29,24 +30,22 @@ final readonly class Heights
         $taken = [];
         foreach ($this->block->walls as $wall) {
             foreach ($wall->openings as $opening) {
-                $sill = $this->block->base->mm + $opening->sill->mm;
-                $taken[] = [$sill, $sill + $opening->style->h->mm];
+                $taken[] = Interval::of($this->block->base->mm + $opening->sill->mm, $opening->style->h->mm);
             }
         }
-        sort($taken);
-        $blank = Blank::between($this->block->base->mm, $this->block->eaves->mm, $taken);
+        $blank = (new Interval($this->block->base->mm, $this->block->eaves->mm))->without($taken, Tolerance::MEET);
         $course = $this->building->gauge->course_mm;
         $left = $by;
         $room = 0.0;
         $shrunk = [];
-        foreach (array_reverse($blank) as [$from, $to]) {
+        foreach (array_reverse($blank) as $stretch) {
             // Whole courses, so that beds stay beds.
-            $most = max(0.0, floor(($to - $from) / $course + Tolerance::FIGURE - self::LEAST_COURSES) * $course);
+            $most = max(0.0, floor($stretch->length() / $course + Tolerance::FIGURE - self::LEAST_COURSES) * $course);
             $room += $most;
             $share = min($left, $most);
             $left -= $share;
             if ($share > 0.0) {
-                array_unshift($shrunk, [$from, $to, $share]);
+                array_unshift($shrunk, new Shrink($stretch, $share));
             }
         }
 

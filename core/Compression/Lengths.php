@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Compression\Step;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 
@@ -30,15 +31,14 @@ final readonly class Lengths
 
     /**
      * @param  bool  $isAcross  along x; along y otherwise
-     * @param  list<array{float, float}>  $taken  stretches that stay true, in order and apart
-     * @param  list<array{float, float, float}>  $rows  of the wall itself: where its rows' bays begin and end, and how long one is
+     * @param  list<Interval>  $taken  stretches that stay true, in order and apart
+     * @param  list<array{Interval, float}>  $rows  of the wall itself: where its rows stand, and how long a bay of each is
      * @param  list<float>  $corners  of all blocks between its ends
-     * @param  list<array{float, float}>  $openings  of all walls beside it
+     * @param  list<Interval>  $openings  of all walls beside it
      */
     private function __construct(
         public bool $isAcross,
-        private float $from,
-        private float $to,
+        private Interval $whole,
         private array $taken,
         private array $rows,
         private array $corners,
@@ -58,7 +58,7 @@ final readonly class Lengths
         }
         $isAcross = abs($way->x) > 0.5;
         $on = static fn (Vec2 $p): float => $isAcross ? $p->x : $p->y;
-        [$from, $to] = [min($on($a), $on($b)), max($on($a), $on($b))];
+        $whole = Interval::between($on($a), $on($b));
         $openings = $skew = $corners = [];
         foreach ($building->blocks as $other) {
             $outline = $other->standing();
@@ -71,29 +71,23 @@ final readonly class Lengths
                     $sign = ($isAcross ? $along->x : $along->y) > 0.0 ? 1.0 : -1.0;
                     foreach ($wall->openings as $opening) {
                         for ($k = 0; $k < $opening->count; $k++) {
-                            $ends = [
-                                $on($p) + $sign * $opening->leftMm($k),
-                                $on($p) + $sign * ($opening->leftMm($k) + $opening->style->w->mm),
-                            ];
-                            $openings[] = [min($ends), max($ends)];
+                            $place = $opening->extent($k);
+                            $openings[] = Interval::between($on($p) + $sign * $place->from, $on($p) + $sign * $place->to);
                         }
                     }
                 } elseif ($is > 1.0 - self::PARALLEL) {
                     // A wall askew keeps its shape: all that it spans is kept.
-                    $skew[] = [min($on($p), $on($q)), max($on($p), $on($q))];
+                    $skew[] = Interval::between($on($p), $on($q));
                 }
             }
         }
-        $isIn = static fn (array $s): bool => $s[1] > $from + Tolerance::MEET && $s[0] < $to - Tolerance::MEET;
-        $taken = self::joined(array_values(array_filter([...$openings, ...$skew], $isIn)));
-        $corners = array_values(
-            array_filter($corners, static fn (float $c): bool => $c > $from + Tolerance::MEET && $c < $to - Tolerance::MEET),
-        );
+        $isIn = static fn (Interval $s): bool => $s->overlaps($whole, Tolerance::MEET);
+        $taken = Interval::joined(array_values(array_filter([...$openings, ...$skew], $isIn)), Tolerance::MEET);
+        $corners = array_values(array_filter($corners, static fn (float $c): bool => $whole->contains($c, Tolerance::MEET)));
 
         return new self(
             $isAcross,
-            $from,
-            $to,
+            $whole,
             $taken,
             self::rows($block->walls[$edge]->openings, $on($a), $on($b) > $on($a) ? 1.0 : -1.0),
             $corners,
@@ -104,48 +98,28 @@ final readonly class Lengths
 
     /**
      * @param  list<Opening>  $openings
-     * @return list<array{float, float, float}>
+     * @return list<array{Interval, float}>
      */
     private static function rows(array $openings, float $start, float $sign): array
     {
         $rows = [];
         foreach ($openings as $opening) {
             if ($opening->count > 1 && $opening->pitch !== null) {
-                $ends = [
-                    $start + $sign * $opening->leftMm(0),
-                    $start + $sign * ($opening->leftMm($opening->count - 1) + $opening->style->w->mm),
+                $last = $opening->extent($opening->count - 1);
+                $rows[] = [
+                    Interval::between($start + $sign * $opening->leftMm(0), $start + $sign * $last->to),
+                    $opening->pitch->mm,
                 ];
-                $rows[] = [min($ends), max($ends), $opening->pitch->mm];
             }
         }
 
         return $rows;
     }
 
-    /**
-     * @param  list<array{float, float}>  $stretches
-     * @return list<array{float, float}>
-     */
-    private static function joined(array $stretches): array
-    {
-        sort($stretches);
-        $joined = [];
-        foreach ($stretches as [$from, $to]) {
-            $last = $joined === [] ? null : $joined[count($joined) - 1];
-            if ($last !== null && $from <= $last[1] + Tolerance::MEET) {
-                $joined[count($joined) - 1] = [$last[0], max($last[1], $to)];
-            } else {
-                $joined[] = [$from, $to];
-            }
-        }
-
-        return $joined;
-    }
-
-    /** @return list<array{float, float}> what is blank in every wall, from end to end */
+    /** @return list<Interval> what is blank in every wall, from end to end */
     private function blank(): array
     {
-        return Blank::between($this->from, $this->to, $this->taken);
+        return $this->whole->without($this->taken, Tolerance::MEET);
     }
 
     /**
@@ -157,17 +131,17 @@ final readonly class Lengths
     public function measures(): array
     {
         $found = [
-            'length' => $this->to - $this->from, 'margins' => 0.0, 'piers' => 0.0, 'least_margins' => 0.0,
+            'length' => $this->whole->length(), 'margins' => 0.0, 'piers' => 0.0, 'least_margins' => 0.0,
             'least_piers' => 0.0, 'piers_count' => 0, 'row' => 0, 'bay' => 0.0,
         ];
         foreach ($this->blank() as $stretch) {
             $what = $this->isMargin($stretch) ? 'margins' : 'piers';
-            $found[$what] += $stretch[1] - $stretch[0];
-            $found["least_$what"] += min($stretch[1] - $stretch[0], $this->least($stretch));
+            $found[$what] += $stretch->length();
+            $found["least_$what"] += min($stretch->length(), $this->least($stretch));
             $found['piers_count'] += $what === 'piers' ? 1 : 0;
         }
-        foreach ($this->rows as [$from, $to, $pitch]) {
-            $bays = (int) round(($to - $from) / $pitch) + 1;
+        foreach ($this->rows as [$row, $pitch]) {
+            $bays = (int) round($row->length() / $pitch) + 1;
             if ($bays > $found['row']) {
                 [$found['row'], $found['bay']] = [$bays, $pitch];
             }
@@ -176,24 +150,22 @@ final readonly class Lengths
         return $found;
     }
 
-    /** @param  array{float, float}  $stretch */
-    private function isMargin(array $stretch): bool
+    private function isMargin(Interval $stretch): bool
     {
-        return $stretch[0] < $this->from + Tolerance::MEET || $stretch[1] > $this->to - Tolerance::MEET;
+        return $stretch->from < $this->whole->from + Tolerance::MEET || $stretch->to > $this->whole->to - Tolerance::MEET;
     }
 
-    /** @param  array{float, float}  $stretch */
-    private function least(array $stretch): float
+    private function least(Interval $stretch): float
     {
-        return max(self::LEAST_BRICKS * $this->brick, $this->isMargin($stretch) ? 0.0 : self::LEAST_SHARE * ($stretch[1] - $stretch[0]));
+        return max(self::LEAST_BRICKS * $this->brick, $this->isMargin($stretch) ? 0.0 : self::LEAST_SHARE * $stretch->length());
     }
 
-    /** Every blank stretch longer by as much as the others. */
+    /** Makes every blank stretch longer by as much as the others. */
     public function longer(float $by): AxisMap
     {
         $blank = $this->blank();
 
-        return new AxisMap(array_map(static fn (array $s): array => [$s[0], $s[1], -$by / count($blank)], $blank));
+        return new AxisMap(array_map(static fn (Interval $s): Shrink => new Shrink($s, -$by / count($blank)), $blank));
     }
 
     /**
@@ -205,55 +177,55 @@ final readonly class Lengths
     public function shorter(string $op, float $by): array
     {
         $most = [];
-        foreach ($this->blank() as [$from, $to]) {
-            if ($op === Step::SHORTEN || ($op === Step::MARGINS) === $this->isMargin([$from, $to])) {
-                $most[] = [$from, $to, max(0.0, $to - $from - $this->least([$from, $to]))];
+        foreach ($this->blank() as $stretch) {
+            if ($op === Step::SHORTEN || ($op === Step::MARGINS) === $this->isMargin($stretch)) {
+                $most[] = new Shrink($stretch, max(0.0, $stretch->length() - $this->least($stretch)));
             }
         }
-        $room = array_sum(array_column($most, 2));
+        $room = array_sum(array_map(static fn (Shrink $m): float => $m->by, $most));
         if ($room < $by - Tolerance::MEET) {
             return [null, $room];
         }
         $shrunk = $op === Step::SHORTEN
-            ? array_map(static fn (array $m): array => [$m[0], $m[1], $m[2] * $by / $room], $most)
+            ? array_map(static fn (Shrink $m): Shrink => new Shrink($m->stretch, $m->by * $by / $room), $most)
             : self::evenly($most, $by);
 
-        return [new AxisMap(array_values(array_filter($shrunk, static fn (array $s): bool => $s[2] > 0.0))), $room];
+        return [new AxisMap(array_values(array_filter($shrunk, static fn (Shrink $s): bool => $s->by > 0.0))), $room];
     }
 
     /**
      * Each by as much as the others, as far as each can.
      *
-     * @param  list<array{float, float, float}>  $most
-     * @return list<array{float, float, float}>
+     * @param  list<Shrink>  $most
+     * @return list<Shrink>
      */
     private static function evenly(array $most, float $by): array
     {
         $order = array_keys($most);
-        usort($order, static fn (int $a, int $b): int => $most[$a][2] <=> $most[$b][2]);
+        usort($order, static fn (int $a, int $b): int => $most[$a]->by <=> $most[$b]->by);
         $left = $by;
         $shares = [];
         foreach ($order as $done => $i) {
-            $shares[$i] = min($most[$i][2], $left / (count($most) - $done));
+            $shares[$i] = min($most[$i]->by, $left / (count($most) - $done));
             $left -= $shares[$i];
         }
 
-        return array_map(static fn (array $m, int $i): array => [$m[0], $m[1], $shares[$i] ?? 0.0], $most, array_keys($most));
+        return array_map(static fn (Shrink $m, int $i): Shrink => new Shrink($m->stretch, $shares[$i] ?? 0.0), $most, array_keys($most));
     }
 
-    /** Without so many bays of a row of its own, where that cuts nothing in two; null where there is no such place. */
+    /** Takes out so many bays of the wall's own row, where that cuts nothing in two; null where there is no such place. */
     public function withoutBays(int $count): ?AxisMap
     {
-        foreach ($this->rows as [$from, $to, $pitch]) {
-            $bays = (int) round(($to - $from) / $pitch) + 1;
+        foreach ($this->rows as [$row, $pitch]) {
+            $bays = (int) round($row->length() / $pitch) + 1;
             if ($bays - $count < self::LEAST_BAYS) {
                 continue;
             }
             // The last first: bays go from the end where they are missed least.
             for ($i = $bays - $count; $i >= 1; $i--) {
-                $cut = [$to - $pitch * ($bays - $i), $to - $pitch * ($bays - $i - $count)];
+                $cut = Interval::of($row->to - $pitch * ($bays - $i), $pitch * $count);
                 if ($this->isClear($cut)) {
-                    return new AxisMap([[$cut[0], $cut[1], $cut[1] - $cut[0]]]);
+                    return new AxisMap([new Shrink($cut, $cut->length())]);
                 }
             }
         }
@@ -261,17 +233,15 @@ final readonly class Lengths
         return null;
     }
 
-    /** @param  array{float, float}  $cut */
-    private function isClear(array $cut): bool
+    private function isClear(Interval $cut): bool
     {
         foreach ($this->corners as $corner) {
-            if ($corner > $cut[0] + Tolerance::MEET && $corner < $cut[1] - Tolerance::MEET) {
+            if ($cut->contains($corner, Tolerance::MEET)) {
                 return false;
             }
         }
-        foreach ($this->openings as [$from, $to]) {
-            $isInside = $from > $cut[0] - Tolerance::MEET && $to < $cut[1] + Tolerance::MEET;
-            if (! $isInside && $to > $cut[0] + Tolerance::MEET && $from < $cut[1] - Tolerance::MEET) {
+        foreach ($this->openings as $opening) {
+            if (! $opening->isWithin($cut, Tolerance::MEET) && $opening->overlaps($cut, Tolerance::MEET)) {
                 return false;
             }
         }

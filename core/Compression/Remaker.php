@@ -10,6 +10,7 @@ use Chartula\Core\Building\Footprint;
 use Chartula\Core\Building\OpeningRow;
 use Chartula\Core\Building\Storey;
 use Chartula\Core\Building\Wall;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
@@ -64,7 +65,7 @@ final readonly class Remaker
         );
     }
 
-    /** As it is modelled, written as it was measured. */
+    /** Gives a length as it is modelled, written as it was measured. */
     private static function length(RealLength $was, float $mm): RealLength
     {
         return RealLength::entered($mm, LengthFormat::like($was->text ?? '', round($mm, 4)).' as modelled', $was->path ?? '');
@@ -107,10 +108,10 @@ final readonly class Remaker
         foreach ($wall->openings as $opening) {
             $places = [];
             for ($i = 0; $i < $opening->count; $i++) {
-                $left = $from->plus($along->times($opening->leftMm($i)));
-                $right = $from->plus($along->times($opening->leftMm($i) + $opening->style->w->mm));
+                $left = $from->plus($along->times($opening->extent($i)->from));
+                $right = $from->plus($along->times($opening->extent($i)->to));
                 if (! $this->isSwallowed($left, $right)) {
-                    $places[] = [$this->moved($left)->distanceTo($start), $this->moved($right)->distanceTo($start)];
+                    $places[] = new Interval($this->moved($left)->distanceTo($start), $this->moved($right)->distanceTo($start));
                 }
             }
             $sill = $map === null
@@ -131,10 +132,10 @@ final readonly class Remaker
     private function isSwallowed(Vec2 $a, Vec2 $b): bool
     {
         return (
-            $this->across !== null && abs($a->x - $b->x) > Tolerance::MEET && $this->across->swallows(min($a->x, $b->x), max($a->x, $b->x))
+            $this->across !== null && abs($a->x - $b->x) > Tolerance::MEET && $this->across->swallows(Interval::between($a->x, $b->x))
         )
             || (
-                $this->deep !== null && abs($a->y - $b->y) > Tolerance::MEET && $this->deep->swallows(min($a->y, $b->y), max($a->y, $b->y))
+                $this->deep !== null && abs($a->y - $b->y) > Tolerance::MEET && $this->deep->swallows(Interval::between($a->y, $b->y))
             );
     }
 }

@@ -15,7 +15,7 @@ use Chartula\Core\Skin\BrickLayout;
 /** The brickwork of a paper, shown where the paper is. */
 final readonly class BrickSymbol
 {
-    /** Every so many bricks are a little lighter or darker, by place and never by chance. */
+    /** One brick in so many is a little lighter or darker, by its place and never by chance. */
     private const TONES = [0.0, 0.06, -0.05, 0.02, -0.08, 0.04, -0.02];
 
     /** @param  bool  $whole  as if nothing were cut out of the paper */

@@ -115,7 +115,7 @@ final class Drawing
         return $stretched;
     }
 
-    /** The same with every line so many times as thick, and nothing moved. */
+    /** Gives the drawing with every line so many times as thick, and nothing moved. */
     public function withStrokesTimes(float $factor): self
     {
         $thick = new self($this->width, $this->height, $this->title, $this->cutsPaper);

@@ -9,11 +9,11 @@ use Chartula\Core\Building\Site\Obstacle;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Road;
 use Chartula\Core\Building\Site\Track;
+use Chartula\Core\Fit\Plot\Bodies;
 use Chartula\Core\Fit\Plot\FinishedPiece;
 use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Fit\Plot\Lane;
 use Chartula\Core\Fit\Plot\Lanes;
-use Chartula\Core\Fit\Plot\Things;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\PartGroup;
@@ -54,7 +54,7 @@ final readonly class PlotView
                 static fn (Obstacle $o): array => [
                     'id' => $o->id,
                     'name' => $o->name,
-                    'rings' => array_map(static fn ($b): array => self::ring($b->shadow->points), Things::obstacle($o)),
+                    'rings' => array_map(static fn ($b): array => self::ring($b->shadow->points), Bodies::obstacle($o)),
                 ],
                 $plot->obstacles,
             ),

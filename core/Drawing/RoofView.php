@@ -98,7 +98,7 @@ final readonly class RoofView
         ];
     }
 
-    /** What a side of a plane is called. */
+    /** Says what a side of a plane is called. */
     public static function kind(Form $form, Facet $facet, Line $line): string
     {
         $side = Side::of($line->label);

@@ -133,7 +133,7 @@ final readonly class SectionView
         return $points;
     }
 
-    /** What a part is drawn as in section; papers and trim are too thin to show. */
+    /** Says what a part is drawn as in section; papers and trim are too thin to show. */
     private static function name(Part $part): ?string
     {
         $isLevel = abs($part->placements[0]->normal->z) > 0.999;

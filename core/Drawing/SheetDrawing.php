@@ -127,7 +127,7 @@ final readonly class SheetDrawing
         return array_map($placed->toSheet(...), $points);
     }
 
-    /** Dashed, with one tick at each end where the printed side is scored and two where the other side is. */
+    /** Draws a score dashed, with one tick at each end where the printed side is scored and two where the other side is. */
     private function score(PlacedPart $placed, Score $score): void
     {
         [$a, $b] = [$placed->toSheet($score->from), $placed->toSheet($score->to)];
@@ -152,7 +152,7 @@ final readonly class SheetDrawing
         }
     }
 
-    /** Dotted where the shorter face ends, with the angle off square and the face that is shorter. */
+    /** Draws a bevel dotted where the shorter face ends, with the angle off square and the face that is shorter. */
     private function bevel(PlacedPart $placed, Bevel $bevel): void
     {
         $ring = $placed->part->part->outline->face($bevel->longer === 'outside' ? 'inside' : 'outside');

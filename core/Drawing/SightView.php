@@ -275,7 +275,7 @@ final readonly class SightView
         return $found;
     }
 
-    /** Where the highest block is cut, along the plot's front: off its middle, where doors and windows like to stand. */
+    /** Finds where to cut the highest block along the plot's front: off its middle, where doors and windows like to stand. */
     private function highest(): float
     {
         $most = -INF;
@@ -295,7 +295,7 @@ final readonly class SightView
         return $this->plot->backscene !== [];
     }
 
-    /** On from the eye past a place to a line across. */
+    /** Follows a line of sight from the eye past a place to a line across. */
     private static function carried(Vec2 $eye, Vec2 $past, float $y): Vec2
     {
         return $eye->plus($past->minus($eye)->times(($y - $eye->y) / ($past->y - $eye->y)));

@@ -110,7 +110,7 @@ final readonly class StandView
         };
     }
 
-    /** Where it stands, in words: for a person who does not look at it. */
+    /** Says in words where a piece stands, for a person who does not look at the picture. */
     private static function stands(Piece $piece): string
     {
         [$x0, $x1, $y0, $y1, $z0, $z1] = $piece->box;

@@ -32,7 +32,7 @@ final readonly class BlockForm
     ) {
     }
 
-    /** How high it is anywhere, above the datum. */
+    /** Gives the height of the block over a place, above the datum. */
     public function top(): float
     {
         return max([
@@ -43,7 +43,7 @@ final readonly class BlockForm
         ]);
     }
 
-    /** Wall $edge, counted round and round. */
+    /** Gives wall $edge, counted round and round. */
     public function wall(int $edge): WallForm
     {
         $n = count($this->walls);

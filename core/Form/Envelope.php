@@ -19,7 +19,7 @@ use Chartula\Core\Problem\Problems;
  */
 final readonly class Envelope
 {
-    /** So far to either side of a line it is asked what lies there, mm. */
+    /** What lies beside a line is looked for so far to either side of it, mm. */
     private const ASIDE = 0.001;
 
     /** Pieces smaller than this, mm², are nothing that can be cut. */

@@ -49,7 +49,7 @@ final readonly class Facet
         return new self($this->block, $this->edge, $this->level, $this->name, $this->pitch, $this->frame, $this->whole, $patches);
     }
 
-    /** Of the underside over a place in plan. */
+    /** Gives the height of the underside over a place in plan. */
     public function heightAt(Vec2 $at): float
     {
         $n = $this->frame->normal;
@@ -58,7 +58,7 @@ final readonly class Facet
         return $o->z - ($n->x * ($at->x - $o->x) + $n->y * ($at->y - $o->y)) / $n->z;
     }
 
-    /** How it rises in plan: height for each millimetre. */
+    /** Gives the vector in plan that points up the slope; its length is the rise for each millimetre. */
     public function gradient(): Vec2
     {
         $n = $this->frame->normal;

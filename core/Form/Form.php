@@ -27,7 +27,7 @@ final readonly class Form
         return array_merge(...array_map(static fn (BlockForm $b): array => $b->walls, $this->blocks));
     }
 
-    /** How high it is anywhere, above the datum. */
+    /** Gives the height of the building over a place, above the datum. */
     public function top(): float
     {
         return max(array_map(static fn (BlockForm $b): float => $b->top(), $this->blocks));

@@ -30,7 +30,7 @@ final readonly class OpeningForm
     ) {
     }
 
-    /** Where it comes to lie in a wall that recedes. */
+    /** Gives the opening where it comes to lie in a wall that recedes. */
     public function receding(Homography $map): self
     {
         [$left, $right] = [$map->at(new Vec2($this->left, $this->sill)), $map->at(new Vec2($this->right(), $this->sill))];

@@ -38,7 +38,7 @@ final readonly class OpeningShape
         return new self($box->x1, $box->y1, null, $this, $map);
     }
 
-    /** What is drawn in it as it is, where it comes to lie. */
+    /** Moves what is drawn in the opening to where it comes to lie. */
     public function placed(Ring $ring): Ring
     {
         return $this->receding?->ring($ring) ?? $ring;

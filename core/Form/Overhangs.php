@@ -14,7 +14,7 @@ use Chartula\Core\Geometry\Vec2;
 /** Overhangs of two blocks that run into each other outside both. docs/formulas.md#envelope */
 final readonly class Overhangs
 {
-    /** They do where each is above the other by more than this, mm. */
+    /** Two overhangs run into each other where each is above the other by more than this, mm. */
     private const CROSSES = 0.001;
 
     /**

@@ -127,7 +127,7 @@ final readonly class RoofPlanes
         };
     }
 
-    /** Gables beside inner corners, and corners that are none between roofs that differ. */
+    /** Says whether every corner can be roofed; reports gables beside inner corners, and straight corners between roofs that differ. */
     private function cornersAgree(): bool
     {
         $edges = $this->block->roof->edges;

@@ -10,7 +10,7 @@ use Chartula\Core\Measure\Tolerance;
 /** What a side of a roof's plane is called where it was cut by other blocks. docs/formulas.md#envelope */
 final readonly class SideNames
 {
-    /** So far to either side of a line it is asked what lies there. */
+    /** What lies beside a line is looked for so far to either side of it. */
     private const ASIDE_MM = 0.001;
 
     /** So near to where it begins, in what square edges lean, a valley is asked how it does. */

@@ -52,7 +52,7 @@ final readonly class Solid
         );
     }
 
-    /** Between the lines of the neighbouring edges, carried on. */
+    /** Outlines a tail beyond an edge, between the lines of the neighbouring edges carried on. */
     private static function tail(Ring $ring, int $edge, float $reach): Ring
     {
         $a = $ring->point($edge);
@@ -129,13 +129,13 @@ final readonly class Solid
         return new self($this->index, $this->ring, $this->base, $this->eaves, $this->roof, $this->tails, $this->hasParapet, $seen);
     }
 
-    /** How high it fills a place inside it; the walls of a parapet shut in what lies between them. */
+    /** Gives the height up to which it fills a place inside it; the walls of a parapet shut in what lies between them. */
     public function top(Vec2 $at): float
     {
         return $this->hasParapet ? $this->eaves : ($this->roof->heightAt($at) ?? $this->eaves);
     }
 
-    /** How high it is anywhere. */
+    /** Gives the height of the solid over a place. */
     public function peak(): float
     {
         return max(
@@ -144,13 +144,13 @@ final readonly class Solid
         );
     }
 
-    /** In a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */
+    /** Says whether a place lies in a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */
     public function isBesideTail(Vec2 $at): bool
     {
         return $this->beyondTail($at) > 0.0 && ! $this->contains($at);
     }
 
-    /** How far beyond such a line a place lies; 0 where it does not. */
+    /** Gives how far a place lies beyond the line of an edge that stands against another block; 0 where it does not. */
     public function beyondTail(Vec2 $at): float
     {
         $most = 0.0;

@@ -144,7 +144,7 @@ final readonly class Surfaces
         return Solid::of($i, $block, $this->rings[$i], $scale->modelMm($block->base), $eaves, $roof, $this->reach);
     }
 
-    /** Of a block as it is, cut as low relief leaves it. */
+    /** Forms a block as it is and cuts it as low relief leaves it. */
     private function roof(int $i, Block $block): RoofForm
     {
         $whole = $block->uncut->block ?? $block;

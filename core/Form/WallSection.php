@@ -21,7 +21,7 @@ use Chartula\Core\Recall\Recall;
  */
 final readonly class WallSection
 {
-    /** No corner's card reaches further past its wall. */
+    /** The card of a corner reaches no further past its wall than this. */
     private const RUNS_ON_MM = 20.0;
 
     private const BESIDE_MM = 0.002;

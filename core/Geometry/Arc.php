@@ -19,7 +19,7 @@ final readonly class Arc
     ) {
     }
 
-    /** Over the span from (x0, y) to (x1, y), rising by $rise above y. r = (s²/4 + h²)/(2h) */
+    /** Makes the arc over the span from (x0, y) to (x1, y) that rises by $rise above y. r = (s²/4 + h²)/(2h) */
     public static function over(float $x0, float $x1, float $y, float $rise): self
     {
         if ($rise <= 0.0) {
@@ -31,7 +31,7 @@ final readonly class Arc
         return new self(new Vec2(($x0 + $x1) / 2.0, $y + $rise - $radius), $radius);
     }
 
-    /** Its height over $x, on the upper half; null beyond its sides. */
+    /** Gives the height over $x, on the upper half; null beyond its sides. */
     public function heightAt(float $x): ?float
     {
         $square = $this->radius ** 2 - ($x - $this->centre->x) ** 2;

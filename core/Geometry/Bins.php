@@ -11,7 +11,7 @@ final class Bins
 {
     private const MOST = 1024;
 
-    /** So few are looked at all together. */
+    /** No more than so many are looked at all together. */
     private const FEW = 12;
 
     private float $low;
@@ -28,21 +28,21 @@ final class Bins
 
     private int $question = 0;
 
-    /** @param  list<array{float, float}>  $reaches  from where to where each reaches */
+    /** @param  list<Interval>  $reaches  from where to where each reaches */
     public function __construct(array $reaches)
     {
         $low = $reaches === [] ? 0.0 : INF;
         $high = $reaches === [] ? 0.0 : -INF;
-        foreach ($reaches as [$from, $to]) {
-            $low = min($low, $from);
-            $high = max($high, $to);
+        foreach ($reaches as $reach) {
+            $low = min($low, $reach->from);
+            $high = max($high, $reach->to);
         }
         $bins = count($reaches) <= self::FEW ? 1 : min(self::MOST, intdiv(count($reaches), 2));
         $this->low = $low;
         $this->width = max(Tolerance::EDGE, ($high - $low) / $bins);
         $this->last = $bins - 1;
-        foreach ($reaches as $i => [$from, $to]) {
-            for ($bin = $this->bin($from), $end = $this->bin($to); $bin <= $end; $bin++) {
+        foreach ($reaches as $i => $reach) {
+            for ($bin = $this->bin($reach->from), $end = $this->bin($reach->to); $bin <= $end; $bin++) {
                 $this->bins[$bin][] = $i;
             }
         }

@@ -61,7 +61,7 @@ final readonly class Box2
         return max($this->x0 - $that->x1, $that->x0 - $this->x1, $this->y0 - $that->y1, $that->y0 - $this->y1);
     }
 
-    /** What lies in both; null where that is nothing. */
+    /** Gives the box that lies in both; null where there is none. */
     public function shared(self $that): ?self
     {
         [$x0, $y0, $x1, $y1] = [max($this->x0, $that->x0), max($this->y0, $that->y0), min($this->x1, $that->x1), min($this->y1, $that->y1)];

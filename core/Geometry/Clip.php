@@ -9,7 +9,7 @@ use Chartula\Core\Measure\Tolerance;
 /** Overlaps of flat shapes. */
 final readonly class Clip
 {
-    /** So far to the side of an edge it is asked what lies there: well within what tells two lines apart. */
+    /** What lies beside an edge is looked for so far to its side: well within what tells two lines apart. */
     private const ASIDE = Tolerance::EDGE / 4.0;
 
     /**
@@ -43,10 +43,10 @@ final readonly class Clip
     {
         $index = $region->index();
         $inside = [];
-        foreach (self::cut($a, $b, $region) as [$from, $to]) {
-            $middle = $a->plus($b->minus($a)->times(($from + $to) / 2.0));
+        foreach (self::cut($a, $b, $region) as $stretch) {
+            $middle = $a->plus($b->minus($a)->times($stretch->middle()));
             if ($index->contains($middle) || $index->nearest($middle, Tolerance::EDGE) <= Tolerance::EDGE) {
-                $inside[] = [$a->plus($b->minus($a)->times($from)), $a->plus($b->minus($a)->times($to))];
+                $inside[] = [$a->plus($b->minus($a)->times($stretch->from)), $a->plus($b->minus($a)->times($stretch->to))];
             }
         }
 
@@ -68,14 +68,14 @@ final readonly class Clip
             foreach ($points as $b) {
                 $along = $b->minus($a);
                 $length = $along->length();
-                foreach (self::cut($a, $b, $other) as [$from, $to]) {
-                    $middle = $a->plus($along->times(($from + $to) / 2.0));
+                foreach (self::cut($a, $b, $other) as $stretch) {
+                    $middle = $a->plus($along->times($stretch->middle()));
                     // Edges that nearly run along each other are told apart by what lies well beside both.
                     $isAlong = $index->nearest($middle, Tolerance::EDGE) <= Tolerance::EDGE;
                     $aside = $isAlong ? 2.0 * Tolerance::EDGE : self::ASIDE;
                     $left = new Vec2($middle->x - $along->y / $length * $aside, $middle->y + $along->x / $length * $aside);
                     if (($isFirst || ! $isAlong) && $index->contains($left)) {
-                        $sum += $a->plus($along->times($from))->cross($a->plus($along->times($to)));
+                        $sum += $a->plus($along->times($stretch->from))->cross($a->plus($along->times($stretch->to)));
                     }
                 }
                 $a = $b;
@@ -88,7 +88,7 @@ final readonly class Clip
     /**
      * A segment cut wherever the region's edges cross it or come alongside.
      *
-     * @return list<array{float, float}> stretches, each from and to a share of its length
+     * @return list<Interval> stretches, in shares of its length
      */
     private static function cut(Vec2 $a, Vec2 $b, Region $region): array
     {
@@ -125,7 +125,7 @@ final readonly class Clip
         $stretches = [];
         for ($i = 1, $n = count($cuts); $i < $n; $i++) {
             if ($least < $cuts[$i] - $cuts[$i - 1]) {
-                $stretches[] = [$cuts[$i - 1], $cuts[$i]];
+                $stretches[] = new Interval($cuts[$i - 1], $cuts[$i]);
             }
         }
 

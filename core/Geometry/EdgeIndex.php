@@ -23,7 +23,7 @@ final readonly class EdgeIndex
             $a = $ring->points[count($ring->points) - 1];
             foreach ($ring->points as $b) {
                 $edges[] = [$a->x, $a->y, $b->x, $b->y];
-                $reaches[] = [min($a->x, $b->x), max($a->x, $b->x)];
+                $reaches[] = Interval::between($a->x, $b->x);
                 $a = $b;
             }
         }

@@ -57,7 +57,7 @@ final readonly class Frame
         return new self($this->point($u, $v, $out), $this->x, $this->y);
     }
 
-    /** Turned about an axis in space, as a whole. */
+    /** Turns the frame about an axis in space. */
     public function turned(Vec3 $point, Vec3 $axis, float $radians): self
     {
         return new self(

@@ -36,7 +36,10 @@ final readonly class Homography
         ]);
     }
 
-    /** Between planes whose origins have moved: a place is first moved from the new one, and what comes of it to its new one. */
+    /**
+     * Gives the map between planes whose origins have moved: it moves a place from the new origin, maps it, and moves the result to its
+     * new origin.
+     */
     public function between(Vec2 $from, Vec2 $to): self
     {
         $rows = array_map(

@@ -70,7 +70,7 @@ final readonly class Hull
         return $chain;
     }
 
-    /** What it covers while it moves by $by. */
+    /** Gives all that the hull covers while it moves by $by. */
     public function swept(Vec2 $by): self
     {
         return self::around([...$this->points, ...array_map(static fn (Vec2 $p): Vec2 => $p->plus($by), $this->points)]);
@@ -113,7 +113,7 @@ final readonly class Hull
         return max($gap, min($this->cornersTo($that), $that->cornersTo($this)));
     }
 
-    /** From a place to the nearest of it; 0 inside. */
+    /** Gives the distance from a place to the hull; 0 inside. */
     public function distanceFrom(Vec2 $at): float
     {
         return max(0.0, $this->distanceTo(new self([$at])));

@@ -16,7 +16,7 @@ final readonly class Line
     ) {
     }
 
-    /** What of it lies in a box, or near it; null where nothing does. */
+    /** Gives the part of the line that lies in a box, or near it; null where none does. */
     public function within(Box2 $box): ?self
     {
         $d = $this->to->minus($this->from);

@@ -19,10 +19,10 @@ final readonly class OnePoint
 
     public const LEAST_SCALE = 0.8;
 
-    /** Off its axis an eye sees receding lines run askew; more than so much is noticed, as a building set askew is. */
+    /** An eye off the axis sees receding lines run askew; a person notices more than so many degrees. */
     private const ASKEW_DEG = 5.0;
 
-    /** So near to the eye nothing is drawn any more, as a share of its distance. */
+    /** Nothing is drawn nearer to the eye than this share of its distance. */
     private const NEAREST = 0.2;
 
     private function __construct(
@@ -50,7 +50,7 @@ final readonly class OnePoint
             : throw InvalidInput::at('apparent', 'perspective.no-deeper', ['apparent' => round($apparent, 2), 'depth' => round($depth, 2)]);
     }
 
-    /** The same in a unit so many times as large. */
+    /** Gives the same projection in a unit so many times as large. */
     public function over(float $unit): self
     {
         return new self(
@@ -62,25 +62,25 @@ final readonly class OnePoint
         );
     }
 
-    /** Of the eye before the front. */
+    /** The distance of the eye before the front. */
     public function distance(): float
     {
         return $this->front - $this->eye->y;
     }
 
-    /** How far behind the front all receding lines meet. */
+    /** The distance behind the front at which all receding lines meet. */
     public function vanishing(): float
     {
         return $this->depth * ($this->distance() + $this->apparent) / ($this->apparent - $this->depth);
     }
 
-    /** What a thing at an apparent depth is built at, as a share of its size at the front. */
+    /** The size at which something at an apparent depth is built, as a share of its size at the front. */
     public function scaleAt(float $apparent): float
     {
         return 1.0 / $this->weight($apparent);
     }
 
-    /** Where a thing at an apparent depth truly stands, behind the front. */
+    /** The true depth behind the front of something at an apparent depth. */
     public function trueDepth(float $apparent): float
     {
         return $this->vanishing() * (1.0 - $this->scaleAt($apparent));
@@ -97,7 +97,7 @@ final readonly class OnePoint
         return $this->scaleAtTrue($this->depth);
     }
 
-    /** Where a place comes to lie. */
+    /** Moves a place to where it comes to lie. */
     public function at(Vec3 $place): Vec3
     {
         $plan = $this->plan(new Vec2($place->x, $place->y));
@@ -149,19 +149,19 @@ final readonly class OnePoint
         ]);
     }
 
-    /** By how much a receding line rises to the back; it falls where it is above the axis. */
+    /** The rise of a receding line to the back; it falls where it is above the axis. */
     public function rise(float $z): float
     {
         return ($this->axis - $z) * (1.0 - $this->backScale());
     }
 
-    /** How deep it looks from another distance. */
+    /** The depth that it seems to have from another distance. */
     public function apparentFrom(float $distance): float
     {
         return ($distance + $this->depth) / $this->backScale() - $distance;
     }
 
-    /** So far off its axis the eye sees all that should run straight back run askew. */
+    /** The distance off the axis from which all that should run straight back seems to run askew. */
     public function askewFrom(): float
     {
         return ($this->distance() + $this->vanishing()) * tan(deg2rad(self::ASKEW_DEG));

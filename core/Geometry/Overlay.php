@@ -13,7 +13,7 @@ use Chartula\Core\Measure\Tolerance;
  */
 final class Overlay
 {
-    /** So far beside a line it is asked what lies there: well under what can be cut, well over what arithmetic errs by. */
+    /** What lies beside a line is looked for so far from it: well under what can be cut, well over what arithmetic errs by. */
     private const ASIDE = 0.00002;
 
     /** Shorter stretches than this bound nothing. */

@@ -171,7 +171,7 @@ final class PlanarFaces
         return $owner;
     }
 
-    /** Having come from $a to $b, the corner to go on to: the first one clockwise from where one came. */
+    /** Chooses the corner to go on to for who has come from $a to $b: the first one clockwise from where one came. */
     private function next(int $a, int $b): int
     {
         $back = $this->angle($b, $a);

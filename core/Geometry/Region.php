@@ -40,7 +40,7 @@ final class Region
         return $this->index()->contains($point);
     }
 
-    /** Its edges by where they stand, made when it is first asked for. */
+    /** Gives the region's edges by where they stand; the index is made when it is first asked for. */
     public function index(): EdgeIndex
     {
         return $this->index ??= new EdgeIndex($this->rings());

@@ -45,7 +45,7 @@ final readonly class Ring
         return count($this->points);
     }
 
-    /** Point $i, counted round and round. */
+    /** Gives point $i, counted round and round. */
     public function point(int $i): Vec2
     {
         if (isset($this->points[$i])) {
@@ -111,7 +111,7 @@ final readonly class Ring
         return new self(array_map(static fn (Vec2 $p): Vec2 => new Vec2($p->x + $dx, $p->y + $dy), $this->points));
     }
 
-    /** Mirrored left to right about x = $axis, and still counter-clockwise if it was. */
+    /** Mirrors the ring left to right about x = $axis; it stays counter-clockwise if it was. */
     public function mirrored(float $axis = 0.0): self
     {
         return new self(array_map(static fn (Vec2 $p): Vec2 => new Vec2(2.0 * $axis - $p->x, $p->y), array_reverse($this->points)));

@@ -53,7 +53,7 @@ final readonly class Vec3
         return $this->minus($that)->length();
     }
 
-    /** Turned about the line through $point along the unit vector $axis, counter-clockwise seen against it. */
+    /** Turns the point about the line through $point along the unit vector $axis, counter-clockwise seen against it. */
     public function turned(self $point, self $axis, float $radians): self
     {
         return $point->plus($this->minus($point)->turnedAbout($axis, $radians));

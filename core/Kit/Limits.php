@@ -13,7 +13,7 @@ use Chartula\Core\Problem\Problems;
 /** What one building may ask for, checked on what would be derived before it is made. docs/formats.md */
 final readonly class Limits
 {
-    /** More than any shelf of card: beyond it a description is a slip. */
+    /** No shelf of card holds so much: a description beyond it is a slip. */
     public const PARTS = 5_000;
 
     public const SHEETS = 500;

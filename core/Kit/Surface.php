@@ -142,7 +142,7 @@ final readonly class Surface
         return $hidden;
     }
 
-    /** Begun at the left end of the foot. */
+    /** Begins the ring at the left end of the foot. */
     private static function fromFoot(Patch $patch): Ring
     {
         $first = 0;

@@ -15,7 +15,7 @@ final readonly class Conversion
     /** Ratios that are much modelled in. */
     public const USUAL = [22.5, 43.5, 76.2, 87.1, 148.0, 160.0];
 
-    /** Shorter, in a unit that says neither, and it is more likely a size on the model. */
+    /** A length shorter than this, in a unit that says neither, is more likely a size on the model. */
     private const LIKELY_MODEL_MM = 500.0;
 
     private function __construct(

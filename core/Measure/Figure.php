@@ -51,7 +51,7 @@ final readonly class Figure
         return $this->then('−', $mm, $this->mm - $mm, $text);
     }
 
-    /** What it comes to, less or plus what it takes. */
+    /** Adds or takes away what brings the figure to another one, and says why. */
     public function to(float $mm, string $why): self
     {
         $off = $this->mm - $mm;

@@ -13,7 +13,7 @@ final readonly class ParsedLength
     ) {
     }
 
-    /** Millimetres of a world: what was written without one is of that. */
+    /** Gives millimetres of a world; a length that was written without one is of that. */
     public function in(World $native, Scale $scale): float
     {
         return match (true) {

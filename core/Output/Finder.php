@@ -22,7 +22,7 @@ final readonly class Finder
 
     private const LONGEST = 100;
 
-    /** What can be done by name: what it is called, other words for it, and what it is. */
+    /** Each thing that can be done by name: its key, what it is and does, and other words for it. */
     private const VERBS = [
         ['print', 'Print all sheets: the PDF at 1:1', 'pdf download'],
         ['print-stale', 'Print stale: just the pieces that have to be made again', 'reprint again'],

@@ -27,7 +27,7 @@ final readonly class Fingerprint
         ]);
     }
 
-    /** That of the part turned over left to right; equal to its own where it is its own mirror. */
+    /** Gives the fingerprint of the part turned over left to right; equal to its own where it is its own mirror. */
     public static function mirroredCut(Part $part): string
     {
         $axis = $part->width() / 2.0;

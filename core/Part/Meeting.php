@@ -43,7 +43,7 @@ final readonly class Meeting
         return min(array_map(static fn (Vec3 $p): float => -$plane->height($p), self::strip($part, $edge, 0)));
     }
 
-    /** Ends of two boards against each other. */
+    /** Gives how two boards meet end to end; null where they do not. */
     public static function onEnd(Part $part, int $edge, Part $mate, int $end): ?self
     {
         [$a, $b, $c] = self::strip($mate, $end, 0);

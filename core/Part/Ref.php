@@ -42,7 +42,7 @@ final readonly class Ref
         return new self($part, null, null, $hole, $copy);
     }
 
-    /** One side of a hole, whose ring runs clockwise. */
+    /** Refers to one side of a hole, whose ring runs clockwise. */
     public static function holeEdge(string $part, int $hole, int $edge): self
     {
         return new self($part, $edge, null, $hole, 0);

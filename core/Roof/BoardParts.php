@@ -31,7 +31,7 @@ final readonly class BoardParts
     /** A shorter board holds nothing. */
     private const SHORTEST_MM = 8.0;
 
-    /** So many thicknesses short of where lines meet, that boards from all sides have room. */
+    /** Boards stop so many thicknesses short of where lines meet, so that those from all sides have room. */
     private const SHORT_OF_MEETING = 1.5;
 
     private float $thickness;
@@ -80,7 +80,7 @@ final readonly class BoardParts
         return false;
     }
 
-    /** What a card on edge stands on. */
+    /** Gives the outline in plan of a card on edge. */
     private static function plan(Part $part): Ring
     {
         $frame = $part->placements[0];

@@ -35,7 +35,7 @@ final readonly class PanelShape
         return new self($form, $facet, $facet->patches[$piece]->mapped($facet->flat(...)), $thickness);
     }
 
-    /** Where its sides truly are at that height. */
+    /** Gives the outline that its sides truly have at that height. */
     public function at(float $height): ?Patch
     {
         return Offset::patch($this->flat, fn (string $label): float => $this->out($label, $height));

@@ -60,7 +60,7 @@ final class Panels
         }
     }
 
-    /** Slopes that narrow, beside a line in which they meet others, to less than square cuts take off both sides. */
+    /** Reports slopes that narrow, beside a line in which they meet others, to less than square cuts take off both sides. */
     public function collectFaults(Problems $problems): void
     {
         foreach ($this->panels as $panel) {
@@ -277,7 +277,10 @@ final class Panels
         ];
     }
 
-    /** Up the slope: the run and the overhang over the cosine of the pitch; a layer that lies higher reaches further at a ridge. */
+    /**
+     * Works out the length up the slope: the run and the overhang over the cosine of the pitch; a layer that lies higher reaches
+     * further at a ridge.
+     */
     private function slope(Facet $facet, float $above): Figure
     {
         $block = $this->form->blocks[$facet->block];

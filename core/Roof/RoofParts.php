@@ -69,7 +69,7 @@ final readonly class RoofParts
         );
     }
 
-    /** Ridges, hips, valleys and breaks, layer by layer, each with the strip that covers it. */
+    /** Joins ridges, hips, valleys and breaks, layer by layer, each with the strip that covers it. */
     private function lines(): PartSet
     {
         $set = new PartSet;

@@ -20,7 +20,7 @@ use Chartula\Core\Shell\Walls;
 /** Where slopes rest on walls, and walls stand on slopes and decks. */
 final readonly class Seats
 {
-    /** Square cuts take off so much of a slope's sharp end at most. */
+    /** A square cut takes off at most so much of a slope's sharp end. */
     private const CUT_SHORT_MM = 2.0;
 
     private function __construct(private Panels $panels)

@@ -27,7 +27,7 @@ use Chartula\Core\Part\Score;
 /** Folded strips over ridges, hips and breaks, where square edges leave a V; mitred where they meet. docs/formulas.md#ridge-strip */
 final class Strips
 {
-    /** What a strip lies on at least, each side. */
+    /** A strip lies on at least so much of each side. */
     private const LEAST_COVER_MM = 1.0;
 
     /** A shorter strip cannot be handled. */

@@ -25,7 +25,7 @@ use Chartula\Core\Stock\Layer;
 /** The room under a block's roof, in which its supports stand: between the walls, above the eaves. Model millimetres. */
 final readonly class UnderRoof
 {
-    /** Between a support and a wall, so that it drops in. */
+    /** The gap between a support and a wall, so that it drops in. */
     public const CLEARANCE_MM = 0.1;
 
     /** Supports stand so far apart for each millimetre of the carrier's thickness, and never nearer or further than this. */

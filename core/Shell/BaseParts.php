@@ -90,7 +90,7 @@ final readonly class BaseParts
         return $set;
     }
 
-    /** From the wall's outside to the floor's edge. */
+    /** The distance from the wall's outside to the floor's edge. */
     private function inset(WallSpan $span): float
     {
         return $span->form->isBuilt()

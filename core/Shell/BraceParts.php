@@ -31,10 +31,10 @@ final readonly class BraceParts
 
     private const SHORTEST_LEG_MM = 4.0;
 
-    /** Below the eaves, so that the roof has room. */
+    /** Braces stay so far below the eaves, so that the roof has room. */
     private const BELOW_EAVES_MM = 2.0;
 
-    /** Kept free round openings. */
+    /** Braces stay so far from openings. */
     private const CLEAR_MM = 0.5;
 
     /** Corners sharper or blunter than these, degrees, are held by other means. */
@@ -207,7 +207,7 @@ final readonly class BraceParts
         return min(self::LONGEST_LEG_MM, $least / 3.0);
     }
 
-    /** Where the brace of a corner has room, its inner corner in the frame's origin. */
+    /** Finds where the brace of a corner has room; its inner corner is the frame's origin. */
     private function place(int $vertex): ?Frame
     {
         $leg = $this->leg($vertex);
@@ -266,7 +266,7 @@ final readonly class BraceParts
         return true;
     }
 
-    /** No other block stands in its place. */
+    /** Says whether no other block stands in the brace's place. */
     private function isApart(Frame $frame, float $leg, float $angle): bool
     {
         foreach ($this->walls->form->solids as $solid) {

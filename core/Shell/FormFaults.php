@@ -45,7 +45,7 @@ final readonly class FormFaults
         }
     }
 
-    /** Bevels meet layer by layer. */
+    /** Reports walls that cannot be mitred because their layers differ: bevels meet layer by layer. */
     private static function checkMitre(Building $building, Walls $walls, WallSpan $span, Problems $problems): void
     {
         $other = $walls->span($span->form->block, $span->right->edge);
@@ -121,7 +121,7 @@ final readonly class FormFaults
         };
     }
 
-    /** Openings that another block covers, or that the wall is not there for. */
+    /** Finds openings that another block covers, or that the wall is not there for. */
     private static function checkHidden(WallSpan $span, OpeningForm $opening, Scale $scale, Problems $problems): void
     {
         $wall = $span->form;

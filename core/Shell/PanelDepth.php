@@ -22,7 +22,7 @@ final readonly class PanelDepth
         );
     }
 
-    /** Frame and glass, or leaf, on each other. */
+    /** The thickness of frame and glass, or of the leaf, on each other. */
     public static function thickness(Building $building, Opening $opening): float
     {
         return self::frameThickness($building) + ($opening->style->frame === null ? 0.0 : $building->methods->glazing->thickness_mm);

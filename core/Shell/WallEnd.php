@@ -58,25 +58,25 @@ final readonly class WallEnd
         };
     }
 
-    /** Of a card from depth $outer to $inner, cut square: nothing of it goes into the other wall. */
+    /** Gives how far a card from depth $outer to $inner, cut square, stops short: nothing of it goes into the other wall. */
     public function squareCut(float $outer, float $inner): float
     {
         return max($this->cut($outer), $this->cut($inner));
     }
 
-    /** From the corner to where the outside face of a card begins. */
+    /** The distance from the corner to where the outside face of a card begins. */
     public function outerCut(float $outer, float $inner): float
     {
         return $this->kind === self::MITRE ? $this->cut($outer) : $this->squareCut($outer, $inner);
     }
 
-    /** And to where its blank does, of which the rest is bevelled away. */
+    /** The distance from the corner to where the card's blank begins; the rest of it is bevelled away. */
     public function blankCut(float $outer, float $inner): float
     {
         return $this->kind === self::MITRE ? min($this->cut($outer), $this->cut($inner)) : $this->squareCut($outer, $inner);
     }
 
-    /** What a square cut leaves open between it and the other wall. */
+    /** The gap that a square cut leaves between the card and the other wall. */
     public function gap(float $outer, float $inner): float
     {
         return $this->kind === self::STOPPED ? abs($this->cut($outer) - $this->cut($inner)) : 0.0;

@@ -76,7 +76,10 @@ final class WallSpan
         return (($block->corners[$corner] ?? null)->method ?? $building->methods->corner) === 'mitre';
     }
 
-    /** As said for the corner; else the wall that faces front or back runs through (or the one that faces a side); of equals the first. */
+    /**
+     * Decides which wall runs through: as the corner says; else the wall that faces front or back (or the one that faces a side); of
+     * equals the first.
+     */
     private static function runsThrough(Building $building, Block $block, int $corner, int $edge, int $other): bool
     {
         $said = ($block->corners[$corner] ?? null)?->through;
@@ -122,7 +125,7 @@ final class WallSpan
         return $this->form->wall->name;
     }
 
-    /** Where the outside face of a layer begins. */
+    /** The place where the outside face of a layer begins. */
     public function start(int $layer): float
     {
         return $this->left->outerCut(...$this->depths($layer));

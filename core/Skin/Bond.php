@@ -44,7 +44,7 @@ final readonly class Bond
         };
     }
 
-    /** Unit $i from the quoin, in stretchers. */
+    /** Gives the length of unit $i from the quoin, in stretchers. */
     public function unit(int $i): float
     {
         $n = count($this->start);

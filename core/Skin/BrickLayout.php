@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Skin;
 
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\BrickArt;
 
@@ -39,7 +40,8 @@ final readonly class BrickLayout
         $low = $this->art->datum + $course * $this->art->course;
         $high = $low + $this->art->course - $this->art->joint;
         $bricks = [];
-        foreach ($this->runs($low, $high) as [$x0, $x1]) {
+        foreach ($this->runs($low, $high) as $run) {
+            [$x0, $x1] = [$run->from, $run->to];
             $x = $x0;
             foreach ($bond->fill(($x1 - $x0) / $this->art->brick) as $unit) {
                 $end = $x + $unit * $this->art->brick;
@@ -79,7 +81,7 @@ final readonly class BrickLayout
     /**
      * The course's runs between quoins and jambs, from left to right.
      *
-     * @return list<array{float, float}>
+     * @return list<Interval>
      */
     private function runs(float $low, float $high): array
     {
@@ -90,12 +92,12 @@ final readonly class BrickLayout
         $x = $this->art->quoins[0];
         foreach ($jambs as $jamb) {
             if ($jamb->x0 > $x) {
-                $runs[] = [$x, $jamb->x0];
+                $runs[] = new Interval($x, $jamb->x0);
             }
             $x = max($x, $jamb->x1);
         }
         if ($this->art->quoins[1] > $x) {
-            $runs[] = [$x, $this->art->quoins[1]];
+            $runs[] = new Interval($x, $this->art->quoins[1]);
         }
 
         return $runs;

@@ -19,7 +19,7 @@ final readonly class PaperOpening
     /** How far a straight tab may leave its arc. */
     private const TAB_SAG_MM = 0.1;
 
-    /** What is left between two flaps that meet, so that there is something to cut. */
+    /** Two flaps that meet leave so much between them, so that there is something to cut. */
     private const LEAST_GAP_MM = 0.2;
 
     public float $flap;
@@ -34,7 +34,7 @@ final readonly class PaperOpening
         $this->flap = $folded ? max(0.0, min($wanted, ($shape->width - self::LEAST_GAP_MM) / 2.0, $up)) : 0.0;
     }
 
-    /** What is cut right out: the opening less its flaps. */
+    /** Gives what is cut right out: the opening less its flaps. */
     public function cutOut(): Ring
     {
         return $this->opening->ring(-$this->flap);

@@ -15,7 +15,7 @@ final readonly class Layer
     ) {
     }
 
-    /** Who is who in a sum of thicknesses: “face 0.62”. */
+    /** Names the layer in a sum of thicknesses: “face 0.62”. */
     public function words(): string
     {
         return $this->id.' '.rtrim(rtrim(number_format($this->thickness_mm, 3, '.', ''), '0'), '.');

@@ -24,7 +24,7 @@ final readonly class Sizes
     /** Sawn timber is sold by its nominal size; planed it measures less, inches. */
     private const PLANED_IN = [1 => 0.75, 2 => 1.5, 3 => 2.5, 4 => 3.5, 6 => 5.5, 8 => 7.25, 10 => 9.25, 12 => 11.25];
 
-    /** More than this and it shows. */
+    /** An error of more than this shows. */
     private const FAR = 0.2;
 
     /** Two sizes this alike in error are a tie: both are offered. */

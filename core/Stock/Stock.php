@@ -51,7 +51,7 @@ final readonly class Stock
         return (int) ceil(5.0 * $this->thickness_mm);
     }
 
-    /** Words for the sheet and the lists: “greyboard 1 mm”. */
+    /** Gives the words for the sheet and the lists: “greyboard 1 mm”. */
     public function words(): string
     {
         [$name] = explode('-', $this->id.'-');

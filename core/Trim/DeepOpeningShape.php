@@ -18,13 +18,13 @@ use Chartula\Core\Geometry\Vec3;
  */
 final readonly class DeepOpeningShape
 {
-    /** It is so much larger than the opening on each side, so that its edges hide behind the wall. */
+    /** The inside is so much larger than the opening on each side, so that its edges hide behind the wall. */
     private const LIP_MM = 0.5;
 
     /** The end reaches so far past what stands before it. */
     private const MARGIN_MM = 0.5;
 
-    /** So many units of apparent depth are drawn on it. */
+    /** Its surfaces show so many units of apparent depth. */
     private const UNITS = 6;
 
     private float $t;
@@ -71,13 +71,13 @@ final readonly class DeepOpeningShape
         $this->fall = $lean($this->head - $view->axis);
     }
 
-    /** Where its floor begins: behind the sill, or on top of the building's own. */
+    /** Gives the height where its floor begins: behind the sill, or on top of the building's own. */
     public static function footOf(OpeningForm $opening, float $floor, float $thickness): float
     {
         return max($opening->sill - self::LIP_MM, $floor + $thickness);
     }
 
-    /** What its end comes to stand against is still inside its block. */
+    /** Says whether its end still stands inside its block. */
     public function isWithin(Solid $block): bool
     {
         foreach ([$this->left, $this->right] as $x) {
@@ -155,7 +155,7 @@ final readonly class DeepOpeningShape
         return [$origin, $way->times(1.0 / $way->length()), $this->view->ofWall($corner, $along, 0.0), $deep];
     }
 
-    /** Where a line along x at a height comes to lie at a true depth, moved aside by so much. */
+    /** Gives where a place at a height comes to lie at a true depth, moved aside by so much. */
     private function at(float $x, float $z, float $y, float $aside = 0.0): Vec3
     {
         return $this->place($this->across($x, $y) + $aside, $y, $this->up($z, $y));
@@ -182,7 +182,7 @@ final readonly class DeepOpeningShape
         ];
     }
 
-    /** Where a line along x comes to lie at a true depth. */
+    /** Moves a line along x to where it comes to lie at a true depth. */
     private function across(float $x, float $y): float
     {
         return $this->view->eye->x + ($x - $this->view->eye->x) * $this->view->scaleAtTrue($y - $this->start);

@@ -37,7 +37,7 @@ use Chartula\Core\Part\Ref;
  */
 final readonly class GroundParts
 {
-    /** Free beside walls and their papers, model mm. */
+    /** The ground stays so far from walls and their papers, model mm. */
     private const CLEARANCE_MM = 0.4;
 
     /** A piece smaller than this, mm², is filled with paint. */
@@ -45,7 +45,7 @@ final readonly class GroundParts
 
     private const UNITS = 6;
 
-    /** Lines that run back are drawn so far apart, real mm: 5 ft. */
+    /** Lines that run back stand so far apart, real mm: 5 ft. */
     private const APART_MM = 1524.0;
 
     public static function make(Building $building): PartSet

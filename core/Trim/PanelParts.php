@@ -35,7 +35,7 @@ use LogicException;
 /** Frames, glazing and door leaves, one part for each row of equal openings. docs/formulas.md#frame */
 final readonly class PanelParts
 {
-    /** Between the finished opening and what stands in it, each side. */
+    /** The gap between the finished opening and what stands in it, each side. */
     public const CLEARANCE_MM = 0.1;
 
     /** Glass is smaller than its frame by this on each side, so that glue can creep. */

@@ -73,7 +73,7 @@ final class FilesAndLengthsTest extends ApiTestCase
             ->assertJsonPath('results.0.copy', '30.00 mm');
         self::assertMatches('api.schema.json#/$defs/found', self::decoded($found));
         $this->getJson("/api/buildings/$building->id/find?text=W2")
-            ->assertJsonPath('results.0.to', ['what' => 'part', 'id' => 'main.front.core']);
+            ->assertJsonPath('results.0.to', ['what' => 'part', 'id' => 'main.front.core', 'wall' => 'main.front']);
         $this->getJson('/api/find?scale=1:87.1&text=6ft')->assertJsonPath('results.0.text', '6ft of the real thing is 21.00 mm at 1:87.1');
         $help = $this->getJson('/api/find?text=nonsense')->assertJsonPath('results', []);
         self::assertMatches('api.schema.json#/$defs/found', self::decoded($help));

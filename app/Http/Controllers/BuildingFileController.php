@@ -85,7 +85,7 @@ final readonly class BuildingFileController
             : self::picture($svg);
     }
 
-    /** The same for other programs: a drawing, a cut list, a model. */
+    /** Sends the kit for other programs: as a drawing, a cut list or a model. */
     public function other(Building $building, string $file): Response
     {
         [$format, $type] = self::OTHER[$file];

@@ -13,7 +13,7 @@ final readonly class Step
 
     public const SHORTEN = 'shorten';
 
-    /** Longer: what is over after bays have gone. */
+    /** Makes a wall longer by what is over after bays have gone. */
     public const SPREAD = 'spread';
 
     public const BAYS = 'bays';

@@ -27,7 +27,7 @@ final class DocumentDifference
     public static function of(stdClass $before, stdClass $after): array
     {
         $self = new self($after->styles ?? null);
-        $self->objects($before, $after, [], new Thing('', []));
+        $self->objects($before, $after, [], new Subject('', []));
 
         return $self->changes;
     }
@@ -50,19 +50,19 @@ final class DocumentDifference
     }
 
     /** @param  list<string>  $keys */
-    private function values(mixed $before, mixed $after, array $keys, Thing $thing): void
+    private function values(mixed $before, mixed $after, array $keys, Subject $subject): void
     {
         if ($before instanceof stdClass && $after instanceof stdClass) {
-            $this->objects($before, $after, $keys, $thing);
+            $this->objects($before, $after, $keys, $subject);
         } elseif (self::isList($before, $after) && self::isList($after, $before)) {
-            $this->lists($before ?? [], $after ?? [], $keys, $thing);
+            $this->lists($before ?? [], $after ?? [], $keys, $subject);
         } elseif (! self::same($before, $after)) {
-            $this->add($keys, $thing->words, Words::change($thing->field($keys), $before, $after), $before, $after);
+            $this->add($keys, $subject->words, Words::change($subject->field($keys), $before, $after), $before, $after);
         }
     }
 
     /** @param  list<string>  $keys */
-    private function objects(stdClass $before, stdClass $after, array $keys, Thing $thing): void
+    private function objects(stdClass $before, stdClass $after, array $keys, Subject $subject): void
     {
         foreach (array_keys(get_object_vars($before) + get_object_vars($after)) as $key) {
             $path = [...$keys, (string) $key];
@@ -70,7 +70,7 @@ final class DocumentDifference
                 $before->{$key} ?? null,
                 $after->{$key} ?? null,
                 $path,
-                $keys === ['styles'] || $keys === ['stock'] ? new Thing((string) $key, $path) : $thing,
+                $keys === ['styles'] || $keys === ['stock'] ? new Subject((string) $key, $path) : $subject,
             );
         }
     }
@@ -80,22 +80,22 @@ final class DocumentDifference
      * @param  array<array-key, mixed>  $after
      * @param  list<string>  $keys
      */
-    private function lists(array $before, array $after, array $keys, Thing $thing): void
+    private function lists(array $before, array $after, array $keys, Subject $subject): void
     {
         [$old, $new] = [Identity::keyed($before), Identity::keyed($after)];
         if ($old === null || $new === null) {
-            $this->unnamed($before, $after, $keys, $thing);
+            $this->unnamed($before, $after, $keys, $subject);
 
             return;
         }
         foreach (array_keys($old + $new) as $name) {
             $path = [...$keys, Identity::MARK.$name];
             [$was, $is] = [$old[$name] ?? null, $new[$name] ?? null];
-            $entry = $this->entry($is ?? $was, (string) $name, $path, $thing);
+            $entry = $this->entry($is ?? $was, (string) $name, $path, $subject);
             if ($was === null || $is === null) {
                 $this->add(
                     $path,
-                    $thing->words,
+                    $subject->words,
                     $this->called($is ?? $was, (string) $name).($was === null ? ' added' : ' removed'),
                     $was,
                     $is,
@@ -106,7 +106,7 @@ final class DocumentDifference
         }
         // What is new comes to stand at the end.
         if ([...array_keys(array_intersect_key($old, $new)), ...array_keys(array_diff_key($new, $old))] !== array_keys($new)) {
-            $this->add($keys, $thing->words, Words::field($thing->field($keys)).' in another order', $before, $after);
+            $this->add($keys, $subject->words, Words::field($subject->field($keys)).' in another order', $before, $after);
         }
     }
 
@@ -115,26 +115,26 @@ final class DocumentDifference
      * @param  array<array-key, mixed>  $after
      * @param  list<string>  $keys
      */
-    private function unnamed(array $before, array $after, array $keys, Thing $thing): void
+    private function unnamed(array $before, array $after, array $keys, Subject $subject): void
     {
         if (count($before) !== count($after)) {
-            $this->add($keys, $thing->words, Words::change($thing->field($keys), $before, $after), $before, $after);
+            $this->add($keys, $subject->words, Words::change($subject->field($keys), $before, $after), $before, $after);
 
             return;
         }
         foreach (array_values($before) as $i => $value) {
-            $this->values($value, array_values($after)[$i], [...$keys, (string) $i], $thing);
+            $this->values($value, array_values($after)[$i], [...$keys, (string) $i], $subject);
         }
     }
 
     /** @param  list<string>  $path */
-    private function entry(mixed $entry, string $name, array $path, Thing $thing): Thing
+    private function entry(mixed $entry, string $name, array $path, Subject $subject): Subject
     {
         return match ($path[count($path) - 2]) {
             // One block is the building; its name would stand before everything.
-            'blocks' => new Thing('', $path),
-            'walls' => new Thing($name, $path),
-            default => new Thing(($thing->words === '' ? '' : "$thing->words, ").$this->called($entry, $name), $path),
+            'blocks' => new Subject('', $path),
+            'walls' => new Subject($name, $path),
+            default => new Subject(($subject->words === '' ? '' : "$subject->words, ").$this->called($entry, $name), $path),
         };
     }
 

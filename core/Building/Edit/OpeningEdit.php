@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Node;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
@@ -252,8 +253,8 @@ final readonly class OpeningEdit
             array_push($taken, ...$this->ruler->extentsOf($opening, $this->document->styles ?? null));
         }
         for ($at = 2.0 * $brick; $at + $width + 2.0 * $brick <= $length; $at += $brick) {
-            $clash = array_filter($taken, static fn (array $t): bool => $at < $t[1] + $brick && $at + $width > $t[0] - $brick);
-            if ($clash === []) {
+            $place = Interval::of($at, $width);
+            if (array_filter($taken, static fn (Interval $other): bool => $place->overlaps($other, -$brick)) === []) {
                 return $at;
             }
         }

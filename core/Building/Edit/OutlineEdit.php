@@ -65,7 +65,7 @@ final readonly class OutlineEdit
         }
     }
 
-    /** Corners that run clockwise, turned round, each edge keeping its name. */
+    /** Turns round corners that run clockwise; each edge keeps its name. */
     private function turnOutline(stdClass $block): void
     {
         $this->edit->isObject(['op', 'block']);

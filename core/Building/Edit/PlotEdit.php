@@ -18,7 +18,7 @@ final readonly class PlotEdit
 {
     public const OPS = ['add-plot', 'move-on-plot'];
 
-    /** Round the footprints at first: room for roofs, and for a finger. */
+    /** A new plot leaves so much round the footprints: room for roofs, and for a finger. */
     private const ROUND_MM = 20.0;
 
     private const FARTHEST_MM = 5000.0;

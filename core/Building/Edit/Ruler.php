@@ -6,6 +6,7 @@ namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Footprint;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\LengthText;
 use Chartula\Core\Measure\Scale;
@@ -77,7 +78,7 @@ final readonly class Ruler
         );
     }
 
-    /** What its walls are faced with: the first that says. */
+    /** Gives what the block's walls are faced with: the first wall that says so decides. */
     public static function finishOf(stdClass $block): string
     {
         foreach (is_array($block->walls ?? null) ? $block->walls : [] as $wall) {
@@ -106,7 +107,7 @@ final readonly class Ruler
     /**
      * Where an opening, and its repeats, stand along the wall.
      *
-     * @return list<array{float, float}>
+     * @return list<Interval>
      */
     public function extentsOf(stdClass $opening, mixed $styles): array
     {
@@ -117,6 +118,6 @@ final readonly class Ruler
         $count = is_int($repeat->count ?? null) ? max(1, min(200, $repeat->count)) : 1;
         $pitch = $this->read($repeat->pitch ?? null);
 
-        return array_map(static fn (int $i): array => [$from + $i * $pitch, $from + $i * $pitch + $width], range(0, $count - 1));
+        return array_map(static fn (int $i): Interval => Interval::of($from + $i * $pitch, $width), range(0, $count - 1));
     }
 }

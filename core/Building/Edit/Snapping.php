@@ -11,7 +11,7 @@ use stdClass;
 /** A block put down nearly against, flush with or centred on another is taken to be meant so. Real millimetres. */
 final readonly class Snapping
 {
-    /** So near, 6 in, that a hand that pulls it means it. */
+    /** A hand that pulls a block so near, 6 in, means it. */
     private const NEAR_MM = 152.4;
 
     private const PARALLEL = 0.001;

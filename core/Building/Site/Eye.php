@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Site;
 
-/** From where the layout is looked at: to the plot's front, above the baseboard, and so far to each side. Model millimetres. */
+/**
+ * The place from which a person looks at the layout: its distance from the plot's front, its height above the baseboard, and how far it
+ * moves to each side. Model millimetres.
+ */
 final readonly class Eye
 {
     public function __construct(

@@ -70,7 +70,7 @@ final readonly class Plot
         );
     }
 
-    /** What has to stay free along an edge. */
+    /** Gives the room that has to stay free along an edge. */
     public function wanted(int $edge): float
     {
         return in_array($edge, $this->backscene, true) ? max($this->gap, $this->clear[$edge] ?? 0.0) : ($this->clear[$edge] ?? 0.0);

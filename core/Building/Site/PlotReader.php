@@ -18,7 +18,7 @@ final readonly class PlotReader
 
     private const MOST_CORNERS = 50;
 
-    /** Clears glue and warp, lets the model be lifted, and throws a thin shadow. */
+    /** The usual gap clears glue and warp, lets the model be lifted, and throws a thin shadow. */
     private const GAP_MM = 3.0;
 
     private const LIFT_PLAY_MM = 0.5;
@@ -37,7 +37,7 @@ final readonly class PlotReader
         [$outline, $edges] = self::outline($plot, $shape, $values);
         $runs = new RailReader($values, $scale);
         $vehicles = $runs->vehicles($plot->get('vehicles'));
-        $things = new SurroundingsReader($values, $shape, $scale);
+        $surroundings = new SurroundingsReader($values, $shape, $scale);
         $clear = [];
         foreach ($plot->get('clear')?->entries(self::MOST_CORNERS) ?? [] as $name => $node) {
             $edge = self::edge($name, $node, $edges);
@@ -52,9 +52,9 @@ final readonly class PlotReader
             $values->model($plot->get('gap'), Sign::ZeroOrMore)->mm ?? self::GAP_MM,
             self::backscene($plot->get('backscene'), $edges), $clear,
             self::allowance($plot->get('allow'), $values), self::eye($plot->get('eye'), $values),
-            $vehicles, $things->neighbours($plot->get('neighbours')), $things->roads($plot->get('roads')),
+            $vehicles, $surroundings->neighbours($plot->get('neighbours')), $surroundings->roads($plot->get('roads')),
             $runs->tracks($plot->get('tracks'), $vehicles, $shape),
-            $things->obstacles($plot->get('obstacles')), self::lift($plot->get('lift'), $values),
+            $surroundings->obstacles($plot->get('obstacles')), self::lift($plot->get('lift'), $values),
             $runs->runs($plot->get('runs'), $vehicles),
         ];
 

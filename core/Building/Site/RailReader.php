@@ -17,7 +17,7 @@ final readonly class RailReader
 
     private const ABOVE_MM = 3.0;
 
-    /** From one vehicle to the next, couplings neither pressed nor pulled. */
+    /** The usual distance from one vehicle to the next, couplings neither pressed nor pulled. */
     private const GAP_MM = 4.0;
 
     private const MARGIN_MM = 20.0;

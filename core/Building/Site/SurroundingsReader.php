@@ -14,7 +14,7 @@ use Chartula\Core\Measure\Scale;
 /** Reads what stands, lies or moves on the plot: neighbours, roads, obstacles. */
 final readonly class SurroundingsReader
 {
-    /** What ordinary road vehicles pass under, 15 ft, real millimetres. */
+    /** Ordinary road vehicles pass under this height, 15 ft, real millimetres. */
     private const ROAD_MM = 4572.0;
 
     private const CLEAR_MM = 1.0;

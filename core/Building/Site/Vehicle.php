@@ -27,7 +27,7 @@ final readonly class Vehicle
     ) {
     }
 
-    /** What is reckoned with where no vehicle is described. */
+    /** A document that describes no vehicle is reckoned with these. */
     public static function typical(Scale $scale): self
     {
         [$length, $width, $height, $centres, $bogie] = array_map(static fn (float $mm): float => $mm / $scale->ratio, self::TYPICAL);
@@ -35,19 +35,19 @@ final readonly class Vehicle
         return new self('usual', 'a usual long coach', $length, $width, $height, $centres, $bogie);
     }
 
-    /** How far its middle stands in towards the centre of a curve, exactly. */
+    /** The exact distance by which the vehicle's middle stands in towards the centre of a curve. */
     public function centreThrow(float $radius): float
     {
         return $radius - $this->middle($radius);
     }
 
-    /** How far its corners stand out, exactly. */
+    /** The exact distance by which the vehicle's corners stand out. */
     public function endThrow(float $radius): float
     {
         return hypot($this->middle($radius) + $this->width / 2.0, $this->length / 2.0) - $radius - $this->width / 2.0;
     }
 
-    /** The same by the short formula. */
+    /** The throw-over by the short formula. */
     public function shortCentreThrow(float $radius): float
     {
         return ($this->centres ** 2 + $this->bogie ** 2) / (8.0 * $radius);
@@ -58,7 +58,7 @@ final readonly class Vehicle
         return ($this->length ** 2 - $this->centres ** 2 - $this->bogie ** 2) / (8.0 * $radius);
     }
 
-    /** From the centre of the curve to the middle of the vehicle's axis. */
+    /** The distance from the centre of the curve to the middle of the vehicle's axis. */
     private function middle(float $radius): float
     {
         return sqrt($radius ** 2 - $this->bogie ** 2 / 4.0 - $this->centres ** 2 / 4.0);

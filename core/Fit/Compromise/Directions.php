@@ -19,10 +19,10 @@ use Chartula\Core\Measure\Tolerance;
  */
 final readonly class Directions
 {
-    /** Of the height of a block's walls. */
+    /** Courses taken from a block's walls are weighed by this against lengths. */
     private const COURSES = 2.0;
 
-    /** Of the building's area in plan: a wing left out is missed more than anything shortened. */
+    /** A block left out is weighed by this and its share of the building's area: a wing is missed more than anything shortened. */
     private const OMIT = 6.0;
 
     public function __construct(private Building $building)

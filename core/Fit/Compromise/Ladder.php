@@ -24,7 +24,7 @@ final readonly class Ladder
 
     private const FACTOR = 4.0;
 
-    /** Smaller than this everything is not called the same building any more. */
+    /** A building smaller than this share of itself is not called the same any more. */
     private const LEAST_FACTOR = 0.9;
 
     private const LEAST_BAYS = 3;
@@ -72,7 +72,7 @@ final readonly class Ladder
             ?? null;
     }
 
-    /** Everything smaller by a factor, all three directions; null where that would be another building. */
+    /** Makes everything smaller by a factor in all three directions; null where that would be another building. */
     public static function factor(float $factor): ?Proposal
     {
         return $factor < self::LEAST_FACTOR || $factor >= 1.0 ? null
@@ -167,7 +167,7 @@ final readonly class Ladder
         return new Proposal('bays', 'Fewer bays', $steps, $costs, $harm);
     }
 
-    /** Of a class of lengths that goes from one size to another. */
+    /** Weighs the harm to a class of lengths that goes from one size to another. */
     public static function harm(float $weight, float $was, float $is): float
     {
         return $was <= 0.0 || $is <= 0.0 ? 0.0 : 100.0 * $weight * abs(log($is / $was));

@@ -24,7 +24,7 @@ final readonly class Proposal
     ) {
     }
 
-    /** Said of one wall or block of several. */
+    /** Gives the proposal with the wall or block it is made for in its title. */
     public function at(string $where): self
     {
         return new self(
@@ -49,7 +49,7 @@ final readonly class Proposal
         );
     }
 
-    /** Least harmful first, what touches anything protected last. */
+    /** Orders proposals with the least harmful first and what touches anything protected last. */
     public static function compare(self $a, self $b): int
     {
         return [$a->isProtected, $a->harm] <=> [$b->isProtected, $b->harm];

@@ -17,7 +17,7 @@ use Chartula\Core\Recall\Recall;
 /** A piece of the finished building as it stands on the plot. */
 final class FinishedPiece
 {
-    /** Well more than a box of card needs to be found in its own. */
+    /** A piece is looked for in a box larger by this than its own. */
     private const ROUND_MM = 1.0;
 
     public readonly Box2 $box;

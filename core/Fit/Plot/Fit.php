@@ -15,7 +15,7 @@ use Chartula\Core\Recall\Recall;
 /** Whether the finished building has room where it is to stand. docs/formulas.md#plot */
 final readonly class Fit
 {
-    /** With less than this left it will not go in without a fight. */
+    /** A building with less than this left does not go in without a fight. */
     public const TIGHT_MM = 0.5;
 
     /** A gap before the backscene wider than this shows, and throws a shadow that shows. */
@@ -181,7 +181,7 @@ final readonly class Fit
         return $checks;
     }
 
-    /** Anywhere on its way to and fro. */
+    /** Says whether the eye is inside the building anywhere on its way to and fro. */
     private function eyeIsInside(): bool
     {
         $eye = $this->plot->eye;

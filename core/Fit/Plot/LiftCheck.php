@@ -22,23 +22,23 @@ final readonly class LiftCheck
     {
         $clearances = [];
         foreach ($this->plot->neighbours as $n) {
-            $clearances[] = $this->past($n->name, Things::neighbour($n), $n->path);
+            $clearances[] = $this->past($n->name, Bodies::neighbour($n), $n->path);
         }
         foreach ($this->plot->obstacles as $o) {
-            $clearances[] = $this->past($o->name, Things::obstacle($o), $o->path);
+            $clearances[] = $this->past($o->name, Bodies::obstacle($o), $o->path);
         }
 
         return array_values(array_filter($clearances));
     }
 
-    /** @param  list<Body>  $things */
-    private function past(string $name, array $things, string $path): ?Clearance
+    /** @param  list<Body>  $bodies */
+    private function past(string $name, array $bodies, string $path): ?Clearance
     {
         $way = $this->plot->lift->way;
         $nearest = null;
         foreach ($this->finished->pieces as $piece) {
-            foreach ($things as $thing) {
-                $distance = $way === 'up' ? $this->upwards($piece, $thing) : $this->sideways($piece, $thing, $way);
+            foreach ($bodies as $body) {
+                $distance = $way === 'up' ? $this->upwards($piece, $body) : $this->sideways($piece, $body, $way);
                 if ($distance !== null && ($nearest === null || $distance < $nearest[1])) {
                     $nearest = [$piece, $distance];
                 }
@@ -78,15 +78,15 @@ final readonly class LiftCheck
             );
     }
 
-    /** Only what is above a piece is in its way. */
-    private function upwards(FinishedPiece $piece, Body $thing): ?float
+    /** Gives the distance at which a body passes a piece that is lifted; null where it is not above and so not in the way. */
+    private function upwards(FinishedPiece $piece, Body $body): ?float
     {
-        return $thing->low < $piece->whole->high ? null : $piece->whole->shadow->distanceTo($thing->shadow);
+        return $body->low < $piece->whole->high ? null : $piece->whole->shadow->distanceTo($body->shadow);
     }
 
-    private function sideways(FinishedPiece $piece, Body $thing, string $way): ?float
+    private function sideways(FinishedPiece $piece, Body $body, string $way): ?float
     {
-        if (! $piece->whole->isLevelWith($thing->low, $thing->high)) {
+        if (! $piece->whole->isLevelWith($body->low, $body->high)) {
             return null;
         }
         $place = $this->plot->outline->bounds();
@@ -98,10 +98,10 @@ final readonly class LiftCheck
             ?? new Vec2(0.0, 0.0);
         $where = $piece->whole->shadow;
         // What is beside it already is looked at apart.
-        if ($where->distanceTo($thing->shadow) <= 0.0) {
+        if ($where->distanceTo($body->shadow) <= 0.0) {
             return null;
         }
 
-        return $where->swept($by)->distanceTo($thing->shadow);
+        return $where->swept($by)->distanceTo($body->shadow);
     }
 }

@@ -16,29 +16,29 @@ final readonly class Nearest
     }
 
     /**
-     * @param  list<Body>  $things
+     * @param  list<Body>  $bodies
      * @param  float  $within  where it may be nearer than this, openings are looked into
      * @return ?self null where nothing stands at its height
      */
-    public static function to(Finished $finished, array $things, float $within): ?self
+    public static function to(Finished $finished, array $bodies, float $within): ?self
     {
         $nearest = null;
-        $boxes = array_map(static fn (Body $b): Box2 => $b->shadow->bounds(), $things);
+        $boxes = array_map(static fn (Body $b): Box2 => $b->shadow->bounds(), $bodies);
         foreach ($finished->pieces as $piece) {
-            foreach ($things as $i => $thing) {
+            foreach ($bodies as $i => $body) {
                 if (
-                    ! $piece->whole->isLevelWith($thing->low, $thing->high)
+                    ! $piece->whole->isLevelWith($body->low, $body->high)
                     || ($nearest !== null && $piece->box->gapTo($boxes[$i]) >= $nearest->distance)
                 ) {
                     continue;
                 }
                 // The whole of it is no farther than any piece of it.
-                $distance = $piece->whole->shadow->distanceTo($thing->shadow);
+                $distance = $piece->whole->shadow->distanceTo($body->shadow);
                 if ($nearest !== null && $distance >= $nearest->distance) {
                     continue;
                 }
                 if ($distance < $within) {
-                    $distance = self::exactly($piece, $thing);
+                    $distance = self::exactly($piece, $body);
                 }
                 if ($distance !== null && ($nearest === null || $distance < $nearest->distance)) {
                     $nearest = new self($piece, $distance);
@@ -49,12 +49,12 @@ final readonly class Nearest
         return $nearest;
     }
 
-    private static function exactly(FinishedPiece $piece, Body $thing): ?float
+    private static function exactly(FinishedPiece $piece, Body $body): ?float
     {
         $least = null;
         foreach ($piece->bodies() as $body) {
-            if ($body->isLevelWith($thing->low, $thing->high)) {
-                $distance = $body->shadow->distanceTo($thing->shadow);
+            if ($body->isLevelWith($body->low, $body->high)) {
+                $distance = $body->shadow->distanceTo($body->shadow);
                 $least = $least === null ? $distance : min($least, $distance);
             }
         }

@@ -32,7 +32,7 @@ final readonly class ObstacleCheck
     {
         $clearances = [];
         foreach ($this->plot->neighbours as $n) {
-            $near = Nearest::to($this->finished, Things::neighbour($n), $n->clear);
+            $near = Nearest::to($this->finished, Bodies::neighbour($n), $n->clear);
             if ($near !== null) {
                 $left = $near->distance - $n->clear;
                 $meets = $near->distance < 0.0
@@ -91,7 +91,7 @@ final readonly class ObstacleCheck
     private function obstacle(Obstacle $o): ?Clearance
     {
         $name = trim(self::KINDS[$o->kind].' '.$o->name);
-        $near = Nearest::to($this->finished, Things::obstacle($o), $o->play);
+        $near = Nearest::to($this->finished, Bodies::obstacle($o), $o->play);
         if ($near === null) {
             return null;
         }

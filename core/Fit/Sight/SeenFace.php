@@ -7,7 +7,7 @@ namespace Chartula\Core\Fit\Sight;
 /** How much of one face of the building shows, from the best place of the eye. */
 final readonly class SeenFace
 {
-    /** Shows less than this, or more nearly edge-on than that, and it needs no detail. */
+    /** A face of which less than this share shows, or which is seen more nearly edge-on than that, needs no detail. */
     private const LITTLE = 0.05;
 
     private const GRAZING_DEG = 8.0;

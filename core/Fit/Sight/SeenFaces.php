@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Sight;
 
 use Chartula\Core\Building\Site\Plot;
+use Chartula\Core\Fit\Plot\Bodies;
 use Chartula\Core\Fit\Plot\Body;
-use Chartula\Core\Fit\Plot\Things;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Assembly;
@@ -54,7 +54,7 @@ final readonly class SeenFaces
             array_values(
                 array_filter($assembly->pieces, static fn (Piece $p): bool => ! $p->part->isPaper() && $p->part->group !== 'trim'),
             ),
-            array_merge(...array_map(Things::neighbour(...), $plot->neighbours)),
+            array_merge(...array_map(Bodies::neighbour(...), $plot->neighbours)),
             $plot,
         );
         $faces = [];
@@ -112,7 +112,7 @@ final readonly class SeenFaces
         return $plot->eye->travel > 0.0 ? $eyes : [$eyes[0]];
     }
 
-    /** So far to the right of the middle of its travel, in the building's axes. */
+    /** Gives the eye's place so far to the right of the middle of its travel, in the building's axes. */
     public static function eye(Plot $plot, float $aside): Vec3
     {
         $at = $plot->eyeAt($aside);

@@ -59,13 +59,13 @@ final readonly class SightLines
         return $this->top;
     }
 
-    /** The same where it is cut square to the panel; cut upright it never shows. */
+    /** The height from which the top edge shows where it is cut square to its panel; cut upright it never shows. */
     public function squareCutFrom(): float
     {
         return $this->top + ($this->distance + $this->depth) / $this->pitch->tan();
     }
 
-    /** Down to what height the backscene shows behind the top: it is painted at least so far. */
+    /** The height down to which the backscene shows behind the top: it is painted at least so far. */
     public function backsceneDownTo(): float
     {
         return $this->top - ($this->height - $this->top) * $this->gap / ($this->distance + $this->depth);

@@ -21,7 +21,7 @@ use Chartula\Core\Kit\Kit;
  */
 final readonly class SightReport
 {
-    /** Light from the other side, off the normal of the backscene: what a window or a lamp beside the layout throws. */
+    /** Light from a window or a lamp beside the layout falls at this angle off the normal of the backscene. */
     private const LIGHT_DEG = 30.0;
 
     /**

@@ -17,7 +17,7 @@ use Chartula\Core\Measure\Tolerance;
 /** A roof that recedes: each plane where it comes to lie, its sides what they were. Model millimetres. docs/formulas.md#perspective */
 final readonly class RecedingRoof
 {
-    /** Planes flatter than this, as a rise for each mm, have no way up. */
+    /** A plane that rises less than this for each mm has no way up. */
     private const LEVEL = Tolerance::ROUNDING;
 
     /** Null where a part of it comes too near to the eye. */

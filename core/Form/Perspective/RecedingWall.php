@@ -26,7 +26,7 @@ final readonly class RecedingWall
     ) {
     }
 
-    /** From the wall as it is to the wall as it is built; null where that is the same. */
+    /** Maps the wall as it is to the wall as it is built; null where that is the same. */
     public function map(float $base): ?Homography
     {
         $receding = $this->block->receding;

@@ -21,7 +21,7 @@ use Chartula\Core\Problem\Problems;
 /** Builds blocks to look deeper than they are: their footprints in perspective, each with what it was. docs/formulas.md#perspective */
 final readonly class Recession
 {
-    /** So much has to be left behind the front's card, model mm. */
+    /** The depth leaves at least so much behind the front's card, model mm. */
     private const LEAST_MM = 1.0;
 
     private function __construct(

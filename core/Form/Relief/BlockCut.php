@@ -82,7 +82,7 @@ final readonly class BlockCut
         return [$pieces, $lost];
     }
 
-    /** Begun with the first edge of the whole that is left, so that edges keep their order. */
+    /** Begins the outline with the first edge of the whole that is left, so that edges keep their order. */
     private static function begunAt(Patch $patch): Patch
     {
         $first = 0;
@@ -248,7 +248,7 @@ final readonly class BlockCut
         );
     }
 
-    /** Cut upright; made anew, it slopes down as the rear did. */
+    /** Gives the roof over the edge that was cut: upright, or made anew to slope down as the rear did. */
     private function backRoof(): RoofEdge
     {
         $rear = null;

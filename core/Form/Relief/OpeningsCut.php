@@ -6,6 +6,7 @@ namespace Chartula\Core\Form\Relief;
 
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\OpeningRow;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
 
 /** Openings of a wall of which a stretch is left, perhaps squeezed: kept as wide as they are, narrowed, or dropped. Real millimetres. */
@@ -43,7 +44,7 @@ final readonly class OpeningsCut
             && $this->start < Tolerance::MEET
             && $openings !== []
             && max(
-                array_map(static fn (Opening $o): float => $o->leftMm($o->count - 1) + $o->style->w->mm, $openings),
+                array_map(static fn (Opening $o): float => $o->extent($o->count - 1)->to, $openings),
             ) <= ($this->end > $this->whole - Tolerance::MEET ? $this->whole : $this->end - $this->margin)
                 + Tolerance::MEET;
         if ($isWhole || $openings === []) {
@@ -55,20 +56,18 @@ final readonly class OpeningsCut
         foreach ($openings as $opening) {
             $row = [];
             $narrow = 0;
+            $heights = Interval::of($opening->sill->mm, $opening->style->h->mm);
             for ($i = 0; $i < $opening->count; $i++) {
                 $place = $this->flank === 'drop' ? null : $this->place($opening->leftMm($i), $opening->style->w->mm);
                 $clear = $place === null
                     || array_filter(
                         $taken,
-                        static fn (array $t): bool => $place[0] < $t[1] - Tolerance::MEET
-                                && $t[0] < $place[1] + Tolerance::MEET
-                                && $opening->sill->mm < $t[3]
-                                && $t[2] < $opening->sill->mm + $opening->style->h->mm,
+                        static fn (array $t): bool => $t[0]->overlaps($place, Tolerance::MEET) && $t[1]->overlaps($heights),
                     ) === [];
                 if ($place !== null && $clear) {
                     $row[] = $place;
-                    $taken[] = [$place[0], $place[1], $opening->sill->mm, $opening->sill->mm + $opening->style->h->mm];
-                    $narrow += $opening->style->w->mm - Tolerance::MEET > $place[1] - $place[0] ? 1 : 0;
+                    $taken[] = [$place, $heights];
+                    $narrow += $opening->style->w->mm - Tolerance::MEET > $place->length() ? 1 : 0;
                 }
             }
             if (count($row) < $opening->count) {
@@ -83,12 +82,8 @@ final readonly class OpeningsCut
         return [$made, $lost];
     }
 
-    /**
-     * Where an opening stands in the stretch; null where it has no room.
-     *
-     * @return ?array{float, float}
-     */
-    private function place(float $left, float $width): ?array
+    /** Where an opening stands in the stretch; null where it has no room. */
+    private function place(float $left, float $width): ?Interval
     {
         if ($this->flank === 'narrow') {
             $from = max(0.0, ($left - $this->start) * $this->squeeze);
@@ -96,7 +91,7 @@ final readonly class OpeningsCut
             $to = min($to, $this->length - $this->margin);
             $from = max($from, $this->margin);
 
-            return $to - $from < $width * self::LEAST_SHARE ? null : [$from, min($to, $from + $width)];
+            return $to - $from < $width * self::LEAST_SHARE ? null : new Interval($from, min($to, $from + $width));
         }
         $middle = ($left + $width / 2.0 - $this->start) * $this->squeeze;
         $from = $middle - $width / 2.0;
@@ -106,6 +101,6 @@ final readonly class OpeningsCut
         $least = $isTrue && $this->start < Tolerance::MEET ? 0.0 : $this->margin;
         $most = $this->length - ($isTrue && $this->end > $this->whole - Tolerance::MEET ? 0.0 : $this->margin);
 
-        return $from < $least - Tolerance::MEET || $from + $width > $most + Tolerance::MEET ? null : [$from, $from + $width];
+        return $from < $least - Tolerance::MEET || $from + $width > $most + Tolerance::MEET ? null : Interval::of($from, $width);
     }
 }

@@ -17,7 +17,7 @@ use Chartula\Core\Problem\Problems;
 /** Cuts a building to low relief: each block as what is left of it before the line at the wanted depth. docs/formulas.md#relief */
 final readonly class ReliefCut
 {
-    /** So much of a flank has to be left behind the front's card, model mm. */
+    /** A cut leaves at least so much of a flank behind the front's card, model mm. */
     private const LEAST_FLANK_MM = 1.0;
 
     private function __construct(

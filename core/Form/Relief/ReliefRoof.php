@@ -74,7 +74,7 @@ final readonly class ReliefRoof
         return new Vec2($at->x, $this->front + ($at->y - $this->front) * $this->uncut->squeeze);
     }
 
-    /** Lines between planes go by the edges that those slope down to. */
+    /** Gives a side's name after the edges that its planes slope down to. */
     private function label(string $label): string
     {
         $plane = Side::of($label)->plane;

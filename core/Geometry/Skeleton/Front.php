@@ -14,7 +14,7 @@ final class Front
 
     public readonly Vec2 $inward;
 
-    /** Where the line stood at $since, along $inward. */
+    /** The place of the line at $since, along $inward. */
     private float $offset;
 
     private float $since;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -113,7 +114,7 @@ final readonly class CoverCheck
         return array_map(static fn (Ring $r): Region => new Region($r), $surface->has('hidden') ? $surface->rings('hidden') : []);
     }
 
-    /** Card of the other counts as filling this one, so the other must count as wanted. */
+    /** Says whether another surface is flush with this one: its card counts as filling this one, so it counts as wanted. */
     private static function isFlush(Frame $a, Frame $b, Region $other): bool
     {
         return $a->normal->dot($b->normal) > 0.0
@@ -263,7 +264,7 @@ final readonly class CoverCheck
     /**
      * @param  list<Region>  $flush
      * @param  list<Region>  $plates
-     * @param  list<array{float, float}>  $without
+     * @param  list<Interval>  $without
      */
     private static function besides(array $flush, array $plates, float $beside, bool $upright, array $without): float
     {
@@ -280,7 +281,7 @@ final readonly class CoverCheck
      * Where grid lines run inside the regions, line by line: each edge is asked once which lines it crosses.
      *
      * @param  list<Region>  $regions
-     * @return array<int, list<array{float, float}>> stretches by line
+     * @return array<int, list<Interval>> stretches by line
      */
     private static function crossings(array $regions, float $first, int $lines, bool $upright): array
     {
@@ -306,7 +307,7 @@ final readonly class CoverCheck
             foreach ($cuts as $k => $places) {
                 sort($places);
                 for ($i = 1, $n = count($places); $i < $n; $i += 2) {
-                    $stretches[$k][] = [$places[$i - 1], $places[$i]];
+                    $stretches[$k][] = new Interval($places[$i - 1], $places[$i]);
                 }
             }
         }

@@ -19,13 +19,13 @@ final class JointCheck
     /** Edges longer than this are measured in three places. */
     private const LONG_MM = 1.0;
 
-    /** How far beyond a gap its edge is looked for before the whole outline is. */
+    /** An edge is looked for so far beyond its gap before the whole outline is. */
     private const NEAR_MM = 0.15;
 
     /** An area of contact may differ by a line of MEET along a short side. */
     private const AREA_MM2 = 0.5;
 
-    /** And by so much of itself, since a fold takes up a little of a narrow strip. */
+    /** A strip may also be out by this share of itself, since a fold takes up a little of a narrow one. */
     private const AREA_SHARE = 0.015;
 
     /** @var list<Finding> */
@@ -203,7 +203,7 @@ final class JointCheck
         );
     }
 
-    /** Two edges that share a line: their inner arrises at a ridge or hip, their outer ones in a valley. */
+    /** Measures two edges that share a line: their inner arrises at a ridge or hip, their outer ones in a valley. */
     private function mitre(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
     {
         [$met, $open] = $joint->textOrNull('touch') === 'outside' ? [0, 2] : [2, 0];
@@ -242,7 +242,7 @@ final class JointCheck
         $this->compare($joint, 'joint.gap', 'is open '.($met === 2 ? 'outside' : 'inside').' by', $gap, $joint->number('gap_mm'));
     }
 
-    /** Two faces on each other. */
+    /** Measures two faces on each other. */
     private function lap(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
     {
         $best = [INF, null, null];

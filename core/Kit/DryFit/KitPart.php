@@ -15,7 +15,7 @@ use UnexpectedValueException;
 /** A part as the serialised kit describes it. */
 final readonly class KitPart
 {
-    /** What is read of a part. */
+    /** The dry fit reads these keys of a part. */
     private const READ = [
         'id', 'group', 'thickness', 'qty', 'outline', 'inside_outline', 'holes', 'edges', 'placements', 'scores',
         'slits', 'form', 'roof', 'workings',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
 
 /** Stretches of one grid line, each from where to where: what is on it, and what should be. */
@@ -12,15 +13,15 @@ final readonly class Stretches
     /**
      * Card that comes nowhere near the surface is another place's: it only happens to lie in its plane.
      *
-     * @param  list<array{float, float}>  $is
-     * @param  list<array{float, float}>  $should
-     * @return list<array{float, float}>
+     * @param  list<Interval>  $is
+     * @param  list<Interval>  $should
+     * @return list<Interval>
      */
     public static function touching(array $is, array $should): array
     {
-        return array_values(array_filter($is, static function (array $stretch) use ($should): bool {
-            foreach ($should as [$from, $to]) {
-                if ($stretch[0] <= $to + Tolerance::COVER && $stretch[1] >= $from - Tolerance::COVER) {
+        return array_values(array_filter($is, static function (Interval $stretch) use ($should): bool {
+            foreach ($should as $place) {
+                if ($stretch->from <= $place->to + Tolerance::COVER && $stretch->to >= $place->from - Tolerance::COVER) {
                     return true;
                 }
             }
@@ -32,9 +33,9 @@ final readonly class Stretches
     /**
      * The longest stretch that is in one set of stretches and not in the other.
      *
-     * @param  list<array{float, float}>  $a
-     * @param  list<array{float, float}>  $b
-     * @param  list<array{float, float}>  $without  stretches that do not count
+     * @param  list<Interval>  $a
+     * @param  list<Interval>  $b
+     * @param  list<Interval>  $without  stretches that do not count
      */
     public static function difference(array $a, array $b, array $without): float
     {
@@ -47,25 +48,19 @@ final readonly class Stretches
     /**
      * The same, and its middle.
      *
-     * @param  list<array{float, float}>  $a
-     * @param  list<array{float, float}>  $b
-     * @param  list<array{float, float}>  $without
+     * @param  list<Interval>  $a
+     * @param  list<Interval>  $b
+     * @param  list<Interval>  $without
      * @return array{float, float}
      */
     public static function worst(array $a, array $b, array $without): array
     {
         $ends = [];
-        foreach ($a as [$from, $to]) {
-            $ends[] = [$from, 1, 0, 0];
-            $ends[] = [$to, -1, 0, 0];
-        }
-        foreach ($b as [$from, $to]) {
-            $ends[] = [$from, 0, 1, 0];
-            $ends[] = [$to, 0, -1, 0];
-        }
-        foreach ($without as [$from, $to]) {
-            $ends[] = [$from, 0, 0, 1];
-            $ends[] = [$to, 0, 0, -1];
+        foreach ([[$a, [1, 0, 0]], [$b, [0, 1, 0]], [$without, [0, 0, 1]]] as [$stretches, [$da, $db, $out]]) {
+            foreach ($stretches as $stretch) {
+                $ends[] = [$stretch->from, $da, $db, $out];
+                $ends[] = [$stretch->to, -$da, -$db, -$out];
+            }
         }
         usort($ends, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
         $inA = $inB = $isOut = 0;
@@ -87,14 +82,14 @@ final readonly class Stretches
     /**
      * The most by which the ends of as many stretches differ; INF where they are not as many.
      *
-     * @param  list<array{float, float}>  $a
-     * @param  list<array{float, float}>  $b
+     * @param  list<Interval>  $a
+     * @param  list<Interval>  $b
      */
     private static function apart(array $a, array $b): float
     {
         $most = count($a) === count($b) ? 0.0 : INF;
         for ($i = 0, $n = min(count($a), count($b)); $i < $n; $i++) {
-            $most = max($most, abs($a[$i][0] - $b[$i][0]), abs($a[$i][1] - $b[$i][1]));
+            $most = max($most, abs($a[$i]->from - $b[$i]->from), abs($a[$i]->to - $b[$i]->to));
         }
 
         return $most;

@@ -11,9 +11,11 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Compression\AxisMap;
 use Chartula\Core\Compression\Compressor;
+use Chartula\Core\Compression\Shrink;
 use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Compromise\Compromises;
 use Chartula\Core\Fit\Compromise\Targets;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
@@ -50,14 +52,19 @@ final class CompressorTest extends TestCase
 
     public function testAPlaceMovesByWhatIsShorterBeforeIt(): void
     {
-        $map = new AxisMap([[10.0, 20.0, 4.0], [30.0, 40.0, 10.0]]);
+        $map = new AxisMap([new Shrink(new Interval(10.0, 20.0), 4.0), new Shrink(new Interval(30.0, 40.0), 10.0)]);
         self::assertSame(
             [5.0, 10.0, 13.0, 16.0, 21.0, 26.0, 26.0, 36.0],
             array_map($map->at(...), [5.0, 10.0, 15.0, 20.0, 25.0, 30.0, 40.0, 50.0]),
         );
         self::assertSame(
             [14.0, true, false, false],
-            [$map->total(), $map->swallows(32.0, 38.0), $map->swallows(28.0, 38.0), $map->swallows(12.0, 18.0)],
+            [
+                $map->total(),
+                $map->swallows(new Interval(32.0, 38.0)),
+                $map->swallows(new Interval(28.0, 38.0)),
+                $map->swallows(new Interval(12.0, 18.0)),
+            ],
         );
     }
 

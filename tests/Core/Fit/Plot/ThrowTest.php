@@ -75,7 +75,7 @@ final class ThrowTest extends TestCase
     }
 
     /** A vehicle driven along the curve in small steps comes as near to a thing as the lane says, whichever side it stands on. */
-    #[DataProvider('provideThings')]
+    #[DataProvider('provideSurroundings')]
     #[Group('property')]
     public function testAVehicleDrivenRoundComesAsNear(int $turns, float $angle, float $aside, float $size): void
     {
@@ -107,7 +107,7 @@ final class ThrowTest extends TestCase
     }
 
     /** @return iterable<string, array{int, float, float, float}> */
-    public static function provideThings(): iterable
+    public static function provideSurroundings(): iterable
     {
         foreach ([1 => 'to the left', -1 => 'to the right'] as $turns => $way) {
             foreach ([40 => 'left of it', -40 => 'right of it'] as $aside => $side) {

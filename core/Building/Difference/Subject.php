@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Difference;
 
 /** Something in a document that a person has a name for, and where it stands. */
-final readonly class Thing
+final readonly class Subject
 {
     /** @param  list<string>  $keys */
     public function __construct(

@@ -10,8 +10,8 @@ use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 
-/** What stands on the plot, in convex pieces. */
-final readonly class Things
+/** The convex bodies of what stands on the plot beside the building. */
+final readonly class Bodies
 {
     /** @return list<Body> */
     public static function neighbour(Neighbour $neighbour): array
