@@ -1,73 +1,9 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
-import type { Opening, Size, Wall } from '../api/types';
+import { frontWall } from '../testing/hut';
 import { Elevation } from './Elevation';
 
-const size = (mm: number): Size => ({
-  real_mm: mm * 76.2,
-  model_mm: mm,
-  imperial: `${mm / 4}ft`,
-  metric: '',
-  model: `${mm.toFixed(2)} mm`,
-});
-
-const opening = (key: string, left: number): Opening => ({
-  key,
-  id: key,
-  copy: 0,
-  count: 1,
-  style: 'sash',
-  kind: 'window',
-  path: 'blocks.0.walls.0.openings.0',
-  style_path: 'styles.sash',
-  left: size(left),
-  sill: size(11),
-  width: size(12),
-  height: size(20),
-  rise: null,
-  pitch: null,
-  ring: [
-    [left, 11],
-    [left + 12, 11],
-    [left + 12, 31],
-    [left, 31],
-  ],
-  panes: [],
-});
-
-const wall: Wall = {
-  key: 'main.front',
-  block: 'main',
-  edge: 'front',
-  title: 'Front, from outside',
-  path: 'blocks.0.walls.0',
-  finish: 'bare',
-  shows_courses: false,
-  step: { along_mm: 1, up_mm: 1 },
-  length: size(72),
-  height: size(38),
-  apex: null,
-  outlines: [
-    [
-      [0, 0],
-      [72, 0],
-      [72, 38],
-      [0, 38],
-    ],
-  ],
-  whole: [
-    [0, 0],
-    [72, 0],
-    [72, 38],
-    [0, 38],
-  ],
-  paper: null,
-  parts: [],
-  openings: [opening('w1', 10), opening('w2', 40)],
-  marks: [],
-  ends: [],
-  chains: [[{ from: 0, to: 10, opening: null, size: size(10), bricks: '3.33 bricks' }]],
-};
+const wall = frontWall({ finish: 'bare', step: { along_mm: 1, up_mm: 1 } });
 
 beforeAll(() => {
   vi.stubGlobal(
