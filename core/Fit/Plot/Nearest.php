@@ -49,12 +49,12 @@ final readonly class Nearest
         return $nearest;
     }
 
-    private static function exactly(FinishedPiece $piece, Body $body): ?float
+    private static function exactly(FinishedPiece $piece, Body $other): ?float
     {
         $least = null;
         foreach ($piece->bodies() as $body) {
-            if ($body->isLevelWith($body->low, $body->high)) {
-                $distance = $body->shadow->distanceTo($body->shadow);
+            if ($body->isLevelWith($other->low, $other->high)) {
+                $distance = $body->shadow->distanceTo($other->shadow);
                 $least = $least === null ? $distance : min($least, $distance);
             }
         }

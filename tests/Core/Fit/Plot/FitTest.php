@@ -197,6 +197,16 @@ final class FitTest extends TestCase
         self::assertEqualsWithDelta(20.0 - 17.0 - 2.0, self::one($fit, 'track', 'siding')->left_mm, 1e-3);
     }
 
+    public function testANeighbourNearerThanItMayBeIsMeasuredAsExactly(): void
+    {
+        $mill = ['id' => 'mill', 'name' => 'the mill', 'at' => ['272.4mm', '100mm'], 'size' => ['20mm', '60mm'], 'to' => '30mm'];
+        $fit = self::fit(['size' => ['400mm', '200mm'], 'at' => ['-100mm', '-100mm'], 'neighbours' => [$mill + ['clear' => '7.25mm']]]);
+        // The walls end at 270 on the plot.
+        $clearance = self::one($fit, 'neighbour', 'the mill');
+        self::assertEqualsWithDelta(2.4 - 7.25, $clearance->left_mm, 1e-3);
+        self::assertStringContainsString('is 2.40 mm from the mill', $clearance->text);
+    }
+
     public function testATrackThroughTheBuildingIsSaidWithWhatItStrikes(): void
     {
         $derived = self::derived([
