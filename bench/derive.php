@@ -50,7 +50,7 @@ foreach ([
     $kit = Kit::derive($building);
     $derived = Derivation::of($building, $text);
     $document = $derived->serialised();
-    $drawings = $derived->drawings();
+    $drawings = $derived->printed->drawings();
     $before = new Recall;
     Derivation::of($building, $text, $before);
     $wall = $building->blocks[0]->id.'.front';
@@ -69,7 +69,7 @@ foreach ([
         median($runs, static fn () => SheetPlan::of($building, $kit)),
         median($runs, static fn () => Derivation::of($building, $text)),
         median($runs, static fn () => Derivation::of($edited, $after, new Recall($before->answers()))),
-        $drawings === [] ? 'no part' : sprintf('%.1f', median(5, static fn () => PdfWriter::write($derived->drawings(), 'x'))),
+        $drawings === [] ? 'no part' : sprintf('%.1f', median(5, static fn () => PdfWriter::write($derived->printed->drawings(), 'x'))),
     );
 }
 printf("peak memory %.1f MB\n", memory_get_peak_usage() / 1048576);

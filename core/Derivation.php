@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Drawing\Drawing;
-use Chartula\Core\Drawing\SheetDrawing;
 use Chartula\Core\Fit\Checks;
 use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Kit\DryFit\Assembly;
@@ -18,12 +16,12 @@ use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Sheets\Sheet;
-use Chartula\Core\Sheets\SheetPlan;
 
 /** The way of one building through all rooms: kit, checks, sheets, the public document, and the dry fit of that document. */
 final readonly class Derivation
 {
     /**
+     * @param  Building  $building  what is modelled of it
      * @param  list<Check>  $checks
      * @param  array<string, mixed>  $document  the kit document
      * @param  string  $json  the same as text
@@ -32,8 +30,8 @@ final readonly class Derivation
     private function __construct(
         public Building $building,
         public Kit $kit,
+        public PrintedKit $printed,
         public array $checks,
-        public SheetPlan $plan,
         public array $document,
         public string $json,
         private array $serialised,
@@ -50,10 +48,9 @@ final readonly class Derivation
      */
     public static function of(Building $building, string $text, Recall $recall = new Recall): self
     {
-        $kit = Kit::derive($building, $recall);
+        $printed = PrintedKit::of($building, $recall);
         // From here on the building is what is modelled of it.
-        $building = $kit->modelled->building;
-        $plan = SheetPlan::of($building, $kit, null, $recall);
+        [$building, $kit, $plan] = [$printed->building, $printed->kit, $printed->plan];
         $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit, $recall);
         // What is judged is what was written down: it is read back before the remarks on it are added.
         [$json, $serialised] = self::written($document);
@@ -72,8 +69,8 @@ final readonly class Derivation
         return new self(
             $building,
             $kit,
+            $printed,
             $checks,
-            $plan,
             $document + $added,
             substr($json, 0, -1).','.substr($rest, 1),
             $serialised,
@@ -99,25 +96,5 @@ final readonly class Derivation
     public function serialised(): array
     {
         return $this->serialised;
-    }
-
-    /**
-     * The sheets as they print.
-     *
-     * @param  string  $footer  revision and date, for the heading
-     * @param  ?list<string>  $only  pieces by id and copy (`main.front.core#0`), packed afresh; all where it is null
-     * @return list<Drawing>
-     */
-    public function drawings(string $footer = '', ?array $only = null): array
-    {
-        $sheets = $this->plan($only)->sheets;
-
-        return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, count($sheets), $footer), $sheets);
-    }
-
-    /** @param  ?list<string>  $only */
-    public function plan(?array $only = null): SheetPlan
-    {
-        return $only === null ? $this->plan : SheetPlan::of($this->building, $this->kit, $only);
     }
 }

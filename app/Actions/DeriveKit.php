@@ -11,6 +11,7 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\BuildingView;
 use Chartula\Core\Drawing\PlotView;
 use Chartula\Core\Output\Docket;
+use Chartula\Core\PrintedKit;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use Illuminate\Support\Facades\Auth;
@@ -31,7 +32,7 @@ final class DeriveKit
     public function execute(Building $building, string $text): string
     {
         $fingerprint = StoredKit::fingerprint($text);
-        $version = config()->string('chartula.core_version');
+        $version = self::version();
         $stored = $this->answered[$fingerprint] ?? StoredKit::of($text)->value('answer');
         if (is_string($stored)) {
             return $this->answered[$fingerprint] = $stored;
@@ -59,28 +60,42 @@ final class DeriveKit
     }
 
     /**
-     * With what this person's last derivation worked out, most of which an edit leaves as it was.
+     * With what this person's last derivation worked out, most of which an edit leaves as it was; what this one works out
+     * is kept for the next.
      *
      * @throws InvalidInput
      */
     private function derive(Building $building, string $text, string $version): Derivation
     {
-        $person = Auth::id();
-        if ($person === null) {
-            return Derivation::of($building, $text);
+        $recall = self::recall($version);
+        $derived = Derivation::of($building, $text, $recall);
+        $key = self::recallKey();
+        if ($key !== null) {
+            // After the answer has gone out.
+            app()->terminating(static fn (): bool => Cache::put($key, [$version, serialize($recall->answers())], now()->addDay()));
         }
-        $key = "recall.$person";
-        $kept = Cache::get($key);
+
+        return $derived;
+    }
+
+    /** What this person's last derivation worked out; nothing where nobody is signed in. */
+    private static function recall(string $version): Recall
+    {
+        $key = self::recallKey();
+        $kept = $key === null ? null : Cache::get($key);
         // Only what the same core wrote can be read back.
         $before = is_array($kept) && ($kept[0] ?? null) === $version && is_string($kept[1] ?? null) ? unserialize($kept[1]) : [];
         /** @var array<string, mixed> $answers */
         $answers = is_array($before) ? $before : [];
-        $recall = new Recall($answers);
-        $derived = Derivation::of($building, $text, $recall);
-        // After the answer has gone out.
-        app()->terminating(static fn (): bool => Cache::put($key, [$version, serialize($recall->answers())], now()->addDay()));
 
-        return $derived;
+        return new Recall($answers);
+    }
+
+    private static function recallKey(): ?string
+    {
+        $person = Auth::id();
+
+        return $person === null ? null : "recall.$person";
     }
 
     /** @throws InvalidInput */
@@ -125,6 +140,21 @@ final class DeriveKit
     /** @throws InvalidInput */
     public function derivation(string $text): Derivation
     {
-        return Derivation::of(BuildingReader::fromText($text), $text);
+        return Derivation::of(BuildingReader::fromText($text), $text, self::recall(self::version()));
+    }
+
+    /**
+     * The kit as it is printed, unproven: much less work than derivation().
+     *
+     * @throws InvalidInput
+     */
+    public function printed(string $text): PrintedKit
+    {
+        return PrintedKit::of(BuildingReader::fromText($text), self::recall(self::version()));
+    }
+
+    private static function version(): string
+    {
+        return config()->string('chartula.core_version');
     }
 }

@@ -241,12 +241,12 @@ final readonly class MadeParts
      */
     private static function onSheets(Derivation $derived, string|array $which): array
     {
-        $known = array_map(static fn (Sheet $s): string => (string) $s->number, $derived->plan->sheets);
+        $known = array_map(static fn (Sheet $s): string => (string) $s->number, $derived->printed->plan->sheets);
         foreach (is_array($which) ? array_diff($which, $known) : [] as $i => $missing) {
             throw InvalidInput::at("sheets.$i", 'print.no-sheet', ['given' => $missing, 'known' => implode(', ', $known)]);
         }
         $keys = [];
-        foreach ($derived->plan->sheets as $sheet) {
+        foreach ($derived->printed->plan->sheets as $sheet) {
             if ($which === 'all' || in_array((string) $sheet->number, $which, true)) {
                 array_push($keys, ...array_map(static fn (PlacedPart $p): array => [$p->part->part->id, $p->copy], $sheet->parts));
             }

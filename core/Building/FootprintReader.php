@@ -11,7 +11,7 @@ final readonly class FootprintReader
 {
     public const MOST_CORNERS = 200;
 
-    /** Sharper corners than this cannot be built in card. */
+    /** A corner sharper than this, degrees, cannot be built in card. */
     private const SHARPEST_DEG = 15.0;
 
     public function __construct(private Values $values)

@@ -16,7 +16,7 @@ final readonly class RoofEdge
 
     public const HALF_HIP = 'half-hip';
 
-    /** It stands against another block; the roof runs on until it dies into that one. */
+    /** The edge stands against another block; the roof runs on until it dies into that one. */
     public const WALL = 'wall';
 
     public const KINDS = [self::GABLE, self::SLOPE, self::HALF_HIP, self::WALL];

@@ -74,7 +74,7 @@ final readonly class RoofReader
         return $pitch === null || $from === null ? null : [$pitch, $from];
     }
 
-    /** The edge at which a lean-to is lowest: as said, or across from the one that stands against a wall, or the front. */
+    /** Finds the edge at which a lean-to is lowest: the one the document names, or the one across from a wall, or the front. */
     private function low(Node $node, string $kind, Footprint $footprint): int
     {
         if ($kind !== 'lean-to') {

@@ -28,7 +28,7 @@ final readonly class AxisMap
         return $place - $off;
     }
 
-    /** Sums up how much shorter it makes whatever spans all of it. */
+    /** Adds up how much shorter the whole axis becomes. */
     public function total(): float
     {
         return array_sum(array_map(static fn (Shrink $one): float => $one->by, $this->shrunk));

@@ -15,7 +15,7 @@ use Chartula\Core\Measure\Tolerance;
  */
 final readonly class Heights
 {
-    /** Courses that stay above and below every opening. */
+    /** So many courses stay above and below every opening. */
     private const LEAST_COURSES = 3;
 
     public function __construct(

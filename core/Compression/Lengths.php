@@ -18,7 +18,7 @@ use Chartula\Core\Measure\Tolerance;
  */
 final readonly class Lengths
 {
-    /** Directions this alike are one, as a cosine. */
+    /** Two directions are one where the cosine between them is at least this. */
     private const PARALLEL = 1.0 - Tolerance::ROUNDING;
 
     /** No blank stretch becomes narrower than a brick and a half, nor a pier than so much of itself. */

@@ -21,7 +21,7 @@ use Chartula\Core\Part\PartGroup;
 /** The plot in plan, with the finished building on it and all that is round it: in the plot's own axes, model millimetres. */
 final readonly class PlotView
 {
-    /** Arcs are drawn in chords of so many degrees. */
+    /** An arc is drawn in chords of so many degrees. */
     private const CHORD_DEG = 2.0;
 
     /** @return ?array<string, mixed> */

@@ -24,7 +24,7 @@ use Chartula\Core\Kit\Kit;
  */
 final readonly class SightView
 {
-    /** Heights from which something would show are drawn up to so many times the eye's. */
+    /** A height from which something would show is drawn up to so many times the eye's. */
     private const HIGHEST = 1.5;
 
     /** A block is cut at this share of its width. */

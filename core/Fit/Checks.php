@@ -18,7 +18,7 @@ use Chartula\Core\Shell\BraceParts;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Stock\Layer;
 
-/** What a practitioner would remark on a kit before cutting it. docs/formulas.md#checks */
+/** Makes the remarks that a practitioner would make on a kit before cutting it. docs/formulas.md#checks */
 final readonly class Checks
 {
     private const ORDER = [Check::STOP => 0, Check::WARN => 1, Check::NOTE => 2, Check::OK => 3];

@@ -19,10 +19,10 @@ use Chartula\Core\Problem\Problems;
  */
 final readonly class Envelope
 {
-    /** What lies beside a line is looked for so far to either side of it, mm. */
+    /** A point beside a line is taken so far to either side of it, mm. */
     private const ASIDE = 0.001;
 
-    /** Pieces smaller than this, mm², are nothing that can be cut. */
+    /** A piece smaller than this, mm², cannot be cut. */
     private const LEAST_MM2 = 0.01;
 
     /**

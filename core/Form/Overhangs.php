@@ -11,14 +11,14 @@ use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
-/** Overhangs of two blocks that run into each other outside both. docs/formulas.md#envelope */
+/** Finds overhangs of two blocks that run into each other outside both. docs/formulas.md#envelope */
 final readonly class Overhangs
 {
     /** Two overhangs run into each other where each is above the other by more than this, mm. */
     private const CROSSES = 0.001;
 
     /**
-     * What of an overhang lies beyond the line in which it meets another block's overhang.
+     * Finds the patches of an overhang beyond the line in which it meets another block's overhang.
      *
      * @return list<Patch>
      */
@@ -30,7 +30,7 @@ final readonly class Overhangs
             if ($both === null || ! $facet->crosses($other, $both)) {
                 continue;
             }
-            // Where its eaves' tops come to.
+            // How far out the tops of its eaves come.
             $reach = $roof * $other->pitch->sin();
             $its = Offset::patch($other->whole, static fn (string $label): float => $label === 'eaves' ? $reach : 0.0)->outline
                 ?? $other->whole->outline;
@@ -58,8 +58,8 @@ final readonly class Overhangs
     }
 
     /**
-     * What of an overhang has no room above a lower roof that comes in under it, whose card is as thick as the roof: there it
-     * is cut away.
+     * Finds the patches of an overhang that have no room above a lower roof coming in under it, whose card is as thick as the
+     * roof; they are cut away.
      *
      * @return list<Patch>
      */

@@ -9,12 +9,12 @@ use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 
-/** Walls of two blocks in one plane: of such a pair one is built. docs/formulas.md#form */
+/** Finds walls of two blocks that stand in one plane; only one of each pair is built. docs/formulas.md#form */
 final readonly class PartyWalls
 {
     /**
-     * Stretches of a wall that stand back to back with another block's wall, which is built instead: the higher one, the
-     * earlier one of equals, and any that this one is said to stand against.
+     * Finds the stretches of a wall where another block's wall, back to back with it, is built instead: the higher one, the
+     * earlier one where both are as high, and any wall that this one is said to stand against.
      *
      * @param  list<Solid>  $solids
      * @return list<array{float, float, string}>

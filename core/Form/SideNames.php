@@ -7,13 +7,13 @@ namespace Chartula\Core\Form;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 
-/** What a side of a roof's plane is called where it was cut by other blocks. docs/formulas.md#envelope */
+/** Names the sides of a roof's plane where other blocks cut it. docs/formulas.md#envelope */
 final readonly class SideNames
 {
-    /** What lies beside a line is looked for so far to either side of it. */
+    /** A point beside a line is taken so far to either side of it. */
     private const ASIDE_MM = 0.001;
 
-    /** So near to where it begins, in what square edges lean, a valley is asked how it does. */
+    /** A valley is looked at this near to where it begins; the unit is how far square edges lean. */
     private const BEGINS_LEANS = 8.0;
 
     /**

@@ -12,7 +12,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
-/** What a block takes up: its footprint from its base to its roof, and the roofs that run on into its neighbours. */
+/** Describes the space that a block takes up: its footprint from base to roof, and the roofs that run on into its neighbours. */
 final readonly class Solid
 {
     /**

@@ -7,7 +7,7 @@ namespace Chartula\Core\Form;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 
-/** Roofs that run on into their neighbours: how far they count, and when they run right over. */
+/** Judges roofs that run on into their neighbours: how far they count, and when they run right over. */
 final readonly class Tails
 {
     /** A roof that reaches the far side of another runs over it; what it runs on by its own square edges does not count, mm. */
@@ -16,7 +16,7 @@ final readonly class Tails
     /** A patch that comes this near to its block's outline stands on it, mm. */
     private const TOUCHES = 0.001;
 
-    /** What of a plane stands on its block, or runs on from there without a break. */
+    /** Keeps the patches of a plane that stand on its block or run on from there without a break. */
     public static function rooted(Facet $facet, Solid $solid): Facet
     {
         return $solid->tails === []

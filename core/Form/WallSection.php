@@ -12,8 +12,9 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /**
- * What of a wall is built, between two depths behind its outside: up to its own roof, outside other blocks, standing on
- * roofs it comes out of. Cut square: what holds at both depths. docs/formulas.md#wall-section
+ * Cuts a wall to the part that is built, between two depths behind its outside: up to its own roof, outside other blocks, and
+ * standing on the roofs out of which it comes. Card is cut square, so that only what holds at both depths is kept.
+ * docs/formulas.md#wall-section
  *
  * Sides are labelled `foot`, `left`, `right`, `top` (level at the eaves), `plane:B:E:L` (under that plane), `on:B:E:L` (on
  * top of it), `wall:B:E` (against that wall), `party:B:E` (beside a

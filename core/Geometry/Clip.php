@@ -6,10 +6,10 @@ namespace Chartula\Core\Geometry;
 
 use Chartula\Core\Measure\Tolerance;
 
-/** Overlaps of flat shapes. */
+/** Measures how flat shapes overlap. */
 final readonly class Clip
 {
-    /** What lies beside an edge is looked for so far to its side: well within what tells two lines apart. */
+    /** A point beside an edge is taken so far from it: well within the distance at which two lines are told apart. */
     private const ASIDE = Tolerance::EDGE / 4.0;
 
     /**
@@ -35,7 +35,7 @@ final readonly class Clip
     }
 
     /**
-     * What of a stretch lies inside a region or on its sides.
+     * Cuts a stretch to its parts inside a region or on the region's sides.
      *
      * @return list<array{Vec2, Vec2}>
      */

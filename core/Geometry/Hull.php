@@ -81,9 +81,7 @@ final readonly class Hull
         return Box2::around($this->points);
     }
 
-    /**
-     * What of it lies to the left of the line from $a in a direction; null where nothing does.
-     */
+    /** Cuts the hull to its part left of the line from $a in a direction; null where nothing is left. */
     public function leftOf(Vec2 $a, Vec2 $direction): ?self
     {
         $kept = [];

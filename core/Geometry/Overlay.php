@@ -7,16 +7,16 @@ namespace Chartula\Core\Geometry;
 use Chartula\Core\Measure\Tolerance;
 
 /**
- * What of a plane is wanted, where the answer may change only along given lines, which may cross and lie on each other.
- * Each stretch of line is asked about on both of its sides; where one is wanted and the other is not, it bounds a patch.
+ * Finds the patches of a plane that are wanted, where the answer changes only along given lines; these may cross and lie on
+ * each other. The question is put on both sides of each stretch of line; a stretch bounds a patch where only one side is wanted.
  * docs/formulas.md#envelope
  */
 final class Overlay
 {
-    /** What lies beside a line is looked for so far from it: well under what can be cut, well over what arithmetic errs by. */
+    /** The question is put so far from a line: well under what can be cut, well over the errors of arithmetic. */
     private const ASIDE = 0.00002;
 
-    /** Shorter stretches than this bound nothing. */
+    /** A stretch shorter than this bounds nothing. */
     private const SHORT = 0.00001;
 
     /** @var list<Vec2> */

@@ -171,7 +171,7 @@ final class PlanarFaces
         return $owner;
     }
 
-    /** Chooses the corner to go on to for who has come from $a to $b: the first one clockwise from where one came. */
+    /** Chooses the corner that follows $b on a face whose side runs from $a to $b: the first one clockwise from $a. */
     private function next(int $a, int $b): int
     {
         $back = $this->angle($b, $a);

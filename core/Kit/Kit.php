@@ -91,7 +91,7 @@ final readonly class Kit
         return new self($compressed, $modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
     }
 
-    /** Derives all that lies on the walls, and what holds it up: of walls it knows their outlines, and nothing of what is let into them. */
+    /** Derives all that lies on the walls and its supports. Of the walls it reads the outlines, and nothing that is let into them. */
     private static function roofs(Building $building, Panels $panels, Walls $walls, Recall $recall): PartSet
     {
         // All of a block but its walls, so that no field is forgotten in the question.

@@ -13,12 +13,12 @@ use Chartula\Core\Problem\Problems;
 /** What one building may ask for, checked on what would be derived before it is made. docs/formats.md */
 final readonly class Limits
 {
-    /** No shelf of card holds so much: a description beyond it is a slip. */
+    /** No shelf of card holds this much; a description beyond it is a slip. */
     public const PARTS = 5_000;
 
     public const SHEETS = 500;
 
-    /** About what a browser and a printer can still draw in seconds. */
+    /** A browser and a printer can still draw about this many in seconds. */
     public const BRICKS = 500_000;
 
     public static function collect(Building $building, Problems $problems): void

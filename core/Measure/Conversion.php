@@ -12,7 +12,7 @@ use Chartula\Core\Problem\InvalidInput;
  */
 final readonly class Conversion
 {
-    /** Ratios that are much modelled in. */
+    /** Lists the ratios in which most people model. */
     public const USUAL = [22.5, 43.5, 76.2, 87.1, 148.0, 160.0];
 
     /** A length shorter than this, in a unit that says neither, is more likely a size on the model. */

@@ -28,10 +28,10 @@ final readonly class Tolerance
     /** Contacts shorter than this are corners touching in passing, and no joint. */
     public const PASSING = 0.5;
 
-    /** Unit vectors and right angles, as a pure number. */
+    /** Unit vectors and right angles agree to this, a pure number. */
     public const UNIT = 0.000001;
 
-    /** Two figures that differ by less are told as one: half of the last place that is shown, 0.01 mm. */
+    /** Two figures that differ by less read the same: half of the last place that is shown, 0.01 mm. */
     public const TOLD = 0.005;
 
     /** Walls of two blocks nearer than this stand in one plane. */
@@ -43,12 +43,12 @@ final readonly class Tolerance
     /** Two figures of one sum nearer than this are the same: a thousandth of what the kit writes. */
     public const FIGURE = 1e-6;
 
-    /** Points on a line that is being cut, and lines that are to be parallel: below what a cut can move. */
+    /** Points on a line that is being cut, and parallel lines, agree to this: less than a cut can move. */
     public const CUT = 1e-7;
 
-    /** What adding up leaves of a whole number, a right angle or a ratio of one. */
+    /** Sums that should be a whole number, a right angle or a ratio of one miss it by less. */
     public const ROUNDING = 1e-9;
 
-    /** Shorter than this a length divides nothing. */
+    /** No sum divides by a length shorter than this. */
     public const NOTHING = 1e-12;
 }

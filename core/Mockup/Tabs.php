@@ -9,10 +9,10 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
-/** Tabs along the edges of a net, where they come to lie on nothing else of it. */
+/** Adds tabs along the edges of a net, where they lie on nothing else of it. */
 final class Tabs
 {
-    /** From what glue likes down to what still holds, mm. */
+    /** Depths of a tab, mm, from the one that glues best to the least that still holds. */
     private const DEPTHS_MM = [5.0, 4.0, 3.0, 2.0];
 
     private const SHORTEST_MM = 3.0;

@@ -23,7 +23,7 @@ final readonly class Docket
         $warnings = self::count($d->checks, Check::WARN);
         $notes = self::count($d->checks, Check::NOTE);
         $pieces = $d->kit->count();
-        $sheets = count($d->plan->sheets);
+        $sheets = count($d->printed->plan->sheets);
 
         return [
             ...self::plot($d->fit),
@@ -78,7 +78,7 @@ final readonly class Docket
             'skin' => $papers === 0
                 ? ($bare === count($d->kit->form->walls()) ? 'all bare' : 'no papers yet')
                 : self::many($papers, 'paper', 'papers'),
-            'sheets' => self::many(count($d->plan->sheets), 'page', 'pages'),
+            'sheets' => self::many(count($d->printed->plan->sheets), 'page', 'pages'),
         ];
     }
 

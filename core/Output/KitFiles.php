@@ -28,14 +28,17 @@ final readonly class KitFiles
                     )
                         ."\n",
                 ],
-                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $derived->drawings())),
+                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $derived->printed->drawings())),
                 'pdf' => self::pdf($derived),
-                'dxf' => ['sheets.dxf' => DxfWriter::write($derived->drawings())],
-                'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->plan)],
+                'dxf' => ['sheets.dxf' => DxfWriter::write($derived->printed->drawings())],
+                'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->printed->plan)],
                 'obj' => ['model.obj' => ObjWriter::write($derived->serialised())],
                 'plt' => self::numbered(
                     'plt',
-                    array_map(static fn ($sheet): string => PlotterWriter::write($sheet, $derived->building->name), $derived->plan->sheets),
+                    array_map(
+                        static fn ($sheet): string => PlotterWriter::write($sheet, $derived->building->name),
+                        $derived->printed->plan->sheets,
+                    ),
                 ),
             };
         }
@@ -60,7 +63,7 @@ final readonly class KitFiles
     /** @return array<string, string> none where no part fits a page */
     private static function pdf(Derivation $derived): array
     {
-        $drawings = $derived->drawings();
+        $drawings = $derived->printed->drawings();
 
         return $drawings === [] ? [] : ['sheets.pdf' => PdfWriter::write($drawings, $derived->building->name)];
     }

@@ -82,7 +82,7 @@ final readonly class ObjWriter
         return sprintf("v %.4F %.4F %.4F\n", $p->x, $p->y, $p->z);
     }
 
-    /** Names in OBJ end at white space. */
+    /** Writes a name without white space, at which a name in OBJ ends. */
     private static function name(string $text): string
     {
         return (string) preg_replace('/[^A-Za-z0-9._-]+/', '_', $text);

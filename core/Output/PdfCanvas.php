@@ -195,7 +195,7 @@ final class PdfCanvas extends TCPDF
         return implode(' ', array_map(self::number(...), $values));
     }
 
-    /** Four decimals of a point, 0.00004 mm; never an exponent. */
+    /** Writes four decimals of a point, 0.00004 mm, and never an exponent. */
     private static function number(float $value): string
     {
         $text = rtrim(rtrim(number_format($value, 4, '.', ''), '0'), '.');

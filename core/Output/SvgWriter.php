@@ -92,7 +92,7 @@ final readonly class SvgWriter
         return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE | ENT_DISALLOWED, 'UTF-8');
     }
 
-    /** Four decimals at most, never an exponent. */
+    /** Writes four decimals at most, and never an exponent. */
     private static function number(float $value): string
     {
         $text = rtrim(rtrim(number_format($value, 4, '.', ''), '0'), '.');

@@ -11,7 +11,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Tolerance;
 
-/** How one part's edge touches another's face, end or edge where both stand, for the joints that say so. Model millimetres. */
+/** Works out how one part's edge touches another's face, end or edge where both stand. Model millimetres. */
 final readonly class Meeting
 {
     /**

@@ -50,7 +50,7 @@ final readonly class StripHalf
     }
 
     /**
-     * What of a shape has a·x + b·y + c ≥ 0.
+     * Cuts a shape to its part where a·x + b·y + c ≥ 0.
      *
      * @param  list<Vec2>  $points
      * @return list<Vec2>

@@ -15,13 +15,16 @@ use Chartula\Core\Geometry\Vec2;
 /** How far a strip may go along its line and into its panels before something else is in the way. Model millimetres. */
 final readonly class StripRoom
 {
-    /** Room that a strip wants under another roof, how finely that is looked for, and how far: no eaves reach further. */
+    /** A strip wants so much room under another roof. */
     private const ROOM_MM = 1.5;
 
+    /** A roof that lies further below the strip than this is not in its way. */
     private const BELOW_MM = 4.0;
 
+    /** The room is measured in steps of this length along the line. */
     private const STEP_MM = 0.25;
 
+    /** The room is measured so far from an end of the line; no eaves reach further. */
     private const LONGEST_EAVES_MM = 15.0;
 
     /** A line that crosses a wall at a sine less than this runs along it. */

@@ -28,7 +28,7 @@ final readonly class UnderRoof
     /** The gap between a support and a wall, so that it drops in. */
     public const CLEARANCE_MM = 0.1;
 
-    /** Supports stand so far apart for each millimetre of the carrier's thickness, and never nearer or further than this. */
+    /** Gives the spacing of supports for each millimetre of the carrier's thickness, and its least and greatest value, mm. */
     private const SPACING_PER_MM = 60.0;
 
     private const SPACING_MM = [40.0, 120.0];

@@ -108,7 +108,7 @@ final readonly class BaseParts
     }
 
     /**
-     * What of the inside no other block takes up: of two floors that would overlap the earlier block's stays.
+     * Cuts the inside to its part that no other block takes up; where two floors would overlap, the earlier block's stays.
      *
      * @return list<Patch>
      */

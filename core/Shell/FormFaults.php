@@ -14,7 +14,7 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Stock\Layer;
 
-/** What cannot be made although every field is sound: openings that leave their wall, walls shorter than their corners. */
+/** Finds what cannot be made although every field is sound: openings that leave their wall, walls shorter than their corners. */
 final readonly class FormFaults
 {
     public static function collect(Building $building, Walls $walls, Problems $problems): void

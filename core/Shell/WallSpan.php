@@ -13,13 +13,13 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Stock\Stack;
 
-/** Where a wall's card begins and ends, layer by layer, and what of it is cut. Model millimetres. */
+/** Works out where a wall's card begins and ends, layer by layer, and how it is cut. Model millimetres. */
 final class WallSpan
 {
     /** A wall must be longer than this after its corners, mm. */
     public const LEAST_MM = 0.05;
 
-    /** Corners nearer to a straight line than this, degrees, are bends of one wall. */
+    /** A corner nearer to a straight line than this, degrees, is a bend of one wall. */
     private const STRAIGHT_DEG = 3.0;
 
     /** @var array<int, list<Patch>> */

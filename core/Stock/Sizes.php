@@ -27,10 +27,10 @@ final readonly class Sizes
     /** An error of more than this shows. */
     private const FAR = 0.2;
 
-    /** Two sizes this alike in error are a tie: both are offered. */
+    /** Two sizes whose errors differ by less are a tie, and both are offered. */
     private const TIE = 0.0005;
 
-    /** Real sizes this near a planed board's are called that. */
+    /** A real size this near to a planed board's is called by the board's name. */
     private const AS_PLANED = 0.03;
 
     /** @return array{real_mm: float, imperial: string, metric: string, planed: ?string, text: string} */

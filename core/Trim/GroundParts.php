@@ -45,7 +45,7 @@ final readonly class GroundParts
 
     private const UNITS = 6;
 
-    /** Lines that run back stand so far apart, real mm: 5 ft. */
+    /** Lines that run back are drawn so far apart, real mm: 5 ft. */
     private const APART_MM = 1524.0;
 
     public static function make(Building $building): PartSet

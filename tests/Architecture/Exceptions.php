@@ -94,7 +94,6 @@ final class Exceptions
         'database/migrations/2026_11_24_000001_create_people_and_projects.php::up' => self::TABLE,
         'tests/Api/MadeTest.php::testWhatIsPrintedGoesStaleWithTheEditThatChangesItAndOnlyThatIsPrintedAgain' => self::JOURNEY,
         'tests/Api/PlotTest.php::testScalesAndStockAreAnswered' => self::JOURNEY,
-        'tests/Browser/BlocksTest.php::testAWingIsAddedMovedAndRoofedOnThePlan' => self::JOURNEY,
         'tests/Browser/InSpaceTest.php::testTheKitReallyStandsInSpace' => self::JOURNEY,
         'tests/Browser/KilledServersTest.php::testNothingAcknowledgedIsLost' => self::JOURNEY,
         'tests/Core/Building/Difference/DocumentDifferenceTest.php::provideEdits' => self::CASES,

@@ -101,7 +101,11 @@ final class AtTheBenchTest extends BrowserTestCase
         self::assertSame('What the knife does on sheet 2', $this->browser->switchTo()->activeElement()->getText());
         $this->press('Run it');
         // A line has to be followed before the next begins.
-        $this->sees(', line 3');
+        $this->browser->wait(20, 50)->until(
+            fn (): bool =>
+                $this->browser->executeScript('return Number(/, line (\\d+)/.exec(document.body.innerText)?.[1] ?? 0) >= 3') === true,
+            'The knife does not move on',
+        );
         $this->press('Hold');
         $drawn = fn (): int => count($this->browser->findElements(WebDriverBy::cssSelector('.cutting path[stroke-dasharray]')));
         self::assertGreaterThan(0, $drawn());

@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Attributes\Group;
 
 /** Several blocks and their roofs, as a person makes them. */
 final class BlocksTest extends BrowserTestCase
@@ -20,8 +21,7 @@ final class BlocksTest extends BrowserTestCase
         // Along the wall it stands against, by the keyboard: two presses are one revision.
         $this->find("//select[preceding-sibling::label[.='block'] or @id=//label[.='block']/@for]/option[@value='wing']")->click();
         $this->browser->executeScript('document.querySelector("svg.drawing").focus()');
-        $this->keys(WebDriverKeys::ARROW_UP);
-        $this->keys(WebDriverKeys::ARROW_UP);
+        $this->keys(WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP);
         $this->saved(3);
         $this->sees('its left centred on main.right');
         self::assertSame(
@@ -109,6 +109,7 @@ final class BlocksTest extends BrowserTestCase
         self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[aria-label=Faults]')));
     }
 
+    #[Group('deep')]
     public function testTheMockUpIsLookedAtAndWhatWasLearntIsKept(): void
     {
         $this->enterDemo();

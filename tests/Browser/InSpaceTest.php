@@ -7,16 +7,17 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use GdImage;
+use PHPUnit\Framework\Attributes\Group;
 
 /** The kit standing in space. */
 final class InSpaceTest extends BrowserTestCase
 {
     protected const DRAWS_IN_SPACE = true;
 
-    /** Small, since every point of a picture is worked out by the processor. */
-    /** @var array{int, int} */
+    /** @var array{int, int} small, since every point of a picture is worked out by the processor */
     protected const WINDOW = [1000, 743];
 
+    #[Group('deep')]
     public function testTheKitReallyStandsInSpace(): void
     {
         $this->enterDemo();

@@ -64,13 +64,14 @@ final class JourneyTest extends BrowserTestCase
         );
         $this->keys(WebDriverKeys::TAB);
         self::assertSame('1ft 6in', $this->field('from the left end')->getAttribute('value'));
-        $this->keys(WebDriverKeys::ARROW_RIGHT);
-        $this->find("//input[@value='2ft 3in']");
-        $this->keys(WebDriverKeys::SHIFT.WebDriverKeys::ARROW_RIGHT.WebDriverKeys::NULL);
+        // A brick to the right, a quarter of one further, and a course up; within a second they are one revision, and one step of undo.
+        $this->keys(
+            WebDriverKeys::ARROW_RIGHT,
+            WebDriverKeys::SHIFT.WebDriverKeys::ARROW_RIGHT.WebDriverKeys::NULL,
+            WebDriverKeys::ARROW_UP,
+        );
         $this->find("//input[@value='2ft 5 1/4in']");
-        $this->keys(WebDriverKeys::ARROW_UP);
         $this->find("//input[@value='3ft']");
-        // Presses within a second are one revision, and one step of undo.
         $this->saved(3);
         $this->keys(WebDriverKeys::CONTROL.'z'.WebDriverKeys::NULL);
         $this->find("//input[@value='2ft 9in']");
@@ -84,10 +85,7 @@ final class JourneyTest extends BrowserTestCase
 
     public function testAWindowIsDraggedByBricksAndThicknessIsTyped(): void
     {
-        $this->register('Frith');
-        $this->type('New project', 'Drag', leave: false);
-        $this->press('Begin the project');
-        $this->press('New building');
+        $this->beginBuilding('Frith', 'Drag');
         $this->link('Shell')->click();
         $this->press('Add sash');
         $this->saved(2);
@@ -124,10 +122,7 @@ final class JourneyTest extends BrowserTestCase
 
     public function testWhatCannotBeReadStaysAtItsFieldAcrossAReload(): void
     {
-        $this->register('Dunstan');
-        $this->type('New project', 'Drafts', leave: false);
-        $this->press('Begin the project');
-        $this->press('New building');
+        $this->beginBuilding('Dunstan', 'Drafts');
         $this->type('width', '18');
         $this->sees('“18” has no unit');
         $this->browser->navigate()->refresh();
@@ -152,7 +147,8 @@ final class JourneyTest extends BrowserTestCase
         $this->open('/');
         $this->find("//button[normalize-space()='Look round the demo']");
         $this->assertSound('welcome');
-        $this->enterDemo();
+        $this->press('Look round the demo');
+        $this->link('Weigh office');
         $this->assertSound('projects');
         $this->link('Weigh office')->click();
         $this->find("//*[@data-opening='w1']");
@@ -207,11 +203,7 @@ final class JourneyTest extends BrowserTestCase
 
     public function testMetresAsWellAsFeet(): void
     {
-        $this->register('Hilda');
-        $this->type('New project', 'Metric', leave: false);
-        $this->press('Begin the project');
-        $this->press('New building');
-        $this->heading('The real building');
+        $this->beginBuilding('Hilda', 'Metric');
         $this->sees('18ft wide, 12ft deep');
         $this->link('Projects')->click();
         $this->find("//select[@id='units']/option[@value='metric']")->click();

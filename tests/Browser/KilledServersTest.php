@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use GuzzleHttp\Client;
-use GuzzleHttp\Cookie\CookieJar;
-use GuzzleHttp\Exception\TransferException;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Kits;
 
@@ -17,19 +15,16 @@ final class KilledServersTest extends TestCase
 
     private const DEEP_KILLS = 40;
 
-    private Client $client;
-
-    private CookieJar $cookies;
+    private Person $person;
 
     protected function setUp(): void
     {
-        $this->cookies = new CookieJar;
-        $this->client = new Client(['base_uri' => Served::address(), 'cookies' => $this->cookies, 'timeout' => 10, 'http_errors' => false]);
+        $this->person = Person::registered('Etheldreda');
     }
 
     public function testNothingAcknowledgedIsLost(): void
     {
-        $building = $this->begin();
+        $building = $this->person->begin('Kill', Kits::exampleText('weigh-office'));
         $acknowledged = [];
         $revision = 1;
         $refused = 0;
@@ -40,9 +35,9 @@ final class KilledServersTest extends TestCase
             $process = Served::begun("$target-kill", random_int(5, 25) / 100.0);
             $process->start();
             for ($i = 0; $i < 4; $i++) {
-                $id = self::uuid();
+                $id = Person::uuid();
                 $name = "Loft $kill.$i";
-                [$status] = $this->call(
+                [$status] = $this->person->call(
                     'POST',
                     "buildings/$building/revisions",
                     ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]],
@@ -64,7 +59,7 @@ final class KilledServersTest extends TestCase
             Served::does("$target-up");
         }
         self::assertGreaterThan(0, $refused, 'some save was hit');
-        $revisions = $this->call('GET', "buildings/$building/revisions")[1]['revisions'];
+        $revisions = $this->person->call('GET', "buildings/$building/revisions")[1]['revisions'];
         self::assertIsArray($revisions);
         $found = [];
         foreach ($revisions as $one) {
@@ -79,13 +74,14 @@ final class KilledServersTest extends TestCase
     }
 
     /** Undo and redo, prints, and marks on pieces, each sent again under its id after a kill: done once, and not lost. */
+    #[Group('deep')]
     public function testHistoryPrintsAndMarksSurviveKillsToo(): void
     {
-        $building = $this->begin();
+        $building = $this->person->begin('Kill', Kits::exampleText('weigh-office'));
         $this->acknowledged(
             'POST',
             "buildings/$building/revisions",
-            ['client_id' => self::uuid(), 'base' => 1, 'edits' => [['op' => 'set', 'path' => 'note', 'value' => 'nothing that is cut']]],
+            ['client_id' => Person::uuid(), 'base' => 1, 'edits' => [['op' => 'set', 'path' => 'note', 'value' => 'nothing that is cut']]],
         );
         $revision = 2;
         $parts = ['main.base.floor', 'main.front.core', 'main.back.core', 'main.ridge.strip'];
@@ -96,9 +92,9 @@ final class KilledServersTest extends TestCase
             $this->acknowledged(
                 'POST',
                 "buildings/$building/revisions",
-                ['client_id' => self::uuid(), 'base' => $revision++, $kill % 2 === 0 ? 'undo' : 'redo' => true],
+                ['client_id' => Person::uuid(), 'base' => $revision++, $kill % 2 === 0 ? 'undo' : 'redo' => true],
             );
-            $this->acknowledged('POST', "buildings/$building/prints", ['client_id' => self::uuid(), 'which' => 'all']);
+            $this->acknowledged('POST', "buildings/$building/prints", ['client_id' => Person::uuid(), 'which' => 'all']);
             $this->acknowledged('PATCH', "buildings/$building/pieces", ['pieces' => [['part' => $part, 'copy' => 0]], 'state' => 'cut']);
             $process->wait();
             Served::does("$target-up");
@@ -114,27 +110,6 @@ final class KilledServersTest extends TestCase
         self::assertSame($revision, $this->acknowledged('GET', "buildings/$building/revisions")['total'], 'each undo and redo once');
     }
 
-    private function begin(): string
-    {
-        $this->acknowledged('GET', 'me');
-        $this->acknowledged(
-            'POST',
-            'register',
-            ['name' => 'Etheldreda', 'email' => bin2hex(random_bytes(6)).'@marrowmere.example', 'password' => 'a long password'],
-        );
-        $project = $this->acknowledged('POST', 'projects', ['name' => 'Kill'])['project'];
-        self::assertIsArray($project);
-        self::assertIsString($project['id']);
-        $building = $this->acknowledged(
-            'POST',
-            "projects/{$project['id']}/buildings",
-            ['client_id' => self::uuid(), 'document' => Kits::exampleText('weigh-office')],
-        )['id'];
-        self::assertIsString($building);
-
-        return $building;
-    }
-
     /**
      * Sent until it is answered; servers that were killed are brought back in between.
      *
@@ -144,7 +119,7 @@ final class KilledServersTest extends TestCase
     private function acknowledged(string $method, string $path, array $data = []): array
     {
         for ($try = 0; $try < 60; $try++) {
-            [$status, $answer] = $this->call($method, $path, $data);
+            [$status, $answer] = $this->person->call($method, $path, $data);
             if ($status >= 200 && $status < 300) {
                 return $answer;
             }
@@ -162,7 +137,7 @@ final class KilledServersTest extends TestCase
     {
         $last = [0, []];
         for ($try = 0; $try < 40; $try++) {
-            $last = $this->call(
+            $last = $this->person->call(
                 'POST',
                 "buildings/$building/revisions",
                 ['client_id' => $id, 'base' => $revision, 'edits' => [['op' => 'set', 'path' => 'name', 'value' => $name]]],
@@ -174,33 +149,5 @@ final class KilledServersTest extends TestCase
         }
 
         return $last;
-    }
-
-    /**
-     * @param  array<string, mixed>  $data
-     * @return array{int, array<array-key, mixed>} status, 0 for none, and answer
-     */
-    private function call(string $method, string $path, array $data = []): array
-    {
-        $token = $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
-        try {
-            $answer = $this->client->request(
-                $method,
-                "/api/$path",
-                ['json' => $data, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => urldecode($token)]],
-            );
-        } catch (TransferException) {
-            return [0, []];
-        }
-        $body = json_decode((string) $answer->getBody(), true);
-
-        return [$answer->getStatusCode(), is_array($body) ? $body : []];
-    }
-
-    private static function uuid(): string
-    {
-        $hex = bin2hex(random_bytes(16));
-
-        return substr($hex, 0, 8).'-'.substr($hex, 8, 4).'-4'.substr($hex, 13, 3).'-a'.substr($hex, 17, 3).'-'.substr($hex, 20, 12);
     }
 }

@@ -20,9 +20,7 @@ final class PlotTest extends BrowserTestCase
         $this->assertSound('the plot');
         // Pressed until it stands over the edge; presses within a second are one revision.
         $this->browser->executeScript('document.querySelector("svg.drawing").focus()');
-        foreach (range(1, 30) as $press) {
-            $this->keys(WebDriverKeys::ARROW_RIGHT);
-        }
+        $this->keys(str_repeat(WebDriverKeys::ARROW_RIGHT, 30));
         $this->saved(3);
         $this->sees('too far out at the right side');
         $this->sees('does not fit');

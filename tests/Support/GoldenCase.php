@@ -45,7 +45,7 @@ final readonly class GoldenCase
     {
         $text = (string) file_get_contents("$this->folder/building.json");
         $derived = Derivation::of(BuildingReader::fromText($text), $text);
-        $drawings = $derived->drawings();
+        $drawings = $derived->printed->drawings();
         $files = [];
         foreach (array_map(static fn (Drawing $d): string => SvgWriter::write($d), $drawings) as $i => $svg) {
             $files[sprintf('sheet-%02d.svg', $i + 1)] = $svg;

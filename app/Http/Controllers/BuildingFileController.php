@@ -57,7 +57,7 @@ final readonly class BuildingFileController
     {
         $revision = $building->lastSoundOrFail();
         $only = $this->only($request, $building);
-        $drawings = $this->derived($revision)->drawings(self::footer($revision), $only);
+        $drawings = $this->derive->printed($revision->text)->drawings(self::footer($revision), $only);
         abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
 
         return self::download(
@@ -76,7 +76,8 @@ final readonly class BuildingFileController
     public function sheet(Request $request, Building $building, int $sheet): Response
     {
         $revision = $building->asked($request);
-        $drawing = $this->derived($revision)->drawings(self::footer($revision), $this->only($request, $building))[$sheet - 1] ?? abort(404);
+        $drawing = $this->derive->printed($revision->text)->drawing($sheet, self::footer($revision), $this->only($request, $building))
+            ?? abort(404);
         // A page shown small loses hairlines, so for a screen they are drawn thicker.
         $svg = SvgWriter::write($request->boolean('screen') ? $drawing->withStrokesTimes(4.0) : $drawing);
 
@@ -100,7 +101,7 @@ final readonly class BuildingFileController
     /** A sheet for a cutting plotter. */
     public function plotter(Building $building, int $sheet): Response
     {
-        $found = $this->derived($building->lastSoundOrFail())->plan->sheets[$sheet - 1] ?? abort(404);
+        $found = $this->derive->printed($building->lastSoundOrFail()->text)->plan->sheets[$sheet - 1] ?? abort(404);
 
         return self::download(
             PlotterWriter::write($found, $building->name),
@@ -112,7 +113,7 @@ final readonly class BuildingFileController
     /** What the simulated cutter makes of that file. */
     public function cut(Building $building, int $sheet): JsonResponse
     {
-        $found = $this->derived($building->lastSoundOrFail())->plan->sheets[$sheet - 1] ?? abort(404);
+        $found = $this->derive->printed($building->lastSoundOrFail()->text)->plan->sheets[$sheet - 1] ?? abort(404);
         $size = [$found->page->width, $found->page->height];
 
         return response()->json(
@@ -124,7 +125,7 @@ final readonly class BuildingFileController
     /** A sheet as the simulated printer prints it, with its error. */
     public function printed(PrinterRequest $request, Building $building, int $sheet): Response
     {
-        $drawing = $this->derived($building->lastSoundOrFail())->drawings()[$sheet - 1] ?? abort(404);
+        $drawing = $this->derive->printed($building->lastSoundOrFail()->text)->drawing($sheet) ?? abort(404);
 
         return response(
             $request->printer(self::DOTS_PER_INCH)->page(PdfWriter::write([$drawing], $building->name), 1),
@@ -140,7 +141,7 @@ final readonly class BuildingFileController
     public function part(Request $request, Building $building, string $part): Response
     {
         $found = array_filter(
-            $this->derived($building->asked($request))->kit->parts,
+            $this->derive->printed($building->asked($request)->text)->kit->parts,
             static fn (LabelledPart $p): bool => $p->part->id === $part,
         );
         abort_if($found === [], 404);

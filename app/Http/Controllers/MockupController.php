@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\DeriveKit;
 use App\Http\Requests\MockupRequest;
 use App\Models\Building;
 use App\Models\Revision;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\MockupDrawing;
-use Chartula\Core\Kit\Kit;
 use Chartula\Core\Mockup\Mockup;
 use Chartula\Core\Mockup\Net;
 use Chartula\Core\Output\PdfWriter;
@@ -23,10 +23,14 @@ use Illuminate\Support\Str;
 /** The mock-up of a revision: what its pieces are, its pages, and all of them as one file. */
 final readonly class MockupController
 {
+    public function __construct(private DeriveKit $derive)
+    {
+    }
+
     public function show(MockupRequest $request, Building $building): JsonResponse
     {
         $revision = $building->asked($request);
-        [$mockup, $drawings] = self::made($request, $revision);
+        [$mockup, $drawings] = $this->made($request, $revision);
 
         return response()->json([
             'revision' => $revision->number, 'percent' => $mockup->percent, 'pages' => count($drawings),
@@ -41,7 +45,7 @@ final readonly class MockupController
     public function pdf(MockupRequest $request, Building $building): Response
     {
         $revision = $building->asked($request);
-        [$mockup, $drawings] = self::made($request, $revision);
+        [$mockup, $drawings] = $this->made($request, $revision);
         abort_if($drawings === [], 404);
         $name = Str::slug($building->name)."-mock-up-r$revision->number-$mockup->percent.pdf";
 
@@ -54,7 +58,7 @@ final readonly class MockupController
 
     public function page(MockupRequest $request, Building $building, int $page): Response
     {
-        $drawing = self::made($request, $building->asked($request))[1][$page - 1] ?? abort(404);
+        $drawing = $this->made($request, $building->asked($request))[1][$page - 1] ?? abort(404);
 
         return response(
             SvgWriter::write($drawing->withStrokesTimes(3.0)),
@@ -64,11 +68,16 @@ final readonly class MockupController
     }
 
     /** @return array{Mockup, list<Drawing>} */
-    private static function made(MockupRequest $request, Revision $revision): array
+    private function made(MockupRequest $request, Revision $revision): array
     {
         $described = BuildingReader::fromText($revision->text);
         $page = new Page($described->sheets);
-        $mockup = Mockup::of(Kit::derive($described)->form, $request->percent(), $page->roomWidth(), $page->roomHeight());
+        $mockup = Mockup::of(
+            $this->derive->printed($revision->text)->kit->form,
+            $request->percent(),
+            $page->roomWidth(),
+            $page->roomHeight(),
+        );
 
         return [$mockup, MockupDrawing::of($described, $mockup, "revision $revision->number")];
     }

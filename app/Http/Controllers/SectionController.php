@@ -20,7 +20,7 @@ final readonly class SectionController
         [$point, $normal] = $request->isFromTheRight()
             ? [new Vec3($request->at(), 0.0, 0.0), new Vec3(1.0, 0.0, 0.0)]
             : [new Vec3(0.0, $request->at(), 0.0), new Vec3(0.0, -1.0, 0.0)];
-        $section = SectionView::cut($derive->derivation($revision->text)->kit, $point, $normal);
+        $section = SectionView::cut($derive->printed($revision->text)->kit, $point, $normal);
 
         return response()->json(['revision' => $revision->number] + $section);
     }

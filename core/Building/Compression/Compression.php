@@ -7,7 +7,7 @@ namespace Chartula\Core\Building\Compression;
 /** What is given up of the real building, step by step; the real figures stay as they were measured. */
 final readonly class Compression
 {
-    /** What a step leaves alone unless the person says otherwise. */
+    /** A step leaves these alone unless the person says otherwise. */
     public const PROTECTED = ['doors', 'windows'];
 
     /**

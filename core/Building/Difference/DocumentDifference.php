@@ -12,7 +12,7 @@ use stdClass;
  */
 final class DocumentDifference
 {
-    /** As many as a summary says before it only counts. */
+    /** A summary names so many changes; of more it gives the number. */
     private const SAID = 4;
 
     /** @var list<Change> */

@@ -13,7 +13,7 @@ use stdClass;
  */
 final readonly class Identity
 {
-    /** Before a name in a path, so that an entry called 1 is not taken for the second entry. */
+    /** Stands before a name in a path, so that an entry called 1 is not taken for the second entry. */
     public const MARK = '=';
 
     public static function of(mixed $entry): ?string

@@ -9,7 +9,7 @@ use stdClass;
 /** A practitioner's names for the fields of a document, and for what stands in them. */
 final readonly class Words
 {
-    /** Fields whose key is not what a person would say. */
+    /** Gives words for fields whose key a person would not use. */
     private const FIELDS = [
         'w' => 'width', 'h' => 'height', 'rect.0' => 'width', 'rect.1' => 'depth', 'panes.0' => 'columns of panes',
         'panes.1' => 'rows of panes',
@@ -17,7 +17,7 @@ final readonly class Words
         'through' => 'walls that run through',
     ];
 
-    /** Steps of a path that a person would not name. */
+    /** Lists steps of a path that a person would not name. */
     private const SILENT = ['blocks', 'walls', 'openings', 'styles', 'footprint', 'frame', 'head', 'methods', 'sheets', 'gauge', 'roof'];
 
     private const LONGEST = 60;

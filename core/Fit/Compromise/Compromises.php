@@ -45,7 +45,7 @@ final readonly class Compromises
 {
     private const MOST = 5;
 
-    /** Ways of each direction that are put together with those of the others. */
+    /** So many ways of each direction are put together with those of the others. */
     private const EACH = 3;
 
     /**

@@ -19,7 +19,7 @@ use Chartula\Core\Measure\Tolerance;
  */
 final readonly class Directions
 {
-    /** Courses taken from a block's walls are weighed by this against lengths. */
+    /** Courses taken from a block's walls count so many times as much as lengths. */
     private const COURSES = 2.0;
 
     /** A block left out is weighed by this and its share of the building's area: a wing is missed more than anything shortened. */

@@ -10,10 +10,10 @@ use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\Check;
 
-/** What low relief has cost, and what would make it look better. docs/formulas.md#relief */
+/** Says what low relief has cost, and what would make it look better. docs/formulas.md#relief */
 final readonly class ReliefChecks
 {
-    /** Steeper than this a gable betrays that its depth was squeezed. */
+    /** A gable steeper than this, degrees, betrays that its depth was squeezed. */
     private const STEEP_DEG = 60.0;
 
     /** @return list<Check> */

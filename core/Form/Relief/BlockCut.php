@@ -22,7 +22,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Tolerance;
 
-/** What low relief leaves of one block: none, one or several pieces, each a block of its own. Real millimetres. docs/formulas.md#relief */
+/** Cuts one block to low relief: none, one or several pieces, each a block of its own. Real millimetres. docs/formulas.md#relief */
 final readonly class BlockCut
 {
     /** The frame of card that stiffens an open back, model mm. */

@@ -12,7 +12,7 @@ use Chartula\Core\Measure\Tolerance;
 /** Openings of a wall of which a stretch is left, perhaps squeezed: kept as wide as they are, narrowed, or dropped. Real millimetres. */
 final readonly class OpeningsCut
 {
-    /** Narrower than this share of itself an opening is dropped rather than narrowed. */
+    /** An opening narrower than this share of itself is dropped rather than narrowed. */
     private const LEAST_SHARE = 0.5;
 
     /**

@@ -7,7 +7,7 @@ namespace Chartula\Core\Geometry\Skeleton;
 use Chartula\Core\Measure\Tolerance;
 use SplMinHeap;
 
-/** What is expected to happen to the moving outline, by height: an edge vanishes, or a corner runs into a front. */
+/** Holds the expected events of the moving outline by height: an edge vanishes, or a corner runs into a front. */
 final class Events
 {
     private const PARALLEL = Tolerance::ROUNDING;
@@ -23,7 +23,7 @@ final class Events
     }
 
     /**
-     * The next one at or below a height; of equals edges vanish first.
+     * Takes the next event at or below a height; of two at one height the vanishing edge comes first.
      *
      * @return ?array{float, Corner, ?Corner, ?Front} when, the corner, and the corner at the vanishing edge's other end or the front that
      *     is run into

@@ -188,7 +188,7 @@ final class StraightSkeleton
         $this->sides->add($after, $to, $from, $before);
     }
 
-    /** Puts down what may happen to a corner: that an edge beside it vanishes, and that it runs into another edge. */
+    /** Adds the events that may befall a corner: an edge beside it vanishes, or it runs into another edge. */
     private function expect(Corner $corner): void
     {
         $this->events->expectCollapse($this->now, $corner, $corner->next, Tolerance::FIGURE);

@@ -23,7 +23,7 @@ final readonly class CoverCheck
 
     private const ASIDE_MM = 0.0041;
 
-    /** Which parts fill which kind of surface. */
+    /** Gives the groups of parts that fill each kind of surface. */
     private const GROUP_OF = ['wall' => 'shell', 'slope' => 'roof'];
 
     /** @return list<Finding> */

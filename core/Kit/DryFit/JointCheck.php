@@ -13,10 +13,10 @@ use Chartula\Core\Recall\Recall;
 /** Measures each declared joint where the parts stand, and says where it differs from what is declared. */
 final class JointCheck
 {
-    /** Rings of chords run beside each other to within a chord's error on each. */
+    /** Two rings of chords run beside each other to within a chord's error on each. */
     private const CURVED = Tolerance::MEET + 2.0 * Tolerance::CHORD;
 
-    /** Edges longer than this are measured in three places. */
+    /** An edge longer than this is measured in three places. */
     private const LONG_MM = 1.0;
 
     /** An edge is looked for so far beyond its gap before the whole outline is. */

@@ -11,7 +11,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 
-/** Over how much faces lie on each other. */
+/** Measures the area over which faces lie on each other. */
 final class SharedAreas
 {
     /** @var array<string, float> what was measured, by parts and how they stand to each other */

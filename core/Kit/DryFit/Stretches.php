@@ -7,7 +7,7 @@ namespace Chartula\Core\Kit\DryFit;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
 
-/** Stretches of one grid line, each from where to where: what is on it, and what should be. */
+/** Holds stretches of one grid line: where something is on it, and where something should be. */
 final readonly class Stretches
 {
     /**

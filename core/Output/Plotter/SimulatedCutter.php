@@ -24,7 +24,7 @@ final readonly class SimulatedCutter
 
     private const CHANGE_S = 15.0;
 
-    /** What rounding to the plotter's units may put outside the sheet. */
+    /** Rounding to the plotter's units may put a point this far outside the sheet, mm. */
     private const EDGE_MM = 0.0125;
 
     /**

@@ -101,7 +101,7 @@ final class BevelsTest extends TestCase
             0.0005,
             '60, and a thickness past the inner corner on the inside',
         );
-        foreach ($derivation->plan->sheets as $sheet) {
+        foreach ($derivation->printed->plan->sheets as $sheet) {
             foreach ($sheet->parts as $placed) {
                 foreach ($placed->part->part->blank()->outline->points as $point) {
                     $at = $placed->toSheet($point);

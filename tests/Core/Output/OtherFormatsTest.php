@@ -71,7 +71,7 @@ final class OtherFormatsTest extends TestCase
     public function testTheCutListIsRfc4180AndHoldsNoFormulas(): void
     {
         $derived = Kits::example('weigh-office');
-        $csv = CsvWriter::write($derived->kit->parts, $derived->plan);
+        $csv = CsvWriter::write($derived->kit->parts, $derived->printed->plan);
         $rows = self::python(
             'import csv, json, sys; print(json.dumps({"rows": list(csv.reader(open(sys.argv[1], newline="", encoding="utf-8")))}))',
             $csv,

@@ -23,7 +23,7 @@ final class PrintedSizeTest extends TestCase
         $document = BuildingGenerator::with(Kits::box('100mm', '60mm', '40mm', 40.0), 'methods.template.side', 'front');
         $document = BuildingGenerator::with($document, 'sheets', (object) ['proof' => (object) ['x' => $proofX, 'y' => $proofY]]);
         $derived = Kits::of($document);
-        $drawings = $derived->drawings();
+        $drawings = $derived->printed->drawings();
         if ($drawings === []) {
             self::fail('no sheets');
         }
@@ -31,7 +31,7 @@ final class PrintedSizeTest extends TestCase
         $page = self::rasterised($pdf);
 
         $placed = null;
-        foreach ($derived->plan->sheets[0]->parts as $part) {
+        foreach ($derived->printed->plan->sheets[0]->parts as $part) {
             $placed = $part->part->part->id === 'main.front.core' ? $part : $placed;
         }
         self::assertNotNull($placed);

@@ -33,7 +33,7 @@ final class WritersTest extends TestCase
 
     public function testSheetsHaveTheirLayersTheirFontAndTheirSize(): void
     {
-        $drawings = Kits::example('weigh-office')->drawings('revision 3');
+        $drawings = Kits::example('weigh-office')->printed->drawings('revision 3');
         if ($drawings === []) {
             self::fail('no sheets');
         }

@@ -92,7 +92,7 @@ final class RecallTest extends TestCase
         try {
             $derived = Derivation::of($building, $text, $recall);
 
-            return $derived->json.var_export([$derived->dryFit, $derived->plan], true);
+            return $derived->json.var_export([$derived->dryFit, $derived->printed->plan], true);
         } catch (InvalidInput $faults) {
             return var_export($faults->problems, true);
         }

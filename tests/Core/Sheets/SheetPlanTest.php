@@ -23,7 +23,7 @@ final class SheetPlanTest extends TestCase
     {
         $derived = self::office(['sheets' => (object) ['paper' => $paper, 'margin' => '10mm', 'gap' => '3mm']]);
         $seen = [];
-        foreach ($derived->plan->sheets as $sheet) {
+        foreach ($derived->printed->plan->sheets as $sheet) {
             self::assertSame([$width, $height], [$sheet->page->width, $sheet->page->height]);
             foreach ($sheet->parts as $placed) {
                 self::assertSame($sheet->stock, $placed->part->part->stock);
@@ -42,11 +42,11 @@ final class SheetPlanTest extends TestCase
 
     public function testTemplatesForTheBackAreMirroredAndPapersAreNot(): void
     {
-        foreach ($derivedSheets = self::office([])->plan->sheets as $sheet) {
+        foreach ($derivedSheets = self::office([])->printed->plan->sheets as $sheet) {
             self::assertSame($sheet->stock->takesTemplate(), $sheet->isMirrored, $sheet->stock->id);
         }
         self::assertCount(5, $derivedSheets);
-        foreach (self::office(['methods.template.side' => 'front'])->plan->sheets as $sheet) {
+        foreach (self::office(['methods.template.side' => 'front'])->printed->plan->sheets as $sheet) {
             self::assertFalse($sheet->isMirrored);
         }
     }
@@ -64,7 +64,7 @@ final class SheetPlanTest extends TestCase
 
     public function testScoresThenOpeningsFromTheSmallestThenOutlinesFromTheOutside(): void
     {
-        foreach (self::office([])->plan->sheets as $sheet) {
+        foreach (self::office([])->printed->plan->sheets as $sheet) {
             $steps = CuttingOrder::of($sheet);
             $rank = array_flip(['score', 'slit', 'opening', 'outline']);
             $kinds = array_map(static fn (CutStep $s): int => $rank[$s->what], $steps);
@@ -86,7 +86,7 @@ final class SheetPlanTest extends TestCase
 
     public function testPapersKeepTheirGrain(): void
     {
-        foreach (self::office([])->plan->sheets as $sheet) {
+        foreach (self::office([])->printed->plan->sheets as $sheet) {
             foreach ($sheet->parts as $placed) {
                 self::assertTrue($placed->part->part->mayTurn || ! $placed->turned);
             }

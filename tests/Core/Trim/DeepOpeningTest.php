@@ -217,7 +217,7 @@ final class DeepOpeningTest extends TestCase
         $ids = array_merge(
             ...array_map(
                 static fn (Sheet $sheet): array => array_map(static fn ($placed): string => $placed->part->part->id, $sheet->parts),
-                $derived->plan->sheets,
+                $derived->printed->plan->sheets,
             ),
         );
         foreach (['floor', 'left', 'right', 'top', 'end'] as $name) {

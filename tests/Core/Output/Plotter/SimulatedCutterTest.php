@@ -100,7 +100,7 @@ final class SimulatedCutterTest extends TestCase
         $sheets = 0;
         foreach (range(1, Sample::isDeep() ? 100 : 10) as $seed) {
             $derived = Kits::of((new BuildingGenerator($seed))->document());
-            foreach ($derived->plan->sheets as $sheet) {
+            foreach ($derived->printed->plan->sheets as $sheet) {
                 $run = SimulatedCutter::run(
                     PlotterWriter::write($sheet, $derived->building->name),
                     [$sheet->page->width, $sheet->page->height],
@@ -131,7 +131,7 @@ final class SimulatedCutterTest extends TestCase
     {
         $derived = Kits::example('weigh-office');
         // The ridge strip is scored on its face; its template goes on the back, so the face lies down.
-        $strip = SimulatedCutter::run(PlotterWriter::write($derived->plan->sheets[2], 'Weigh office'), self::SHEET);
+        $strip = SimulatedCutter::run(PlotterWriter::write($derived->printed->plan->sheets[2], 'Weigh office'), self::SHEET);
         self::assertSame(
             ['Weigh office, sheet 3, card-0.25, 210 x 297 mm', '1 fold is scored on the other side of this sheet, by hand'],
             $strip->notes,
@@ -144,7 +144,7 @@ final class SimulatedCutterTest extends TestCase
         $front = Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'methods.template.side', 'front'));
         $tools = array_map(
             static fn (Stroke $s): int => $s->tool,
-            SimulatedCutter::run(PlotterWriter::write($front->plan->sheets[2], 'x'), self::SHEET)->strokes,
+            SimulatedCutter::run(PlotterWriter::write($front->printed->plan->sheets[2], 'x'), self::SHEET)->strokes,
         );
         self::assertSame([PlotterWriter::SCORE, PlotterWriter::CUT], $tools);
     }
@@ -154,7 +154,7 @@ final class SimulatedCutterTest extends TestCase
         $derived = Kits::of(
             BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'name', "A\";PU0,0;PD9999,9999;\n\x03é"),
         );
-        $file = PlotterWriter::write($derived->plan->sheets[0], $derived->building->name);
+        $file = PlotterWriter::write($derived->printed->plan->sheets[0], $derived->building->name);
         self::assertSame('CO"A PU0,0 PD9999,9999 , sheet 1, card-0.5, 210 x 297 mm";', explode("\n", $file)[1]);
         self::assertSame([], SimulatedCutter::run($file, self::SHEET)->findings);
     }
@@ -163,7 +163,7 @@ final class SimulatedCutterTest extends TestCase
     public function testAnotherReaderUnderstandsTheFile(): void
     {
         $file = sys_get_temp_dir().'/chartula-'.bin2hex(random_bytes(6)).'.plt';
-        file_put_contents($file, PlotterWriter::write(Kits::example('weigh-office')->plan->sheets[1], 'Weigh office'));
+        file_put_contents($file, PlotterWriter::write(Kits::example('weigh-office')->printed->plan->sheets[1], 'Weigh office'));
         $process = (new Process(['hp2xx', '-m', 'eps', '-t', '-f', "$file.eps", $file]))->mustRun();
         unlink($file);
         $eps = (string) file_get_contents("$file.eps");
@@ -174,7 +174,7 @@ final class SimulatedCutterTest extends TestCase
         }
         // The plot's own extent in points: from the floor's left edge at 17 mm to the roof's right one.
         [$x0, $x1] = [INF, -INF];
-        foreach (Kits::example('weigh-office')->plan->sheets[1]->parts as $part) {
+        foreach (Kits::example('weigh-office')->printed->plan->sheets[1]->parts as $part) {
             [$x0, $x1] = [min($x0, $part->x), max($x1, $part->x + $part->width())];
         }
         self::assertEqualsWithDelta(($x1 - $x0) * 72.0 / 25.4, (int) $box[3] - (int) $box[1], 3.0);

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\SheetDrawing;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Recall\Recall;
+use Chartula\Core\Sheets\Sheet;
+use Chartula\Core\Sheets\SheetPlan;
+
+/** The kit of one building on its sheets: all that printing, cutting and drawing a part take. Nothing is proven here. */
+final readonly class PrintedKit
+{
+    /** @param  Building  $building  what is modelled of it */
+    private function __construct(
+        public Building $building,
+        public Kit $kit,
+        public SheetPlan $plan,
+    ) {
+    }
+
+    /**
+     * @param  Recall  $recall  what an earlier run worked out
+     *
+     * @throws InvalidInput with every reason why it cannot be made
+     */
+    public static function of(Building $building, Recall $recall = new Recall): self
+    {
+        $kit = Kit::derive($building, $recall);
+        $modelled = $kit->modelled->building;
+
+        return new self($modelled, $kit, SheetPlan::of($modelled, $kit, null, $recall));
+    }
+
+    /**
+     * The sheets as they print.
+     *
+     * @param  string  $footer  revision and date, for the heading
+     * @param  ?list<string>  $only  pieces by id and copy (`main.front.core#0`), packed afresh; all where it is null
+     * @return list<Drawing>
+     */
+    public function drawings(string $footer = '', ?array $only = null): array
+    {
+        $sheets = $this->sheets($only);
+
+        return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, count($sheets), $footer), $sheets);
+    }
+
+    /**
+     * One of drawings(), counted from 1; null where there is no such sheet.
+     *
+     * @param  ?list<string>  $only
+     */
+    public function drawing(int $number, string $footer = '', ?array $only = null): ?Drawing
+    {
+        $sheets = $this->sheets($only);
+        $sheet = $sheets[$number - 1] ?? null;
+
+        return $sheet === null ? null : SheetDrawing::of($this->building, $sheet, count($sheets), $footer);
+    }
+
+    /**
+     * @param  ?list<string>  $only
+     * @return list<Sheet>
+     */
+    private function sheets(?array $only): array
+    {
+        return ($only === null ? $this->plan : SheetPlan::of($this->building, $this->kit, $only))->sheets;
+    }
+}
