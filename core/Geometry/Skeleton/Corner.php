@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Geometry\Skeleton;
 
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** A corner of the moving outline, between the front before it and the front after it. */
 final class Corner
@@ -37,5 +38,13 @@ final class Corner
     public function motion(): Vec2
     {
         return $this->motion;
+    }
+
+    /** Whether its fronts lie in one line now and have different speeds. */
+    public function partsInLine(): bool
+    {
+        return abs($this->before->along->cross($this->after->along)) <= Tolerance::ROUNDING
+            && $this->before->along->dot($this->after->along) > 0.0
+            && abs($this->before->speed - $this->after->speed) > Tolerance::ROUNDING;
     }
 }

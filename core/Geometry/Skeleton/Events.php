@@ -56,7 +56,7 @@ final class Events
     {
         $gap = $front->inward->dot($corner->at($now)) - $front->offset($now);
         $closing = $front->speed - $front->inward->dot($corner->motion());
-        if ($gap >= -$same && ($closing > self::PARALLEL || $gap <= $same)) {
+        if ($gap >= -$same && $closing > self::PARALLEL) {
             $this->heap->insert([$now + ($gap <= $same ? 0.0 : $gap / $closing), 1, $this->ordered++, $corner, null, $front]);
         }
     }

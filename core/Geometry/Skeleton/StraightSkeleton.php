@@ -144,7 +144,7 @@ final class StraightSkeleton
                 $this->sides->add($corner->after->face, $new[$id]->node, $next->node, $changed[$corner->after->edge]);
             }
         }
-        array_map($this->expect(...), $new);
+        array_map($this->settle(...), $new);
     }
 
     private static function join(Corner $one, Corner $next): void
@@ -219,8 +219,9 @@ final class StraightSkeleton
     private function split(Corner $corner, Front $front): void
     {
         $place = $corner->at($this->now);
-        foreach ($this->alive as $from) {
-            if ($from->after !== $front || $from === $corner || $from->next === $corner) {
+        // Only in its own loop: what was split off stays apart, so that with each event the loops have one corner less between them.
+        for ($from = $corner->next; $from->next !== $corner; $from = $from->next) {
+            if ($from->after !== $front) {
                 continue;
             }
             $to = $from->next;
@@ -249,6 +250,9 @@ final class StraightSkeleton
     /** A new corner goes on, or, where only two are left that face each other, closes in a ridge. */
     private function settle(Corner $corner): void
     {
+        while ($corner->isAlive && $corner->next->next !== $corner && $corner->partsInLine()) {
+            $corner = $this->handOver($corner);
+        }
         if (! $corner->isAlive) {
             return;
         }
@@ -262,6 +266,32 @@ final class StraightSkeleton
         $this->end($other, $node);
         $this->end($corner, $corner->node);
         $this->trace($node, $corner->node, $corner->after->face, $corner->before->face);
+    }
+
+    /**
+     * Two fronts have come to lie in one line and would part again, since one is faster: it goes on for both, over a level
+     * break. From steep to shallow, as a mansard, rather than the other way round.
+     *
+     * @return Corner at the far end of what is handed over
+     */
+    private function handOver(Corner $corner): Corner
+    {
+        $isAfter = $corner->before->speed > $corner->after->speed;
+        $far = $isAfter ? $corner->next : $corner->previous;
+        [$kept, $ended] = $isAfter ? [$corner->before, $corner->after] : [$corner->after, $corner->before];
+        $place = $far->at($this->now);
+        $node = $this->sides->node($place, $this->now);
+        [$previous, $next] = $isAfter ? [$corner->previous, $far->next] : [$far->previous, $corner->next];
+        $this->end($far, $node);
+        $this->end($corner, $corner->node);
+        [$from, $to] = $isAfter ? [$corner->node, $node] : [$node, $corner->node];
+        $this->sides->add($kept->face, $from, $to, $ended->face);
+        $this->sides->add($ended->face, $to, $from, $kept->face);
+        $new = $isAfter ? $this->corner($kept, $far->after, $node, $place) : $this->corner($far->before, $kept, $node, $place);
+        self::join($previous, $new);
+        self::join($new, $next);
+
+        return $new;
     }
 
     private function meeting(Front $one, Front $other): ?Vec2
