@@ -173,7 +173,7 @@ final readonly class BuildingReader
     private static function stocks(?Node $node, Values $values): array
     {
         $stocks = BuiltInStock::all();
-        foreach ($node?->entries(self::MOST_STOCKS) ?? [] as $id => $entry) {
+        foreach ($node?->entries(self::MOST_STOCKS) ?? [] as [$id, $entry]) {
             if (preg_match('/^[a-z0-9.-]{1,32}$/D', $id) !== 1) {
                 $entry->fault('id-shape', ['given' => mb_substr($id, 0, 40)]);
             }

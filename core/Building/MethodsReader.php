@@ -40,7 +40,7 @@ final readonly class MethodsReader
             'wall' => $this->stack($node->get('wall'), $template),
             'roof' => $this->stack($node->get('roof'), $template),
         ];
-        foreach ($node->get('stacks')?->entries(self::MOST_STACKS) ?? [] as $name => $entry) {
+        foreach ($node->get('stacks')?->entries(self::MOST_STACKS) ?? [] as [$name, $entry]) {
             if (isset($stacks[$name])) {
                 $entry->fault('id-twice', ['given' => $name]);
             }

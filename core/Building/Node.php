@@ -81,7 +81,7 @@ final readonly class Node
             : null;
     }
 
-    /** @return array<string, self> the entries of an object whose keys are free */
+    /** @return list<array{string, self}> key and value of each entry of an object whose keys are free */
     public function entries(int $limit): array
     {
         if (! $this->value instanceof stdClass) {
@@ -91,7 +91,7 @@ final readonly class Node
         }
         $entries = [];
         foreach (get_object_vars($this->value) as $key => $value) {
-            $entries[(string) $key] = new self($value, $this->childPath((string) $key), $this->problems);
+            $entries[] = [(string) $key, new self($value, $this->childPath((string) $key), $this->problems)];
         }
         if (count($entries) > $limit) {
             $this->fault('too-many', ['given' => count($entries), 'limit' => $limit]);
@@ -166,7 +166,7 @@ final readonly class Node
 
     public function number(): ?float
     {
-        if (! is_int($this->value) && ! is_float($this->value)) {
+        if (! is_int($this->value) && (! is_float($this->value) || ! is_finite($this->value))) {
             $this->wrongType('a number');
 
             return null;

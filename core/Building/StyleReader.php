@@ -25,7 +25,7 @@ final readonly class StyleReader
     public function readAll(?Node $node): array
     {
         $styles = [];
-        foreach ($node?->entries(self::MOST_STYLES) ?? [] as $id => $entry) {
+        foreach ($node?->entries(self::MOST_STYLES) ?? [] as [$id, $entry]) {
             if (preg_match('/^[a-z0-9-]{1,32}$/D', $id) !== 1) {
                 $entry->fault('id-shape', ['given' => mb_substr($id, 0, 40)]);
             }

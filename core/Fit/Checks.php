@@ -32,6 +32,7 @@ final readonly class Checks
             ...self::stocks($building),
             ...self::braces($building, $kit->walls),
             ...self::later($kit->walls),
+            ...self::decks($building),
             ...self::givenUp($building, $kit),
             ...ReliefChecks::of($building, $kit),
             ...PerspectiveReport::checks($building, $kit),
@@ -45,6 +46,27 @@ final readonly class Checks
     public static function inOrder(array $checks): array
     {
         usort($checks, static fn (Check $a, Check $b): int => [self::ORDER[$a->level], $a->at] <=> [self::ORDER[$b->level], $b->at]);
+
+        return $checks;
+    }
+
+    /** @return list<Check> decks between parapets, which no part holds up */
+    private static function decks(Building $building): array
+    {
+        $checks = [];
+        foreach ($building->blocks as $block) {
+            $down = $building->scale->modelMm($block->roof->parapet);
+            if ($block->roof->kind === 'flat' && $down > 0.0) {
+                $checks[] = new Check(
+                    'roof.deck-loose',
+                    Check::WARN,
+                    $block->id,
+                    'No part holds the deck of '.$block->name.' up: stick strips of card along the insides of its walls, '
+                        .LengthFormat::millimetres($down).' below their tops, before it goes in.',
+                    $down,
+                );
+            }
+        }
 
         return $checks;
     }

@@ -13,8 +13,11 @@ enum SideKind: string
     /** Nothing: the end of a slope over a gable. */
     case Verge = 'verge';
 
-    /** Nothing: the high side of a lean-to, or of a wall. */
+    /** Nothing: the high side of a lean-to, or of a wall under its eaves. */
     case Top = 'top';
+
+    /** Nothing: the top of a wall that has no roof on it, and of a parapet. */
+    case Rim = 'rim';
 
     /** Nothing: where it was cut free of what comes in beside it. */
     case Open = 'open';

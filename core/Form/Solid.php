@@ -138,10 +138,10 @@ final readonly class Solid
     /** Gives the height of the solid over a place. */
     public function peak(): float
     {
-        return max(
+        return max([
             $this->eaves,
             ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $this->roof->facets),
-        );
+        ]);
     }
 
     /** Says whether a place lies in a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */

@@ -16,9 +16,9 @@ use Chartula\Core\Recall\Recall;
  * standing on the roofs out of which it comes. Card is cut square, so that only what holds at both depths is kept.
  * docs/formulas.md#wall-section
  *
- * Sides are labelled `foot`, `left`, `right`, `top` (level at the eaves), `plane:B:E:L` (under that plane), `on:B:E:L` (on
- * top of it), `wall:B:E` (against that wall), `party:B:E` (beside a
- * stretch that is that wall's), `under:B` (below a block that begins higher up).
+ * Sides are labelled `foot`, `left`, `right`, `top` (level at the eaves), `rim` (the same with no roof on it),
+ * `plane:B:E:L` (under that plane), `on:B:E:L` (on top of it), `wall:B:E` (against that wall), `party:B:E` (beside a stretch that
+ * is that wall's), `under:B` (below a block that begins higher up).
  */
 final readonly class WallSection
 {
@@ -212,9 +212,12 @@ final readonly class WallSection
             [$left, $right] = $this->eaves;
             $rise = ($right - $left) / $this->length;
             $at = static fn (float $x): float => $left + $rise * $x;
-            $label = $this->own->roof->facets !== [] && $this->own->roof->facets[0]->name === 'deck' && ! $this->own->hasParapet
-                ? Side::plane(new PlaneId($this->own->index, 0))
-                : 'top';
+            $facets = $this->own->roof->facets;
+            $label = match (true) {
+                $facets === [] || $this->own->hasParapet => 'rim',
+                $facets[0]->name === 'deck' => Side::plane(new PlaneId($this->own->index, 0)),
+                default => 'top',
+            };
             $lines[] = new Line(
                 new Vec2(-$this->length, $at(-$this->length)),
                 new Vec2(2.0 * $this->length, $at(2.0 * $this->length)),

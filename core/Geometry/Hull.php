@@ -125,6 +125,9 @@ final readonly class Hull
         for ($i = 0; $n > 1 && $i < $n; $i++) {
             $a = $this->points[$i];
             $along = $this->points[($i + 1) % $n]->minus($a);
+            if ($along->length() === 0.0) {
+                continue;
+            }
             $least = INF;
             foreach ($that->points as $p) {
                 $least = min($least, -$along->cross($p->minus($a)) / $along->length());

@@ -17,6 +17,9 @@ use Chartula\Core\Stock\Layer;
 /** Finds what cannot be made although every field is sound: openings that leave their wall, walls shorter than their corners. */
 final readonly class FormFaults
 {
+    /** Card narrower than one printed dot, mm, cannot be cut. */
+    private const LEAST_MM = 0.05;
+
     public static function collect(Building $building, Walls $walls, Problems $problems): void
     {
         foreach ($walls->spans() as $span) {
@@ -87,7 +90,12 @@ final readonly class FormFaults
             $over = max($over, $point->y - $top);
             $lowest = min($lowest, $top);
         }
-        if ($over > -Tolerance::SAME) {
+        if (! $opening->reachesFoot() && $opening->sill - $wall->foot < self::LEAST_MM) {
+            $problems->add($path.'.sill', 'opening.sill-thin', ['least' => self::LEAST_MM]);
+
+            return;
+        }
+        if ($over > -self::LEAST_MM) {
             $problems->add(
                 $path.'.sill',
                 'opening.above-wall',
@@ -161,7 +169,7 @@ final readonly class FormFaults
             foreach (array_slice($wall->openings, $i + 1) as $b) {
                 $across = min($a->right(), $b->right()) - max($a->left, $b->left);
                 $up = min($a->top(), $b->top()) - max($a->sill, $b->sill);
-                if ($across > -Tolerance::SAME && $up > -Tolerance::SAME) {
+                if ($across > -self::LEAST_MM && $up > -self::LEAST_MM) {
                     $problems->add(
                         $b->opening->path.'.from',
                         'opening.overlap',

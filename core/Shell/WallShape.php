@@ -147,6 +147,7 @@ final readonly class WallShape
             SideKind::Wall => new Edge('against'),
             SideKind::Party => new Edge('beside', 'clearance'),
             SideKind::Under => new Edge('under', 'clearance'),
+            SideKind::Rim => new Edge('top', 'top'),
             SideKind::Top, SideKind::Opening => new Edge(Side::of($label)->kind->value),
             SideKind::Eaves, SideKind::Verge, SideKind::Open, SideKind::Deck, SideKind::Cut,
             SideKind::Over, SideKind::Beneath, SideKind::Beside

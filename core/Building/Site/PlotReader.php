@@ -39,7 +39,7 @@ final readonly class PlotReader
         $vehicles = $runs->vehicles($plot->get('vehicles'));
         $surroundings = new SurroundingsReader($values, $shape, $scale);
         $clear = [];
-        foreach ($plot->get('clear')?->entries(self::MOST_CORNERS) ?? [] as $name => $node) {
+        foreach ($plot->get('clear')?->entries(self::MOST_CORNERS) ?? [] as [$name, $node]) {
             $edge = self::edge($name, $node, $edges);
             $mm = $values->model($node, Sign::ZeroOrMore)?->mm;
             if ($edge !== null && $mm !== null) {

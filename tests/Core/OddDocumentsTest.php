@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problem;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\Kits;
+
+/** What people do write, and what once broke the way through the rooms. */
+final class OddDocumentsTest extends TestCase
+{
+    /** @param  array<string, mixed>  $changes  values by path */
+    #[DataProvider('provideSound')]
+    public function testIsMadeAndGoesTogether(string $example, array $changes): void
+    {
+        self::assertSame([], Kits::of(self::document($example, $changes))->dryFit->toArray()['findings']);
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>}> */
+    public static function provideSound(): iterable
+    {
+        foreach (['creamery' => [0, 2, 3, 4], 'halt' => [0, 1], 'ropewalk-row' => [0, 1, 2]] as $example => $blocks) {
+            foreach ($blocks as $i) {
+                yield "$example: no roof on block $i" => [$example, ["blocks.$i.roof.kind" => 'none']];
+            }
+        }
+        yield 'a lean-to on the halt' => ['halt', ['blocks.1.roof.kind' => 'lean-to']];
+        yield 'a style called 1' => ['weigh-office', [
+            'styles.1' => ['kind' => 'window', 'w' => '3ft', 'h' => '4ft'], 'blocks.0.walls.0.openings.0.style' => '1',
+        ]];
+        yield 'a stock called 1' => ['weigh-office', [
+            'stock.1' => ['kind' => 'board', 'thickness' => '1.3mm'], 'methods.wall.0.stock' => '1',
+        ]];
+        yield 'an engine longer than its track' => ['halt', ['plot.vehicles.0.length' => '1200mm']];
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    #[DataProvider('provideFaulty')]
+    public function testIsRefusedAtItsField(string $example, array $changes, string $path, string $code): void
+    {
+        try {
+            Kits::of(self::document($example, $changes));
+        } catch (InvalidInput $e) {
+            self::assertContains("$path $code", array_map(static fn (Problem $p): string => "$p->path $p->code", $e->problems));
+
+            return;
+        }
+        self::fail('It was made');
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string, string}> */
+    public static function provideFaulty(): iterable
+    {
+        $sill = 'blocks.0.walls.0.openings.0.sill';
+        yield 'a sill of nothing' => ['weigh-office', [$sill => '1thou'], $sill, 'opening.sill-thin'];
+        // 3.8 mm at 1:76.2 are 0.0499 on the model.
+        yield 'a sill too thin' => ['weigh-office', [$sill => '3.8mm'], $sill, 'opening.sill-thin'];
+        yield 'a turn without end' => ['weigh-office', ['blocks.0.turn' => INF], 'blocks.0.turn', 'wrong-type'];
+        yield 'a clear side by number' => ['halt', ['plot.clear' => (object) ['1' => '5mm']], 'plot.clear.1', 'unknown-edge'];
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private static function document(string $example, array $changes): stdClass
+    {
+        $document = JsonText::decode(Kits::exampleText($example));
+        foreach ($changes as $path => $value) {
+            $document = BuildingGenerator::with($document, $path, is_array($value) ? (object) $value : $value);
+        }
+
+        return $document;
+    }
+}
