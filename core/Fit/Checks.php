@@ -30,6 +30,7 @@ final readonly class Checks
             ...OpeningChecks::of($building, $kit->walls),
             ...self::webs($kit->walls),
             ...self::stocks($building),
+            ...CornerChecks::of($kit->walls),
             ...self::braces($building, $kit->walls),
             ...self::later($kit->walls),
             ...self::decks($building),

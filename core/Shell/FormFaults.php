@@ -52,12 +52,11 @@ final readonly class FormFaults
     private static function checkMitre(Building $building, Walls $walls, WallSpan $span, Problems $problems): void
     {
         $other = $walls->span($span->form->block, $span->right->edge);
-        $layers = static fn (WallSpan $s): array => array_map(static fn (Layer $layer): float => $layer->thickness_mm, $s->stack->layers);
-        if ($span->right->kind === WallEnd::MITRE && $other->isBuilt() && $layers($span) !== $layers($other)) {
+        if ($span->right->kind === WallEnd::MITRE && $other->isBuilt() && $span->stack->thicknesses() !== $other->stack->thicknesses()) {
             $corner = $span->block->corners[$span->right->edge] ?? null;
             $problems->add($corner?->method === null ? 'methods.corner' : $corner->path.'.method', 'corner.unlike-layers', [
-                'wall' => $span->name(), 'other' => $other->name(), 'layers' => implode(' + ', $layers($span)),
-                'others' => implode(' + ', $layers($other)),
+                'wall' => $span->name(), 'other' => $other->name(), 'layers' => implode(' + ', $span->stack->thicknesses()),
+                'others' => implode(' + ', $other->stack->thicknesses()),
             ]);
         }
     }
@@ -77,7 +76,7 @@ final readonly class FormFaults
 
             return;
         }
-        [$left, $right] = [self::taken($span->left, $span), self::taken($span->right, $span)];
+        [$left, $right] = [$span->left->taken($span->stack->thickness_mm), $span->right->taken($span->stack->thickness_mm)];
         foreach ([[$opening->left, $left], [-$past, $right]] as [$at, $thickness]) {
             if ($at < $thickness - Tolerance::SAME) {
                 $problems->add($path.'.from', 'opening.in-corner', ['left' => round($at, 2), 'thickness' => round($thickness, 2)]);
@@ -118,15 +117,6 @@ final readonly class FormFaults
             }
         }
         self::checkHidden($span, $opening, $scale, $problems);
-    }
-
-    /** How much of the wall's inside its end takes up: the neighbour's card at a built corner. */
-    private static function taken(WallEnd $end, WallSpan $span): float
-    {
-        return match ($end->kind) {
-            WallEnd::OPEN, WallEnd::STRAIGHT => 0.0,
-            default => $end->isConvex() ? $end->thickness() : 0.0,
-        };
     }
 
     /** Finds openings that another block covers, or that the wall is not there for. */

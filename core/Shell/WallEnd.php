@@ -20,8 +20,11 @@ final readonly class WallEnd
     /** The corner is so nearly straight that both walls just end there. */
     public const STRAIGHT = 'straight';
 
+    /** A corner nearer to square than this, degrees, closes with cards cut square. */
+    private const SQUARE_DEG = 20.0;
+
     /**
-     * @param  self::*  $kind
+     * @param  self::THROUGH|self::STOPPED|self::MITRE|self::OPEN|self::STRAIGHT  $kind
      * @param  int  $edge  of the wall round the corner
      * @param  float  $angle  interior, degrees
      * @param  float  $other  thickness of the wall round the corner
@@ -39,6 +42,17 @@ final readonly class WallEnd
     public function thickness(): float
     {
         return $this->other;
+    }
+
+    /** Whether a corner is so near to square that cards cut square close it. */
+    public static function isSquare(float $angle): bool
+    {
+        return abs(abs($angle - 180.0) - 90.0) <= self::SQUARE_DEG;
+    }
+
+    public function isNearSquare(): bool
+    {
+        return self::isSquare($this->angle);
     }
 
     public function isConvex(): bool
@@ -74,6 +88,16 @@ final readonly class WallEnd
     public function blankCut(float $outer, float $inner): float
     {
         return $this->kind === self::MITRE ? min($this->cut($outer), $this->cut($inner)) : $this->squareCut($outer, $inner);
+    }
+
+    /** How much of a wall of a thickness the corner takes, on either face: no card of its own, or the other wall's card against it. */
+    public function taken(float $thickness): float
+    {
+        return match (true) {
+            $this->kind === self::OPEN, $this->kind === self::STRAIGHT => 0.0,
+            $this->kind === self::MITRE, ! $this->isConvex() => max(0.0, $this->cut(0.0), $this->cut($thickness)),
+            default => max(CornerCut::start(0.0, $this->other, $this->angle), CornerCut::start($thickness, $this->other, $this->angle)),
+        };
     }
 
     /** The gap that a square cut leaves between the card and the other wall. */

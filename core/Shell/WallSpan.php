@@ -41,14 +41,14 @@ final class WallSpan
         $wall = $block->wall($edge);
         $n = count($block->walls);
         $stacks = $building->methods->stacks;
-        $end = static function (int $other, int $corner, string $far) use ($building, $block, $edge, $stacks, $n, $jogs): WallEnd {
+        $end = static function (int $other, int $corner, string $far) use ($building, $block, $wall, $edge, $stacks, $n, $jogs): WallEnd {
             $neighbour = $block->wall($other);
             $angle = $block->block->footprint->angle(($corner + $n) % $n);
             $isThere = ! in_array(($other + $n) % $n, $jogs, true) && $neighbour->reaches($far === 'left' ? 'left' : 'right');
             $kind = match (true) {
                 ! $isThere => WallEnd::OPEN,
                 abs($angle - 180.0) < self::STRAIGHT_DEG => WallEnd::STRAIGHT,
-                self::isMitred($building, $block->block, ($corner + $n) % $n) => WallEnd::MITRE,
+                self::isMitred($building, $block->block, ($corner + $n) % $n, [$wall, $neighbour]) => WallEnd::MITRE,
                 self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n) => WallEnd::THROUGH,
                 default => WallEnd::STOPPED,
             };
@@ -71,9 +71,22 @@ final class WallSpan
         );
     }
 
-    private static function isMitred(Building $building, Block $block, int $corner): bool
+    /**
+     * Whether a corner is mitred: as it says itself; else as the methods say of corners near square, and wherever a butt of
+     * square cards would stand open, if both walls have the same layers.
+     *
+     * @param  array{WallForm, WallForm}  $walls  on both sides of it
+     */
+    private static function isMitred(Building $building, Block $block, int $corner, array $walls): bool
     {
-        return (($block->corners[$corner] ?? null)->method ?? $building->methods->corner) === 'mitre';
+        $said = ($block->corners[$corner] ?? null)->method ?? ($building->methods->corner === 'mitre' ? 'mitre' : null);
+        if ($said !== null) {
+            return $said === 'mitre';
+        }
+        $angle = $block->footprint->angle($corner);
+        [$one, $other] = array_map(static fn (WallForm $w): Stack => $building->methods->stacks[$w->wall->stack], $walls);
+
+        return ! WallEnd::isSquare($angle) && $one->thicknesses() === $other->thicknesses();
     }
 
     /**

@@ -13,12 +13,18 @@ final readonly class Stack
     /** @param  non-empty-list<Layer>  $layers */
     public function __construct(public array $layers)
     {
-        $this->thickness_mm = array_sum(array_map(static fn (Layer $layer): float => $layer->thickness_mm, $layers));
+        $this->thickness_mm = array_sum($this->thicknesses());
+    }
+
+    /** @return list<float> of the layers, mm */
+    public function thicknesses(): array
+    {
+        return array_map(static fn (Layer $layer): float => $layer->thickness_mm, $this->layers);
     }
 
     /** How far the outside face of layer $index lies behind the stack's, mm. */
     public function depthOf(int $index): float
     {
-        return array_sum(array_map(static fn (Layer $layer): float => $layer->thickness_mm, array_slice($this->layers, 0, $index)));
+        return array_sum(array_slice($this->thicknesses(), 0, $index));
     }
 }

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Shell;
 
+use Chartula\Core\Derivation;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problem;
 use Chartula\Core\Shell\WallEnd;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use stdClass;
 use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
 
@@ -14,8 +19,8 @@ final class WallEndsTest extends TestCase
 {
     /** A front of 100 bent out in its middle: within 3 degrees of straight it is one wall that is bent, beyond that a corner. */
     #[TestWith([1.3, WallEnd::STRAIGHT])]
-    #[TestWith([1.4, WallEnd::STOPPED])]
-    #[TestWith([5.2, WallEnd::STOPPED])]
+    #[TestWith([1.4, WallEnd::MITRE])]
+    #[TestWith([5.2, WallEnd::MITRE])]
     public function testNearlyStraightCorners(float $out, string $kind): void
     {
         // 180 − 2 · atan(out / 50): 177.02 at 1.3, 176.79 at 1.4, 168.1 at 5.2.
@@ -24,6 +29,75 @@ final class WallEndsTest extends TestCase
         $kit = Kits::of(BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]))->kit;
         $ends = [$kit->walls->span(0, 0)->right->kind, $kit->walls->span(0, 1)->left->kind];
         sort($ends);
-        self::assertSame($kind === WallEnd::STRAIGHT ? [$kind, $kind] : [WallEnd::STOPPED, WallEnd::THROUGH], $ends);
+        self::assertSame([$kind, $kind], $ends);
+    }
+
+    /** An octagon of 30 a side and cards of 2: butted where it is asked for at the corner, else mitred beyond 20 degrees from square. */
+    public function testObliqueCornersAreMitredUnlessTheyThemselvesSayOtherwise(): void
+    {
+        $document = self::octagon();
+        $derived = Kits::of($document);
+        foreach (range(0, 7) as $edge) {
+            self::assertSame([WallEnd::MITRE, WallEnd::MITRE], [
+                $derived->kit->walls->span(0, $edge)->left->kind, $derived->kit->walls->span(0, $edge)->right->kind,
+            ]);
+        }
+        self::assertSame([], self::open($derived));
+        $butted = Kits::of(BuildingGenerator::with($document, 'blocks.0.corners', [(object) ['vertex' => 1, 'method' => 'butt']]));
+        // 2 / sin 135° = 2.8284 of the wall that stops.
+        self::assertSame([2.8284], self::open($butted));
+        self::assertSame([], $butted->dryFit->toArray()['findings']);
+    }
+
+    /** At 135° a butt takes 2 / sin 135° = 2.828 of the stopped wall, and a mitre 2 / tan 67.5° = 0.828 of its inside. */
+    #[TestWith(['2.82mm', true, 'opening.in-corner'])]
+    #[TestWith(['2.84mm', true, null])]
+    #[TestWith(['0.82mm', false, 'opening.in-corner'])]
+    #[TestWith(['0.84mm', false, null])]
+    public function testAnOpeningKeepsClearOfWhatTheCornerTakes(string $from, bool $isButt, ?string $code): void
+    {
+        $document = BuildingGenerator::with(
+            self::octagon(),
+            'styles',
+            (object) ['w' => (object) ['kind' => 'open', 'w' => '8mm', 'h' => '10mm']],
+        );
+        $document = BuildingGenerator::with($document, 'blocks.0.walls', [
+            (object) ['edge' => 'edge-1', 'openings' => [(object) ['id' => 'w', 'style' => 'w', 'from' => $from, 'sill' => '10mm']]],
+        ]);
+        $document = BuildingGenerator::with($document, 'blocks.0.corners', $isButt ? [(object) ['vertex' => 1, 'method' => 'butt']] : []);
+        try {
+            Kits::of($document);
+            $codes = [];
+        } catch (InvalidInput $e) {
+            $codes = array_map(static fn (Problem $p): string => $p->code, $e->problems);
+        }
+        self::assertSame($code === null ? [] : [$code], $codes);
+    }
+
+    private static function octagon(): stdClass
+    {
+        $s = 30.0 / sqrt(2.0);
+        $far = 30.0 + $s;
+        $ring = [
+            [0.0, 0.0], [30.0, 0.0], [$far, $s], [$far, 30.0 + $s], [30.0, 30.0 + 2.0 * $s], [0.0, 30.0 + 2.0 * $s],
+            [-$s, 30.0 + $s], [-$s, $s],
+        ];
+        $polygon = array_map(static fn (array $p): array => array_map(static fn (float $v): string => sprintf('%.4fmm', $v), $p), $ring);
+        $document = BuildingGenerator::with(
+            Kits::box('100mm', '60mm', '40mm', 40.0),
+            'blocks.0.footprint',
+            (object) ['polygon' => $polygon],
+        );
+        $document = BuildingGenerator::with($document, 'methods.wall', [(object) ['stock' => 'greyboard-2', 'role' => 'core']]);
+
+        return BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
+    }
+
+    /** @return list<float> widths that stay open at corners, mm */
+    private static function open(Derivation $derived): array
+    {
+        $open = array_filter($derived->checks, static fn (Check $c): bool => $c->code === 'corner.open');
+
+        return array_map(static fn (Check $c): float => round((float) $c->mm, 4), array_values($open));
     }
 }

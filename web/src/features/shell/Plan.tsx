@@ -15,7 +15,7 @@ export function Methods() {
         label="corners"
         value={text('methods.corner') || 'butt'}
         choices={[
-          ['butt', 'butt jointed'],
+          ['butt', 'butted where square, else mitred'],
           ['mitre', 'mitred'],
         ]}
         onChange={(value) => save([{ op: 'set', path: 'methods.corner', value }])}
