@@ -43,10 +43,21 @@ final readonly class OutlineEdit
             $figure('b', $shape === 'z' ? $d / 2.0 : $d / 3.0),
             $this->edit->get('sides')?->whole(3, 60) ?? 8,
         );
+        $before = Ruler::edges($block);
         $text = static fn (float $mm): string => LengthFormat::like('0ft', $mm);
         $block->footprint = $shape === 'rect' ? (object) ['rect' => [$text($w), $text($d)]]
             : (object) ['polygon' => array_map(static fn (array $c): array => [$text($c[0]), $text($c[1])], $corners), 'edges' => $names];
-        // Walls and roof edges that the new outline does not have go with the old one.
+        self::moveCorners($block, self::sameCorners($before, $names));
+        self::keepEdges($block, $names);
+    }
+
+    /**
+     * Walls and roof edges that the new outline does not have go with the old one.
+     *
+     * @param  list<string>  $names
+     */
+    private static function keepEdges(stdClass $block, array $names): void
+    {
         $keep = static fn (mixed $entry): bool => $entry instanceof stdClass && in_array($entry->edge ?? null, $names, true);
         $walls = array_values(array_filter(is_array($block->walls ?? null) ? $block->walls : [], $keep));
         $finish = Ruler::finishOf($block);
@@ -65,7 +76,58 @@ final readonly class OutlineEdit
         }
     }
 
-    /** Turns round corners that run clockwise; each edge keeps its name. */
+    /**
+     * @param  list<string>  $before  names of the edges
+     * @param  list<string>  $after
+     * @return array<int, int> corners between two edges of the same names, before and after
+     */
+    private static function sameCorners(array $before, array $after): array
+    {
+        $same = [];
+        foreach (array_keys($before) as $corner) {
+            foreach (array_keys($after) as $other) {
+                if ($before[$corner] === $after[$other] && self::edgeBefore($before, $corner) === self::edgeBefore($after, $other)) {
+                    $same[$corner] = $other;
+                }
+            }
+        }
+
+        return $same;
+    }
+
+    /** @param  list<string>  $names */
+    private static function edgeBefore(array $names, int $corner): string
+    {
+        return $names[($corner + count($names) - 1) % count($names)] ?? '';
+    }
+
+    /**
+     * What is said of a corner goes with it; of one that is gone it goes too.
+     *
+     * @param  array<int, int>  $moved  where each corner is now, by where it was
+     * @param  bool  $turned  the wall that came before it now comes after
+     */
+    private static function moveCorners(stdClass $block, array $moved, bool $turned = false): void
+    {
+        $kept = [];
+        foreach (is_array($block->corners ?? null) ? $block->corners : [] as $corner) {
+            $vertex = $corner instanceof stdClass ? $corner->vertex ?? null : null;
+            if ($corner instanceof stdClass && is_int($vertex) && isset($moved[$vertex])) {
+                $corner->vertex = $moved[$vertex];
+                $through = $corner->through ?? null;
+                if ($turned && ($through === 'before' || $through === 'after')) {
+                    $corner->through = $through === 'before' ? 'after' : 'before';
+                }
+                $kept[] = $corner;
+            }
+        }
+        unset($block->corners);
+        if ($kept !== []) {
+            $block->corners = $kept;
+        }
+    }
+
+    /** Turns round corners that run clockwise; each edge and each corner keeps its name and what is said of it. */
     private function turnOutline(stdClass $block): void
     {
         $this->edit->isObject(['op', 'block']);
@@ -73,12 +135,11 @@ final readonly class OutlineEdit
         if ($footprint === null || ! is_array($footprint->polygon ?? null)) {
             return;
         }
-        $names = is_array($footprint->edges ?? null) ? array_values($footprint->edges) : [];
+        $names = Ruler::edges($block);
         $footprint->polygon = array_reverse($footprint->polygon);
-        if ($names !== []) {
-            // Edge i ran from corner i to corner i + 1; reversed, the last corner's edge comes first.
-            $last = array_pop($names);
-            $footprint->edges = [...array_reverse($names), $last];
-        }
+        // Edge i ran from corner i to corner i + 1; reversed, the last corner's edge comes last again.
+        $last = array_pop($names);
+        $footprint->edges = [...array_reverse($names), $last];
+        self::moveCorners($block, array_reverse(array_keys($footprint->polygon)), true);
     }
 }

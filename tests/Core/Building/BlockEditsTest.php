@@ -18,6 +18,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use stdClass;
+use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
 
 /** Blocks as screens change them, and as they stand by relation to each other. */
@@ -167,6 +168,45 @@ final class BlockEditsTest extends TestCase
         self::assertSame(['footprint.clockwise'], self::codes($document), 'it is named, never turned silently');
         $turned = BuildingReader::fromDocument(Edits::apply($document, [(object) ['op' => 'turn-outline', 'block' => 'main']])->document);
         self::assertSame($lengths, self::lengths($turned), 'each edge keeps its name and its length');
+    }
+
+    public function testCornersStayWhereTheyAreWhenAnOutlineIsTurnedOrReshaped(): void
+    {
+        $document = self::edited([['op' => 'shape-block', 'block' => 'main', 'shape' => 'l', 'w' => '30ft', 'd' => '24ft']]);
+        // 1 lies between front and right, 2 between right and yard, 5 between back and left.
+        $document = Edits::apply($document, [
+            (object) ['op' => 'corner', 'block' => 'main', 'vertex' => 1, 'method' => 'mitre'],
+            (object) ['op' => 'corner', 'block' => 'main', 'vertex' => 2, 'method' => 'mitre', 'through' => 'before'],
+            (object) ['op' => 'corner', 'block' => 'main', 'vertex' => 5, 'through' => 'after'],
+        ])->document;
+        $turned = Edits::apply($document, [(object) ['op' => 'turn-outline', 'block' => 'main']])->document;
+        self::assertSame([[4, 'mitre', null], [3, 'mitre', 'after'], [0, null, 'before']], self::cornersOf($turned));
+        self::assertEquals($document, Edits::apply($turned, [(object) ['op' => 'turn-outline', 'block' => 'main']])->document);
+        // A rectangle has no yard, and its back meets its left at corner 3.
+        $rect = Edits::apply($document, [(object) ['op' => 'shape-block', 'block' => 'main', 'shape' => 'rect']])->document;
+        self::assertSame([[1, 'mitre', null], [3, null, 'after']], self::cornersOf($rect));
+        self::assertSame([], self::codes($rect));
+    }
+
+    public function testEdgesWithoutNamesAreTheSameWallsAfterATurn(): void
+    {
+        $ring = [['0mm', '0mm'], ['0mm', '5000mm'], ['7000mm', '5000mm'], ['7000mm', '0mm']];
+        $document = BuildingGenerator::with(Kits::box('100mm', '60mm', '40mm', 40.0), 'blocks.0.footprint', (object) ['polygon' => $ring]);
+        $turned = Edits::apply($document, [(object) ['op' => 'turn-outline', 'block' => 'main']])->document;
+        // Edge 1 ran along y 5000; it is the third from the end now, and still edge-1.
+        $footprint = self::block($turned, 0)->footprint;
+        self::assertInstanceOf(stdClass::class, $footprint);
+        self::assertSame(['edge-2', 'edge-1', 'edge-0', 'edge-3'], $footprint->edges ?? null);
+    }
+
+    /** @return list<array{mixed, mixed, mixed}> vertex, method and through of each */
+    private static function cornersOf(stdClass $document): array
+    {
+        return array_map(
+            static fn (mixed $c): array =>
+                $c instanceof stdClass ? [$c->vertex ?? null, $c->method ?? null, $c->through ?? null] : [null, null, null],
+            array_values((array) (self::block($document, 0)->corners ?? [])),
+        );
     }
 
     /**
