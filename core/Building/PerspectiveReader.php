@@ -50,11 +50,16 @@ final readonly class PerspectiveReader
     private static function mouths(?Node $list, Values $values): array
     {
         $deepOpenings = [];
+        $seen = [];
         foreach ($list?->items(self::MOST_MOUTHS) ?? [] as $node) {
             if (! $node->isObject(['opening', 'depth', 'apparent'], ['axis'])) {
                 continue;
             }
             $opening = $node->get('opening')?->text(100);
+            if ($opening !== null && isset($seen[$opening])) {
+                $node->get('opening')?->fault('mouth.twice', ['given' => $opening]);
+            }
+            $seen[$opening ?? ''] = true;
             $depth = $values->model($node->get('depth'));
             $apparent = $values->model($node->get('apparent'));
             $axis = $values->model($node->get('axis'), Sign::ZeroOrMore);

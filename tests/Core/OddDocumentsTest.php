@@ -63,6 +63,10 @@ final class OddDocumentsTest extends TestCase
         // 3.8 mm at 1:76.2 are 0.0499 on the model.
         yield 'a sill too thin' => ['weigh-office', [$sill => '3.8mm'], $sill, 'opening.sill-thin'];
         yield 'a turn without end' => ['weigh-office', ['blocks.0.turn' => INF], 'blocks.0.turn', 'wrong-type'];
+        yield 'the inside of an archway twice' => [
+            'ropewalk-row', ['perspective.mouths.1' => ['opening' => 'rope.front.p1', 'depth' => '30mm', 'apparent' => '80mm']],
+            'perspective.mouths.1.opening', 'mouth.twice',
+        ];
         yield 'a clear side by number' => ['halt', ['plot.clear' => (object) ['1' => '5mm']], 'plot.clear.1', 'unknown-edge'];
     }
 

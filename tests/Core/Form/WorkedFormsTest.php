@@ -274,6 +274,22 @@ final class WorkedFormsTest extends TestCase
             ]),
             ['roof.runs-over'],
         ];
+        // Its ridge lies at 0.84 × 20 + 5 = 21.8 over the other's eaves, under that one's 25.2.
+        yield 'an overhang beside the roof that its own runs into' => [
+            self::blocks([
+                self::rect(100, 60, ['kind' => 'gable', 'pitch' => 40, 'overhang' => ['eaves' => '3mm', 'verge' => '3mm']]),
+                self::rect(
+                    40,
+                    30,
+                    [
+                        'kind' => 'gable', 'ridge' => 'y', 'pitch' => 40, 'overhang' => ['eaves' => '3mm', 'verge' => '3mm'],
+                        'edges' => [['edge' => 'back', 'kind' => 'wall']],
+                    ],
+                    ['id' => 'wing', 'at' => ['0mm', '-30mm'], 'eaves' => '45mm'],
+                ),
+            ]),
+            ['roof.runs-beside'],
+        ];
         yield 'blocks that touch in a point' => [
             self::blocks([self::rect(100, 60, $hip), self::rect(50, 50, $hip, ['id' => 'other', 'at' => ['100mm', '60mm']])]),
             ['blocks.point'],
