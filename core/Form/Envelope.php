@@ -80,7 +80,8 @@ final readonly class Envelope
             }
         }
         if ($runsOver) {
-            $isHigher = $solid->peak() > max([$solid->eaves, ...array_map(static fn (Solid $s): float => $s->peak(), $into)]) - Tolerance::SAME;
+            $highest = max([$solid->eaves, ...array_map(static fn (Solid $s): float => $s->peak(), $into)]);
+            $isHigher = $solid->peak() > $highest - Tolerance::SAME;
             $this->problems->add($this->paths[$solid->index].'.edges', $isHigher ? 'roof.runs-over' : 'roof.runs-beside');
         }
 
