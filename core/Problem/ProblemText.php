@@ -120,6 +120,7 @@ final readonly class ProblemText
         'row.no-room' => '{given} openings of {width} mm do not go side by side into a wall of {length} mm; fewer, or smaller margins',
         'unknown-storey' => 'there is no storey “{given}”; known are {known}',
         'opening.no-wall' => 'the {wall} wall is left out (omit), and the opening with it; take the opening out, or build the wall',
+        'opening.on-slope' => 'the roof in front of the {wall} wall runs through this opening behind the wall’s face, where the card is {thickness} mm thick; raise the sill, or lower the head, until the card holds it all round',
         'opening.hidden' => 'another block covers this part of the {wall} wall, so that the opening cannot be there; move it along or up',
         'opening.below-wall' => 'the sill is {given} mm below the wall’s foot; it must be 0 or more',
         'wall.too-short' => 'the wall is {length} mm long on the model, its corners take {corners} mm; it must be longer',

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Scale;
 use Chartula\Core\Measure\Tolerance;
@@ -128,17 +129,47 @@ final readonly class FormFaults
 
             return;
         }
-        foreach ($span->isBuilt() ? $wall->patches : [] as $patch) {
-            if (self::holds($patch, $opening)) {
+        if (! self::isHeld($span->isBuilt() ? $wall->patches : [], $opening->ring())) {
+            $problems->add($opening->opening->path.'.from', 'opening.hidden', ['wall' => $wall->wall->name]);
+
+            return;
+        }
+        // Behind the outside a slope in front of the wall stands higher: its card is cut square.
+        foreach (self::isClearOfCorners($span, $opening) ? array_keys($span->stack->layers) : [] as $k) {
+            if (! self::isHeld($span->patches($k), $opening->ring($wall->turnIn))) {
+                $problems->add($opening->opening->path.'.sill', 'opening.on-slope', [
+                    'wall' => $wall->wall->name, 'layer' => $span->stack->layers[$k]->id,
+                    'thickness' => round($span->stack->thickness_mm, 2),
+                ]);
+
                 return;
             }
         }
-        $problems->add($opening->opening->path.'.from', 'opening.hidden', ['wall' => $wall->wall->name]);
     }
 
-    private static function holds(Patch $patch, OpeningForm $opening): bool
+    private static function isClearOfCorners(WallSpan $span, OpeningForm $opening): bool
     {
-        $points = $opening->ring()->points;
+        $thickness = $span->stack->thickness_mm;
+
+        return $opening->left >= $span->left->taken($thickness) - Tolerance::SAME
+            && $opening->right() <= $span->form->length->mm - $span->right->taken($thickness) + Tolerance::SAME;
+    }
+
+    /** @param  list<Patch>  $patches */
+    private static function isHeld(array $patches, Ring $opening): bool
+    {
+        foreach ($patches as $patch) {
+            if (self::holds($patch, $opening)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function holds(Patch $patch, Ring $opening): bool
+    {
+        $points = $opening->points;
         foreach ($points as $i => $point) {
             $next = $points[($i + 1) % count($points)];
             // A door stands on the foot: it is asked just above it.

@@ -38,6 +38,7 @@ final class OddDocumentsTest extends TestCase
         yield 'a stock called 1' => ['weigh-office', [
             'stock.1' => ['kind' => 'board', 'thickness' => '1.3mm'], 'methods.wall.0.stock' => '1',
         ]];
+        yield 'a dormer’s window just over the slope' => ['creamery', ['scale' => '1:87.1']];
         yield 'an engine longer than its track' => ['halt', ['plot.vehicles.0.length' => '1200mm']];
     }
 
@@ -63,6 +64,10 @@ final class OddDocumentsTest extends TestCase
         // 3.8 mm at 1:76.2 are 0.0499 on the model.
         yield 'a sill too thin' => ['weigh-office', [$sill => '3.8mm'], $sill, 'opening.sill-thin'];
         yield 'a turn without end' => ['weigh-office', ['blocks.0.turn' => INF], 'blocks.0.turn', 'wrong-type'];
+        // The card stays as thick as it is, and behind it the slope rises by 1.81 · tan 40° = 1.52 mm more: 9 in at 1:148, 5 in at 1:87.1.
+        yield 'a dormer’s window just over the slope, smaller' => [
+            'creamery', ['scale' => '1:148'], 'blocks.4.walls.0.openings.0.sill', 'opening.on-slope',
+        ];
         yield 'the inside of an archway twice' => [
             'ropewalk-row', ['perspective.mouths.1' => ['opening' => 'rope.front.p1', 'depth' => '30mm', 'apparent' => '80mm']],
             'perspective.mouths.1.opening', 'mouth.twice',

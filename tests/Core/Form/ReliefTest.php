@@ -165,7 +165,7 @@ final class ReliefTest extends TestCase
     public static function provideExamples(): iterable
     {
         yield 'the weigh office' => ['weigh-office', '30mm'];
-        yield 'the creamery' => ['creamery', '75mm'];
+        yield 'the creamery' => ['creamery', '90mm'];
     }
 
     #[Group('property')]
