@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Measure\LengthFormat;
-use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\WallEnd;
 use Chartula\Core\Shell\Walls;
@@ -14,6 +13,9 @@ use Chartula\Core\Shell\WallSpan;
 /** Says how much of a wall stays open at a corner whose cards are cut square though it is none. docs/formulas.md#corner */
 final readonly class CornerChecks
 {
+    /** A gap no wider than this, mm, paper and paint close. */
+    private const SEEN_MM = 0.2;
+
     /** @return list<Check> */
     public static function of(Walls $walls): array
     {
@@ -21,7 +23,7 @@ final readonly class CornerChecks
         foreach ($walls->spans() as $span) {
             foreach ($span->isBuilt() ? ['left' => $span->left, 'right' => $span->right] : [] as $side => $end) {
                 $open = self::open($span, $end);
-                if ($open > Tolerance::PASSING) {
+                if ($open > self::SEEN_MM) {
                     $checks[] = new Check('corner.open', Check::WARN, $span->block->id.'.'.$span->name(), sprintf(
                         'At its %s end %s of this wall stands open from foot to top: its card is butted at a corner of %s°. '
                             .'Let the corner be mitred, or fill it with a strip.',
@@ -36,11 +38,14 @@ final readonly class CornerChecks
         return $checks;
     }
 
-    /** The distance from the corner to where the outermost card begins; at corners near square the other wall's end fills it. */
+    /**
+     * The distance from the corner to where the outermost card begins. At corners near square the other wall's end fills it;
+     * before the wall that runs through nothing does.
+     */
     private static function open(WallSpan $span, WallEnd $end): float
     {
-        $isButt = $end->kind === WallEnd::THROUGH || $end->kind === WallEnd::STOPPED;
+        $isOpen = $end->kind === WallEnd::THROUGH || ($end->kind === WallEnd::STOPPED && ! $end->isNearSquare());
 
-        return $isButt && ! $end->isNearSquare() ? $end->outerCut(...$span->depths(0)) : 0.0;
+        return $isOpen && $end->isConvex() ? $end->outerCut(...$span->depths(0)) : 0.0;
     }
 }

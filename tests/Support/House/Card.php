@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support\House;
+
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+
+/** One placed board of a serialised kit, as a solid: its outline as thick as the card. */
+final readonly class Card
+{
+    /** @param  list<Ring>  $holes */
+    private function __construct(
+        public string $part,
+        private Ring $outline,
+        private array $holes,
+        private float $thickness,
+        private Vec3 $origin,
+        private Vec3 $x,
+        private Vec3 $y,
+        private Vec3 $out,
+    ) {
+    }
+
+    /**
+     * @param  array<string, mixed>  $kit  the decoded kit document
+     * @param  list<string>  $groups
+     * @return list<self>
+     */
+    public static function all(array $kit, array $groups): array
+    {
+        $cards = [];
+        /**
+         * @var list<array{id: string, group: string, thickness: float|int, outline: list<array{float, float}>,
+         *     holes: list<list<array{float, float}>>, placements: list<array{origin: array{float, float, float}, x: array{float, float,
+         *     float}, y: array{float, float, float}}>}> $parts
+         */
+        $parts = $kit['parts'];
+        foreach ($parts as $part) {
+            foreach (in_array($part['group'], $groups, true) ? $part['placements'] : [] as $placed) {
+                [$x, $y] = [self::vector($placed['x']), self::vector($placed['y'])];
+                $cards[] = new self(
+                    $part['id'],
+                    self::ring($part['outline']),
+                    array_map(self::ring(...), $part['holes']),
+                    (float) $part['thickness'],
+                    self::vector($placed['origin']),
+                    $x,
+                    $y,
+                    $x->cross($y),
+                );
+            }
+        }
+
+        return $cards;
+    }
+
+    /** Whether there is card of it at a place, to within so much. */
+    public function holds(Vec3 $at, float $within): bool
+    {
+        $off = $at->minus($this->origin);
+        $depth = -$off->dot($this->out);
+        if ($depth < -$within || $depth > $this->thickness + $within) {
+            return false;
+        }
+        $place = new Vec2($off->dot($this->x), $off->dot($this->y));
+        if (! $this->outline->contains($place) && $this->outline->distanceTo($place) > $within) {
+            return false;
+        }
+        foreach ($this->holes as $hole) {
+            if ($hole->contains($place) && $hole->distanceTo($place) > $within) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  array{float, float, float}  $v */
+    private static function vector(array $v): Vec3
+    {
+        return new Vec3((float) $v[0], (float) $v[1], (float) $v[2]);
+    }
+
+    /** @param  list<array{float, float}>  $points */
+    private static function ring(array $points): Ring
+    {
+        return Ring::ofDistinct(array_map(static fn (array $p): Vec2 => new Vec2((float) $p[0], (float) $p[1]), $points));
+    }
+}
