@@ -10,38 +10,65 @@ use Chartula\Core\Problem\InvalidInput;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use stdClass;
 use Tests\Support\House\Outside;
 use Tests\Support\HouseGenerator;
 use Tests\Support\Kits;
+use Tests\Support\Property;
 use Tests\Support\Sample;
 use Throwable;
 
 /** Houses as people measure them. */
 final class HousesTest extends TestCase
 {
-    private const DEEP = 600;
+    /** Seeds of houses that go together and are open all the same, by reason. */
+    private const KNOWN_OPEN = [
+        'a gable stands between its neighbours, and over their square ends a triangle is open' => [
+            4, 15, 28, 50, 95, 96, 106, 107, 110, 116, 132, 147, 150, 151, 152, 161, 162, 163, 169, 172, 184, 202, 206, 216, 235,
+            239, 279, 283, 290, 337, 338, 339, 348, 352, 367, 371, 381, 400, 403, 404, 414, 415, 436, 491, 492, 513, 515, 521,
+            528, 535, 546, 561, 570, 578, 579, 594,
+        ],
+        'the high wall of a lean-to is cut level under its slope, and stands open above' => [
+            66, 143, 196, 248, 270, 284, 314, 319, 372, 402, 435, 446, 471, 526,
+        ],
+        'a butt at an acute corner near square: its width is said in a check' => [
+            112, 365, 585,
+        ],
+    ];
 
-    private const QUICK = 44;
+    private const ALL = 600;
 
+    private const QUICK = 30;
+
+    /** Nothing but a refusal is ever thrown; and what goes together is closed, judged from the document and the placed boards alone. */
     #[Group('property')]
-    public function testEveryHouseIsMadeOrRefused(): void
+    public function testWhatGoesTogetherIsClosed(): void
     {
         $made = 0;
-        $broken = [];
-        $first = Sample::isDeep() ? 0 : Sample::seed() % self::DEEP;
-        foreach (range($first, $first + (Sample::isDeep() ? self::DEEP : self::QUICK) - 1) as $seed) {
-            $document = (new HouseGenerator($seed))->document();
+        $tried = Property::holds(self::houses(), function (stdClass $document) use (&$made): ?string {
             try {
-                Kits::of($document);
-                $made++;
+                $derived = Kits::of($document);
             } catch (InvalidInput) {
-                continue;
+                return null;
             } catch (Throwable $e) {
-                $broken[] = "seed $seed: ".$e::class." “{$e->getMessage()}” at {$e->getFile()}:{$e->getLine()} ".json_encode($document);
+                return $e::class.' “'.$e->getMessage()."” at {$e->getFile()}:{$e->getLine()}";
             }
+            $made++;
+            // What low relief leaves is not the document's own outline.
+            $isJudged = $derived->dryFit->goesTogether() && ! isset($document->relief);
+
+            return $isJudged ? Outside::open(BuildingReader::fromDocument($document), Kits::serialised($derived))[0] ?? null : null;
+        }, self::KNOWN_OPEN);
+        self::assertGreaterThan($tried / 2, $made);
+    }
+
+    /** @return iterable<int, stdClass> by seed */
+    private static function houses(): iterable
+    {
+        for ($i = 0; $i < (Sample::isDeep() ? self::ALL : self::QUICK); $i++) {
+            $seed = (Sample::isDeep() ? $i : $i + Sample::seed()) % self::ALL;
+            yield $seed => (new HouseGenerator($seed))->document();
         }
-        self::assertSame([], $broken);
-        self::assertGreaterThan(self::QUICK / 2, $made);
     }
 
     /** Round plans, whose corners are mitred: judged from the document and the placed boards alone they are closed. */

@@ -28,6 +28,9 @@ final readonly class Outside
     /** A place this near to an opening, a corner's arris or another block's surface is left out. */
     private const CLEAR_MM = 0.25;
 
+    /** Slopes nearer to another block than this are not judged: overhangs and square cuts meet there. */
+    private const BESIDE_MM = 6.0;
+
     /** No corner takes more of a wall than this. */
     private const CORNER_MM = 8.0;
 
@@ -48,15 +51,16 @@ final readonly class Outside
     public static function open(Building $building, array $kit): array
     {
         $scale = $building->scale->ratio;
-        $self = new self($building, array_map(static fn (Block $block): Volume => new Volume($block, $scale), $building->blocks));
+        $roof = $building->methods->stacks['roof']->thickness_mm;
+        $self = new self($building, array_map(static fn (Block $block): Volume => new Volume($block, $scale, $roof), $building->blocks));
         $shell = Card::all($kit, ['shell']);
-        $roof = Card::all($kit, ['roof']);
+        $panels = Card::all($kit, ['roof']);
         $open = [];
         foreach ($self->volumes as $volume) {
             foreach (array_keys($volume->ring->points) as $edge) {
                 array_push($open, ...$self->wall($volume, $edge, $shell));
             }
-            array_push($open, ...$self->slopes($volume, $roof));
+            array_push($open, ...$self->slopes($volume, $panels));
         }
 
         return $open;
@@ -69,7 +73,7 @@ final readonly class Outside
     private function wall(Volume $volume, int $edge, array $shell): array
     {
         $wall = $volume->block->walls[$edge];
-        if ($wall->treat === 'omit') {
+        if ($wall->treat === 'omit' || $volume->runsOn($edge)) {
             return [];
         }
         $from = $volume->ring->point($edge);
@@ -108,7 +112,7 @@ final readonly class Outside
                 for ($v = 0.5; $v < $box->height(); $v += self::SLOPE_STEP_MM) {
                     $at = new Vec2($box->x0 + $u, $box->y0 + $v);
                     $z = $a + $b * $at->x + $c * $at->y;
-                    if (! $plan->contains($at) || $plan->distanceTo($at) < self::LINE_MM || ! $this->isHighest($volume, $at, $z)) {
+                    if (! $plan->contains($at) || $plan->distanceTo($at) < self::LINE_MM || ! $this->isByItself($volume, $at)) {
                         continue;
                     }
                     if (! self::isCard($roof, new Vec3($at->x - 0.1 * $b / $steep, $at->y - 0.1 * $c / $steep, $z + 0.1 / $steep), 0.0)) {
@@ -166,10 +170,11 @@ final readonly class Outside
         return true;
     }
 
-    private function isHighest(Volume $own, Vec2 $at, float $z): bool
+    /** Whether no other block, nor what its roof runs on over, is near in plan. */
+    private function isByItself(Volume $own, Vec2 $at): bool
     {
         foreach ($this->volumes as $other) {
-            if ($other !== $own && ($other->contains($at) || $other->ring->distanceTo($at) < 6.0) && $other->base < $z + 4.0) {
+            if ($other !== $own && ($other->reach->contains($at) || $other->reach->distanceTo($at) < self::BESIDE_MM)) {
                 return false;
             }
         }

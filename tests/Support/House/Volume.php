@@ -6,6 +6,7 @@ namespace Tests\Support\House;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Skeleton\StraightSkeleton;
 use Chartula\Core\Geometry\Vec2;
@@ -14,6 +15,9 @@ use Chartula\Core\Geometry\Vec3;
 /** The space that a block takes up by its document: footprint, base, eaves and roof, without any card. Model millimetres. */
 final class Volume
 {
+    /** No roof runs on further. */
+    private const TAIL_MM = 200.0;
+
     /** @var list<array{Ring, float, float, float}> each slope in plan, and its height as a + b·x + c·y */
     public array $slopes = [];
 
@@ -26,9 +30,20 @@ final class Volume
     /** How far the deck lies under the tops of the walls. */
     public readonly float $parapet;
 
-    public function __construct(public readonly Block $block, float $scale)
-    {
+    /** Its footprint, and as far as its roof may run on over edges that stand against another block. */
+    public readonly Ring $reach;
+
+    /** @param  float  $roof  thickness of its roof */
+    public function __construct(
+        public readonly Block $block,
+        float $scale,
+        private readonly float $roof,
+    ) {
         $this->ring = $block->standing()->scaled(1.0 / $scale);
+        $this->reach = Offset::lines(
+            $this->ring,
+            array_map(fn (int $edge): float => $this->runsOn($edge) ? self::TAIL_MM : 0.0, array_keys($block->roof->edges)),
+        );
         $this->base = $block->base->mm / $scale;
         $this->eaves = $block->eaves->mm / $scale;
         $this->parapet = $block->roof->kind === 'flat' ? $block->roof->parapet->mm / $scale : 0.0;
@@ -72,6 +87,12 @@ final class Volume
         return [$this->eaves + $points[0]->z - $in->x * $points[0]->x - $in->y * $points[0]->y, $in->x, $in->y];
     }
 
+    /** Whether its roof runs on over an edge, into another block's. */
+    public function runsOn(int $edge): bool
+    {
+        return $this->block->roof->edges[$edge]->kind === RoofEdge::WALL && $this->block->roof->kind !== 'lean-to';
+    }
+
     public function contains(Vec2 $at): bool
     {
         return $this->ring->contains($at);
@@ -89,10 +110,23 @@ final class Volume
         return $this->eaves;
     }
 
+    /** Whether a place lies in it or in the card of its roof. */
     public function holds(Vec3 $at): bool
     {
         $plan = new Vec2($at->x, $at->y);
 
-        return $at->z > $this->base && $this->contains($plan) && $at->z < $this->top($plan);
+        return $at->z > $this->base && $this->contains($plan) && $at->z < $this->top($plan) + $this->over($plan);
+    }
+
+    /** How high the card of its roof is over a place. */
+    private function over(Vec2 $at): float
+    {
+        foreach ($this->slopes as [$plan, , $b, $c]) {
+            if ($plan->contains($at)) {
+                return $this->roof * sqrt(1.0 + $b * $b + $c * $c);
+            }
+        }
+
+        return $this->block->roof->kind === 'flat' && $this->parapet === 0.0 ? $this->roof : 0.0;
     }
 }
