@@ -15,7 +15,7 @@ export function Methods() {
         label="corners"
         value={text('methods.corner') || 'butt'}
         choices={[
-          ['butt', 'butted where square, else mitred'],
+          ['butt', 'butt jointed'],
           ['mitre', 'mitred'],
         ]}
         onChange={(value) => save([{ op: 'set', path: 'methods.corner', value }])}
@@ -59,7 +59,7 @@ export function Methods() {
       <p className="quiet">
         {text('methods.corner') === 'mitre'
           ? 'Mitred corners hide every cut edge, and want each wall bevelled at half the turn.'
-          : 'Butt jointed, the stopped walls are shorter by the thickness of the others.'}{' '}
+          : 'Butt jointed, the stopped walls are shorter by the thickness of the others; corners far from square are mitred.'}{' '}
         Choose a wall to see its sum, or to make its corners otherwise.
       </p>
     </>
