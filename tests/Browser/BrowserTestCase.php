@@ -91,7 +91,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** The front page as a stranger sees it. An answer to an earlier test, still on its way, may have brought its session back. */
-    private function arrive(): void
+    protected function arrive(): void
     {
         $this->open('/');
         $button = $this->find("//button[normalize-space()='I am new here' or normalize-space()='Sign out']");
@@ -108,18 +108,28 @@ abstract class BrowserTestCase extends TestCase
 
     protected function enterDemo(): void
     {
-        $this->become(Person::inTheDemo());
-        $this->open('/');
+        $this->openAs(Person::inTheDemo(), '/');
         $this->link('Weigh office');
     }
 
-    /** The browser goes on in that person's session. */
-    private function become(Person $person): void
+    /** Opens a page in that person's session. An answer to an earlier test, still on its way, may bring its own session back. */
+    private function openAs(Person $person, string $path): void
     {
         $tools = new ChromeDevToolsDriver($this->browser);
-        foreach ($person->cookies() as $name => $value) {
-            $tools->execute('Network.setCookie', ['name' => $name, 'value' => $value, 'url' => Served::address()]);
+        for ($try = 0; $try < 5; $try++) {
+            foreach ($person->cookies() as $name => $value) {
+                $tools->execute('Network.setCookie', ['name' => $name, 'value' => $value, 'url' => Served::address()]);
+            }
+            $this->open($path);
+            if (
+                $this->browser->executeScript(
+                    "return fetch('/api/me').then(r => r.json()).then(a => a.user?.email ?? '')",
+                ) === $person->email
+            ) {
+                return;
+            }
         }
+        self::fail("The browser does not keep the session of $person->email");
     }
 
     protected function register(string $name): void
@@ -232,8 +242,7 @@ abstract class BrowserTestCase extends TestCase
     {
         $owner = Person::registered($person);
         $building = $owner->begin($project);
-        $this->become($owner);
-        $this->open("/buildings/$building/prototype");
+        $this->openAs($owner, "/buildings/$building/prototype");
         $this->heading('The real building');
 
         return "/buildings/$building";

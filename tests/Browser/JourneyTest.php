@@ -144,7 +144,7 @@ final class JourneyTest extends BrowserTestCase
 
     public function testEveryScreenIsSoundOnADeskAndReadableOnAPhone(): void
     {
-        $this->open('/');
+        $this->arrive();
         $this->find("//button[normalize-space()='Look round the demo']");
         $this->assertSound('welcome');
         $this->press('Look round the demo');

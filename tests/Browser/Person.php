@@ -17,35 +17,32 @@ final readonly class Person
 
     private CookieJar $jar;
 
-    private function __construct()
+    public string $email;
+
+    /** @param  ?string  $name  null to be in the demo */
+    private function __construct(?string $name)
     {
         $this->jar = new CookieJar;
         $this->client = new Client(['base_uri' => Served::address(), 'cookies' => $this->jar, 'timeout' => 10, 'http_errors' => false]);
+        $this->done('GET', 'me');
+        $own = strtolower((string) $name).'-'.bin2hex(random_bytes(6)).'@marrowmere.example';
+        $name === null
+            ? $this->done('POST', 'demo')
+            : $this->done('POST', 'register', ['name' => $name, 'email' => $own, 'password' => 'a long password']);
+        $user = $this->done('GET', 'me')['user'];
+        Assert::assertIsArray($user);
+        Assert::assertIsString($user['email']);
+        $this->email = $user['email'];
     }
 
     public static function registered(string $name): self
     {
-        $person = new self;
-        $person->done('GET', 'me');
-        $person->done(
-            'POST',
-            'register',
-            [
-                'name' => $name, 'email' => strtolower($name).'-'.bin2hex(random_bytes(6)).'@marrowmere.example',
-                'password' => 'a long password',
-            ],
-        );
-
-        return $person;
+        return new self($name);
     }
 
     public static function inTheDemo(): self
     {
-        $person = new self;
-        $person->done('GET', 'me');
-        $person->done('POST', 'demo');
-
-        return $person;
+        return new self(null);
     }
 
     /**
