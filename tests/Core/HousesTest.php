@@ -38,7 +38,7 @@ final class HousesTest extends TestCase
 
     private const ALL = 600;
 
-    private const QUICK = 30;
+    private const QUICK = 16;
 
     /** Nothing but a refusal is ever thrown; and what goes together is closed, judged from the document and the placed boards alone. */
     #[Group('property')]
