@@ -46,6 +46,6 @@ final readonly class CornerChecks
     {
         $isOpen = $end->kind === WallEnd::THROUGH || ($end->kind === WallEnd::STOPPED && ! $end->isNearSquare());
 
-        return $isOpen && $end->isConvex() ? $end->outerCut(...$span->depths(0)) : 0.0;
+        return $isOpen ? $end->outerCut(...$span->depths(0)) : 0.0;
     }
 }

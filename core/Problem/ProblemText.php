@@ -114,6 +114,7 @@ final readonly class ProblemText
         'opening.past-end' => 'the opening ends {over} mm past the wall’s end; the wall is {length} mm long',
         'opening.in-corner' => 'the opening comes within {left} mm of the wall’s end, where the neighbouring wall’s card of {thickness} mm stands (model); keep {thickness} mm clear',
         'opening.sill-thin' => 'the sill leaves less than {least} mm of the wall under it on the model, which cannot be cut; make it 0, or higher',
+        'opening.head-thin' => 'the head leaves less than {least} mm of the wall over it on the model, which cannot be cut; lower the sill or make the opening lower',
         'opening.above-wall' => 'the opening’s head stands {over} mm above the wall there; the wall is {height} mm high',
         'opening.overlap' => 'the opening overlaps “{other}” by {over} mm; they must stand apart',
         'opening.kept-out' => 'the opening comes into what is kept free from {from} to {to} mm along this wall ({why}); move it, or keep less free',

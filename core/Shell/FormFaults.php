@@ -95,6 +95,11 @@ final readonly class FormFaults
 
             return;
         }
+        if ($over > -self::LEAST_MM && $over < -Tolerance::SAME) {
+            $problems->add($path.'.sill', 'opening.head-thin', ['least' => self::LEAST_MM]);
+
+            return;
+        }
         if ($over > -self::LEAST_MM) {
             $problems->add(
                 $path.'.sill',

@@ -63,6 +63,8 @@ final class OddDocumentsTest extends TestCase
         yield 'a sill of nothing' => ['weigh-office', [$sill => '1thou'], $sill, 'opening.sill-thin'];
         // 3.8 mm at 1:76.2 are 0.0499 on the model.
         yield 'a sill too thin' => ['weigh-office', [$sill => '3.8mm'], $sill, 'opening.sill-thin'];
+        // 9 ft 6 in less 5 ft are 1371.6; 2 mm lower the crown leaves 2 / 76.2 = 0.026 mm.
+        yield 'a head just under the eaves' => ['weigh-office', [$sill => '1369.6mm'], $sill, 'opening.head-thin'];
         yield 'a turn without end' => ['weigh-office', ['blocks.0.turn' => INF], 'blocks.0.turn', 'wrong-type'];
         // The card stays as thick as it is, and behind it the slope rises by 1.81 · tan 40° = 1.52 mm more: 9 in at 1:148, 5 in at 1:87.1.
         yield 'a dormer’s window just over the slope, smaller' => [

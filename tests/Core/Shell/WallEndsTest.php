@@ -49,6 +49,16 @@ final class WallEndsTest extends TestCase
         self::assertSame([], $butted->dryFit->toArray()['findings']);
     }
 
+    /** At an inner corner of 225° the stopped wall's card of 2, cut square, starts 2 / tan 225° = 2 late. */
+    public function testAButtAtAnObliqueInnerCornerSaysWhatItLeavesOpen(): void
+    {
+        $ring = [['0mm', '0mm'], ['60mm', '0mm'], ['60mm', '30mm'], ['40mm', '30mm'], ['20mm', '50mm'], ['0mm', '50mm']];
+        $document = BuildingGenerator::with(self::octagon(), 'blocks.0.footprint', (object) ['polygon' => $ring]);
+        self::assertSame([], self::open(Kits::of($document)));
+        $butted = BuildingGenerator::with($document, 'blocks.0.corners', [(object) ['vertex' => 3, 'method' => 'butt']]);
+        self::assertSame([2.0], self::open(Kits::of($butted)));
+    }
+
     /** At 135° a butt takes 2 / sin 135° = 2.828 of the stopped wall, and a mitre 2 / tan 67.5° = 0.828 of its inside. */
     #[TestWith(['2.82mm', true, 'opening.in-corner'])]
     #[TestWith(['2.84mm', true, null])]
