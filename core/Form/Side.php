@@ -69,6 +69,11 @@ final readonly class Side
         return SideKind::Beside->value.":$block:$edge";
     }
 
+    public static function atop(WallId $wall): string
+    {
+        return SideKind::Atop->value.":$wall->block:$wall->edge";
+    }
+
     public static function party(int $block, int $edge): string
     {
         return SideKind::Party->value.":$block:$edge";

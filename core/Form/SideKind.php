@@ -19,7 +19,7 @@ enum SideKind: string
     /** Nothing: the top of a wall that has no roof on it, and of a parapet. */
     case Rim = 'rim';
 
-    /** Nothing: where it was cut free of what comes in beside it. */
+    /** Nothing: where it was cut free of what comes in beside it, and the upright tip of a gable over a corner. */
     case Open = 'open';
 
     /** A parapet round a flat roof. */
@@ -30,6 +30,9 @@ enum SideKind: string
 
     /** The ground, or the floor, or the deck that a wall stands on. */
     case Foot = 'foot';
+
+    /** The top of the wall round a corner, past which a gable rises. */
+    case Atop = 'atop';
 
     /** The left end of a wall, at a corner of its block. */
     case Left = 'left';

@@ -236,7 +236,7 @@ final readonly class Surfaces
             new Frame(new Vec3($a->x, $a->y, $solids[$i]->base), new Vec3($along->x, $along->y, 0.0), new Vec3(0.0, 0.0, 1.0)),
             Figure::measured($block->footprint->length($edge), $this->building->scale, $block->footprint->measure($edge)),
             $height, $this->apex($block, $solids[$i], $top, $a, $along, $height), $top,
-            $wall->treat === 'omit' || ! $this->problems->areNone() ? [] : $section->patches(0.0, 0.0, 0.0, $ring->edgeLength($edge)),
+            $wall->treat === 'omit' || ! $this->problems->areNone() ? [] : $section->patches(CardSlice::face($ring->edgeLength($edge))),
             // What recedes is cut: no flap would fold along lines that converge.
             $openings, $isPapered,
             $isPapered && $map === null && $this->building->methods->skin->opening === 'folded'
@@ -258,7 +258,7 @@ final readonly class Surfaces
         $thickness = $this->building->methods->roof()->thickness_mm;
 
         $party = PartyWalls::of($this->building, $i, $edge, $solids);
-        $yields = $roofEdge->kind === RoofEdge::WALL;
+        $yields = $roofEdge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to';
 
         return new WallSection(
             $solids,

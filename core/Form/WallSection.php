@@ -13,12 +13,12 @@ use Chartula\Core\Recall\Recall;
 
 /**
  * Cuts a wall to the part that is built, between two depths behind its outside: up to its own roof, outside other blocks, and
- * standing on the roofs out of which it comes. Card is cut square, so that only what holds at both depths is kept.
- * docs/formulas.md#wall-section
+ * standing on the roofs out of which it comes. Card that is cut square keeps only what holds at both depths; card that may be
+ * bevelled goes up or down to slopes as its outer face does. docs/formulas.md#wall-section
  *
  * Sides are labelled `foot`, `left`, `right`, `top` (level at the eaves), `rim` (the same with no roof on it),
  * `plane:B:E:L` (under that plane), `on:B:E:L` (on top of it), `wall:B:E` (against that wall), `party:B:E` (beside a stretch that
- * is that wall's), `under:B` (below a block that begins higher up).
+ * is that wall's), `under:B` (below a block that begins higher up), `atop:B:E` (on top of that wall round its corner), `open` (free).
  */
 final readonly class WallSection
 {
@@ -58,45 +58,30 @@ final readonly class WallSection
     ) {
     }
 
-    /**
-     * @param  float  $outer  depth of the outer face
-     * @param  float  $inner  depth of the inner face
-     * @param  ?array{float, float}  $behind  where the inner face begins and ends, where that is elsewhere
-     * @return list<Patch> in the wall's frame, from left to right
-     */
-    public function patches(float $outer, float $inner, float $start, float $end, ?array $behind = null): array
+    /** @return list<Patch> what of a card is cut, in the wall's frame, from left to right */
+    public function patches(CardSlice $slice): array
     {
-        $behind ??= [$start, $end];
-
-        return $this->recall->of(
-            $this->key.pack('d6', $outer, $inner, $start, $end, ...$behind),
-            fn (): array => $this->cut($outer, $inner, $start, $end, $behind),
-        );
+        return $this->recall->of($this->key.$slice->key(), fn (): array => $this->cut($slice));
     }
 
-    /**
-     * @param  array{float, float}  $behind
-     * @return list<Patch>
-     */
-    private function cut(float $outer, float $inner, float $start, float $end, array $behind): array
+    /** @return list<Patch> */
+    private function cut(CardSlice $slice): array
     {
-        // Its own ends before what may stand beside them.
-        $lines = [
-            new Line(new Vec2($start, $this->foot), new Vec2($end, $this->foot), 'foot'),
-            new Line(new Vec2($end, $this->foot - 1.0), new Vec2($end, self::HIGH_MM), 'right'),
-            new Line(new Vec2($start, $this->foot - 1.0), new Vec2($start, self::HIGH_MM), 'left'),
-        ];
+        [$outer, $inner] = [$slice->outer, $slice->inner];
+        $lines = $this->ends($slice);
         $tops = $under = [];
         $blocked = [];
         foreach ($outer === $inner ? [$outer] : [$outer, $inner] as $k => $depth) {
             $profile = $this->profile($depth, $k === 0 ? 1.0 : -1.0);
-            $tops[] = $this->top($profile, $lines);
+            $high = $slice->isBevelled ? $this->profile($outer, 1.0) : $profile;
+            $over = [$profile, $high];
+            $tops[] = $this->top($over, $lines);
             if ($k > 0 && $this->mayDip()) {
-                $under[] = $this->under($profile, $lines, self::RUNS_ON_MM);
+                $under[] = $this->under([$profile, $profile], $lines);
             }
             foreach ($this->solids as $solid) {
                 if ($solid->index !== $this->own->index) {
-                    array_push($blocked, ...$this->blocked($profile, $solid, $lines, [$start, $end]));
+                    array_push($blocked, ...$this->blocked($over, $solid, $lines, $slice->ends));
                 }
             }
         }
@@ -104,8 +89,9 @@ final readonly class WallSection
             $lines[] = new Line(new Vec2($a, $this->foot - 1.0), new Vec2($a, self::HIGH_MM), $label);
             $lines[] = new Line(new Vec2($b, $this->foot - 1.0), new Vec2($b, self::HIGH_MM), $label);
         }
-        $patches = array_filter(Overlay::patches($lines, function (Vec2 $p) use ($start, $end, $behind, $tops, $under, $blocked): bool {
-            if ($p->y < $this->foot || $p->x < $start || $p->x > $end || $this->isParty($p->x)) {
+        $patches = array_filter(Overlay::patches($lines, function (Vec2 $p) use ($slice, $tops, $under, $blocked): bool {
+            [[$start, $end], $behind] = [$slice->ends, $slice->behind];
+            if ($p->y < $this->foot || $p->x < $start || $p->x > $end || $this->isParty($p->x) || self::isTaken($slice, $p)) {
                 return false;
             }
             foreach ($tops as $top) {
@@ -136,12 +122,55 @@ final readonly class WallSection
         return $patches;
     }
 
+    /**
+     * Its own ends, before what may stand beside them.
+     *
+     * @return list<Line>
+     */
+    private function ends(CardSlice $slice): array
+    {
+        [$start, $end] = $slice->ends;
+        $lines = [new Line(new Vec2($start, $this->foot), new Vec2($end, $this->foot), 'foot')];
+        $takes = ['left' => false, 'right' => false];
+        foreach ($slice->corners as $corner) {
+            [$from, $to] = [$slice->filled($corner, $corner->from), $slice->filled($corner, $corner->to)];
+            $side = $corner->isLeft ? 'left' : 'right';
+            $at = $corner->isLeft ? $corner->to : $corner->from;
+            $takes[$side] = true;
+            $lines[] = new Line(new Vec2($corner->from, $from), new Vec2($corner->to, $to), Side::atop($corner->wall));
+            $lines[] = new Line(new Vec2($at, $this->foot - 1.0), new Vec2($at, $corner->isLeft ? $to : $from), $side);
+        }
+        foreach (['right' => $end, 'left' => $start] as $side => $x) {
+            $lines[] = new Line(new Vec2($x, $this->foot - 1.0), new Vec2($x, self::HIGH_MM), $takes[$side] ? 'open' : $side);
+        }
+
+        return $lines;
+    }
+
+    private static function isTaken(CardSlice $slice, Vec2 $at): bool
+    {
+        foreach ($slice->corners as $corner) {
+            if ($at->x > $corner->from && $at->x < $corner->to && $at->y < $slice->filled($corner, $at->x)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return ?array{float, float} how high it is cut square under a slope, at either end; null where it is cut to its roof */
+    public function eaves(): ?array
+    {
+        return $this->eaves;
+    }
+
     /** @return non-empty-list<Vec2> its own top at a depth, from left to right */
     public function topLine(float $depth): array
     {
         $lines = [];
         $points = [];
-        foreach ($this->top($this->profile($depth, 1.0), $lines) as [$a, $b, $ya, $yb]) {
+        $profile = $this->profile($depth, 1.0);
+        foreach ($this->top([$profile, $profile], $lines) as [$a, $b, $ya, $yb]) {
             foreach ($a <= $this->length && $b >= 0.0 ? [$a, $b] : [] as $x) {
                 $x = max(0.0, min($this->length, $x));
                 $y = $b - $a < Tolerance::ROUNDING ? $ya : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
@@ -203,10 +232,11 @@ final readonly class WallSection
     }
 
     /**
+     * @param  array{Profile, Profile}  $over  what lies over a depth, and the depth at which heights are taken
      * @param  list<Line>  $lines
      * @return list<array{float, float, float, float}> from, to, and the heights there above the foot
      */
-    private function top(Profile $profile, array &$lines): array
+    private function top(array $over, array &$lines): array
     {
         if ($this->eaves !== null) {
             [$left, $right] = $this->eaves;
@@ -228,26 +258,29 @@ final readonly class WallSection
         }
 
         // Behind an oblique corner a roof begins a little after its wall does, whose top runs on.
-        return $this->under($profile, $lines, self::RUNS_ON_MM);
+        return $this->under($over, $lines);
     }
 
     /**
      * The underside of its own roof.
      *
+     * @param  array{Profile, Profile}  $over  what lies over a depth, and the depth at which heights are taken
      * @param  list<Line>  $lines
      * @return list<array{float, float, float, float}> from, to, and the heights there above the foot
      */
-    private function under(Profile $profile, array &$lines, float $runsOn): array
+    private function under(array $over, array &$lines): array
     {
+        $profile = $over[0];
         $top = [];
         $facets = $profile->facets($this->own->roof);
         foreach ($facets as $i => [$a, $b, $facet]) {
-            [$a, $b] = [$i === 0 ? $a - $runsOn : $a, $i === count($facets) - 1 ? $b + $runsOn : $b];
+            $at = self::heightsOver($over, $this->own->roof, $facet);
+            [$a, $b] = [$i === 0 ? $a - self::RUNS_ON_MM : $a, $i === count($facets) - 1 ? $b + self::RUNS_ON_MM : $b];
             $top[] = $stretch = [
                 $a,
                 $b,
-                $facet->heightAt($profile->at($a)) - $this->own->base,
-                $facet->heightAt($profile->at($b)) - $this->own->base,
+                $facet->heightAt($at->at($a)) - $this->own->base,
+                $facet->heightAt($at->at($b)) - $this->own->base,
             ];
             $lines[] = new Line(
                 new Vec2($a, $stretch[2]),
@@ -257,6 +290,22 @@ final readonly class WallSection
         }
 
         return $top;
+    }
+
+    /**
+     * Where the heights of a plane are taken: a plane that lies only over the inner face is met there.
+     *
+     * @param  array{Profile, Profile}  $over
+     */
+    private static function heightsOver(array $over, RoofForm $roof, Facet $facet): Profile
+    {
+        foreach ($over[0] === $over[1] ? [] : $over[1]->facets($roof) as [$from, $to, $there]) {
+            if ($there === $facet && $to - $from > Tolerance::MEET) {
+                return $over[1];
+            }
+        }
+
+        return $over[0];
     }
 
     /** Whether a block has a wall in this one's plane, looking the same way, all along a stretch. */
@@ -277,12 +326,14 @@ final readonly class WallSection
     }
 
     /**
+     * @param  array{Profile, Profile}  $over  what lies over a depth, and the depth at which heights are taken
      * @param  list<Line>  $lines
      * @param  array{float, float}  $ends  of the card
      * @return list<array{float, float, float, list<array{float, float, float, float}>}> from, to, low, and the top there
      */
-    private function blocked(Profile $profile, Solid $solid, array &$lines, array $ends): array
+    private function blocked(array $over, Solid $solid, array &$lines, array $ends): array
     {
+        $profile = $over[0];
         $blocked = [];
         $low = $solid->base - $this->own->base;
         foreach ($profile->inside($solid->ring) as [$a, $b, $i, $j]) {
@@ -306,11 +357,12 @@ final readonly class WallSection
                     [$from, $to] = [max($a, $from), min($b, $to)];
                     if ($to > $from) {
                         $rise = ($this->above)($facet) - $this->own->base;
+                        $at = self::heightsOver($over, $solid->roof, $facet);
                         $top[] = $stretch = [
                             $from,
                             $to,
-                            $facet->heightAt($profile->at($from)) + $rise,
-                            $facet->heightAt($profile->at($to)) + $rise,
+                            $facet->heightAt($at->at($from)) + $rise,
+                            $facet->heightAt($at->at($to)) + $rise,
                         ];
                         $lines[] = new Line(
                             new Vec2($from, $stretch[2]),

@@ -17,6 +17,7 @@ use Chartula\Core\Recall\Recall;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofPanel;
 use Chartula\Core\Shell\WallEnd;
+use Chartula\Core\Shell\WallPiece;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallShape;
 use Chartula\Core\Shell\WallSpan;
@@ -78,38 +79,13 @@ final readonly class Surface
                 'wall',
                 $wall->frame,
                 new Region(self::fromFoot($patch), $holes),
-                self::together([...self::openAtCorners($walls, $span, $patch, $recall), ...self::openBySquareCuts($span, $patch)]),
+                self::open($walls, $span, $patch, new Region(self::fromFoot($patch), $holes), $recall),
                 $real,
                 self::hidden($walls, $span),
             );
         }
 
         return $surfaces;
-    }
-
-    /**
-     * Gaps that overlap are one.
-     *
-     * @param  list<Ring>  $gaps
-     * @return list<Ring>
-     */
-    private static function together(array $gaps): array
-    {
-        if (count($gaps) < 2) {
-            return $gaps;
-        }
-        $lines = [];
-        foreach ($gaps as $ring) {
-            foreach (array_keys($ring->points) as $i) {
-                $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
-            }
-        }
-        $patches = Overlay::patches(
-            $lines,
-            static fn (Vec2 $at): bool => array_filter($gaps, static fn (Ring $r): bool => $r->contains($at)) !== [],
-        );
-
-        return array_map(static fn (Patch $p): Ring => $p->outline, $patches);
     }
 
     /**
@@ -154,92 +130,36 @@ final readonly class Surface
     }
 
     /**
-     * What card leaves open at the corners: a gable between walls that run through rises behind their square tops, and cards
-     * that meet at other than right angles are cut square. Paper and roof cover it. docs/formulas.md#corner
+     * What card leaves open of a wall: cards that meet at other than right angles are cut square. docs/formulas.md#corner
      *
      * @return list<Ring>
      */
-    public static function openAtCorners(Walls $walls, WallSpan $span, Patch $patch, Recall $recall): array
+    private static function open(Walls $walls, WallSpan $span, Patch $patch, Region $wanted, Recall $recall): array
     {
-        $gaps = [];
-        $wall = $span->form;
-        $length = $wall->length->mm;
-        foreach ([
-            [$span->left, 'left', 0.0, $span->start(0)],
-            [$span->right, 'right', $length, $span->end(0)],
-        ] as [$end, $label, $corner, $cut]) {
-            if (
-                $end->kind === WallEnd::STRAIGHT
-                || abs($corner - $cut) < Tolerance::MEET
-                || ! in_array($label, $patch->labels, true)
-                || ($cut < 0.0 || $cut > $length)
-            ) {
-                continue;
-            }
+        $filled = array_map(static fn (WallPiece $piece): Ring => $piece->shape->outline->face('outside'), $walls->pieces($span, 0));
+        $length = $span->form->length->mm;
+        foreach ([[$span->left, 'right', 0.0, 1.0], [$span->right, 'left', $length, -1.0]] as [$end, $far, $corner, $way]) {
             // The boards round the corner fill it with their ends, as far up and down as those go.
-            $ends = $end->kind === WallEnd::STOPPED
-                ? self::endsOf(
-                    $walls,
-                    $walls->span($wall->block, $end->edge),
-                    $label === 'left' ? 'right' : 'left',
-                    $corner,
-                    ($label === 'left' ? 1.0 : -1.0),
-                    $end->angle,
-                )
-                : [];
-            $isLeft = $corner < $cut;
-            $lines = [new Line(new Vec2($cut, $wall->foot - 1.0), new Vec2($cut, self::HIGH_MM), ''), ...$patch->lines()];
-            foreach ($ends as $ring) {
-                foreach (array_keys($ring->points) as $i) {
-                    $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
-                }
-            }
-            $isOpen = static function (Vec2 $p) use ($ends, $isLeft, $cut, $patch): bool {
-                foreach ($ends as $ring) {
-                    if ($ring->contains($p)) {
-                        return false;
-                    }
-                }
-
-                return ($isLeft ? $p->x < $cut : $p->x > $cut) && $patch->outline->contains($p);
-            };
-            $open = $recall->of(
-                Recall::question('corner', $lines, $ends, $isLeft, $cut, $patch->outline),
-                static fn (): array => Overlay::patches($lines, $isOpen),
-            );
-            foreach ($open as $gap) {
-                $gaps[] = $gap->outline;
+            array_push($filled, ...($end->kind === WallEnd::STOPPED
+                ? self::endsOf($walls, $walls->span($span->form->block, $end->edge), $far, $corner, $way, $end->angle)
+                : []));
+        }
+        $lines = $patch->lines();
+        foreach ([...$filled, ...$wanted->holes] as $ring) {
+            foreach (array_keys($ring->points) as $i) {
+                $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }
         }
+        $open = $recall->of(
+            Recall::question('open', $lines, $filled, $wanted->rings()),
+            static fn (): array => Overlay::patches(
+                $lines,
+                static fn (Vec2 $at): bool =>
+                    $wanted->contains($at) && array_filter($filled, static fn (Ring $r): bool => $r->contains($at)) === [],
+            ),
+        );
 
-        return $gaps;
-    }
-
-    /**
-     * Where the outermost card, cut square, stays short of what its outside would reach.
-     *
-     * @return list<Ring>
-     */
-    private static function openBySquareCuts(WallSpan $span, Patch $patch): array
-    {
-        $card = $span->form->section->patches(0.0, $span->stack->layers[0]->thickness_mm, 0.0, $span->form->length->mm, $span->behind(0));
-        $area = array_sum(array_map(static fn (Patch $p): float => $p->area(), $card));
-        if (abs($area - array_sum(array_map(static fn (Patch $p): float => $p->area(), $span->form->patches))) < 0.001) {
-            return [];
-        }
-        $lines = array_merge($patch->lines(), ...array_map(static fn (Patch $p): array => $p->lines(), $card));
-
-        $patches = Overlay::patches($lines, static function (Vec2 $at) use ($patch, $card): bool {
-            foreach ($card as $part) {
-                if ($part->outline->contains($at)) {
-                    return false;
-                }
-            }
-
-            return $patch->outline->contains($at);
-        });
-
-        return array_map(static fn (Patch $p): Ring => $p->outline, $patches);
+        return array_map(static fn (Patch $gap): Ring => $gap->outline, $open);
     }
 
     /**

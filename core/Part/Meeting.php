@@ -46,11 +46,13 @@ final readonly class Meeting
     /** Gives how two boards meet end to end; null where they do not. */
     public static function onEnd(Part $part, int $edge, Part $mate, int $end): ?self
     {
-        [$a, $b, $c] = self::strip($mate, $end, 0);
-        $length = $a->distanceTo($b);
-        $frame = new Frame($a, $b->minus($a)->times(1.0 / $length), $c->minus($a)->times(1.0 / $mate->thickness));
+        [$a, $b, $c, $d] = self::strip($mate, $end, 0);
+        $along = $b->minus($a)->times(1.0 / $a->distanceTo($b));
+        $across = $c->minus($a)->minus($along->times($c->minus($a)->dot($along)));
+        $frame = new Frame($a, $along, $across->times(1.0 / $across->length()));
+        $outline = new Ring([$frame->project($a), $frame->project($b), $frame->project($d), $frame->project($c)]);
 
-        return self::inPlane(self::strip($part, $edge, 0), $frame, new Region(Ring::rectangle(0.0, 0.0, $length, $mate->thickness)));
+        return self::inPlane(self::strip($part, $edge, 0), $frame, new Region($outline));
     }
 
     /**

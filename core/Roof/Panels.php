@@ -216,7 +216,8 @@ final class Panels
                 $this->line($facet, $side->planeOrFail(), $from, $to),
                 isset($this->cut[$side->planeOrFail()->key()]) ? $clearWhereShort : 'clearance',
             ),
-            SideKind::Left, SideKind::Right, SideKind::Opening, SideKind::On, SideKind::Party, SideKind::Under, SideKind::Rim
+            SideKind::Left, SideKind::Right, SideKind::Opening, SideKind::On, SideKind::Party, SideKind::Under, SideKind::Rim,
+            SideKind::Atop
                 => throw new LogicException("A slope has no side “{$label}”"),
         };
     }

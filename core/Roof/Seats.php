@@ -21,7 +21,7 @@ use Chartula\Core\Shell\Walls;
 final readonly class Seats
 {
     /** A square cut takes off at most so much of a slope's sharp end. */
-    private const CUT_SHORT_MM = 2.0;
+    private const CUT_SHORT_MM = 4.0;
 
     private function __construct(private Panels $panels)
     {

@@ -141,7 +141,7 @@ final readonly class FormFaults
         }
         // Behind the outside a slope in front of the wall stands higher: its card is cut square.
         foreach (self::isClearOfCorners($span, $opening) ? array_keys($span->stack->layers) : [] as $k) {
-            if (! self::isHeld($span->patches($k), $opening->ring($wall->turnIn))) {
+            if (! self::isHeld($span->squarePatches($k), $opening->ring($wall->turnIn))) {
                 $problems->add($opening->opening->path.'.sill', 'opening.on-slope', [
                     'wall' => $wall->wall->name, 'layer' => $span->stack->layers[$k]->id,
                     'thickness' => round($span->stack->thickness_mm, 2),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Shell;
 
+use Chartula\Core\Measure\Tolerance;
+
 /** How a wall ends at a corner of its footprint. docs/formulas.md#corner */
 final readonly class WallEnd
 {
@@ -29,6 +31,8 @@ final readonly class WallEnd
      * @param  float  $angle  interior, degrees
      * @param  float  $other  thickness of the wall round the corner
      * @param  bool  $yields  whether it is the other wall that comes first: its card stops this one's, or its paper this one's lap
+     * @param  ?array{float, float}  $top  where the wall round the corner ends level under a slope: its top there above this one's
+     *     base, and how much that rises for each millimetre away from the corner
      */
     public function __construct(
         public string $kind,
@@ -36,6 +40,7 @@ final readonly class WallEnd
         public float $angle,
         private float $other,
         public bool $yields,
+        private ?array $top = null,
     ) {
     }
 
@@ -88,6 +93,30 @@ final readonly class WallEnd
     public function blankCut(float $outer, float $inner): float
     {
         return $this->kind === self::MITRE ? min($this->cut($outer), $this->cut($inner)) : $this->squareCut($outer, $inner);
+    }
+
+    /**
+     * What the wall that stops a card here fills of it, below what rises past its top.
+     *
+     * @param  array{float, float}  $depths  of the card's faces
+     * @return ?array{float, float, float, float, float} from where to where from the corner on, how high at both over the card's outer
+     *     face, and how much higher over its inner face; null where it fills all
+     */
+    public function filled(array $depths): ?array
+    {
+        if ($this->kind !== self::STOPPED || ! $this->isConvex() || $this->top === null) {
+            return null;
+        }
+        [$high, $rise] = $this->top;
+        // A place's way along the wall round the corner.
+        [$cos, $sin] = [cos(deg2rad($this->angle)), sin(deg2rad($this->angle))];
+        $top = static fn (float $x): float => $high + $rise * ($x * $cos + $depths[0] * $sin);
+        $from = max(array_map(fn (float $m): float => CornerCut::start($m, 0.0, $this->angle), $depths));
+        // At a corner that is not square the tip is blunt, by no less on its inner face than an edge takes.
+        $from += $from > Tolerance::PLANE ? Tolerance::PLANE : 0.0;
+        $to = $this->squareCut(...$depths);
+
+        return [$from, $to, $top($from), $top($to), $rise * $sin * ($depths[1] - $depths[0])];
     }
 
     /** How much of a wall of a thickness the corner takes, on either face: no card of its own, or the other wall's card against it. */

@@ -6,6 +6,7 @@ namespace Chartula\Core\Shell;
 
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
+use Chartula\Core\Form\WallId;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec3;
@@ -78,9 +79,44 @@ final readonly class WallParts
         foreach ($piece->shape->labels as $edge => $label) {
             if ($label === 'left' || $label === 'right') {
                 array_push($joints, ...$this->corner($piece, $edge, $label));
+            } elseif (Side::isOfKind($label, SideKind::Atop)) {
+                array_push($joints, ...$this->atop($piece, $edge, Side::of($label)->wallOrFail()));
             } elseif (Side::isOfKind($label, SideKind::Wall, SideKind::Party)) {
                 $wall = Side::of($label)->wallOrFail();
                 array_push($joints, ...$this->against($piece, $edge, $wall->block, $wall->edge));
+            }
+        }
+
+        return $joints;
+    }
+
+    /**
+     * A gable's foot on the top of the wall that stops it.
+     *
+     * @return list<Joint>
+     */
+    private function atop(WallPiece $piece, int $edge, WallId $wall): array
+    {
+        $joints = [];
+        $mate = $this->walls->span($wall->block, $wall->edge);
+        foreach (array_keys($mate->stack->layers) as $k) {
+            foreach ($this->walls->pieces($mate, $k) as $under) {
+                foreach ($under->shape->labels as $top => $label) {
+                    $isTop = Side::isOfKind($label, SideKind::Top, SideKind::Rim, SideKind::Plane);
+                    $meeting = $isTop ? Meeting::onEnd($piece->part, $edge, $under->part, $top) : null;
+                    if ($meeting !== null) {
+                        $joints[] = new Joint(
+                            'seat',
+                            Ref::edge($piece->part->id, $edge),
+                            Ref::edge($under->part->id, $top),
+                            $meeting->ends,
+                            $meeting->length,
+                            free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $meeting->length),
+                            why: 'the gable stands on the wall round the corner',
+                            touch: $meeting->touch === 'strip' ? null : $meeting->touch,
+                        );
+                    }
+                }
             }
         }
 

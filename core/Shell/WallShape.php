@@ -82,27 +82,51 @@ final readonly class WallShape
     }
 
     /**
-     * With its ends bevelled where corners are mitred.
+     * With bevelled edges; null where nothing would be left of one of them on either face.
      *
      * @param  array{float, float}  $depths  of the card's faces
+     * @param  callable(string, float): float  $out  how far out the edges of a label lie at a depth, of the square blank
      */
-    public function bevelled(WallEnd $left, WallEnd $right, array $depths): self
+    public function bevelled(array $depths, callable $out): ?self
     {
-        $ends = array_filter(['left' => $left, 'right' => $right], static fn (WallEnd $end): bool => $end->kind === WallEnd::MITRE);
-        if ($ends === [] || array_intersect($this->labels, array_keys($ends)) === []) {
+        $faces = [];
+        $isSquare = true;
+        foreach ($depths as $depth) {
+            $by = array_map(static fn (string $label): float => $out($label, $depth), $this->labels);
+            $isSquare = $isSquare && array_filter($by, static fn (float $o): bool => abs($o) > Tolerance::SAME) === [];
+            $faces[] = Offset::lines($this->outline->ring, $by);
+        }
+        if ($isSquare) {
             return $this;
         }
-        $face = fn (float $depth): Ring => Offset::lines(
-            $this->outline->ring,
-            array_map(
-                static fn (string $label): float =>
-                    isset($ends[$label]) ? $ends[$label]->blankCut(...$depths) - $ends[$label]->cut($depth) : 0.0,
-                $this->labels,
-            ),
+        foreach ($faces as $face) {
+            foreach (array_keys($this->labels) as $edge) {
+                if (! Offset::keeps($this->outline->ring, $face, $edge)) {
+                    return null;
+                }
+            }
+        }
+
+        return new self(
+            new Outline($faces[0], $this->outline->edges, $faces[1]),
+            $this->labels,
+            $this->holes,
+            $this->holeOf,
+            $this->openings,
+        );
+    }
+
+    /** With nothing to meet at the edges of a label. */
+    public function freed(string $label): self
+    {
+        $edges = array_map(
+            static fn (Edge $edge, string $of): Edge => $of === $label ? new Edge($edge->name, 'clearance') : $edge,
+            $this->outline->edges,
+            $this->labels,
         );
 
         return new self(
-            new Outline($face($depths[0]), $this->outline->edges, $face($depths[1])),
+            new Outline($this->outline->ring, $edges, $this->outline->inside),
             $this->labels,
             $this->holes,
             $this->holeOf,
@@ -143,13 +167,14 @@ final readonly class WallShape
                 abs($rises) < Tolerance::FIGURE ? 'rake' : ($rises > 0.0 ? 'rake-right' : 'rake-left'),
                 $from->distanceTo($to) > Tolerance::PASSING ? null : 'clearance',
             ),
-            SideKind::On => new Edge('stands'),
+            SideKind::On, SideKind::Atop => new Edge('stands'),
+            SideKind::Open => new Edge('tip', 'clearance'),
             SideKind::Wall => new Edge('against'),
             SideKind::Party => new Edge('beside', 'clearance'),
             SideKind::Under => new Edge('under', 'clearance'),
             SideKind::Rim => new Edge('top', 'top'),
             SideKind::Top, SideKind::Opening => new Edge(Side::of($label)->kind->value),
-            SideKind::Eaves, SideKind::Verge, SideKind::Open, SideKind::Deck, SideKind::Cut,
+            SideKind::Eaves, SideKind::Verge, SideKind::Deck, SideKind::Cut,
             SideKind::Over, SideKind::Beneath, SideKind::Beside
                 => throw new LogicException("A wall has no side “{$label}”"),
         };

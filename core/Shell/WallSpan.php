@@ -7,7 +7,10 @@ namespace Chartula\Core\Shell;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\CardSlice;
+use Chartula\Core\Form\CornerCard;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Form\WallId;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Tolerance;
@@ -58,7 +61,14 @@ final class WallSpan
                     && ! self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n)
                 );
 
-            return new WallEnd($kind, ($other + $n) % $n, $angle, $stacks[$neighbour->wall->stack]->thickness_mm, $yields);
+            return new WallEnd(
+                $kind,
+                ($other + $n) % $n,
+                $angle,
+                $stacks[$neighbour->wall->stack]->thickness_mm,
+                $yields,
+                self::levelTop($neighbour, $far),
+            );
         };
 
         return new self(
@@ -69,6 +79,31 @@ final class WallSpan
             $end($edge + 1, ($edge + 1) % $n, 'left'),
             ! in_array($edge, $jogs, true),
         );
+    }
+
+    /**
+     * The level top of a wall at one of its ends, and how much it rises away from it; null where it is cut to a slope, or is
+     * not built so high.
+     *
+     * @return ?array{float, float}
+     */
+    private static function levelTop(WallForm $wall, string $end): ?array
+    {
+        $eaves = $wall->section->eaves();
+        if ($eaves === null) {
+            return null;
+        }
+        $rise = ($eaves[1] - $eaves[0]) / $wall->length->mm;
+        [$top, $away] = $end === 'left' ? [$eaves[0], $rise] : [$eaves[1], -$rise];
+        foreach ($wall->patches as $patch) {
+            foreach (array_keys($patch->labels, $end, true) as $side) {
+                if (max($patch->outline->point($side)->y, $patch->outline->point($side + 1)->y) > $top - Tolerance::FIGURE) {
+                    return [$top, $away];
+                }
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -180,22 +215,63 @@ final class WallSpan
         ];
     }
 
-    /** @return list<Patch> what of a layer is cut, before its ends are bevelled, in the wall's frame, openings left out */
+    /** @return list<Patch> what of a layer is cut, before it is bevelled, in the wall's frame, openings left out */
     public function patches(int $layer): array
     {
-        if (isset($this->patches[$layer])) {
-            return $this->patches[$layer];
-        }
-        $depths = $this->depths($layer);
+        return $this->patches[$layer] ??= $this->isBuilt() ? $this->form->section->patches($this->slice($layer)) : [];
+    }
 
-        return $this->patches[$layer] = $this->isBuilt()
-            ? $this->form->section->patches(
-                $depths[0],
-                $depths[1],
-                $this->left->blankCut(...$depths),
-                $this->form->length->mm - $this->right->blankCut(...$depths),
-                $this->behind($layer),
-            ) : [];
+    /** @return list<Patch> the same, of card that is cut square under slopes: what both of its faces have */
+    public function squarePatches(int $layer): array
+    {
+        return $this->isBuilt() ? $this->form->section->patches($this->slice($layer)->square()) : [];
+    }
+
+    /** How far out of its blank a mitred end lies at a depth (below 0: inside it). */
+    public function mitre(string $label, int $layer, float $depth): float
+    {
+        $end = match ($label) {
+            'left' => $this->left,
+            'right' => $this->right,
+            default => null,
+        };
+
+        return $end?->kind === WallEnd::MITRE ? $end->blankCut(...$this->depths($layer)) - $end->cut($depth) : 0.0;
+    }
+
+    /** How far out of its blank a foot on the wall round a corner lies at a depth (below 0: inside it). */
+    public function foot(WallId $wall, int $layer, float $depth): float
+    {
+        [$outer, $inner] = $this->depths($layer);
+        foreach ($this->slice($layer)->corners as $corner) {
+            if ($corner->wall->edge === $wall->edge) {
+                return -$corner->behind * ($depth - $outer) / ($inner - $outer) / sqrt(1.0 + $corner->rise() ** 2);
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** The card of a layer. A gable rises past the walls that stop it, and stands on their tops as far as the corner. */
+    private function slice(int $layer): CardSlice
+    {
+        [$outer, $inner] = $this->depths($layer);
+        $length = $this->form->length->mm;
+        $ends = [$this->left->blankCut($outer, $inner), $length - $this->right->blankCut($outer, $inner)];
+        $corners = [];
+        foreach ($this->form->section->eaves() === null ? [[$this->left, true], [$this->right, false]] : [] as [$end, $isLeft]) {
+            $filled = $end->filled([$outer, $inner]);
+            if ($filled !== null) {
+                [$near, $far, $atNear, $atFar, $behind] = $filled;
+                $wall = new WallId($this->form->block, $end->edge);
+                $corners[] = $isLeft
+                    ? new CornerCard($wall, true, $near, $far, [$atNear, $atFar], $behind)
+                    : new CornerCard($wall, false, $length - $far, $length - $near, [$atFar, $atNear], $behind);
+                $ends[$isLeft ? 0 : 1] = $isLeft ? $near : $length - $near;
+            }
+        }
+
+        return new CardSlice($outer, $inner, $ends, $this->behind($layer), $corners, true);
     }
 
     /** `main.front.core`, and `main.front-2.core` for what stands apart from it. */

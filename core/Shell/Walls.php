@@ -6,8 +6,12 @@ namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
@@ -32,10 +36,21 @@ final class Walls
             $jogs = array_values(array_filter($edges, static fn (int $edge): bool => WallSpan::of($building, $block, $edge)->isJog()));
             $this->spans[$b] = array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge, $jogs), $edges);
         }
+        $shapes = [];
+        foreach ($this->spans() as $span) {
+            foreach (array_keys($span->stack->layers) as $k) {
+                $shapes[$span->form->block][$span->form->wall->edge][$k] = $this->shapes($span, $k);
+            }
+        }
         foreach ($this->spans as $b => $spans) {
             foreach ($spans as $edge => $span) {
-                foreach (array_keys($span->stack->layers) as $k) {
-                    $this->pieces[$b][$edge][$k] = $this->cut($span, $k);
+                foreach ($shapes[$b][$edge] as $k => $cut) {
+                    foreach (['left' => [$span->left, 'right'], 'right' => [$span->right, 'left']] as $label => [$end, $other]) {
+                        $mates = $end->kind === WallEnd::MITRE ? $shapes[$b][$end->edge][$k] ?? [] : null;
+                        $isMet = $mates === null || in_array($other, array_merge(...array_column($mates, 'labels')), true);
+                        $cut = $isMet ? $cut : array_map(static fn (WallShape $shape): WallShape => $shape->freed($label), $cut);
+                    }
+                    $this->pieces[$b][$edge][$k] = $this->cut($span, $k, $cut);
                 }
             }
         }
@@ -66,20 +81,15 @@ final class Walls
         return $this->pieces($span, $outside ? 0 : $span->innermost());
     }
 
-    /** @return list<WallPiece> */
-    private function cut(WallSpan $span, int $k): array
+    /**
+     * @param  list<WallShape>  $shapes
+     * @return list<WallPiece>
+     */
+    private function cut(WallSpan $span, int $k, array $shapes): array
     {
         $layer = $span->stack->layers[$k];
         $pieces = [];
-        foreach ($span->patches($k) as $i => $patch) {
-            $shape = WallShape::of(
-                $patch,
-                $span->form->openings,
-                $span->form->turnIn,
-                self::end('left', $span->left),
-                self::end('right', $span->right),
-            )
-                ->bevelled($span->left, $span->right, $span->depths($k));
+        foreach ($shapes as $i => $shape) {
             $pieces[] = new WallPiece($span, $k, $shape, Part::of(
                 new PartName($span->partId($k, $i), $span->block->id, $span->name(), $layer->id), 'W',
                 ucfirst($span->name()).' wall, '.$layer->id, PartGroup::Shell, $layer->stock, $layer->thickness_mm,
@@ -90,6 +100,56 @@ final class Walls
         }
 
         return $pieces;
+    }
+
+    /** @return list<WallShape> bevelled where it is mitred and under slopes, else square; without what is too narrow for its mitres */
+    private function shapes(WallSpan $span, int $k): array
+    {
+        $depths = $span->depths($k);
+        $bevelled = array_map(fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
+            $depths,
+            fn (string $label, float $depth): float => $span->mitre($label, $k, $depth) + $this->bevel($span, $label, $k, $depth),
+        ), $span->patches($k));
+        if (in_array(null, $bevelled, true)) {
+            $bevelled = array_map(static fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
+                $depths,
+                static fn (string $label, float $depth): float => $span->mitre($label, $k, $depth),
+            ), $span->squarePatches($k));
+        }
+
+        return array_values(array_filter($bevelled, static fn (?WallShape $shape): bool => $shape !== null));
+    }
+
+    private static function shape(WallSpan $span, Patch $patch): WallShape
+    {
+        return WallShape::of(
+            $patch,
+            $span->form->openings,
+            $span->form->turnIn,
+            self::end('left', $span->left),
+            self::end('right', $span->right),
+        );
+    }
+
+    /**
+     * How far in (below 0) an edge under or on a slope lies at a depth: a top whose slope falls towards the room, a foot on a
+     * slope that rises towards it. docs/formulas.md#wall-tops
+     */
+    private function bevel(WallSpan $span, string $label, int $k, float $depth): float
+    {
+        $side = Side::of($label);
+        if ($side->kind === SideKind::Atop) {
+            return $span->foot($side->wallOrFail(), $k, $depth);
+        }
+        if ($side->kind !== SideKind::Plane && $side->kind !== SideKind::On) {
+            return 0.0;
+        }
+        $slope = $this->form->plane($side->planeOrFail())->gradient();
+        $frame = $span->form->frame;
+        $rises = -$slope->dot(new Vec2($frame->normal->x, $frame->normal->y)) * ($side->kind === SideKind::Plane ? 1.0 : -1.0);
+        $along = $slope->dot(new Vec2($frame->x->x, $frame->x->y));
+
+        return min(0.0, $rises) * ($depth - $span->depths($k)[0]) / sqrt(1.0 + $along * $along);
     }
 
     private static function end(string $name, WallEnd $end): Edge

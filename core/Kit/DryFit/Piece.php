@@ -97,15 +97,14 @@ final readonly class Piece
     /** The end of the board at an edge, as a face that another may butt against. */
     public function end(int $edge): Facet
     {
-        [$a, $b, $c] = $this->strips[$edge];
-        $length = $a->distanceTo($b);
-        $depth = $a->distanceTo($c);
+        [$a, $b, $c, $d] = $this->strips[$edge];
+        $along = $b->minus($a)->times(1.0 / $a->distanceTo($b));
+        $across = $c->minus($a)->minus($along->times($c->minus($a)->dot($along)));
+        $depth = $across->length();
+        $frame = new Frame($a, $along, $across->times(1.0 / $depth));
+        $outline = new Ring([$frame->project($a), $frame->project($b), $frame->project($d), $frame->project($c)]);
 
-        return new Facet(
-            new Frame($a, $b->minus($a)->times(1.0 / $length), $c->minus($a)->times(1.0 / $depth)),
-            new Region(Ring::rectangle(0.0, 0.0, $length, $depth)),
-            $depth,
-        );
+        return new Facet($frame, new Region($outline), $depth);
     }
 
     /** Whether a point lies on the outline of the card, or of paper on where it folds, to within $within. */
