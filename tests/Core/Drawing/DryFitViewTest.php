@@ -30,8 +30,9 @@ final class DryFitViewTest extends TestCase
             self::assertNotSame('', $measure->found, $measure->id);
             $found["$measure->a $measure->kind $measure->b"] = $measure->found;
         }
-        // Walls of 9 ft 6 in / 76.2 = 38; the wall behind rises T·tan 40 = 1.81 · 0.8391 = 1.52 above it.
-        self::assertSame('closes over 38.00 mm, leaves free 1.52 mm', $found['main.right.core butt main.front.core']);
+        // Walls of 9 ft 6 in / 76.2 = 38; past them the gable stands on the front, whose core is 1.17 of T = 1.81 thick.
+        self::assertSame('closes over 38.00 mm', $found['main.right.core butt main.front.core']);
+        self::assertSame('closes over 1.17 mm, leaves free 0.64 mm', $found['main.right.core seat main.front.core']);
         // 2 · 1.17 · sin 40 = 1.50 over 18 ft and two verges of 6 in: 76.
         self::assertSame(
             'parts on the inside by 0.00 mm, closes over 76.00 mm, is open outside by 1.50 mm',

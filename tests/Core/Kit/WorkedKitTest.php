@@ -65,9 +65,16 @@ final class WorkedKitTest extends TestCase
     {
         $kit = Kits::of(Kits::box('100mm', '60mm', '40mm', 40.0))->kit;
         self::assertEqualsWithDelta(100.0, $kit->part('main.front.core')->part->width(), 1e-9);
-        self::assertEqualsWithDelta(58.0, $kit->part('main.left.core')->part->width(), 1e-9, '60 − 2 · 1');
-        // The gable's own end stands 1 mm in: 40 + 1 · tan 40°.
-        self::assertEqualsWithDelta(40.839, $kit->part('main.left.core')->part->outline->ring->points[2]->y, 0.0005);
+        $gable = $kit->part('main.left.core')->part->outline;
+        self::assertEqualsWithDelta(58.0, $gable->ring->edgeLength($gable->edge('foot')), 1e-9, '60 − 2 · 1');
+        // From the tops of the walls up it is as wide as the building; its ridge is 40 + 30 · tan 40°.
+        self::assertEqualsWithDelta(60.0, $kit->part('main.left.core')->part->width(), 1e-9);
+        self::assertCount(2, $gable->edgesNamed('stands'));
+        foreach ($gable->edgesNamed('stands') as $edge) {
+            self::assertEqualsWithDelta(1.0, $gable->ring->edgeLength($edge), 1e-9);
+            self::assertEqualsWithDelta([40.0, 40.0], [$gable->ring->point($edge)->y, $gable->ring->point($edge + 1)->y], 1e-9);
+        }
+        self::assertEqualsWithDelta(65.173, $kit->part('main.left.core')->part->height(), 0.0005);
         self::assertEqualsWithDelta(97.8, $kit->part('main.base.floor')->part->width(), 1e-9, '100 − 2 · 1 − 0.2');
         self::assertEqualsWithDelta(57.8, $kit->part('main.base.floor')->part->height(), 1e-9);
     }
@@ -88,7 +95,9 @@ final class WorkedKitTest extends TestCase
         self::assertTrue($derived->dryFit->goesTogether());
         // 18 ft / 76.2 = 72; 12 ft / 76.2 = 48, less 2 × (0.52 + 0.12 + 1.05 + 0.12) = 3.62.
         self::assertEqualsWithDelta(72.0, $kit->part('main.front.face')->part->width(), 1e-9);
-        self::assertEqualsWithDelta(44.38, $kit->part('main.right.core')->part->width(), 1e-9);
+        $gable = $kit->part('main.right.core')->part->outline;
+        self::assertEqualsWithDelta(44.38, $gable->ring->edgeLength($gable->edge('foot')), 1e-9);
+        self::assertEqualsWithDelta(48.0, $kit->part('main.right.core')->part->width(), 1e-9);
         // Side paper: the whole outside and two laps of 1.8.
         self::assertEqualsWithDelta(51.6, $kit->part('main.right.paper')->part->width(), 1e-9);
         self::assertEqualsWithDelta(72.0, $kit->part('main.front.paper')->part->width(), 1e-9);
