@@ -50,7 +50,7 @@ final readonly class Derivation
     {
         $printed = PrintedKit::of($building, $recall);
         // From here on the building is what is modelled of it.
-        [$building, $kit, $plan] = [$printed->building, $printed->kit, $printed->plan];
+        [$described, $building, $kit, $plan] = [$building, $printed->building, $printed->kit, $printed->plan];
         $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit, $recall);
         // What is judged is what was written down: it is read back before the remarks on it are added.
         [$json, $serialised] = self::written($document);
@@ -74,7 +74,7 @@ final readonly class Derivation
             $document + $added,
             substr($json, 0, -1).','.substr($rest, 1),
             $serialised,
-            DryFit::of($assembly->in($serialised), $recall),
+            DryFit::of($assembly->in($serialised), $described, $recall),
             $fit,
         );
     }

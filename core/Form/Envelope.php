@@ -203,6 +203,9 @@ final readonly class Envelope
             if ($both !== null && $facet->crosses($other, $both)) {
                 $lines = [...$lines, ...$facet->levelWith($other, $bounds)];
             }
+            if ($both !== null && $solid->standsIn($this->solids[$facet->block])) {
+                $lines = [...$lines, ...$this->carries($facet, $other, $bounds)];
+            }
             // Beside a flush wall what leans out of a square-cut eaves stays clear of the other's card, not only of its underside.
             if ($both !== null && min($both->width(), $both->height()) < 3.0 * self::ASIDE) {
                 $lines = [
@@ -229,8 +232,34 @@ final readonly class Envelope
             return $solid->index < $facet->block;
         }
 
+        if ($isInside && $solid->standsIn($own) && ! $this->isUnderRoof($solid, $facet, $at)) {
+            return false;
+        }
+
         return $height < $top
             && ! ($isInside && $own->contains($at) && $this->isUnderWall($solid, $height + $this->roof / $facet->pitch->cos(), $at));
+    }
+
+    /** Whether this plane's card, cut square, ends below the roof of what stands on it, and does not carry that. */
+    private function isUnderRoof(Solid $solid, Facet $facet, Vec2 $at): bool
+    {
+        $normal = $facet->frame->normal;
+        $top = $at->plus((new Vec2($normal->x, $normal->y))->times($this->roof));
+
+        return $facet->heightAt($at) + $this->roof * $normal->z < $solid->top($top);
+    }
+
+    /**
+     * Where this plane's card ends on top at the roof of what stands on it.
+     *
+     * @return list<Line>
+     */
+    private function carries(Facet $facet, Facet $other, Box2 $box): array
+    {
+        $normal = $facet->frame->normal;
+        $higher = $this->roof * ($normal->x * $other->gradient()->x + $normal->y * $other->gradient()->y - $normal->z);
+
+        return array_map(static fn (Line $l): Line => new Line($l->from, $l->to, 'open'), $facet->levelWith($other, $box, $higher));
     }
 
     private function isInOther(Solid $solid, Solid $own, Vec2 $at): bool

@@ -43,6 +43,10 @@ final readonly class SideNames
         }
         $other = $this->solids[$side->planeOrFail()->block];
         $over = Side::over($side->planeOrFail());
+        // What stands on a roof lies on top of its card all along; that is cut to it.
+        if ($own->standsIn($other)) {
+            return $over;
+        }
         if ($own->contains($at)) {
             $slope = $facet->gradient();
             $out = $slope->length() < Tolerance::ROUNDING ? $at : $at->minus($slope->times(2.0 * $lean / $slope->length()));

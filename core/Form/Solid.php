@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** Describes the space that a block takes up: its footprint from base to roof, and the roofs that run on into its neighbours. */
 final readonly class Solid
@@ -92,6 +93,18 @@ final readonly class Solid
     public function overlaps(self $that): bool
     {
         return Clip::sharedArea(new Region($this->ring), new Region($that->ring)) > 0.01;
+    }
+
+    /** Whether it stands on another's roof: all of its footprint lies over it, as a dormer's does. */
+    public function standsIn(self $that): bool
+    {
+        foreach ($this->ring->points as $point) {
+            if (! $that->contains($point) && $that->ring->distanceTo($point) > Tolerance::PLANE) {
+                return false;
+            }
+        }
+
+        return $this->index !== $that->index;
     }
 
     public function contains(Vec2 $at): bool

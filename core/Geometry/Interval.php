@@ -64,7 +64,7 @@ final readonly class Interval
         $free = [];
         $at = $this->from;
         foreach (self::inOrder($taken) as $one) {
-            if ($one->from > $at + $by) {
+            if ($one->from > $at + $by && $this->to > $at + $by) {
                 $free[] = new self($at, min($one->from, $this->to));
             }
             $at = max($at, $one->to);

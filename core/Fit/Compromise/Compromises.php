@@ -254,13 +254,14 @@ final readonly class Compromises
             'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected,
         ];
         try {
-            [$kit, $size, $assembly] = self::made(BuildingReader::fromDocument(self::with($document, $proposal)), $recall);
+            $building = BuildingReader::fromDocument(self::with($document, $proposal));
+            [$kit, $size, $assembly] = self::made($building, $recall);
             $over = $to->missing($size);
 
             return $row
                 + [
                     'finished' => self::rounded($size), 'over_mm' => round(max([0.0, ...array_values($over)]), 2),
-                    'closes' => DryFit::of($assembly, $recall)->goesTogether(), 'refused' => null,
+                    'closes' => DryFit::of($assembly, $building, $recall)->goesTogether(), 'refused' => null,
                     'view' => Pictures::elevation($kit->walls, $wall),
                 ];
         } catch (InvalidInput $e) {

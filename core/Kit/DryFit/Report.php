@@ -13,12 +13,14 @@ final readonly class Report
      * @param  list<Finding>  $findings
      * @param  list<JointMeasure>  $measures  every joint, worst first
      * @param  list<FreeEdge>  $free  every edge of the structure that is in no joint
+     * @param  list<Excused>  $excused  what of the outside no card fills and something else closes
      */
     public function __construct(
         public array $findings,
         public int $pieces,
         public array $measures,
         public array $free,
+        public array $excused,
     ) {
         $this->joints = count($measures);
     }

@@ -5,11 +5,19 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 
-/** Holds stretches of one grid line: where something is on it, and where something should be. */
+/** Sums of stretches of one line: where something is on it, and where something should be. */
 final readonly class Stretches
 {
+    private const GRID_MM = 1.0;
+
+    /** Beside a change: further than how much may differ unseen. */
+    private const NEAR_MM = 0.0613;
+
     /**
      * Card that comes nowhere near the surface is another place's: it only happens to lie in its plane.
      *
@@ -31,67 +39,150 @@ final readonly class Stretches
     }
 
     /**
-     * The longest stretch that is in one set of stretches and not in the other.
+     * What of some no others take.
      *
-     * @param  list<Interval>  $a
-     * @param  list<Interval>  $b
-     * @param  list<Interval>  $without  stretches that do not count
+     * @param  list<Interval>  $stretches
+     * @param  list<Interval>  $taken
+     * @return list<Interval> in order and apart
      */
-    public static function difference(array $a, array $b, array $without): float
+    public static function without(array $stretches, array $taken): array
     {
-        // Nearly always card ends where the surface does, stretch by stretch.
-        $apart = self::apart($a, $b);
+        $left = [];
+        foreach (Interval::joined($stretches) as $stretch) {
+            array_push($left, ...$stretch->without($taken));
+        }
 
-        return $apart <= Tolerance::COVER ? $apart : self::worst($a, $b, $without)[0];
+        return $left;
     }
 
     /**
-     * The same, and its middle.
+     * What lies in both of two sets.
      *
      * @param  list<Interval>  $a
      * @param  list<Interval>  $b
-     * @param  list<Interval>  $without
-     * @return array{float, float}
+     * @return list<Interval> in order and apart
      */
-    public static function worst(array $a, array $b, array $without): array
+    public static function both(array $a, array $b): array
     {
-        $ends = [];
-        foreach ([[$a, [1, 0, 0]], [$b, [0, 1, 0]], [$without, [0, 0, 1]]] as [$stretches, [$da, $db, $out]]) {
-            foreach ($stretches as $stretch) {
-                $ends[] = [$stretch->from, $da, $db, $out];
-                $ends[] = [$stretch->to, -$da, -$db, -$out];
+        $both = [];
+        foreach ($a === [] ? [] : Interval::joined($b) as $other) {
+            foreach ($a as $one) {
+                if ($one->overlaps($other)) {
+                    $both[] = new Interval(max($one->from, $other->from), min($one->to, $other->to));
+                }
             }
-        }
-        usort($ends, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
-        $inA = $inB = $isOut = 0;
-        $worst = [0.0, 0.0];
-        $last = 0.0;
-        foreach ($ends as [$at, $da, $db, $out]) {
-            if ($isOut === 0 && ($inA > 0) !== ($inB > 0)) {
-                $worst = max($worst, [$at - $last, ($at + $last) / 2.0]);
-            }
-            $inA += $da;
-            $inB += $db;
-            $isOut += $out;
-            $last = $at;
         }
 
-        return $worst;
+        return Interval::joined($both);
     }
 
     /**
-     * The most by which the ends of as many stretches differ; INF where they are not as many.
+     * Where a line runs inside an outline, in so many times its way from its start.
      *
-     * @param  list<Interval>  $a
-     * @param  list<Interval>  $b
+     * @return list<Interval>
      */
-    private static function apart(array $a, array $b): float
+    public static function line(Ring $ring, Vec2 $start, Vec2 $way): array
     {
-        $most = count($a) === count($b) ? 0.0 : INF;
-        for ($i = 0, $n = min(count($a), count($b)); $i < $n; $i++) {
-            $most = max($most, abs($a[$i]->from - $b[$i]->from), abs($a[$i]->to - $b[$i]->to));
+        $cuts = [];
+        $square = $way->dot($way);
+        $p = $ring->points[count($ring->points) - 1]->minus($start);
+        $dp = $way->cross($p);
+        foreach ($ring->points as $point) {
+            $q = $point->minus($start);
+            $dq = $way->cross($q);
+            if (($dp > 0.0) !== ($dq > 0.0)) {
+                $cuts[] = $way->dot($p->plus($q->minus($p)->times($dp / ($dp - $dq)))) / $square;
+            }
+            [$p, $dp] = [$q, $dq];
+        }
+        sort($cuts);
+        $stretches = [];
+        for ($i = 1, $n = count($cuts); $i < $n; $i += 2) {
+            $stretches[] = new Interval($cuts[$i - 1], $cuts[$i]);
         }
 
-        return $most;
+        return $stretches;
+    }
+
+    /**
+     * Where upright lines run inside regions.
+     *
+     * @param  list<Region>  $regions
+     * @param  list<float>  $places  of the lines, in order
+     * @return array<int, list<Interval>> by line
+     */
+    public static function upright(array $regions, array $places): array
+    {
+        $stretches = array_fill(0, count($places), []);
+        foreach ($regions as $region) {
+            /** @var array<int, list<float>> $cuts */
+            $cuts = [];
+            foreach ($region->rings() as $ring) {
+                $p = $ring->points[count($ring->points) - 1];
+                foreach ($ring->points as $q) {
+                    $to = max($p->x, $q->x);
+                    for ($k = self::first($places, min($p->x, $q->x)); $k < count($places) && $places[$k] <= $to; $k++) {
+                        if (($p->x > $places[$k]) !== ($q->x > $places[$k])) {
+                            $cuts[$k][] = $p->y + ($q->y - $p->y) * ($places[$k] - $p->x) / ($q->x - $p->x);
+                        }
+                    }
+                    $p = $q;
+                }
+            }
+            foreach ($cuts as $k => $ends) {
+                sort($ends);
+                for ($i = 1, $n = count($ends); $i < $n; $i += 2) {
+                    $stretches[$k][] = new Interval($ends[$i - 1], $ends[$i]);
+                }
+            }
+        }
+
+        return $stretches;
+    }
+
+    /**
+     * The first of the places that is not before another.
+     *
+     * @param  list<float>  $places  in order
+     */
+    private static function first(array $places, float $from): int
+    {
+        [$low, $high] = [0, count($places)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            [$low, $high] = $places[$middle] < $from ? [$middle + 1, $high] : [$low, $middle];
+        }
+
+        return $low;
+    }
+
+    /**
+     * Where something is looked at along a stretch: a millimetre apart, and close on both sides of where it changes.
+     *
+     * @param  list<float>  $events
+     * @return list<float> in order, off round numbers, where outlines have their corners
+     */
+    public static function places(array $events, Interval $whole): array
+    {
+        $places = [];
+        for ($at = $whole->from + self::GRID_MM * 0.4987; $at < $whole->to; $at += self::GRID_MM) {
+            $places[] = $at;
+        }
+        foreach ($events as $event) {
+            foreach ([-self::NEAR_MM, self::NEAR_MM] as $off) {
+                if ($whole->contains($event + $off)) {
+                    $places[] = $event + $off;
+                }
+            }
+        }
+        sort($places);
+        $apart = [];
+        foreach ($places as $place) {
+            if ($apart === [] || $place - $apart[count($apart) - 1] > Tolerance::MEET) {
+                $apart[] = $place;
+            }
+        }
+
+        return $apart;
     }
 }

@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Kit\DryFit\Massing\Surface;
+use Chartula\Core\Measure\Tolerance;
+
+/** What lies along the upright lines of one surface: what is wanted of it, the card in its plane, and what the kit says of it. */
+final class CoverLines
+{
+    /** A board behind a gap, or a paper over it, is looked for this far apart, mm. */
+    private const STEP_MM = 0.5;
+
+    private readonly Frame $frame;
+
+    /** @var list<Region> the card in the plane */
+    private readonly array $plates;
+
+    /** @var list<Region> what the kit says is outside, its gaps too */
+    private readonly array $told;
+
+    /** @var list<Region> what the kit says is open */
+    private readonly array $gaps;
+
+    /** @var list<array{Surface, Vec2}> with where their axes begin in this one's */
+    private readonly array $flush;
+
+    /** @var array{array<int, list<Interval>>, array<int, list<Interval>>, array<int, list<Interval>>} card, told and gaps by line */
+    private readonly array $crossed;
+
+    /**
+     * @param  list<Surface>  $flush
+     * @param  list<array{KitShape, Frame}>  $said
+     * @param  list<Piece>  $pieces
+     */
+    public function __construct(private readonly Surface $surface, array $flush, array $said, private readonly array $pieces)
+    {
+        $this->frame = $surface->frame();
+        $this->flush = array_map(fn (Surface $s): array => [$s, $this->frame->project($s->frame()->origin)], $flush);
+        $this->plates = Plates::in($this->frame, $pieces, $surface->kind());
+        $told = $gaps = [];
+        foreach ($said as [$shape, $frame]) {
+            $told[] = new Region(
+                $this->drawn($shape->ring('outline'), $frame),
+                array_map(fn (Ring $r): Ring => $this->drawn($r, $frame), $shape->rings('holes')),
+            );
+            foreach ($shape->children('gaps') as $gap) {
+                $gaps[] = new Region($this->drawn($gap->ring('outline'), $frame));
+            }
+        }
+        [$this->told, $this->gaps] = [$told, $gaps];
+        $places = $surface->places();
+        $this->crossed = [
+            Stretches::upright($this->plates, $places),
+            Stretches::upright($told, $places),
+            Stretches::upright($gaps, $places),
+        ];
+    }
+
+    /**
+     * What is wrong along a line: card missing, card standing out, the kit's word, its gaps.
+     *
+     * @return array{list<Interval>, list<Interval>, list<Interval>, list<Interval>}
+     */
+    public function at(int $line): array
+    {
+        return $this->compared(
+            $this->surface->places()[$line],
+            $this->crossed[0][$line],
+            $this->crossed[1][$line],
+            $this->crossed[2][$line],
+        );
+    }
+
+    /** @return array{list<Interval>, list<Interval>, list<Interval>, list<Interval>} the same along any line */
+    public function beside(float $x): array
+    {
+        return $this->compared(
+            $x,
+            Stretches::upright($this->plates, [$x])[0],
+            Stretches::upright($this->told, [$x])[0],
+            Stretches::upright($this->gaps, [$x])[0],
+        );
+    }
+
+    /**
+     * @param  list<Interval>  $card
+     * @param  list<Interval>  $told
+     * @param  list<Interval>  $gaps
+     * @return array{list<Interval>, list<Interval>, list<Interval>, list<Interval>}
+     */
+    private function compared(float $x, array $card, array $told, array $gaps): array
+    {
+        $wanted = $either = [];
+        foreach ($this->flush as [$surface, $from]) {
+            [$its, $free] = $surface->at($x - $from->x);
+            array_push($wanted, ...self::moved($its, $from->y));
+            array_push($either, ...self::moved($free, $from->y));
+        }
+        $missing = Stretches::without($wanted, $card);
+
+        return [
+            $missing,
+            Stretches::without(Stretches::touching($card, $wanted), [...$wanted, ...$either]),
+            [...Stretches::without($wanted, $told), ...Stretches::without(Stretches::touching($told, $wanted), [...$wanted, ...$either])],
+            Stretches::without($gaps, [...$missing, ...$either]),
+        ];
+    }
+
+    /**
+     * What of missing stretches a board right behind them or a paper over them closes, where cards cut square may part.
+     *
+     * @param  list<Interval>  $missing
+     * @return list<Interval>
+     */
+    public function closed(float $x, array $missing): array
+    {
+        $reveal = $this->surface->reveal($x);
+        $closed = [];
+        foreach ($missing as $stretch) {
+            $isSmall = $stretch->length() > Tolerance::COVER && $stretch->length() <= $reveal;
+            $steps = (int) ceil($stretch->length() / self::STEP_MM);
+            for ($k = 0; $isSmall && $k <= $steps; $k++) {
+                $at = $stretch->from + $stretch->length() * (0.01 + 0.98 * $k / $steps);
+                $isSmall = $this->isClosed(new Vec2($x, $at));
+            }
+            if ($isSmall) {
+                $closed[] = $stretch;
+            }
+        }
+
+        return $closed;
+    }
+
+    private function isClosed(Vec2 $at): bool
+    {
+        $start = $this->frame->at($at);
+        // Card of a wall lies behind its outside; what closes a roof lies right over its underside, or is the top of its wall.
+        $way = $this->surface->kind() === 'wall' ? $this->frame->normal->times(-1.0) : new Vec3(0.0, 0.0, 1.0);
+        $deep = $this->surface->thickness();
+        [$from, $to] = $this->surface->kind() === 'wall' ? [Tolerance::PLANE, $deep] : [-$deep, 2.0 * $deep / $this->frame->normal->z];
+        $steps = (int) ceil(($to - $from) / self::STEP_MM) * 4;
+        for ($k = 0; $k <= $steps; $k++) {
+            $place = $start->plus($way->times($from + ($to - $from) * $k / $steps));
+            foreach ($this->pieces as $piece) {
+                if (! $piece->part->isPaper() && self::holds($piece, $place, Tolerance::PLANE)) {
+                    return true;
+                }
+            }
+        }
+        foreach ($this->surface->kind() === 'wall' ? $this->pieces : [] as $piece) {
+            if ($piece->part->isPaper() && self::holds($piece, $this->frame->at($at, Tolerance::PLANE), Tolerance::COVER)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function holds(Piece $piece, Vec3 $place, float $within): bool
+    {
+        foreach ($piece->facets as $facet) {
+            $height = $facet->frame->height($place);
+            if ($height < $within && $height > -$facet->thickness - $within) {
+                $flat = $facet->frame->project($place);
+                if ($facet->face('outside')->contains($flat) || $facet->face('inside')->contains($flat)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<Interval>  $stretches
+     * @return list<Interval>
+     */
+    private static function moved(array $stretches, float $by): array
+    {
+        return $by === 0.0 ? $stretches : array_map(static fn (Interval $s): Interval => new Interval($s->from + $by, $s->to + $by), $stretches);
+    }
+
+    private function drawn(Ring $ring, Frame $from): Ring
+    {
+        return new Ring(array_map(fn (Vec2 $p): Vec2 => $this->frame->project($from->at($p)), $ring->points));
+    }
+}

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\Wall;
+use Chartula\Core\Geometry\Arc;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+
+/** The outsides of the walls of a massing. */
+final readonly class Faces
+{
+    /** A corner nearer to a straight line than this, degrees, is a bend of one wall. */
+    private const STRAIGHT_DEG = 3.0;
+
+    /** Corners within so much of square, degrees, are butted where nothing else is said. */
+    private const NEAR_SQUARE_DEG = 20.0;
+
+    /** Card is cut square at a corner that is out of square by no more than this, degrees, without a gap. */
+    private const TRUE_DEG = 0.05;
+
+    private function __construct(private Massing $massing)
+    {
+    }
+
+    /** @return list<Face> of all walls that are built */
+    public static function of(Massing $massing): array
+    {
+        $self = new self($massing);
+        $faces = [];
+        foreach ($massing->masses as $m => $mass) {
+            foreach ($mass->edges as $edge => $wall) {
+                if ($wall !== null && $mass->block->walls[$wall]->treat !== 'omit') {
+                    $faces[] = $self->face($m, $mass, $edge, $mass->block->walls[$wall]);
+                }
+            }
+        }
+
+        return $faces;
+    }
+
+    private function face(int $m, Mass $mass, int $edge, Wall $wall): Face
+    {
+        $building = $this->massing->building;
+        [$from, $to] = [$mass->ring->point($edge), $mass->ring->point($edge + 1)];
+        $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+        $isPapered = $wall->treat === 'full' && in_array($wall->finish, Finish::DRAWN, true);
+        $isShorter = in_array($edge, $mass->changed, true);
+        $openings = [];
+        foreach ($wall->openings as $opening) {
+            for ($i = 0; $i < $opening->count; $i++) {
+                $ring = $this->opening($mass, $wall, $opening, $i, [$from, $along]);
+                $openings[] = $isShorter ? self::perhaps($ring, $opening->style->w->mm / $building->scale->ratio) : $ring;
+            }
+        }
+        $corners = [$edge, ($edge + 1) % $mass->ring->count()];
+
+        return new Face(
+            $mass->block->id.'.'.$wall->name,
+            $m,
+            $from,
+            $to,
+            $this->feet($mass, $wall, $corners),
+            $mass->moves !== [] || ($isShorter && $wall->ground !== null),
+            $isShorter ? [] : $openings,
+            $isPapered ? $building->methods->paper->thickness_mm : 0.0,
+            $isShorter ? $openings : [],
+            Massing::thickness($building, $wall),
+            [$this->corner($mass, $corners[0], $wall), $this->corner($mass, $corners[1], $wall)],
+        );
+    }
+
+    /**
+     * Where an opening has come to lie in a face that begins at a place and runs along a way.
+     *
+     * @param  array{Vec2, Vec2}  $face
+     */
+    private function opening(Mass $mass, Wall $wall, Opening $opening, int $i, array $face): Ring
+    {
+        $scale = $this->massing->building->scale->ratio;
+        $described = $mass->block->standing();
+        $start = $described->point($wall->edge);
+        $way = $described->point($wall->edge + 1)->minus($start)->times(1.0 / $described->edgeLength($wall->edge));
+        $style = $opening->style;
+        [$left, $width, $height] = [$opening->leftMm($i), $style->w->mm, $style->h->mm];
+        $rise = $style->rise?->mm;
+        $head = $rise === null
+            ? [new Vec2($width, $height), new Vec2(0.0, $height)]
+            : Arc::over(0.0, $width / $scale, ($height - $rise) / $scale, $rise / $scale)->points($width / $scale, 0.0);
+        $points = [];
+        foreach ([new Vec2(0.0, 0.0), new Vec2($width, 0.0), ...$head] as $k => $p) {
+            $p = $k > 1 && $rise !== null ? $p : $p->times(1.0 / $scale);
+            $at = $start->times(1.0 / $scale)->plus($way->times($left / $scale + $p->x));
+            $place = $mass->place(new Vec3($at->x, $at->y, ($mass->block->base->mm + $opening->sill->mm) / $scale + $p->y));
+            $points[] = new Vec2((new Vec2($place->x, $place->y))->minus($face[0])->dot($face[1]), $place->z);
+        }
+
+        return new Ring($points);
+    }
+
+    /** All that low relief may have made of an opening: where it came to lie, and as wide as it was. */
+    private static function perhaps(Ring $ring, float $width): Ring
+    {
+        $box = $ring->bounds();
+        $half = max($width, $box->width()) / 2.0;
+
+        return Ring::rectangle($box->centre()->x - $half, $box->y0, $box->centre()->x + $half, $box->y1);
+    }
+
+    /**
+     * Where its card begins: at the block's base, or buried under the lowest ground along it.
+     *
+     * @param  array{int, int}  $corners
+     * @return array{float, float}
+     */
+    private function feet(Mass $mass, Wall $wall, array $corners): array
+    {
+        $building = $this->massing->building;
+        $buried = $wall->ground === null ? 0.0 : min(
+            0.0,
+            min($wall->ground[0]->mm, $wall->ground[1]->mm) / $building->scale->ratio - $mass->base - $building->methods->bury_mm,
+        );
+
+        return [$mass->feet[$corners[0]] + $buried, $mass->feet[$corners[1]] + $buried];
+    }
+
+    /** How much of a wall cards cut square may leave to what stands behind, at a corner that is not square. docs/formulas.md#corner */
+    private function corner(Mass $mass, int $corner, Wall $wall): float
+    {
+        $ring = $mass->ring;
+        $in = $ring->point($corner)->minus($ring->point($corner - 1));
+        $on = $ring->point($corner + 1)->minus($ring->point($corner));
+        $angle = 180.0 - rad2deg(atan2($in->cross($on), $in->dot($on)));
+        $off = abs(abs($angle - 180.0) - 90.0);
+        $thickness = Massing::thickness($this->massing->building, $wall);
+        $pair = [$mass->edges[($corner + $ring->count() - 1) % $ring->count()], $mass->edges[$corner]];
+        $walls = array_map(static fn (?int $e): ?Wall => $e === null ? null : $mass->block->walls[$e], $pair);
+        $other = $walls[0] === $wall ? $walls[1] : $walls[0];
+        if (abs($angle - 180.0) < self::STRAIGHT_DEG) {
+            return $thickness * tan(deg2rad(self::STRAIGHT_DEG));
+        }
+        if ($off < self::TRUE_DEG || ($other !== null && $this->isMitred($mass, $pair[1], $wall, $other, $off))) {
+            return 0.0;
+        }
+        $across = $other === null ? 0.0 : Massing::thickness($this->massing->building, $other);
+
+        return ($across + $thickness * abs(cos(deg2rad($angle)))) / abs(sin(deg2rad($angle)));
+    }
+
+    private function isMitred(Mass $mass, ?int $corner, Wall $one, Wall $other, float $off): bool
+    {
+        $methods = $this->massing->building->methods;
+        $said = ($corner === null ? null : ($mass->block->corners[$corner] ?? null)?->method)
+            ?? ($methods->corner === 'mitre' ? 'mitre' : null);
+
+        return $said === null
+            ? $off > self::NEAR_SQUARE_DEG && $methods->stacks[$one->stack]->thicknesses() === $methods->stacks[$other->stack]->thicknesses()
+            : $said === 'mitre';
+    }
+}

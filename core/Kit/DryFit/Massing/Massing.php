@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Perspective;
+use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Building\Wall;
+use Chartula\Core\Compression\Compressor;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\OnePoint;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Problem\Problems;
+use Chartula\Core\Recall\Recall;
+
+/**
+ * A building as masses, worked out from its document alone: what compression, low relief and perspective leave of it. The dry
+ * fit holds a kit to it. docs/formulas.md#dry-fit
+ */
+final class Massing
+{
+    /** A deck stays this far inside its parapets, mm. */
+    private const DECK_CLEARANCE_MM = 0.1;
+
+    /** @var array<int, list<Mass>> by mass */
+    private array $hosts = [];
+
+    /** @param  list<Mass>  $masses */
+    private function __construct(
+        public readonly Building $building,
+        public readonly array $masses,
+    ) {
+    }
+
+    /** Of a building that can be made. */
+    public static function of(Building $building): self
+    {
+        $building = Compressor::of($building, new Problems)->building;
+        $masses = self::whole($building);
+        $masses = $building->relief === null ? $masses : LowRelief::of($building, $building->relief, $masses);
+
+        return new self($building, $building->perspective?->depth === null ? $masses : self::receding($building, $masses));
+    }
+
+    /** @return list<Surface> every outside that card must fill */
+    public function surfaces(): array
+    {
+        $surfaces = array_map(fn (Face $face): Surface => new WallSurface($this, $face), Faces::of($this));
+        foreach ($this->masses as $m => $mass) {
+            foreach ($mass->slopes as $slope) {
+                $surfaces[] = new SlopeSurface($this, $m, $slope);
+            }
+        }
+
+        return $surfaces;
+    }
+
+    /** How thick the card of roofs is. */
+    public function roof(): float
+    {
+        return $this->building->methods->roof()->thickness_mm;
+    }
+
+    public function ground(): float
+    {
+        return min(array_map(static fn (Mass $m): float => $m->base, $this->masses));
+    }
+
+    /** @return list<Mass> the other masses that come near a place in plan */
+    public function beside(int $mass, Box2 $box): array
+    {
+        $others = $this->masses;
+        unset($others[$mass]);
+
+        return array_values(array_filter($others, static fn (Mass $m): bool => $m->box()->meets($box)));
+    }
+
+    /**
+     * Those into which a mass's roof runs on: which begin right beyond its edge.
+     *
+     * @return list<Mass>
+     */
+    public function hosts(Mass $mass): array
+    {
+        return $this->hosts[spl_object_id($mass)] ??= array_values(array_filter(
+            $mass->runsOn === [] ? [] : $this->masses,
+            static fn (Mass $other): bool => $other !== $mass && $mass->runsInto($other),
+        ));
+    }
+
+    /** All that surfaces depend on but themselves, in one word. */
+    public function key(): string
+    {
+        return Recall::question('masses', $this->roof(), array_map(
+            static fn (Mass $m): array => [$m->ring, $m->tails, $m->base, $m->top, $m->isShut, $m->slopes],
+            $this->masses,
+        ));
+    }
+
+    /** How thick a wall's card is. */
+    public static function thickness(Building $building, Wall $wall): float
+    {
+        return $wall->treat === 'omit' ? 0.0 : $building->methods->stacks[$wall->stack]->thickness_mm;
+    }
+
+    /** @return list<Mass> */
+    private static function whole(Building $building): array
+    {
+        $scale = $building->scale->ratio;
+        $rings = array_map(static fn (Block $b): Ring => $b->standing()->scaled(1.0 / $scale), $building->blocks);
+        $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
+        $reach = count($rings) > 1 ? $box->width() + $box->height() : 0.0;
+
+        return array_map(
+            static fn (Block $block, Ring $ring): Mass => self::mass($building, $block, $ring, array_keys($block->walls), $reach),
+            $building->blocks,
+            $rings,
+        );
+    }
+
+    /**
+     * A block over a footprint, with its roof made over that.
+     *
+     * @param  Block  $block  whose roof has an edge for each of the footprint
+     * @param  non-empty-list<?int>  $edges  which of its walls stands on each
+     */
+    public static function mass(Building $building, Block $block, Ring $ring, array $edges, float $reach): Mass
+    {
+        $scale = $building->scale->ratio;
+        $roof = $block->roof;
+        $eaves = $block->eaves->mm / $scale;
+        $inset = array_map(
+            static fn (?int $e): float => self::DECK_CLEARANCE_MM + ($e === null ? 0.0 : self::thickness($building, $block->walls[$e])),
+            $edges,
+        );
+        $names = array_map(static fn (?int $e): string => $e === null ? 'back' : $block->walls[$e]->name, $edges);
+        $runsOn = array_values(array_filter(array_keys($edges), static fn (int $e): bool =>
+            $reach > 0.0 && $roof->edges[$e]->kind === RoofEdge::WALL && $roof->kind !== 'lean-to'));
+
+        return new Mass(
+            $block,
+            $ring,
+            $edges,
+            $runsOn,
+            array_map(static fn (int $e): Ring => Mass::tail($ring, $e, $reach), $runsOn),
+            $block->base->mm / $scale,
+            $eaves,
+            $roof->kind === 'none' || ($roof->kind === 'flat' && $roof->parapet->mm > 0.0),
+            Roofs::of($roof, $scale, $ring, $names, [$eaves, $reach], $inset),
+            array_fill(0, $ring->count(), $block->base->mm / $scale),
+        );
+    }
+
+    /**
+     * @param  list<Mass>  $masses
+     * @return list<Mass>
+     */
+    private static function receding(Building $building, array $masses): array
+    {
+        $perspective = $building->perspective;
+        $eye = $building->plot?->eye === null ? null : $building->plot->eyeAt(0.0);
+        $chosen = array_values(array_filter(
+            $masses,
+            static fn (Mass $m): bool => $perspective?->blocks === null || in_array($m->block->id, $perspective->blocks, true),
+        ));
+        if ($perspective?->depth === null || $eye === null || $chosen === []) {
+            return $masses;
+        }
+        $ys = array_merge(...array_map(static fn (Mass $m): array => array_map(static fn (Vec2 $p): float => $p->y, $m->ring->points), $chosen));
+        $axis = $perspective->axis->mm ?? Perspective::FIGURES_EYE_MM / $building->scale->ratio;
+        $view = OnePoint::of($eye, min($ys), $perspective->depth->mm, $perspective->apparent->mm ?? max($ys) - min($ys), $axis);
+        $recedes = static fn (Vec3 $p): Vec3 => $view->at($p);
+
+        return array_map(static fn (Mass $m): Mass => in_array($m, $chosen, true) ? $m->moved($recedes) : $m, $masses);
+    }
+}

@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Kit\DryFit\Stretches;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Recall\Recall;
+
+/** The underside of a roof's plane: over its block, over what hangs out free, and over other blocks as far as it comes out of them. */
+final readonly class SlopeSurface implements Surface
+{
+    /** Card cut square leaves a plane open before a valley for no more than so many thicknesses. */
+    private const SQUARE_CUT = 4.0;
+
+    /** Between an edge and a place beyond it a roof is looked at in so many places. */
+    private const LOOKED_AT = 12;
+
+    private Mass $mass;
+
+    private Frame $frame;
+
+    /** @var list<Mass> */
+    private array $others;
+
+    public function __construct(private Massing $massing, int $mass, private Slope $slope)
+    {
+        $this->mass = $massing->masses[$mass];
+        $this->frame = $slope->frame();
+        $this->others = $massing->beside($mass, $slope->plan->bounds());
+    }
+
+    public function name(): string
+    {
+        return $this->mass->block->id.'.'.$this->slope->name.($this->slope->name === 'deck' ? '' : '-slope');
+    }
+
+    public function kind(): string
+    {
+        return 'slope';
+    }
+
+    public function frame(): Frame
+    {
+        return $this->frame;
+    }
+
+    public function thickness(): float
+    {
+        return $this->massing->roof();
+    }
+
+    public function reveal(float $x): float
+    {
+        return self::SQUARE_CUT * $this->massing->roof();
+    }
+
+    public function key(): string
+    {
+        return Recall::question('', $this->slope, $this->mass->ring);
+    }
+
+    public function places(): array
+    {
+        $events = [];
+        $rings = [$this->slope->plan];
+        foreach ([$this->mass, ...$this->others] as $mass) {
+            array_push($rings, $mass->ring, ...$mass->tails);
+        }
+        foreach ($rings as $ring) {
+            foreach ($ring->points as $p) {
+                $events[] = $this->across($p);
+            }
+        }
+        $own = array_map($this->across(...), $this->slope->plan->points);
+
+        return Stretches::places($events, new Interval(min($own), max($own)));
+    }
+
+    private function across(Vec2 $at): float
+    {
+        return ($at->x - $this->frame->origin->x) * $this->frame->x->x + ($at->y - $this->frame->origin->y) * $this->frame->x->y;
+    }
+
+    public function at(float $x): array
+    {
+        $start = new Vec2($this->frame->origin->x + $this->frame->x->x * $x, $this->frame->origin->y + $this->frame->x->y * $x);
+        $line = [$start, new Vec2($this->frame->y->x, $this->frame->y->y)];
+        $all = Stretches::line($this->slope->plan, ...$line);
+        $within = Stretches::line($this->mass->ring, ...$line);
+        $hidden = $blocks = $beside = [];
+        foreach ($all === [] ? [] : $this->others as $mass) {
+            $in = Stretches::line($mass->ring, ...$line);
+            array_push($blocks, ...$in);
+            array_push($hidden, ...$this->hidden($mass, $line, Stretches::both($all, $in)));
+            foreach ($mass->slopes as $slope) {
+                array_push($beside, ...Stretches::line($slope->plan, ...$line));
+            }
+        }
+        $out = Stretches::without($all, $within);
+        $tails = array_merge(...array_map(static fn (Ring $tail): array => Stretches::line($tail, ...$line), $this->mass->tails), ...[[]]);
+        $hosts = array_map(static fn (Mass $m): array => Stretches::line($m->ring, ...$line), $this->massing->hosts($this->mass));
+        $onOthers = Stretches::both(Stretches::both($out, $tails), array_merge(...$hosts, ...[[]]));
+        $free = Stretches::without($out, [...$tails, ...$blocks, ...$beside, ...$this->beyond($line)]);
+        $rooted = array_filter(
+            Stretches::without($onOthers, $hidden),
+            fn (Interval $s): bool => $this->isRooted($line[0]->plus($line[1]->times($s->middle()))),
+        );
+        $wanted = [...Stretches::without([...Stretches::both($all, $within), ...$free], $hidden), ...$rooted];
+
+        return [$wanted, Stretches::without($all, $wanted)];
+    }
+
+    /** Whether the roof comes to a place beyond its block without having died into another on the way. */
+    private function isRooted(Vec2 $at): bool
+    {
+        foreach ($this->mass->runsOn as $edge) {
+            $from = $this->mass->ring->point($edge);
+            $along = $this->mass->ring->point($edge + 1)->minus($from);
+            $along = $along->times(1.0 / $along->length());
+            $beyond = -$along->cross($at->minus($from));
+            $isRooted = $beyond > 0.0;
+            for ($k = 1; $isRooted && $k < self::LOOKED_AT; $k++) {
+                $place = $at->plus((new Vec2(-$along->y, $along->x))->times($beyond * $k / self::LOOKED_AT));
+                foreach ($this->massing->hosts($this->mass) as $host) {
+                    $isRooted = $isRooted
+                        && ! ($host->ring->contains($place) && $host->height($place, $place) > $this->slope->height($place) + Tolerance::EDGE);
+                }
+            }
+            if ($isRooted) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * What of a line another block hides: where it fills a place higher than this plane.
+     *
+     * @param  array{Vec2, Vec2}  $line
+     * @param  list<Interval>  $inside  that block
+     * @return list<Interval>
+     */
+    private function hidden(Mass $mass, array $line, array $inside): array
+    {
+        $hidden = [];
+        $left = $inside;
+        foreach ($mass->isShut ? [] : $mass->slopes as $slope) {
+            $over = Stretches::line($slope->plan, ...$line);
+            $left = Stretches::without($left, $over);
+            $on = Stretches::both($over, $inside);
+            foreach ($this->massing->hosts($mass) as $under) {
+                $tails = array_merge(...array_map(static fn (Ring $t): array => Stretches::line($t, ...$line), $mass->tails));
+                array_push($on, ...Stretches::both(Stretches::both($over, $tails), Stretches::line($under->ring, ...$line)));
+            }
+            foreach ($on as $stretch) {
+                array_push($hidden, ...$this->below($line, $stretch, $slope->height(...)));
+            }
+        }
+        foreach ($left as $stretch) {
+            array_push($hidden, ...$this->below($line, $stretch, static fn (): float => $mass->top));
+        }
+
+        return $hidden;
+    }
+
+    /**
+     * What of a stretch lies below something level or sloping.
+     *
+     * @param  array{Vec2, Vec2}  $line
+     * @param  callable(Vec2): float  $height
+     * @return list<Interval>
+     */
+    private function below(array $line, Interval $stretch, callable $height): array
+    {
+        $above = function (float $v) use ($line, $height): float {
+            $at = $line[0]->plus($line[1]->times($v));
+
+            return $this->slope->height($at) - $height($at);
+        };
+        [$a, $b] = [$above($stretch->from) + Tolerance::EDGE, $above($stretch->to) + Tolerance::EDGE];
+        if ($a >= 0.0 && $b >= 0.0) {
+            return [];
+        }
+        $cross = $a === $b ? $stretch->from : $stretch->from - $a * $stretch->length() / ($b - $a);
+
+        return [match (true) {
+            $a < 0.0 && $b < 0.0 => $stretch,
+            $a < 0.0 => new Interval($stretch->from, $cross),
+            default => new Interval($cross, $stretch->to),
+        }];
+    }
+
+    /**
+     * What of a line lies beyond an edge over which the roof runs on.
+     *
+     * @param  array{Vec2, Vec2}  $line
+     * @return list<Interval>
+     */
+    private function beyond(array $line): array
+    {
+        $beyond = [];
+        foreach ($this->mass->runsOn as $edge) {
+            $from = $this->mass->ring->point($edge);
+            $along = $this->mass->ring->point($edge + 1)->minus($from);
+            [$in, $rises] = [$along->cross($line[0]->minus($from)), $along->cross($line[1])];
+            $at = abs($rises) < Tolerance::ROUNDING ? ($in < 0.0 ? INF : -INF) : -$in / $rises;
+            $beyond[] = $rises > 0.0 || abs($rises) < Tolerance::ROUNDING ? new Interval(-INF, $at) : new Interval($at, INF);
+        }
+
+        return $beyond;
+    }
+}

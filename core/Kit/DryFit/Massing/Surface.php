@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
+
+/** A surface of the building as its document describes it, looked at along upright lines in its own plane. */
+interface Surface
+{
+    public function name(): string;
+
+    /** @return 'wall'|'slope' */
+    public function kind(): string;
+
+    /** Its plane; lines run along y. */
+    public function frame(): Frame;
+
+    /** @return list<float> the places along x at which it is looked at */
+    public function places(): array;
+
+    /**
+     * What of a line there must be card on, and where card may be or not.
+     *
+     * @return array{list<Interval>, list<Interval>}
+     */
+    public function at(float $x): array;
+
+    /** How deep card that is cut square may leave it to what stands behind, at the ends of its stretches. */
+    public function reveal(float $x): float;
+
+    /** How thick its card is. */
+    public function thickness(): float;
+
+    /** All that it depends on but the masses. */
+    public function key(): string;
+}

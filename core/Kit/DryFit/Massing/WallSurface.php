@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Kit\DryFit\Stretches;
+use Chartula\Core\Recall\Recall;
+
+/** The outside of a wall: from its foot up to the underside of its roof, where no other block stands before it. */
+final readonly class WallSurface implements Surface
+{
+    /** What stands before a wall is looked for so far before it, mm: blocks in line are entered to within less. */
+    private const BEFORE_MM = 0.02;
+
+    /** Its own roof is looked for so far behind it. */
+    private const BEHIND_MM = 0.0005;
+
+    private const DEEP_MM = 10_000.0;
+
+    /** @var list<Ring> openings, as large as their card may be cut */
+    private array $grown;
+
+    /** @var list<Ring> where low relief may have left one, as large */
+    private array $perhaps;
+
+    /** @var list<Mass> */
+    private array $others;
+
+    public function __construct(private Massing $massing, private Face $face)
+    {
+        $grown = static fn (Ring $r): Ring => Offset::lines($r, array_fill(0, $r->count(), $face->paper));
+        $this->grown = array_map($grown, $face->openings);
+        $this->perhaps = array_map($grown, $face->perhaps);
+        $this->others = $massing->beside($face->mass, (new Ring([$face->from, $face->to]))->bounds());
+    }
+
+    public function name(): string
+    {
+        return $this->face->name;
+    }
+
+    public function kind(): string
+    {
+        return 'wall';
+    }
+
+    public function frame(): Frame
+    {
+        return $this->face->frame();
+    }
+
+    public function thickness(): float
+    {
+        return $this->face->thickness;
+    }
+
+    public function reveal(float $x): float
+    {
+        $isAtCorner = $x < $this->face->corners[0] || $x > $this->face->length() - $this->face->corners[1];
+
+        return $isAtCorner ? INF : 0.0;
+    }
+
+    public function key(): string
+    {
+        return Recall::question('', $this->face);
+    }
+
+    public function places(): array
+    {
+        $length = $this->face->length();
+        $events = [0.0, $length, $this->face->corners[0], $length - $this->face->corners[1]];
+        foreach ([...$this->grown, ...$this->perhaps] as $ring) {
+            $box = $ring->bounds();
+            array_push($events, $box->x0, $box->x1);
+        }
+        foreach ([$this->massing->masses[$this->face->mass], ...$this->others] as $mass) {
+            foreach ([$mass->ring, ...array_map(static fn (Slope $s): Ring => $s->plan, $mass->slopes)] as $ring) {
+                foreach (Stretches::line($ring, $this->face->from, $this->face->along()) as $stretch) {
+                    array_push($events, $stretch->from, $stretch->to);
+                }
+            }
+        }
+
+        return Stretches::places($events, new Interval(0.0, $length));
+    }
+
+    public function at(float $x): array
+    {
+        if ($x < 0.0 || $x > $this->face->length()) {
+            return [[], []];
+        }
+        $place = $this->face->from->plus($this->face->along()->times($x));
+        $own = $this->massing->masses[$this->face->mass];
+        $foot = $this->face->footAt($x);
+        $top = $own->height($place, $place->minus($this->face->out()->times(self::BEHIND_MM)));
+        $whole = $top > $foot ? [new Interval($foot, $top)] : [];
+        $hidden = [];
+        // Its own roof may run on over it.
+        foreach ([$own, ...$this->others] as $mass) {
+            array_push($hidden, ...$this->hidden($mass, $place, $place->plus($this->face->out()->times(self::BEFORE_MM))));
+        }
+        $cut = self::inside($this->grown, $x);
+        $perhaps = self::inside($this->perhaps, $x);
+        $under = $this->face->isOnGround ? [new Interval($foot - self::DEEP_MM, $foot)] : [];
+
+        return [
+            Stretches::without($whole, [...$hidden, ...$cut, ...$perhaps]),
+            [...$hidden, ...Stretches::without($cut, self::inside($this->face->openings, $x)), ...$perhaps, ...$under],
+        ];
+    }
+
+    /**
+     * What of an upright line another block hides, with its roof's card.
+     *
+     * @return list<Interval>
+     */
+    private function hidden(Mass $mass, Vec2 $place, Vec2 $before): array
+    {
+        $roof = $this->massing->roof();
+        if ($mass->ring->contains($before)) {
+            $low = $mass->base < $this->massing->ground() + self::BEFORE_MM ? -self::DEEP_MM : $mass->base;
+
+            return [Interval::between($low, $mass->height($place, $before) + $mass->over($before, $roof))];
+        }
+        if (! $mass->mayReach($before)) {
+            return [];
+        }
+        foreach ($this->massing->hosts($mass) as $under) {
+            $slope = $under->ring->contains($before) ? $mass->slopeOver($before) : null;
+            if ($slope !== null) {
+                $top = $slope->height($place) + $slope->over($roof);
+                $low = $under->height($place, $before);
+
+                return $top > $low ? [new Interval($low, $top)] : [];
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * @param  list<Ring>  $rings
+     * @return list<Interval>
+     */
+    private static function inside(array $rings, float $x): array
+    {
+        $regions = array_map(static fn (Ring $r): Region => new Region($r), $rings);
+
+        return $regions === [] ? [] : Stretches::upright($regions, [$x])[0];
+    }
+}
