@@ -32,11 +32,6 @@ final readonly class CardSlice
         return new self(0.0, 0.0, [0.0, $length], [0.0, $length]);
     }
 
-    public function square(): self
-    {
-        return new self($this->outer, $this->inner, $this->ends, $this->behind, $this->corners);
-    }
-
     /** Of all that it is made of, for what is recalled. */
     public function key(): string
     {

@@ -171,12 +171,14 @@ final readonly class Surface
     private static function endsOf(Walls $walls, WallSpan $mate, string $end, float $corner, float $way, float $angle): array
     {
         $rings = [];
+        $other = $end === 'left' ? $mate->left : $mate->right;
         foreach ($mate->stack->layers as $k => $layer) {
-            if ($layer->thickness_mm * abs(cos(deg2rad($angle))) > Tolerance::MEET) {
+            $isInPlane = $other->isBevelled(...$mate->depths($k)) || $layer->thickness_mm * abs(cos(deg2rad($angle))) <= Tolerance::MEET;
+            if (! $isInPlane) {
                 continue;
             }
-            $x0 = $corner + $way * $mate->stack->depthOf($k);
-            $x1 = $x0 + $way * $layer->thickness_mm;
+            $x0 = $corner + $way * $mate->stack->depthOf($k) / sin(deg2rad($angle));
+            $x1 = $x0 + $way * $layer->thickness_mm / sin(deg2rad($angle));
             foreach ($walls->pieces($mate, $k) as $piece) {
                 foreach ($piece->shape->labels as $i => $label) {
                     if ($label === $end) {

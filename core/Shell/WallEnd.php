@@ -83,26 +83,41 @@ final readonly class WallEnd
         return max($this->cut($outer), $this->cut($inner));
     }
 
+    /**
+     * Whether the end of a card is bevelled: in a mitre; and at a corner near square, where cut square it would leave the outside
+     * open.
+     */
+    public function isBevelled(float $outer, float $inner): bool
+    {
+        return $this->kind === self::MITRE
+            || (
+                in_array($this->kind, [self::THROUGH, self::STOPPED], true)
+                && $this->isNearSquare()
+                && $this->cut($inner) > $this->cut($outer) + Tolerance::MEET
+            );
+    }
+
     /** The distance from the corner to where the outside face of a card begins. */
     public function outerCut(float $outer, float $inner): float
     {
-        return $this->kind === self::MITRE ? $this->cut($outer) : $this->squareCut($outer, $inner);
+        return $this->isBevelled($outer, $inner) ? $this->cut($outer) : $this->squareCut($outer, $inner);
     }
 
     /** The distance from the corner to where the card's blank begins; the rest of it is bevelled away. */
     public function blankCut(float $outer, float $inner): float
     {
-        return $this->kind === self::MITRE ? min($this->cut($outer), $this->cut($inner)) : $this->squareCut($outer, $inner);
+        return $this->isBevelled($outer, $inner) ? min($this->cut($outer), $this->cut($inner)) : $this->squareCut($outer, $inner);
     }
 
     /**
      * What the wall that stops a card here fills of it, below what rises past its top.
      *
      * @param  array{float, float}  $depths  of the card's faces
+     * @param  bool  $isSquare  whether the card is cut square all round
      * @return ?array{float, float, float, float, float} from where to where from the corner on, how high at both over the card's outer
      *     face, and how much higher over its inner face; null where it fills all
      */
-    public function filled(array $depths): ?array
+    public function filled(array $depths, bool $isSquare): ?array
     {
         if ($this->kind !== self::STOPPED || ! $this->isConvex() || $this->top === null) {
             return null;
@@ -111,10 +126,9 @@ final readonly class WallEnd
         // A place's way along the wall round the corner.
         [$cos, $sin] = [cos(deg2rad($this->angle)), sin(deg2rad($this->angle))];
         $top = static fn (float $x): float => $high + $rise * ($x * $cos + $depths[0] * $sin);
-        $from = max(array_map(fn (float $m): float => CornerCut::start($m, 0.0, $this->angle), $depths));
-        // At a corner that is not square the tip is blunt, by no less on its inner face than an edge takes.
-        $from += $from > Tolerance::PLANE ? Tolerance::PLANE : 0.0;
-        $to = $this->squareCut(...$depths);
+        $starts = array_map(fn (float $m): float => CornerCut::start($m, 0.0, $this->angle), $depths);
+        $from = $isSquare ? max($starts) : $starts[0];
+        $to = $isSquare ? $this->squareCut(...$depths) : $this->blankCut(...$depths);
 
         return [$from, $to, $top($from), $top($to), $rise * $sin * ($depths[1] - $depths[0])];
     }
@@ -132,6 +146,6 @@ final readonly class WallEnd
     /** The gap that a square cut leaves between the card and the other wall. */
     public function gap(float $outer, float $inner): float
     {
-        return $this->kind === self::STOPPED ? abs($this->cut($outer) - $this->cut($inner)) : 0.0;
+        return $this->kind === self::STOPPED && ! $this->isBevelled($outer, $inner) ? abs($this->cut($outer) - $this->cut($inner)) : 0.0;
     }
 }

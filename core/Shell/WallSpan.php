@@ -218,32 +218,39 @@ final class WallSpan
     /** @return list<Patch> what of a layer is cut, before it is bevelled, in the wall's frame, openings left out */
     public function patches(int $layer): array
     {
-        return $this->patches[$layer] ??= $this->isBuilt() ? $this->form->section->patches($this->slice($layer)) : [];
+        return $this->patches[$layer] ??= $this->isBuilt() ? $this->form->section->patches($this->slice($layer, false)) : [];
     }
 
-    /** @return list<Patch> the same, of card that is cut square under slopes: what both of its faces have */
+    /** @return list<Patch> the same, of card that is cut square wherever it need not be mitred: what both of its faces have */
     public function squarePatches(int $layer): array
     {
-        return $this->isBuilt() ? $this->form->section->patches($this->slice($layer)->square()) : [];
+        return $this->isBuilt() ? $this->form->section->patches($this->slice($layer, true)) : [];
     }
 
-    /** How far out of its blank a mitred end lies at a depth (below 0: inside it). */
-    public function mitre(string $label, int $layer, float $depth): float
+    /**
+     * How far out of its blank a bevelled end lies at a depth (below 0: inside it).
+     *
+     * @param  bool  $isSquare  whether only mitres are bevelled
+     */
+    public function endBevel(string $label, int $layer, float $depth, bool $isSquare): float
     {
         $end = match ($label) {
             'left' => $this->left,
             'right' => $this->right,
             default => null,
         };
+        $depths = $this->depths($layer);
 
-        return $end?->kind === WallEnd::MITRE ? $end->blankCut(...$this->depths($layer)) - $end->cut($depth) : 0.0;
+        return $end !== null && ($isSquare ? $end->kind === WallEnd::MITRE : $end->isBevelled(...$depths))
+            ? $end->blankCut(...$depths) - $end->cut($depth)
+            : 0.0;
     }
 
     /** How far out of its blank a foot on the wall round a corner lies at a depth (below 0: inside it). */
     public function foot(WallId $wall, int $layer, float $depth): float
     {
         [$outer, $inner] = $this->depths($layer);
-        foreach ($this->slice($layer)->corners as $corner) {
+        foreach ($this->slice($layer, false)->corners as $corner) {
             if ($corner->wall->edge === $wall->edge) {
                 return -$corner->behind * ($depth - $outer) / ($inner - $outer) / sqrt(1.0 + $corner->rise() ** 2);
             }
@@ -253,14 +260,16 @@ final class WallSpan
     }
 
     /** The card of a layer. A gable rises past the walls that stop it, and stands on their tops as far as the corner. */
-    private function slice(int $layer): CardSlice
+    private function slice(int $layer, bool $isSquare): CardSlice
     {
-        [$outer, $inner] = $this->depths($layer);
+        $depths = $this->depths($layer);
         $length = $this->form->length->mm;
-        $ends = [$this->left->blankCut($outer, $inner), $length - $this->right->blankCut($outer, $inner)];
+        $cut = static fn (WallEnd $end): float =>
+            $isSquare && $end->kind !== WallEnd::MITRE ? $end->squareCut(...$depths) : $end->blankCut(...$depths);
+        $ends = [$cut($this->left), $length - $cut($this->right)];
         $corners = [];
         foreach ($this->form->section->eaves() === null ? [[$this->left, true], [$this->right, false]] : [] as [$end, $isLeft]) {
-            $filled = $end->filled([$outer, $inner]);
+            $filled = $end->filled($depths, $isSquare);
             if ($filled !== null) {
                 [$near, $far, $atNear, $atFar, $behind] = $filled;
                 $wall = new WallId($this->form->block, $end->edge);
@@ -271,7 +280,7 @@ final class WallSpan
             }
         }
 
-        return new CardSlice($outer, $inner, $ends, $this->behind($layer), $corners, true);
+        return new CardSlice($depths[0], $depths[1], $ends, $this->behind($layer), $corners, ! $isSquare);
     }
 
     /** `main.front.core`, and `main.front-2.core` for what stands apart from it. */

@@ -108,12 +108,12 @@ final class Walls
         $depths = $span->depths($k);
         $bevelled = array_map(fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
             $depths,
-            fn (string $label, float $depth): float => $span->mitre($label, $k, $depth) + $this->bevel($span, $label, $k, $depth),
+            fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, false) + $this->bevel($span, $label, $k, $depth),
         ), $span->patches($k));
         if (in_array(null, $bevelled, true)) {
             $bevelled = array_map(static fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
                 $depths,
-                static fn (string $label, float $depth): float => $span->mitre($label, $k, $depth),
+                static fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, true),
             ), $span->squarePatches($k));
         }
 

@@ -33,6 +33,9 @@ final class CoverLines
     /** @var list<array{Surface, Vec2}> with where their axes begin in this one's */
     private readonly array $flush;
 
+    /** @var list<Vec3> */
+    private array $ways = [];
+
     /** @var array{array<int, list<Interval>>, array<int, list<Interval>>, array<int, list<Interval>>} card, told and gaps by line */
     private readonly array $crossed;
 
@@ -124,40 +127,87 @@ final class CoverLines
     public function closed(float $x, array $missing): array
     {
         $reveal = $this->surface->reveal($x);
-        $closed = [];
-        foreach ($missing as $stretch) {
-            $isSmall = $stretch->length() > Tolerance::COVER && $stretch->length() <= $reveal;
-            $steps = (int) ceil($stretch->length() / self::STEP_MM);
-            for ($k = 0; $isSmall && $k <= $steps; $k++) {
-                $at = $stretch->from + $stretch->length() * (0.01 + 0.98 * $k / $steps);
-                $isSmall = $this->isClosed(new Vec2($x, $at));
-            }
-            if ($isSmall) {
-                $closed[] = $stretch;
+
+        return array_values(array_filter(
+            $missing,
+            fn (Interval $s): bool => $s->length() > Tolerance::COVER && $s->length() <= $reveal && $this->isAllClosed($x, $s),
+        ));
+    }
+
+    private function isAllClosed(float $x, Interval $stretch): bool
+    {
+        // Its ends are looked at as near as card may differ unseen.
+        $from = $stretch->from + min(Tolerance::COVER, $stretch->length() / 3.0);
+        $length = $stretch->length() - 2.0 * ($from - $stretch->from);
+        $steps = (int) ceil($length / self::STEP_MM);
+        for ($k = 0; $k <= $steps; $k++) {
+            if (! $this->isClosed(new Vec2($x, $from + $length * $k / $steps))) {
+                return false;
             }
         }
 
-        return $closed;
+        return true;
     }
 
     private function isClosed(Vec2 $at): bool
     {
         $start = $this->frame->at($at);
-        // Card of a wall lies behind its outside; what closes a roof lies right over its underside, or is the top of its wall.
-        $way = $this->surface->kind() === 'wall' ? $this->frame->normal->times(-1.0) : new Vec3(0.0, 0.0, 1.0);
         $deep = $this->surface->thickness();
-        [$from, $to] = $this->surface->kind() === 'wall' ? [Tolerance::PLANE, $deep] : [-$deep, 2.0 * $deep / $this->frame->normal->z];
-        $steps = (int) ceil(($to - $from) / self::STEP_MM) * 4;
+        if ($this->surface->kind() === 'wall') {
+            // Card of a wall lies behind its outside, and paper on it.
+            return $this->isHit($start, $this->frame->normal, [-$deep, -Tolerance::PLANE]) || $this->isPapered($start);
+        }
+        // What closes a roof lies over its underside, in the way of whoever looks in, or is the top of its wall.
+        foreach ($this->ways() as $way) {
+            if ($this->isHit($start, $way, [$way->z === 1.0 ? -$deep : 0.0, 2.0 * $deep / $this->frame->normal->z])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Vec3> the ways from which a roof is looked at: from above, square to it, and square between it and those beside it */
+    private function ways(): array
+    {
+        if ($this->ways === []) {
+            $this->ways = [new Vec3(0.0, 0.0, 1.0), $this->frame->normal];
+            foreach ($this->pieces as $piece) {
+                $normal = $piece->frame->normal;
+                $between = $this->frame->normal->plus($normal);
+                if ($piece->part->group === 'roof' && $normal->z > Tolerance::PLANE && $between->length() < 2.0 - Tolerance::EDGE) {
+                    $this->ways[] = $between->times(1.0 / $between->length());
+                }
+            }
+        }
+
+        return $this->ways;
+    }
+
+    /**
+     * Whether there is card somewhere on the way from a place.
+     *
+     * @param  array{float, float}  $range  from and to, along the way
+     */
+    private function isHit(Vec3 $start, Vec3 $way, array $range): bool
+    {
+        $steps = (int) ceil(($range[1] - $range[0]) / self::STEP_MM) * 4;
         for ($k = 0; $k <= $steps; $k++) {
-            $place = $start->plus($way->times($from + ($to - $from) * $k / $steps));
+            $place = $start->plus($way->times($range[0] + ($range[1] - $range[0]) * $k / $steps));
             foreach ($this->pieces as $piece) {
                 if (! $piece->part->isPaper() && self::holds($piece, $place, Tolerance::PLANE)) {
                     return true;
                 }
             }
         }
-        foreach ($this->surface->kind() === 'wall' ? $this->pieces : [] as $piece) {
-            if ($piece->part->isPaper() && self::holds($piece, $this->frame->at($at, Tolerance::PLANE), Tolerance::COVER)) {
+
+        return false;
+    }
+
+    private function isPapered(Vec3 $start): bool
+    {
+        foreach ($this->pieces as $piece) {
+            if ($piece->part->isPaper() && self::holds($piece, $start->plus($this->frame->normal->times(Tolerance::PLANE)), Tolerance::COVER)) {
                 return true;
             }
         }
