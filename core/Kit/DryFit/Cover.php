@@ -41,8 +41,7 @@ final readonly class Cover
         $lines = new CoverLines($surface, $flush, $said, $pieces);
         $worst = [0.0, 0.0, 0.0, 0.0];
         $area = $widest = 0.0;
-        $places = $surface->places();
-        foreach ($places as $i => $x) {
+        foreach ($lines->places as $i => $x) {
             $off = $lines->at($i);
             if (max(array_map(self::longest(...), $off)) <= Tolerance::COVER) {
                 continue;
@@ -56,7 +55,7 @@ final readonly class Cover
             $closed = $lines->closed($x, $off[0]);
             [$off[0], $off[2]] = [Stretches::without($off[0], $closed), Stretches::without($off[2], $closed)];
             $worst = array_map(static fn (float $w, array $o): float => max($w, self::longest($o)), $worst, $off);
-            $width = (($places[$i + 1] ?? $x) - ($places[$i - 1] ?? $x)) / 2.0;
+            $width = (($lines->places[$i + 1] ?? $x) - ($lines->places[$i - 1] ?? $x)) / 2.0;
             $area += $width * array_sum(array_map(static fn (Interval $s): float => $s->length(), $closed));
             $widest = max($widest, self::longest($closed));
         }

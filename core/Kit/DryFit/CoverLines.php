@@ -19,7 +19,13 @@ final class CoverLines
     /** A board behind a gap, or a paper over it, is looked for this far apart, mm. */
     private const STEP_MM = 0.5;
 
+    /** @var list<Piece> those near the stretch in hand */
+    private array $near = [];
+
     private readonly Frame $frame;
+
+    /** @var list<float> of the lines */
+    public readonly array $places;
 
     /** @var list<Region> the card in the plane */
     private readonly array $plates;
@@ -60,11 +66,11 @@ final class CoverLines
             }
         }
         [$this->told, $this->gaps] = [$told, $gaps];
-        $places = $surface->places();
+        $this->places = $surface->places($this->plates);
         $this->crossed = [
-            Stretches::upright($this->plates, $places),
-            Stretches::upright($told, $places),
-            Stretches::upright($gaps, $places),
+            Stretches::upright($this->plates, $this->places),
+            Stretches::upright($told, $this->places),
+            Stretches::upright($gaps, $this->places),
         ];
     }
 
@@ -76,7 +82,7 @@ final class CoverLines
     public function at(int $line): array
     {
         return $this->compared(
-            $this->surface->places()[$line],
+            $this->places[$line],
             $this->crossed[0][$line],
             $this->crossed[1][$line],
             $this->crossed[2][$line],
@@ -108,6 +114,11 @@ final class CoverLines
             array_push($wanted, ...self::moved($its, $from->y));
             array_push($either, ...self::moved($free, $from->y));
         }
+        $wanted = Interval::joined($wanted);
+        // Nearly always card ends where the document says, and the kit says the same.
+        if ($gaps === [] && max(Stretches::apart($wanted, $card), Stretches::apart($wanted, $told)) <= Tolerance::COVER) {
+            return [[], [], [], []];
+        }
         $missing = Stretches::without($wanted, $card);
 
         return [
@@ -136,6 +147,10 @@ final class CoverLines
 
     private function isAllClosed(float $x, Interval $stretch): bool
     {
+        $steep = $this->surface->kind() === 'wall' ? 1.0 : $this->frame->normal->z;
+        $reach = $stretch->length() + 3.0 * $this->surface->thickness() / $steep;
+        $middle = $this->frame->at(new Vec2($x, $stretch->middle()));
+        $this->near = array_values(array_filter($this->pieces, static fn (Piece $p): bool => $p->isNearTo($middle, $reach)));
         // Its ends are looked at as near as card may differ unseen.
         $from = $stretch->from + min(Tolerance::COVER, $stretch->length() / 3.0);
         $length = $stretch->length() - 2.0 * ($from - $stretch->from);
@@ -194,7 +209,7 @@ final class CoverLines
         $steps = (int) ceil(($range[1] - $range[0]) / self::STEP_MM) * 4;
         for ($k = 0; $k <= $steps; $k++) {
             $place = $start->plus($way->times($range[0] + ($range[1] - $range[0]) * $k / $steps));
-            foreach ($this->pieces as $piece) {
+            foreach ($this->near as $piece) {
                 if (! $piece->part->isPaper() && self::holds($piece, $place, Tolerance::PLANE)) {
                     return true;
                 }
@@ -206,7 +221,7 @@ final class CoverLines
 
     private function isPapered(Vec3 $start): bool
     {
-        foreach ($this->pieces as $piece) {
+        foreach ($this->near as $piece) {
             if ($piece->part->isPaper() && self::holds($piece, $start->plus($this->frame->normal->times(Tolerance::PLANE)), Tolerance::COVER)) {
                 return true;
             }

@@ -73,6 +73,14 @@ final readonly class Piece
             && $a[4] <= $b[5] + $within && $b[4] <= $a[5] + $within;
     }
 
+    public function isNearTo(Vec3 $place, float $within): bool
+    {
+        $box = $this->box;
+
+        return $place->x > $box[0] - $within && $place->x < $box[1] + $within && $place->y > $box[2] - $within
+            && $place->y < $box[3] + $within && $place->z > $box[4] - $within && $place->z < $box[5] + $within;
+    }
+
     /**
      * The corners of an edge's strip: the edge on the outside face, then on the inside face.
      *

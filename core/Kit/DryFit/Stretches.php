@@ -13,8 +13,6 @@ use Chartula\Core\Measure\Tolerance;
 /** Sums of stretches of one line: where something is on it, and where something should be. */
 final readonly class Stretches
 {
-    private const GRID_MM = 1.0;
-
     /** Beside a change: further than how much may differ unseen. */
     private const NEAR_MM = 0.0613;
 
@@ -36,6 +34,26 @@ final readonly class Stretches
 
             return false;
         }));
+    }
+
+    /**
+     * The most by which the ends of as many stretches differ; INF where they are not as many.
+     *
+     * @param  list<Interval>  $a  in order and apart
+     * @param  list<Interval>  $b
+     */
+    public static function apart(array $a, array $b): float
+    {
+        $b = count($b) > 1 ? Interval::joined($b, Tolerance::EDGE) : $b;
+        if (count($a) !== count($b)) {
+            return INF;
+        }
+        $most = 0.0;
+        foreach ($a as $i => $stretch) {
+            $most = max($most, abs($stretch->from - $b[$i]->from), abs($stretch->to - $b[$i]->to));
+        }
+
+        return $most;
     }
 
     /**
@@ -157,15 +175,15 @@ final readonly class Stretches
     }
 
     /**
-     * Where something is looked at along a stretch: a millimetre apart, and close on both sides of where it changes.
+     * Where something is looked at along a stretch: so far apart, and close on both sides of where it changes.
      *
      * @param  list<float>  $events
      * @return list<float> in order, off round numbers, where outlines have their corners
      */
-    public static function places(array $events, Interval $whole): array
+    public static function places(array $events, Interval $whole, float $apart): array
     {
         $places = [];
-        for ($at = $whole->from + self::GRID_MM * 0.4987; $at < $whole->to; $at += self::GRID_MM) {
+        for ($at = $whole->from + $apart * 0.4987; $at < $whole->to; $at += $apart) {
             $places[] = $at;
         }
         foreach ($events as $event) {
@@ -176,13 +194,13 @@ final readonly class Stretches
             }
         }
         sort($places);
-        $apart = [];
+        $kept = [];
         foreach ($places as $place) {
-            if ($apart === [] || $place - $apart[count($apart) - 1] > Tolerance::MEET) {
-                $apart[] = $place;
+            if ($kept === [] || $place - $kept[count($kept) - 1] > Tolerance::MEET) {
+                $kept[] = $place;
             }
         }
 
-        return $apart;
+        return $kept;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Block;
+use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -173,12 +174,12 @@ final readonly class Mass
         return $this->isShut ? 0.0 : ($this->slopeOver($at)?->over($thickness) ?? 0.0);
     }
 
-    /** All that it, and its roof, may lie over. */
-    public function box(): Box2
+    /** What it, and what hangs out of its roof, lies over; not where that runs on. */
+    public function box(float $scale): Box2
     {
-        return Box2::around(array_merge(
-            $this->ring->points,
-            ...array_map(static fn (Slope $s): array => $s->plan->points, $this->slopes),
-        ))->grown(1.0);
+        $out = max(array_map(static fn (RoofEdge $e): float => $e->overhang->mm, $this->block->roof->edges)) / $scale;
+
+        // A roof let down to its lowest eaves hangs out further over the others, but no further than they are cut.
+        return $this->ring->bounds()->grown(2.0 * $out + 1.0);
     }
 }

@@ -77,7 +77,24 @@ final class Massing
         $others = $this->masses;
         unset($others[$mass]);
 
-        return array_values(array_filter($others, static fn (Mass $m): bool => $m->box()->meets($box)));
+        return array_values(array_filter($others, function (Mass $m) use ($box): bool {
+            foreach ($this->over($m) as $its) {
+                if ($its->meets($box)) {
+                    return true;
+                }
+            }
+
+            return false;
+        }));
+    }
+
+    /** @return non-empty-list<Box2> what a mass lies over, with its roof, and with what of that runs on into others */
+    public function over(Mass $mass): array
+    {
+        return [
+            $mass->box($this->building->scale->ratio),
+            ...array_map(static fn (Mass $host): Box2 => $host->ring->bounds(), $this->hosts($mass)),
+        ];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit\Massing;
 
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Ring;
@@ -13,26 +14,42 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /** The underside of a roof's plane: over its block, over what hangs out free, and over other blocks as far as it comes out of them. */
-final readonly class SlopeSurface implements Surface
+final class SlopeSurface implements Surface
 {
     /** Card cut square leaves a plane open before a valley for no more than so many thicknesses. */
     private const SQUARE_CUT = 4.0;
 
+    /** It is looked at so far apart, mm, and beside all corners: from one to the next its sides are straight. */
+    private const GRID_MM = 2.5;
+
     /** Between an edge and a place beyond it a roof is looked at in so many places. */
     private const LOOKED_AT = 12;
 
-    private Mass $mass;
+    private readonly Mass $mass;
 
-    private Frame $frame;
+    private readonly Frame $frame;
 
     /** @var list<Mass> */
-    private array $others;
+    private readonly array $others;
 
-    public function __construct(private Massing $massing, int $mass, private Slope $slope)
+    /** @var array<int, array{Ring, float, float}> outlines with how far across they lie, by object */
+    private array $across = [];
+
+    public function __construct(private readonly Massing $massing, int $mass, private readonly Slope $slope)
     {
         $this->mass = $massing->masses[$mass];
         $this->frame = $slope->frame();
-        $this->others = $massing->beside($mass, $slope->plan->bounds());
+        $boxes = array_filter(array_map(
+            static fn (Box2 $box): ?Box2 => $box->shared($slope->plan->bounds()),
+            $massing->over($this->mass),
+        ));
+        $others = [];
+        foreach ($boxes as $box) {
+            foreach ($massing->beside($mass, $box) as $other) {
+                $others[spl_object_id($other)] = $other;
+            }
+        }
+        $this->others = array_values($others);
     }
 
     public function name(): string
@@ -65,7 +82,7 @@ final readonly class SlopeSurface implements Surface
         return Recall::question('', $this->slope, $this->mass->ring);
     }
 
-    public function places(): array
+    public function places(array $card): array
     {
         $events = [];
         $rings = [$this->slope->plan];
@@ -77,9 +94,40 @@ final readonly class SlopeSurface implements Surface
                 $events[] = $this->across($p);
             }
         }
+        foreach ($card as $region) {
+            foreach ($region->rings() as $ring) {
+                array_push($events, ...array_map(static fn (Vec2 $p): float => $p->x, $ring->points));
+            }
+        }
         $own = array_map($this->across(...), $this->slope->plan->points);
+        // What runs on ends in its hosts.
+        $over = [];
+        foreach ($this->massing->over($this->mass) as $box) {
+            foreach ([[$box->x0, $box->y0], [$box->x1, $box->y0], [$box->x1, $box->y1], [$box->x0, $box->y1]] as [$x, $y]) {
+                $over[] = $this->across(new Vec2($x, $y));
+            }
+        }
 
-        return Stretches::places($events, new Interval(min($own), max($own)));
+        return Stretches::places($events, new Interval(max(min($own), min($over)), min(max($own), max($over))), self::GRID_MM);
+    }
+
+    /**
+     * Where a line runs inside an outline.
+     *
+     * @param  array{Vec2, Vec2}  $line
+     * @return list<Interval>
+     */
+    private function along(Ring $ring, array $line): array
+    {
+        $id = spl_object_id($ring);
+        if (! isset($this->across[$id])) {
+            $across = array_map($this->across(...), $ring->points);
+            $this->across[$id] = [$ring, min($across), max($across)];
+        }
+        [, $from, $to] = $this->across[$id];
+        $x = $this->across($line[0]);
+
+        return $x < $from || $x > $to ? [] : Stretches::line($ring, ...$line);
     }
 
     private function across(Vec2 $at): float
@@ -91,20 +139,20 @@ final readonly class SlopeSurface implements Surface
     {
         $start = new Vec2($this->frame->origin->x + $this->frame->x->x * $x, $this->frame->origin->y + $this->frame->x->y * $x);
         $line = [$start, new Vec2($this->frame->y->x, $this->frame->y->y)];
-        $all = Stretches::line($this->slope->plan, ...$line);
-        $within = Stretches::line($this->mass->ring, ...$line);
+        $all = $this->along($this->slope->plan, $line);
+        $within = $this->along($this->mass->ring, $line);
         $hidden = $blocks = $beside = [];
         foreach ($all === [] ? [] : $this->others as $mass) {
-            $in = Stretches::line($mass->ring, ...$line);
+            $in = $this->along($mass->ring, $line);
             array_push($blocks, ...$in);
             array_push($hidden, ...$this->hidden($mass, $line, Stretches::both($all, $in)));
             foreach ($mass->slopes as $slope) {
-                array_push($beside, ...Stretches::line($slope->plan, ...$line));
+                array_push($beside, ...$this->along($slope->plan, $line));
             }
         }
         $out = Stretches::without($all, $within);
-        $tails = array_merge(...array_map(static fn (Ring $tail): array => Stretches::line($tail, ...$line), $this->mass->tails), ...[[]]);
-        $hosts = array_map(static fn (Mass $m): array => Stretches::line($m->ring, ...$line), $this->massing->hosts($this->mass));
+        $tails = array_merge(...array_map(fn (Ring $tail): array => $this->along($tail, $line), $this->mass->tails), ...[[]]);
+        $hosts = array_map(fn (Mass $m): array => $this->along($m->ring, $line), $this->massing->hosts($this->mass));
         $onOthers = Stretches::both(Stretches::both($out, $tails), array_merge(...$hosts, ...[[]]));
         $free = Stretches::without($out, [...$tails, ...$blocks, ...$beside, ...$this->beyond($line)]);
         $rooted = array_filter(
@@ -152,12 +200,12 @@ final readonly class SlopeSurface implements Surface
         $hidden = [];
         $left = $inside;
         foreach ($mass->isShut ? [] : $mass->slopes as $slope) {
-            $over = Stretches::line($slope->plan, ...$line);
+            $over = $this->along($slope->plan, $line);
             $left = Stretches::without($left, $over);
             $on = Stretches::both($over, $inside);
             foreach ($this->massing->hosts($mass) as $under) {
-                $tails = array_merge(...array_map(static fn (Ring $t): array => Stretches::line($t, ...$line), $mass->tails));
-                array_push($on, ...Stretches::both(Stretches::both($over, $tails), Stretches::line($under->ring, ...$line)));
+                $tails = array_merge(...array_map(fn (Ring $t): array => $this->along($t, $line), $mass->tails));
+                array_push($on, ...Stretches::both(Stretches::both($over, $tails), $this->along($under->ring, $line)));
             }
             foreach ($on as $stretch) {
                 array_push($hidden, ...$this->below($line, $stretch, $slope->height(...)));

@@ -6,6 +6,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Region;
 
 /** A surface of the building as its document describes it, looked at along upright lines in its own plane. */
 interface Surface
@@ -18,8 +19,11 @@ interface Surface
     /** Its plane; lines run along y. */
     public function frame(): Frame;
 
-    /** @return list<float> the places along x at which it is looked at */
-    public function places(): array;
+    /**
+     * @param  list<Region>  $card  that lies in its plane
+     * @return list<float> the places along x at which it is looked at: close on both sides of where it or the card changes
+     */
+    public function places(array $card): array;
 
     /**
      * What of a line there must be card on, and where card may be or not.

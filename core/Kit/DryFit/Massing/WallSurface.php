@@ -24,6 +24,9 @@ final readonly class WallSurface implements Surface
 
     private const DEEP_MM = 10_000.0;
 
+    /** It is looked at so far apart, mm, and beside all that is upright in it: what is round in it is cut in many chords. */
+    private const GRID_MM = 1.0;
+
     /** @var list<Ring> openings, as large as their card may be cut */
     private array $grown;
 
@@ -73,7 +76,7 @@ final readonly class WallSurface implements Surface
         return Recall::question('', $this->face);
     }
 
-    public function places(): array
+    public function places(array $card): array
     {
         $length = $this->face->length();
         $events = [0.0, $length, $this->face->corners[0], $length - $this->face->corners[1]];
@@ -89,7 +92,7 @@ final readonly class WallSurface implements Surface
             }
         }
 
-        return Stretches::places($events, new Interval(0.0, $length));
+        return Stretches::places($events, new Interval(0.0, $length), self::GRID_MM);
     }
 
     public function at(float $x): array
