@@ -65,7 +65,7 @@ foreach ([
         median($runs, static fn () => BuildingReader::fromText($text)),
         median($runs, static fn () => Kit::derive($building)),
         median($runs, static fn () => json_encode(KitDocument::of($building, '', $kit))),
-        median($runs, static fn () => DryFit::check($document)),
+        median($runs, static fn () => DryFit::check($document, $building)),
         median($runs, static fn () => SheetPlan::of($building, $kit)),
         median($runs, static fn () => Derivation::of($building, $text)),
         median($runs, static fn () => Derivation::of($edited, $after, new Recall($before->answers()))),

@@ -21,6 +21,7 @@ use Chartula\Core\Sheets\Sheet;
 final readonly class Derivation
 {
     /**
+     * @param  Building  $described  as it was entered
      * @param  Building  $building  what is modelled of it
      * @param  list<Check>  $checks
      * @param  array<string, mixed>  $document  the kit document
@@ -28,6 +29,7 @@ final readonly class Derivation
      * @param  array<string, mixed>  $serialised  and as it reads back
      */
     private function __construct(
+        public Building $described,
         public Building $building,
         public Kit $kit,
         public PrintedKit $printed,
@@ -67,6 +69,7 @@ final readonly class Derivation
         $serialised += $readBack;
 
         return new self(
+            $described,
             $building,
             $kit,
             $printed,

@@ -69,7 +69,7 @@ final readonly class Surface
             && count($wall->patches) === 1
             && abs($wall->patches[0]->area() - $wall->length->mm * $wall->height->mm) < 0.001;
         $real = $isWhole ? [$footprint->length($wall->wall->edge)->mm, $span->block->eaves->mm - $span->block->base->mm] : null;
-        foreach ($span->isBuilt() ? $wall->patches : [] as $i => $patch) {
+        foreach ($wall->patches as $i => $patch) {
             $holes = [];
             foreach (WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings as $opening) {
                 $holes[] = $opening->ring($wall->turnIn);
@@ -79,7 +79,8 @@ final readonly class Surface
                 'wall',
                 $wall->frame,
                 new Region(self::fromFoot($patch), $holes),
-                self::open($walls, $span, $patch, new Region(self::fromFoot($patch), $holes), $recall),
+                // A step too short to be cut is the end of the board beside it.
+                $span->isBuilt() ? self::open($walls, $span, $patch, new Region(self::fromFoot($patch), $holes), $recall) : [],
                 $real,
                 self::hidden($walls, $span),
             );
@@ -182,8 +183,13 @@ final readonly class Surface
             foreach ($walls->pieces($mate, $k) as $piece) {
                 foreach ($piece->shape->labels as $i => $label) {
                     if ($label === $end) {
-                        [$a, $b] = [$piece->shape->outline->ring->point($i)->y, $piece->shape->outline->ring->point($i + 1)->y];
-                        $rings[] = Ring::rectangle(min($x0, $x1), min($a, $b), max($x0, $x1), max($a, $b));
+                        [$outer, $inner] = [$piece->shape->outline->ring, $piece->shape->outline->face('inside')];
+                        $rings[] = new Ring([
+                            new Vec2($x0, $outer->point($i)->y),
+                            new Vec2($x0, $outer->point($i + 1)->y),
+                            new Vec2($x1, $inner->point($i + 1)->y),
+                            new Vec2($x1, $inner->point($i)->y),
+                        ]);
                     }
                 }
             }

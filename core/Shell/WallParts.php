@@ -202,7 +202,7 @@ final readonly class WallParts
         foreach ($mates as $mate) {
             $meeting = Meeting::onFace($piece->part, $edge, $mate->part, $outside ? 'outside' : 'inside');
             if ($meeting !== null) {
-                $free = $length - $meeting->length;
+                $free = max(0.0, $length - $meeting->length);
                 $why = $free > 0.005
                     ? ($piece->span->form->isGable() ? 'the gable rises behind the eaves, ' : 'stands free, ')
                         .LengthFormat::millimetres($free)
@@ -301,7 +301,7 @@ final readonly class WallParts
                         Ref::edge($board->part->id, $end),
                         $this->ordered($piece, $edge, $meeting->length),
                         $meeting->length,
-                        free_mm: $piece->part->outline->ring->edgeLength($edge) - $meeting->length,
+                        free_mm: max(0.0, $piece->part->outline->ring->edgeLength($edge) - $meeting->length),
                         why: 'against the end of the board that runs through',
                         touch: $meeting->touch === 'strip' ? null : $meeting->touch,
                     );

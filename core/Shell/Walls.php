@@ -132,8 +132,8 @@ final class Walls
     }
 
     /**
-     * How far in (below 0) an edge under or on a slope lies at a depth: a top whose slope falls towards the room, a foot on a
-     * slope that rises towards it. docs/formulas.md#wall-tops
+     * How far out (below 0: in) an edge under or on a slope lies at a depth, by how much the slope rises towards the room.
+     * docs/formulas.md#wall-tops
      */
     private function bevel(WallSpan $span, string $label, int $k, float $depth): float
     {
@@ -149,7 +149,7 @@ final class Walls
         $rises = -$slope->dot(new Vec2($frame->normal->x, $frame->normal->y)) * ($side->kind === SideKind::Plane ? 1.0 : -1.0);
         $along = $slope->dot(new Vec2($frame->x->x, $frame->x->y));
 
-        return min(0.0, $rises) * ($depth - $span->depths($k)[0]) / sqrt(1.0 + $along * $along);
+        return $rises * ($depth - $span->depths($k)[0]) / sqrt(1.0 + $along * $along);
     }
 
     private static function end(string $name, WallEnd $end): Edge

@@ -124,15 +124,17 @@ final class RecallTest extends TestCase
     #[Group('property')]
     public function testAWrongKitIsFoundByOneWhoRemembersTheSoundOne(string $name, int $each): void
     {
-        $kit = Kits::serialised(Kits::example($name));
+        $derived = Kits::example($name);
+        [$kit, $building] = [Kits::serialised($derived), $derived->described];
         $recall = new Recall;
-        self::assertTrue(DryFit::check($kit, $recall)->goesTogether());
+        self::assertTrue(DryFit::check($kit, $building, $recall)->goesTogether());
         $differ = [];
         $made = 0;
         foreach (KitMutants::of($kit, 5) as $what => $mutant) {
             if (
                 $made++ % $each === 0
-                && DryFit::check($mutant, new Recall($recall->answers()))->toArray() !== DryFit::check($mutant)->toArray()
+                && DryFit::check($mutant, $building, new Recall($recall->answers()))->toArray()
+                    !== DryFit::check($mutant, $building)->toArray()
             ) {
                 $differ[] = $what;
             }

@@ -16,7 +16,7 @@ final readonly class Face
      * @param  int  $mass  by its place in the massing
      * @param  Vec2  $from  its left end in plan, as seen from outside
      * @param  array{float, float}  $foot  at its left and its right end
-     * @param  bool  $isOnGround  whether it goes down as far as it likes
+     * @param  bool  $isOnGround  what card there is below its foot is buried, as ends of boards that go down further are
      * @param  list<Ring>  $openings  finished, along the wall and up
      * @param  float  $paper  by how much the card's openings may be larger, for paper that turns in
      * @param  list<Ring>  $perhaps  where low relief may have left an opening

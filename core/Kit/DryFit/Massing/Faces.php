@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Arc;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
 
 /** The outsides of the walls of a massing. */
 final readonly class Faces
@@ -66,7 +67,7 @@ final readonly class Faces
             $from,
             $to,
             $this->feet($mass, $wall, $corners),
-            $mass->moves !== [] || ($isShorter && $wall->ground !== null),
+            $mass->moves !== [] || $mass->base < $this->massing->ground() + Tolerance::PLANE,
             $isShorter ? [] : $openings,
             $isPapered ? $building->methods->paper->thickness_mm : 0.0,
             $isShorter ? $openings : [],

@@ -110,6 +110,14 @@ final readonly class WallSurface implements Surface
         foreach ([$own, ...$this->others] as $mass) {
             array_push($hidden, ...$this->hidden($mass, $place, $place->plus($this->face->out()->times(self::BEFORE_MM))));
         }
+        $behind = $place->minus($this->face->out()->times(self::BEFORE_MM));
+        foreach ($this->others as $mass) {
+            if ($mass->ring->contains($behind)) {
+                // Where two stand flush, the end of one's roof lies between their walls.
+                $top = $mass->height($place, $behind);
+                $hidden[] = new Interval($top, $top + $mass->over($behind, $this->massing->roof()));
+            }
+        }
         $cut = self::inside($this->grown, $x);
         $perhaps = self::inside($this->perhaps, $x);
         $under = $this->face->isOnGround ? [new Interval($foot - self::DEEP_MM, $foot)] : [];
