@@ -58,7 +58,17 @@ final readonly class Derivation
         [$json, $serialised] = self::written($document);
         $assembly = Assembly::of($serialised, $recall);
         $fit = Fit::of($building, $kit, $assembly, $recall);
-        $checks = Checks::inOrder([...$plan->checks, ...Checks::of($building, $kit), ...$fit?->checks() ?? []]);
+        $dryFit = DryFit::of(
+            $assembly->in($serialised + self::written(['totals' => KitDocument::totals($kit, count($plan->sheets))])[1]),
+            $described,
+            $recall,
+        );
+        $checks = Checks::inOrder([
+            ...$plan->checks,
+            ...Checks::of($building, $kit),
+            ...$fit?->checks() ?? [],
+            ...array_filter([$dryFit->closedBehind()]),
+        ]);
         $added = [
             'checks' => array_map(static fn (Check $c): array => $c->toArray(), $checks),
             'sheets' => array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets),
@@ -66,7 +76,6 @@ final readonly class Derivation
             'assembly' => [],
         ];
         [$rest, $readBack] = self::written($added);
-        $serialised += $readBack;
 
         return new self(
             $described,
@@ -76,8 +85,8 @@ final readonly class Derivation
             $checks,
             $document + $added,
             substr($json, 0, -1).','.substr($rest, 1),
-            $serialised,
-            DryFit::of($assembly->in($serialised), $described, $recall),
+            $serialised + $readBack,
+            $dryFit,
             $fit,
         );
     }

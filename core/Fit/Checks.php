@@ -31,6 +31,7 @@ final readonly class Checks
             ...self::webs($kit->walls),
             ...self::stocks($building),
             ...CornerChecks::of($kit->walls),
+            ...SliverChecks::of($kit),
             ...self::braces($building, $kit->walls),
             ...self::later($kit->walls),
             ...self::decks($building),

@@ -7,6 +7,7 @@ namespace Chartula\Core\Form;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
@@ -61,7 +62,23 @@ final readonly class WallSection
     /** @return list<Patch> what of a card is cut, in the wall's frame, from left to right */
     public function patches(CardSlice $slice): array
     {
-        return $this->recall->of($this->key.$slice->key(), fn (): array => $this->cut($slice));
+        return $this->recall->of($this->key.$slice->key(), fn (): array => array_map(self::plain(...), $this->cut($slice)));
+    }
+
+    /** A patch without sides that nobody could cut. */
+    private static function plain(Patch $patch): Patch
+    {
+        $points = $patch->outline->points;
+        $labels = $patch->labels;
+        foreach (array_keys($points) as $i) {
+            if (count($points) > 3 && $patch->outline->edgeLength($i) < Tolerance::MEET) {
+                unset($points[$i], $labels[$i]);
+            }
+        }
+        [$points, $labels] = [array_values($points), array_values($labels)];
+        assert($points !== [] && $labels !== []);
+
+        return count($points) === $patch->outline->count() ? $patch : new Patch(new Ring($points), $labels, $patch->holes, $patch->holeLabels);
     }
 
     /** @return list<Patch> */
@@ -270,23 +287,41 @@ final readonly class WallSection
      */
     private function under(array $over, array &$lines): array
     {
-        $profile = $over[0];
         $top = [];
-        $facets = $profile->facets($this->own->roof);
+        $facets = $over[0]->facets($this->own->roof);
         foreach ($facets as $i => [$a, $b, $facet]) {
             $at = self::heightsOver($over, $this->own->roof, $facet);
             [$a, $b] = [$i === 0 ? $a - self::RUNS_ON_MM : $a, $i === count($facets) - 1 ? $b + self::RUNS_ON_MM : $b];
-            $top[] = $stretch = [
-                $a,
-                $b,
-                $facet->heightAt($at->at($a)) - $this->own->base,
-                $facet->heightAt($at->at($b)) - $this->own->base,
-            ];
-            $lines[] = new Line(
-                new Vec2($a, $stretch[2]),
-                new Vec2($b, $stretch[3]),
-                Side::plane($facet->id()),
-            );
+            $heights = [$facet->heightAt($at->at($a)) - $this->own->base, $facet->heightAt($at->at($b)) - $this->own->base];
+            $top[] = [$a, $b, ...$heights];
+        }
+        $top = self::meeting($top);
+        foreach ($top as $i => [$a, $b, $ya, $yb]) {
+            $lines[] = new Line(new Vec2($a, $ya), new Vec2($b, $yb), Side::plane($facets[$i][2]->id()));
+        }
+
+        return $top;
+    }
+
+    /**
+     * Planes whose heights are taken at different depths change where they are equally high.
+     *
+     * @param  list<array{float, float, float, float}>  $top
+     * @return list<array{float, float, float, float}>
+     */
+    private static function meeting(array $top): array
+    {
+        for ($i = 1, $n = count($top); $i < $n; $i++) {
+            [[$a, $b, $ya, $yb], [$c, $d, $yc, $yd]] = [$top[$i - 1], $top[$i]];
+            if ($b - $a < Tolerance::ROUNDING || $d - $c < Tolerance::ROUNDING || abs($yb - $yc) < Tolerance::FIGURE) {
+                continue;
+            }
+            [$one, $other] = [($yb - $ya) / ($b - $a), ($yd - $yc) / ($d - $c)];
+            $at = abs($one - $other) < Tolerance::FIGURE ? $b : $b + ($yc - $yb) / ($one - $other);
+            if ($at > $a && $at < $d) {
+                $height = $yb + $one * ($at - $b);
+                [$top[$i - 1], $top[$i]] = [[$a, $at, $ya, $height], [$at, $d, $height, $yd]];
+            }
         }
 
         return $top;

@@ -31,6 +31,9 @@ final class Panels
 {
     public readonly Stack $stack;
 
+    /** @var list<array{Facet, float}> planes of which square cuts leave no card, and how wide they are in plan */
+    public readonly array $leftOut;
+
     /** @var list<RoofPanel> */
     private array $panels = [];
 
@@ -47,17 +50,21 @@ final class Panels
                 }
             }
         }
+        $leftOut = [];
         foreach ($form->facets as $facet) {
-            foreach (array_keys($facet->patches) as $piece) {
+            foreach ($facet->patches as $piece => $patch) {
                 $shape = PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm);
                 foreach (array_keys($this->stack->layers) as $k) {
                     $panel = $this->panel($facet, $piece, $k, $shape);
                     if ($panel !== null) {
                         $this->panels[] = $panel;
+                    } elseif ($k === $this->carrier()) {
+                        $leftOut[] = [$facet, 2.0 * $patch->area() / $patch->outline->perimeter()];
                     }
                 }
             }
         }
+        $this->leftOut = $leftOut;
     }
 
     /** Reports slopes that narrow, beside a line in which they meet others, to less than square cuts take off both sides. */

@@ -84,17 +84,21 @@ final readonly class WallEnd
     }
 
     /**
-     * Whether the end of a card is bevelled: in a mitre; and at a corner near square, where cut square it would leave the outside
-     * open.
+     * Whether the end of a card is bevelled: in a mitre, in a butt near square, and where nothing is built round a corner and the end,
+     * cut square, would leave the outside open.
      */
     public function isBevelled(float $outer, float $inner): bool
     {
-        return $this->kind === self::MITRE
-            || (
-                in_array($this->kind, [self::THROUGH, self::STOPPED], true)
-                && $this->isNearSquare()
-                && $this->cut($inner) > $this->cut($outer) + Tolerance::MEET
-            );
+        $late = $this->cut($inner) - $this->cut($outer);
+
+        return match ($this->kind) {
+            self::MITRE => true,
+            // Its end follows the other wall's face.
+            self::STOPPED => $this->isNearSquare() && abs($late) > Tolerance::MEET,
+            self::THROUGH => $this->isNearSquare() && $late > Tolerance::MEET,
+            self::OPEN => $late > Tolerance::MEET,
+            self::STRAIGHT => false,
+        };
     }
 
     /** The distance from the corner to where the outside face of a card begins. */

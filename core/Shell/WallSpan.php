@@ -192,12 +192,15 @@ final class WallSpan
         return [$depth, $depth + $this->stack->layers[$layer]->thickness_mm];
     }
 
-    /** @return array{float, float} where a layer's inside face begins and ends */
+    /** @return array{float, float} between where a layer is as deep as it is thick; at a bevelled butt, anywhere */
     public function behind(int $layer): array
     {
-        $depth = $this->depths($layer)[1];
+        [$outer, $inner] = $this->depths($layer);
+        $cut = static fn (WallEnd $end): float => $end->kind !== WallEnd::MITRE && $end->isBevelled($outer, $inner)
+            ? $end->blankCut($outer, $inner)
+            : $end->cut($inner);
 
-        return [$this->left->cut($depth), $this->form->length->mm - $this->right->cut($depth)];
+        return [$cut($this->left), $this->form->length->mm - $cut($this->right)];
     }
 
     /**
@@ -246,13 +249,13 @@ final class WallSpan
             : 0.0;
     }
 
-    /** How far out of its blank a foot on the wall round a corner lies at a depth (below 0: inside it). */
-    public function foot(WallId $wall, int $layer, float $depth): float
+    /** How far out of its blank a foot on the wall round a corner lies so deep behind the card's outside (below 0: inside it). */
+    public function foot(WallId $wall, int $layer, float $deep): float
     {
         [$outer, $inner] = $this->depths($layer);
         foreach ($this->slice($layer, false)->corners as $corner) {
             if ($corner->wall->edge === $wall->edge) {
-                return -$corner->behind * ($depth - $outer) / ($inner - $outer) / sqrt(1.0 + $corner->rise() ** 2);
+                return -$corner->behind * $deep / ($inner - $outer) / sqrt(1.0 + $corner->rise() ** 2);
             }
         }
 

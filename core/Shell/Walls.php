@@ -29,6 +29,9 @@ final class Walls
     /** @var array<int, array<int, array<int, list<WallPiece>>>> by block, edge and layer */
     private array $pieces = [];
 
+    /** @var list<array{WallSpan, float}> */
+    private array $leftOut = [];
+
     public function __construct(Building $building, public readonly Form $form)
     {
         foreach ($form->blocks as $b => $block) {
@@ -108,16 +111,38 @@ final class Walls
         $depths = $span->depths($k);
         $bevelled = array_map(fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
             $depths,
-            fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, false) + $this->bevel($span, $label, $k, $depth),
+            fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, false)
+                + $this->bevel($span, $patch, $label, $depth - $depths[0], $k),
         ), $span->patches($k));
-        if (in_array(null, $bevelled, true)) {
+        if (in_array(null, $bevelled, true) || $this->isLess($span, $k)) {
             $bevelled = array_map(static fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
                 $depths,
                 static fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, true),
             ), $span->squarePatches($k));
         }
 
+        foreach ($bevelled as $i => $shape) {
+            if ($shape === null && $k === 0) {
+                $this->leftOut[] = [$span, $span->squarePatches($k)[$i]->outline->bounds()->width()];
+            }
+        }
+
         return array_values(array_filter($bevelled, static fn (?WallShape $shape): bool => $shape !== null));
+    }
+
+    /** Whether planes that lie over its inner face alone leave less of a card than when it is cut square. */
+    private function isLess(WallSpan $span, int $k): bool
+    {
+        $area = static fn (array $patches): float => array_sum(array_map(static fn (Patch $p): float => $p->area(), $patches));
+
+        return ($span->form->section->eaves() === null || count($this->form->blocks) > 1)
+            && $area($span->patches($k)) < $area($span->squarePatches($k)) - Tolerance::MEET;
+    }
+
+    /** @return list<array{WallSpan, float}> walls of which a stretch so wide is too narrow for its mitres, and not cut */
+    public function leftOut(): array
+    {
+        return $this->leftOut;
     }
 
     private static function shape(WallSpan $span, Patch $patch): WallShape
@@ -132,24 +157,31 @@ final class Walls
     }
 
     /**
-     * How far out (below 0: in) an edge under or on a slope lies at a depth, by how much the slope rises towards the room.
+     * How far out (below 0: in) an edge under or on a slope lies at a depth behind the card's outside, by how much the slope rises
+     * towards the room. Where several planes lie over a wall, one that rises is left to touch its outer arris.
      * docs/formulas.md#wall-tops
      */
-    private function bevel(WallSpan $span, string $label, int $k, float $depth): float
+    private function bevel(WallSpan $span, Patch $patch, string $label, float $deep, int $k): float
     {
         $side = Side::of($label);
         if ($side->kind === SideKind::Atop) {
-            return $span->foot($side->wallOrFail(), $k, $depth);
+            return $span->foot($side->wallOrFail(), $k, $deep);
         }
         if ($side->kind !== SideKind::Plane && $side->kind !== SideKind::On) {
             return 0.0;
         }
         $slope = $this->form->plane($side->planeOrFail())->gradient();
         $frame = $span->form->frame;
-        $rises = -$slope->dot(new Vec2($frame->normal->x, $frame->normal->y)) * ($side->kind === SideKind::Plane ? 1.0 : -1.0);
+        $rises = -$slope->dot(new Vec2($frame->normal->x, $frame->normal->y));
         $along = $slope->dot(new Vec2($frame->x->x, $frame->x->y));
+        $planes = array_filter($patch->labels, static fn (string $of): bool => $of !== $label && Side::isOfKind($of, SideKind::Plane));
+        $out = match (true) {
+            $side->kind === SideKind::On => -$rises,
+            $planes === [] => $rises,
+            default => min(0.0, $rises),
+        };
 
-        return $rises * ($depth - $span->depths($k)[0]) / sqrt(1.0 + $along * $along);
+        return $out * $deep / sqrt(1.0 + $along * $along);
     }
 
     private static function end(string $name, WallEnd $end): Edge

@@ -53,6 +53,7 @@ final readonly class Cover
                 $lines->beside($x + self::ASIDE_MM),
             );
             $closed = $lines->closed($x, $off[0]);
+            $closed = [...$closed, ...$lines->pinholes($x, Stretches::without($off[0], $closed))];
             [$off[0], $off[2]] = [Stretches::without($off[0], $closed), Stretches::without($off[2], $closed)];
             $worst = array_map(static fn (float $w, array $o): float => max($w, self::longest($o)), $worst, $off);
             $width = (($lines->places[$i + 1] ?? $x) - ($lines->places[$i - 1] ?? $x)) / 2.0;

@@ -16,6 +16,15 @@ use Chartula\Core\Measure\Tolerance;
 /** What lies along the upright lines of one surface: what is wanted of it, the card in its plane, and what the kit says of it. */
 final class CoverLines
 {
+    /** Square cuts part by no more than so many thicknesses. */
+    private const SQUARE_CUT = 4.0;
+
+    /** What closes a wall stands no further behind its outside than so many times its thickness. */
+    private const BEHIND = 2.0;
+
+    /** A hole no wider than this, mm, glue and paint close. */
+    private const PINHOLE_MM = 0.2;
+
     /** A board behind a gap, or a paper over it, is looked for this far apart, mm. */
     private const STEP_MM = 0.5;
 
@@ -137,12 +146,55 @@ final class CoverLines
      */
     public function closed(float $x, array $missing): array
     {
-        $reveal = $this->surface->reveal($x);
-
         return array_values(array_filter(
             $missing,
-            fn (Interval $s): bool => $s->length() > Tolerance::COVER && $s->length() <= $reveal && $this->isAllClosed($x, $s),
+            fn (Interval $s): bool => $s->length() > Tolerance::COVER && $this->isNarrow($x, $s) && $this->isAllClosed($x, $s),
         ));
+    }
+
+    /**
+     * What of open stretches, no longer than cards cut square may part, is not open any more so little to one side: where a valley
+     * ends at a ridge, or three planes meet over a sharp corner, square cuts leave a pinhole, which glue fills.
+     *
+     * @param  list<Interval>  $open
+     * @return list<Interval>
+     */
+    public function pinholes(float $x, array $open): array
+    {
+        $holes = [];
+        $most = self::SQUARE_CUT * $this->surface->thickness();
+        foreach ($open as $stretch) {
+            $wide = $stretch->length() <= $most ? [$stretch] : [];
+            foreach ($wide === [] ? [] : [-self::PINHOLE_MM / 2.0, self::PINHOLE_MM / 2.0] as $aside) {
+                $missing = $this->beside($x + $aside)[0];
+                $wide = Stretches::both($wide, Stretches::without($missing, $this->closed($x + $aside, $missing)));
+            }
+            if ($stretch->length() <= $most && array_filter($wide, self::isSeen(...)) === []) {
+                $holes[] = $stretch;
+            }
+        }
+
+        return $holes;
+    }
+
+    private static function isSeen(Interval $stretch): bool
+    {
+        return $stretch->length() > Tolerance::COVER;
+    }
+
+    /** Whether a gap is no wider than cards cut square may part, along the line or across it. */
+    private function isNarrow(float $x, Interval $stretch): bool
+    {
+        $reveal = $this->surface->reveal($x);
+        if ($stretch->length() <= $reveal) {
+            return true;
+        }
+        $wide = [$stretch];
+        foreach ($reveal > 0.0 ? [-$reveal, $reveal] : [] as $aside) {
+            $wide = Stretches::both($wide, $this->beside($x + $aside)[0]);
+        }
+
+        return $reveal > 0.0 && array_filter($wide, static fn (Interval $s): bool => $s->length() > $reveal) === [];
     }
 
     private function isAllClosed(float $x, Interval $stretch): bool
@@ -170,7 +222,7 @@ final class CoverLines
         $deep = $this->surface->thickness();
         if ($this->surface->kind() === 'wall') {
             // Card of a wall lies behind its outside, and paper on it.
-            return $this->isHit($start, $this->frame->normal, [-$deep, -Tolerance::PLANE]) || $this->isPapered($start);
+            return $this->isHit($start, $this->frame->normal, [-self::BEHIND * $deep, -Tolerance::PLANE]) || $this->isPapered($start);
         }
         // What closes a roof lies over its underside, in the way of whoever looks in, or is the top of its wall.
         foreach ($this->ways() as $way) {

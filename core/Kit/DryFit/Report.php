@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
+use Chartula\Core\Problem\Check;
+
 /** What the dry fit found, worst first. */
 final readonly class Report
 {
@@ -28,6 +30,23 @@ final readonly class Report
     public function goesTogether(): bool
     {
         return $this->findings === [];
+    }
+
+    /** What of the outside no card fills and something else closes, in all; null where card fills everything. */
+    public function closedBehind(): ?Check
+    {
+        if ($this->excused === []) {
+            return null;
+        }
+        $mm2 = array_sum(array_map(static fn (Excused $e): float => $e->mm2, $this->excused));
+        $widest = max(array_map(static fn (Excused $e): float => $e->widest, $this->excused));
+
+        return new Check('outside.closed-behind', Check::NOTE, '', sprintf(
+            '%.0f mm² of the outside, in %s, no card fills: the board behind it, or the paper over it, closes it. Cards cut square leave that '
+                .'where slopes meet in a valley, and at corners that are not square.',
+            ceil($mm2),
+            count($this->excused) === 1 ? 'one place' : count($this->excused).' places',
+        ), $widest);
     }
 
     /** @return array{ok: bool, joints: int, pieces: int, findings: list<array{code: string, at: string, text: string, mm: float}>} */

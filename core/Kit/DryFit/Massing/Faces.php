@@ -19,9 +19,6 @@ final readonly class Faces
     /** A corner nearer to a straight line than this, degrees, is a bend of one wall. */
     private const STRAIGHT_DEG = 3.0;
 
-    /** Corners within so much of square, degrees, are butted where nothing else is said. */
-    private const NEAR_SQUARE_DEG = 20.0;
-
     /** Card is cut square at a corner that is out of square by no more than this, degrees, without a gap. */
     private const TRUE_DEG = 0.05;
 
@@ -145,22 +142,14 @@ final readonly class Faces
         if (abs($angle - 180.0) < self::STRAIGHT_DEG) {
             return $thickness * tan(deg2rad(self::STRAIGHT_DEG));
         }
-        if ($off < self::TRUE_DEG || ($other !== null && $this->isMitred($mass, $pair[1], $wall, $other, $off))) {
+        if ($off < self::TRUE_DEG) {
             return 0.0;
         }
-        $across = $other === null ? 0.0 : Massing::thickness($this->massing->building, $other);
+        // Where low relief has cut it a plain wall may stand.
+        $across = $other === null
+            ? $this->massing->building->methods->wall()->thickness_mm
+            : Massing::thickness($this->massing->building, $other);
 
         return ($across + $thickness * abs(cos(deg2rad($angle)))) / abs(sin(deg2rad($angle)));
-    }
-
-    private function isMitred(Mass $mass, ?int $corner, Wall $one, Wall $other, float $off): bool
-    {
-        $methods = $this->massing->building->methods;
-        $said = ($corner === null ? null : ($mass->block->corners[$corner] ?? null)?->method)
-            ?? ($methods->corner === 'mitre' ? 'mitre' : null);
-
-        return $said === null
-            ? $off > self::NEAR_SQUARE_DEG && $methods->stacks[$one->stack]->thicknesses() === $methods->stacks[$other->stack]->thicknesses()
-            : $said === 'mitre';
     }
 }

@@ -52,7 +52,9 @@ final readonly class LowRelief
         }
         $self = new self($building, $relief, $front, $cut, $squeezes ? $depth / ($cut - $front) : 1.0, $least);
 
-        return array_merge(...array_map($self->left(...), $masses));
+        $limit = $self->front + ($self->cut - $self->front) * $self->squeeze;
+
+        return array_map(static fn (Mass $m): Mass => $m->openBeyond($limit), array_merge(...array_map($self->left(...), $masses)));
     }
 
     /**

@@ -57,6 +57,19 @@ final readonly class Mass
             $this->slopes, $this->feet, $changed, $this->moves);
     }
 
+    /** With nothing wanted of walls that stand in the line at which it is cut: the backscene is there. */
+    public function openBeyond(float $y): self
+    {
+        $edges = [];
+        foreach ($this->edges as $edge => $wall) {
+            $isAtBack = min($this->ring->point($edge)->y, $this->ring->point($edge + 1)->y) > $y - Tolerance::MEET;
+            $edges[] = $isAtBack ? null : $wall;
+        }
+
+        return new self($this->block, $this->ring, $edges, $this->runsOn, $this->tails, $this->base, $this->top, $this->isShut,
+            $this->slopes, $this->feet, $this->changed, $this->moves);
+    }
+
     /** Where a place of the block as it is described has come to lie. */
     public function place(Vec3 $at): Vec3
     {

@@ -24,6 +24,9 @@ use Chartula\Core\Recall\Recall;
  */
 final class Massing
 {
+    /** A plane that is narrower than so many thicknesses of the roof may be left out, square cuts leaving next to nothing of it. */
+    private const NARROW = 1.5;
+
     /** A deck stays this far inside its parapets, mm. */
     private const DECK_CLEARANCE_MM = 0.1;
 
@@ -53,7 +56,9 @@ final class Massing
         $surfaces = array_map(fn (Face $face): Surface => new WallSurface($this, $face), Faces::of($this));
         foreach ($this->masses as $m => $mass) {
             foreach ($mass->slopes as $slope) {
-                $surfaces[] = new SlopeSurface($this, $m, $slope);
+                if ($slope->width() > self::NARROW * $this->roof()) {
+                    $surfaces[] = new SlopeSurface($this, $m, $slope);
+                }
             }
         }
 

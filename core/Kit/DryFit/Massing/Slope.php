@@ -60,6 +60,12 @@ final readonly class Slope
         );
     }
 
+    /** The width, in plan, of a strip with as much area and as long a way round. */
+    public function width(): float
+    {
+        return 2.0 * $this->plan->area() / $this->plan->perimeter();
+    }
+
     public function with(Ring $plan): self
     {
         return new self($this->name, $plan, $this->low, $this->rise);

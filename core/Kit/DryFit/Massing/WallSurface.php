@@ -22,6 +22,9 @@ final readonly class WallSurface implements Surface
     /** Its own roof is looked for so far behind it. */
     private const BEHIND_MM = 0.0005;
 
+    /** Nothing recedes so fast that its top falls by more than this for each millimetre. */
+    private const FALLS = 0.2;
+
     private const DEEP_MM = 10_000.0;
 
     /** It is looked at so far apart, mm, and beside all that is upright in it: what is round in it is cut in many chords. */
@@ -120,11 +123,13 @@ final readonly class WallSurface implements Surface
         }
         $cut = self::inside($this->grown, $x);
         $perhaps = self::inside($this->perhaps, $x);
+        // Where tops recede, the end of the board round a corner is higher than this wall is by how it falls away there.
+        $over = $own->moves !== [] && $this->reveal($x) > 0.0 ? [new Interval($top, $top + self::FALLS * $this->face->thickness)] : [];
         $under = $this->face->isOnGround ? [new Interval($foot - self::DEEP_MM, $foot)] : [];
 
         return [
             Stretches::without($whole, [...$hidden, ...$cut, ...$perhaps]),
-            [...$hidden, ...Stretches::without($cut, self::inside($this->face->openings, $x)), ...$perhaps, ...$under],
+            [...$hidden, ...Stretches::without($cut, self::inside($this->face->openings, $x)), ...$perhaps, ...$under, ...$over],
         ];
     }
 
