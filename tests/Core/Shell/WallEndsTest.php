@@ -43,10 +43,16 @@ final class WallEndsTest extends TestCase
             ]);
         }
         self::assertSame([], self::open($derived));
-        $butted = Kits::of(BuildingGenerator::with($document, 'blocks.0.corners', [(object) ['vertex' => 1, 'method' => 'butt']]));
+        $butted = BuildingGenerator::with($document, 'blocks.0.corners', [(object) ['vertex' => 1, 'method' => 'butt']]);
         // 2 / sin 135° = 2.8284 of the wall that stops.
-        self::assertSame([2.8284], self::open($butted));
-        self::assertSame([], $butted->dryFit->toArray()['findings']);
+        self::assertSame([2.8284], self::open(Kits::of($butted)));
+        self::assertSame(['outside.cover'], array_column(Kits::of($butted)->dryFit->toArray()['findings'], 'code'), 'bare card stands open');
+        // Drawn brick runs on round the corner, and closes it.
+        $walls = array_map(static fn (int $i): stdClass => (object) ['edge' => "edge-$i", 'finish' => 'brick-stretcher'], range(0, 7));
+        $papered = Kits::of(BuildingGenerator::with($butted, 'blocks.0.walls', $walls));
+        self::assertSame([2.8284], self::open($papered));
+        self::assertSame([], $papered->dryFit->toArray()['findings']);
+        self::assertContains('outside.closed-behind', array_map(static fn (Check $c): string => $c->code, $papered->checks));
     }
 
     /** At an inner corner of 225° the stopped wall's card of 2, cut square, starts 2 / tan 225° = 2 late. */
