@@ -55,6 +55,7 @@ Route::prefix('api')->group(function (): void {
             Route::patch('revisions/{number}', [RevisionController::class, 'update'])->whereNumber('number')->name('revisions.update');
             Route::post('prints', [MadeController::class, 'print'])->name('made.print');
             Route::patch('pieces', [MadeController::class, 'mark'])->name('made.mark');
+            Route::patch('pieces/kept', [MadeController::class, 'keep'])->name('made.keep');
         });
 
         Route::prefix('buildings/{building}')->middleware('can:view,building')->group(function (): void {

@@ -72,7 +72,10 @@ final readonly class ExportProject
             'pieces' => $building->pieces
                 ->map(
                     static fn (Piece $p): array =>
-                        ['part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'print' => $p->print_id, 'record' => $p->record],
+                        [
+                            'part' => $p->part, 'copy' => $p->copy, 'state' => $p->state, 'print' => $p->print_id, 'record' => $p->record,
+                            'revision' => $p->revision, 'kept' => $p->kept,
+                        ],
                 )
                 ->values()
                 ->all(),

@@ -116,6 +116,9 @@ final readonly class ImportProject
                 'buildings.*.pieces.*.state' => ['required', Rule::in(MadePiece::STATES)],
                 'buildings.*.pieces.*.print' => ['present', 'nullable', 'ulid'],
                 'buildings.*.pieces.*.record' => ['required', 'array'],
+                'buildings.*.pieces.*.revision' => ['sometimes', 'nullable', 'integer', 'min:1'],
+                'buildings.*.pieces.*.kept' => ['sometimes', 'nullable', 'array', 'list', 'size:2'],
+                'buildings.*.pieces.*.kept.*' => ['present', 'nullable', 'string', 'max:100'],
             ]);
         } catch (ValidationException $e) {
             $problems = [];
@@ -194,6 +197,8 @@ final readonly class ImportProject
                 'state' => $piece['state'],
                 'print_id' => is_string($piece['print']) ? ($prints[$piece['print']] ?? null) : null,
                 'record' => $record,
+                'revision' => $piece['revision'] ?? null,
+                'kept' => is_array($piece['kept'] ?? null) ? array_map(strval(...), $piece['kept']) : null,
             ]);
         }
     }

@@ -31,7 +31,7 @@ final readonly class MadeParts
     {
         $revision = $building->lastSoundOrFail();
         $records = $this->records($revision);
-        $made = self::of($records, $building->pieces);
+        $made = $this->made($building, $records);
 
         return [
             'revision' => $revision->number,
@@ -42,7 +42,8 @@ final readonly class MadeParts
                 return [
                     'part' => $piece->part, 'copy' => $piece->copy, 'label' => $record->label ?? '',
                     'name' => $record->name ?? '', 'group' => $record->group ?? '', 'stock' => $record->stock ?? '',
-                    'qty' => $record->qty ?? 1, 'state' => $piece->state, 'change' => $piece->isStale() ? $piece->change?->toArray() : null,
+                    'qty' => $record->qty ?? 1, 'state' => $piece->state, 'change' => $piece->differs() ? $piece->change?->toArray() : null,
+                    'by' => $piece->by, 'kept' => $piece->isKept,
                 ];
             }, $made->pieces),
             'prints' => $building->prints()
@@ -94,7 +95,10 @@ final readonly class MadeParts
                 if (! ($good["$part#$copy"] ?? false)) {
                     Piece::query()->updateOrCreate(
                         ['building_id' => $building->id, 'part' => $part, 'copy' => $copy],
-                        ['state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept()],
+                        [
+                            'state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept(),
+                            'revision' => $revision->number, 'kept' => null,
+                        ],
                     );
                 }
             }
@@ -114,7 +118,8 @@ final readonly class MadeParts
     public function mark(Building $building, array $pieces, ?string $state): void
     {
         DB::transaction(function () use ($building, $pieces, $state): void {
-            $records = $this->records($building->lastSoundOrFail());
+            $revision = $building->lastSoundOrFail();
+            $records = $this->records($revision);
             foreach ($pieces as $i => ['part' => $part, 'copy' => $copy]) {
                 $known = $building->pieces()->where('part', $part)->where('copy', $copy)->first();
                 $record = $records[$part] ?? null;
@@ -128,9 +133,42 @@ final readonly class MadeParts
                 } else {
                     Piece::query()->create([
                         'building_id' => $building->id, 'part' => $part, 'copy' => $copy, 'state' => $state,
-                        'print_id' => null, 'record' => $record?->kept(),
+                        'print_id' => null, 'record' => $record?->kept(), 'revision' => $revision->number,
                     ]);
                 }
+            }
+        });
+        $building->unsetRelation('pieces');
+    }
+
+    /**
+     * Keeps pieces as they were made in place of what the kit has now, or no longer does: what a new version of the program made
+     * otherwise need not be made again. Once the kit has them otherwise again they are stale again.
+     *
+     * @param  list<array{part: string, copy: int}>  $pieces
+     *
+     * @throws InvalidInput at pieces.N where there is no such piece, or where an edit changed it
+     */
+    public function keep(Building $building, array $pieces, bool $isKept): void
+    {
+        DB::transaction(function () use ($building, $pieces, $isKept): void {
+            $records = $this->records($building->lastSoundOrFail());
+            $made = [];
+            foreach ($this->made($building, $records)->pieces as $piece) {
+                $made[$piece->key()] = $piece;
+            }
+            foreach ($pieces as $i => ['part' => $part, 'copy' => $copy]) {
+                $piece = $made["$part#$copy"] ?? null;
+                if ($piece?->state === null) {
+                    throw InvalidInput::at("pieces.$i", 'piece.no-such', ['given' => $part]);
+                }
+                if ($isKept && $piece->by !== MadePiece::BY_PROGRAM) {
+                    throw InvalidInput::at("pieces.$i", 'piece.not-by-program', ['given' => $piece->change->before->name ?? $part]);
+                }
+                $now = $piece->change?->after;
+                $building->pieces()->where('part', $part)->where('copy', $copy)->update([
+                    'kept' => $isKept ? json_encode([$now->cut ?? '', $now->print ?? '']) : null,
+                ]);
             }
         });
         $building->unsetRelation('pieces');
@@ -185,6 +223,9 @@ final readonly class MadeParts
     private static function isGood(Piece $piece, array $parts): bool
     {
         [$cut, $print, $qty] = $parts[$piece->part] ?? ['', '', 0];
+        if ($piece->kept === [$cut, $print]) {
+            return true;
+        }
 
         return $piece->record['cut'] === $cut && $piece->record['print'] === $print && $piece->copy < $qty;
     }
@@ -201,15 +242,51 @@ final readonly class MadeParts
      */
     private static function of(array $records, Collection $pieces): MadePieces
     {
+        return MadePieces::of($records, array_values($pieces->map(self::entry(...))->all()));
+    }
+
+    /**
+     * With what changed each piece that is no longer as the kit has it: an edit, or the program.
+     *
+     * @param  array<string, PartRecord>  $records
+     */
+    private function made(Building $building, array $records): MadePieces
+    {
+        $differ = [];
+        foreach (self::of($records, $building->pieces)->pieces as $piece) {
+            $differ[$piece->key()] = $piece->differs();
+        }
         $made = [];
-        foreach ($pieces as $piece) {
-            $made[] = [
-                'part' => $piece->part, 'copy' => $piece->copy, 'state' => $piece->state,
-                'record' => PartRecord::read($piece->record),
-            ];
+        foreach ($building->pieces as $piece) {
+            $then = $differ["$piece->part#$piece->copy"] && $piece->revision !== null ? $this->then($building, $piece->revision) : null;
+            $made[] = self::entry($piece) + ['then' => $then === null ? null : array_slice($then[$piece->part] ?? ['', ''], 0, 2)];
         }
 
         return MadePieces::of($records, $made);
+    }
+
+    /**
+     * What the program as it is now makes of a revision; null where that is refused now, or gone.
+     *
+     * @return ?array<string, array{string, string, int}> cut, print and number by part
+     */
+    private function then(Building $building, int $number): ?array
+    {
+        $text = $building->revisions()->where('number', $number)->value('text');
+        try {
+            return is_string($text) ? $this->derive->parts($text) : null;
+        } catch (InvalidInput) {
+            return null;
+        }
+    }
+
+    /** @return array{part: string, copy: int, state: value-of<MadePiece::STATES>, record: PartRecord, kept: ?array{string, string}} */
+    private static function entry(Piece $piece): array
+    {
+        return [
+            'part' => $piece->part, 'copy' => $piece->copy, 'state' => $piece->state,
+            'record' => PartRecord::read($piece->record), 'kept' => $piece->kept,
+        ];
     }
 
     /**

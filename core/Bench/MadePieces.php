@@ -17,7 +17,9 @@ final readonly class MadePieces
 
     /**
      * @param  array<string, PartRecord>  $kit  by id
-     * @param  list<array{part: string, copy: int, state: value-of<MadePiece::STATES>, record: PartRecord}>  $made
+     * @param  list<array{part: string, copy: int, state: value-of<MadePiece::STATES>, record: PartRecord,
+     *     then?: ?array{string, string}, kept?: ?array{string, string}}>  $made  then: the cut and the print that the program as it is
+     *     now makes of the document that it was made from; kept: those that it is kept in place of. Empty where the kit has no such part
      */
     public static function of(array $kit, array $made): self
     {
@@ -30,19 +32,33 @@ final readonly class MadePieces
             for ($copy = 0; $copy < $record->qty; $copy++) {
                 $piece = $known["$id#$copy"] ?? null;
                 unset($known["$id#$copy"]);
-                $pieces[] = new MadePiece(
-                    $id,
-                    $copy,
-                    $piece['state'] ?? null,
-                    $piece === null ? null : PartChange::between($piece['record'], $record),
-                );
+                $pieces[] = $piece === null ? new MadePiece($id, $copy, null, null) : self::piece($piece, $record);
             }
         }
         foreach ($known as $piece) {
-            $pieces[] = new MadePiece($piece['part'], $piece['copy'], $piece['state'], PartChange::between($piece['record'], null));
+            $pieces[] = self::piece($piece, null);
         }
 
         return new self($pieces);
+    }
+
+    /**
+     * @param  array{part: string, copy: int, state: value-of<MadePiece::STATES>, record: PartRecord, then?: ?array{string, string},
+     *     kept?: ?array{string, string}}  $made
+     */
+    private static function piece(array $made, ?PartRecord $now): MadePiece
+    {
+        $change = PartChange::between($made['record'], $now);
+        $is = [$now->cut ?? '', $now->print ?? ''];
+        $then = $made['then'] ?? null;
+        $by = match (true) {
+            $change->isSame() => null,
+            $then === null, $then === [$made['record']->cut, $made['record']->print] => MadePiece::BY_EDIT,
+            $then === $is => MadePiece::BY_PROGRAM,
+            default => MadePiece::BY_BOTH,
+        };
+
+        return new MadePiece($made['part'], $made['copy'], $made['state'], $change, $by, ($made['kept'] ?? null) === $is);
     }
 
     /** @return list<MadePiece> what was made and is no longer right, and is still wanted */

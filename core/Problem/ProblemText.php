@@ -159,6 +159,7 @@ final readonly class ProblemText
         // prints and pieces
         'print.no-sheet' => 'there is no sheet {given}; known are {known}',
         'print.nothing' => 'there is nothing to print',
+        'piece.not-by-program' => 'only what a new version of the program makes otherwise is kept as it is; “{given}” was changed by an edit, or not at all',
         'piece.no-such' => 'there is no such piece of “{given}” in this kit',
     ];
 

@@ -89,7 +89,7 @@ final class FilesAndLengthsTest extends ApiTestCase
             ->assertJsonPath('revision', 1)
             ->assertJsonCount(27, 'pieces');
         self::assertMatches('api.schema.json#/$defs/stand', self::decoded($stand));
-        $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(58, 'measures');
+        $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(74, 'measures');
         $this->postJson(
             "/api/buildings/$building->id/revisions",
             ['client_id' => (string) \Illuminate\Support\Str::uuid(), 'base' => 2, 'undo' => true],

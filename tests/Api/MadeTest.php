@@ -91,6 +91,43 @@ final class MadeTest extends ApiTestCase
         $this->print($building, ['which' => 'all'])->assertJsonPath('counts.cut', 1);
     }
 
+    /** A new version of the program makes a part otherwise from the same document: said so, and kept as it is where that is wanted. */
+    public function testWhatTheProgramChangedIsSaidAndMayBeKept(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $this->print($building, ['which' => 'all']);
+        $gable = [['part' => 'main.right.core', 'copy' => 0]];
+        $this->mark($building, $gable, 'cut');
+        // As an earlier version cut it: no ears.
+        $piece = $building->pieces()->where('part', 'main.right.core')->firstOrFail();
+        $piece->update(['record' => ['cut' => 'older', 'outline' => [[0, 0], [44.38, 0], [44.38, 39.5], [22.19, 58.1], [0, 39.5]]] + $piece->record]);
+
+        $made = $this->getJson("/api/buildings/$building->id/made")->assertJsonPath('counts.stale', 1);
+        self::assertMatches('api.schema.json#/$defs/made', self::decoded($made));
+        self::assertSame([['cut', 'program', false]], self::changes($made));
+        $this->getJson("/api/buildings/$building->id")->assertJsonPath('made.text', '1 piece stale');
+
+        $kept = $this->keep($building, $gable, true)->assertOk()->assertJsonPath('counts.stale', 0)->assertJsonPath('counts.cut', 1);
+        self::assertSame([['cut', 'program', true]], self::changes($kept));
+        $this->getJson("/api/buildings/$building->id")->assertJsonPath('made.text', 'all 27 still good');
+        // What is kept is not printed again, and a second press changes nothing.
+        $this->print($building, ['which' => 'stale'])->assertStatus(422);
+        $this->keep($building, $gable, true)->assertOk()->assertJsonPath('counts.stale', 0);
+        $this->keep($building, $gable, false)->assertOk()->assertJsonPath('counts.stale', 1);
+        $this->keep($building, $gable, true);
+
+        // An edit of it makes it stale again, and that is the edit's doing as well.
+        $this->edit($building, 1, [['op' => 'move-opening', 'wall' => 'right', 'id' => 'w1', 'bricks' => 1]]);
+        $edited = $this->getJson("/api/buildings/$building->id/made")->assertJsonPath('counts.stale', 3);
+        self::assertContains(['cut', 'both', false], self::changes($edited));
+        $this->keep($building, $gable, true)->assertStatus(422)->assertJsonPath('problems.0.path', 'pieces.0');
+        $this->keep($building, [['part' => 'main.right.face', 'copy' => 0]], true)->assertStatus(422)->assertJsonPath(
+            'problems.0.text',
+            'only what a new version of the program makes otherwise is kept as it is; “Right wall, face” was changed by an edit, or not at all',
+        );
+        $this->keep($building, [['part' => 'nothing', 'copy' => 0]], true)->assertStatus(422);
+    }
+
     public function testAsksBeforeAFixedPartGoesStale(): void
     {
         $building = $this->buildingOf($this->person());
@@ -188,5 +225,23 @@ final class MadeTest extends ApiTestCase
         }
 
         return $stale;
+    }
+
+    /** @param  list<array{part: string, copy: int}>  $pieces */
+    private function keep(Building $building, array $pieces, bool $kept): TestResponse
+    {
+        return $this->patchJson("/api/buildings/$building->id/pieces/kept", ['pieces' => $pieces, 'kept' => $kept]);
+    }
+
+    /** @return list<array{string, ?string, bool}> what is changed in each piece that is, by whom, and whether it is kept */
+    private static function changes(TestResponse $made): array
+    {
+        /** @var list<array{change: ?array{kind: string}, by: ?string, kept: bool}> $pieces */
+        $pieces = $made->json('pieces');
+
+        return array_values(array_map(
+            static fn (array $p): array => [$p['change']['kind'] ?? '', $p['by'], $p['kept']],
+            array_filter($pieces, static fn (array $p): bool => $p['change'] !== null),
+        ));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\MadeParts;
+use App\Http\Requests\KeepPiecesRequest;
 use App\Http\Requests\MarkPiecesRequest;
 use App\Http\Requests\PrintedRequest;
 use App\Models\Building;
@@ -33,6 +34,14 @@ final readonly class MadeController
     public function mark(MarkPiecesRequest $request, Building $building): JsonResponse
     {
         $this->made->mark($building, $request->pieces(), $request->state());
+
+        return response()->json($this->made->shown($building));
+    }
+
+    /** Pieces that a new version made otherwise stay as they are, or no longer do. */
+    public function keep(KeepPiecesRequest $request, Building $building): JsonResponse
+    {
+        $this->made->keep($building, $request->pieces(), $request->isKept());
 
         return response()->json($this->made->shown($building));
     }

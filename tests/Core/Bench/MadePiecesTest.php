@@ -8,6 +8,7 @@ use Chartula\Core\Bench\MadePiece;
 use Chartula\Core\Bench\MadePieces;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Kit\Compare\PartRecord;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use stdClass;
 use Tests\Support\BuildingGenerator;
@@ -59,6 +60,42 @@ final class MadePiecesTest extends TestCase
         self::assertSame(['main.base.floor#0'], array_map(static fn (MadePiece $p): string => $p->key(), $made->stale()));
         self::assertSame([], $made->toMakeAgain());
         self::assertSame('gone', $made->stale()[0]->change?->kind);
+    }
+
+    /** By what the program as it is now makes of the document that a piece was made from it is known who changed it. */
+    #[TestWith(['as it was', MadePiece::BY_EDIT])]
+    #[TestWith(['as it is', MadePiece::BY_PROGRAM])]
+    #[TestWith(['otherwise', MadePiece::BY_BOTH])]
+    #[TestWith(['unknown', MadePiece::BY_EDIT])]
+    public function testSaysWhoChangedIt(string $then, string $by): void
+    {
+        $before = self::parts(self::office());
+        $after = self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.1.openings.0.from', '4ft 9in'));
+        $made = self::made($before, 'main.right.core', 'cut');
+        $cuts = [
+            'as it was' => [$made['record']->cut, $made['record']->print],
+            'as it is' => [$after['main.right.core']->cut, $after['main.right.core']->print],
+            'otherwise' => ['a', 'b'],
+            'unknown' => null,
+        ];
+        self::assertSame($by, MadePieces::of($after, [$made + ['then' => $cuts[$then]]])->stale()[0]->by);
+    }
+
+    /** What is kept is kept in place of one cut and one print, and no other. */
+    public function testWhatIsKeptIsGoodAsLongAsTheKitStaysAsItIs(): void
+    {
+        $before = self::parts(self::office());
+        $after = self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.1.openings.0.from', '4ft 9in'));
+        $now = [$after['main.right.core']->cut, $after['main.right.core']->print];
+        $made = self::made($before, 'main.right.core', 'cut') + ['kept' => $now];
+        $pieces = MadePieces::of($after, [$made]);
+        self::assertSame([[], []], [$pieces->stale(), $pieces->toMakeAgain()]);
+        $later = self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.1.openings.0.from', '5ft'));
+        self::assertCount(1, MadePieces::of($later, [$made])->stale());
+        // A part that the kit has no longer is kept in place of none.
+        $gone = array_diff_key($after, ['main.right.core' => true]);
+        self::assertSame([], MadePieces::of($gone, [['kept' => ['', '']] + $made])->stale());
+        self::assertCount(1, MadePieces::of($gone, [$made])->stale());
     }
 
     /**

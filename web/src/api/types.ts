@@ -879,6 +879,8 @@ export interface MadePiece {
   qty: number;
   state: MadeState | null;
   change: PartChange | null;
+  by: 'edit' | 'program' | 'both' | null;
+  kept: boolean;
 }
 export interface PrintRun {
   revision: number;

@@ -21,6 +21,8 @@ const made = (): Made => ({
       qty: 1,
       state: 'cut',
       change: null,
+      by: null,
+      kept: false,
     },
     {
       part: 'main.front.paper',
@@ -32,6 +34,8 @@ const made = (): Made => ({
       qty: 1,
       state: null,
       change: null,
+      by: null,
+      kept: false,
     },
   ],
   prints: [{ revision: 1, what: 'all sheets', pieces: 2, at: '2026-11-28T10:00:00Z' }],
@@ -55,6 +59,34 @@ describe('Bench', () => {
     expect(cut).toHaveAttribute('aria-pressed', 'true');
     if (cut !== undefined) fireEvent.click(cut);
     await waitFor(() => expect(server.asked).toContain('/api/buildings/b/pieces'));
+  });
+
+  it('says what the program changed, and lets it be kept as it is', async () => {
+    const changed = made();
+    const [front] = changed.pieces;
+    if (front === undefined) throw new Error('No piece');
+    front.by = 'program';
+    front.change = {
+      id: 'main.front.core',
+      label: 'W1',
+      name: 'Front wall',
+      kind: 'cut',
+      mm: 1,
+      text: '2.00 mm wider',
+      before: null,
+      after: null,
+    };
+    changed.counts.stale = 1;
+    const kept = structuredClone(changed);
+    kept.pieces = kept.pieces.map((piece) => (piece.by === 'program' ? { ...piece, kept: true } : piece));
+    kept.counts.stale = 0;
+    server.answers = { made: changed, 'pieces/kept': kept };
+    showIn(hutState(), <BenchPage />, hut());
+    expect(await screen.findByText(/One piece was changed by the program/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Keep as it is: Front wall' }));
+    await waitFor(() => expect(server.asked).toContain('/api/buildings/b/pieces/kept'));
+    expect(await screen.findByText(/kept as it was made/)).toBeInTheDocument();
+    expect(screen.queryByText(/changed by the program, not by you/)).not.toBeInTheDocument();
   });
 
   it('says so where there is nothing to make yet', () => {

@@ -13,11 +13,14 @@ const STATES: readonly MadeState[] = ['printed', 'cut', 'papered', 'fixed'];
 const FILTERS = ['all', 'stale', 'not cut yet', 'not fixed yet'] as const;
 type Filter = (typeof FILTERS)[number];
 
+const isStale = (piece: MadePiece) => piece.change !== null && !piece.kept;
+const isByProgram = (piece: MadePiece) => isStale(piece) && piece.by === 'program';
+
 const reached = (piece: MadePiece) => (piece.state === null ? -1 : STATES.indexOf(piece.state));
 
 const shows: Record<Filter, (piece: MadePiece) => boolean> = {
   all: () => true,
-  stale: (piece) => piece.change !== null,
+  stale: isStale,
   'not cut yet': (piece) => reached(piece) < 1,
   'not fixed yet': (piece) => reached(piece) < 3,
 };
@@ -45,6 +48,14 @@ export function BenchPage() {
       }),
     onSuccess: changed,
   });
+  const keep = useMutation({
+    mutationFn: ({ pieces, kept }: { pieces: MadePiece[]; kept: boolean }) =>
+      api.patch<Made>(`buildings/${state.id}/pieces/kept`, {
+        pieces: pieces.map(({ part, copy }) => ({ part, copy })),
+        kept,
+      }),
+    onSuccess: changed,
+  });
   if (derived === null) {
     return (
       <Empty title="Nothing to make yet">
@@ -55,8 +66,9 @@ export function BenchPage() {
   if (made.isPending) return <p role="status">Looking what is made …</p>;
   if (made.isError) return <p className="text-danger">{made.error.message}</p>;
   const { counts, pieces } = made.data;
-  const error = print.error ?? mark.error;
+  const error = print.error ?? mark.error ?? keep.error;
   const listed = pieces.filter(shows[filter]);
+  const byProgram = pieces.filter(isByProgram);
   return (
     <>
       <section className="sheet bench" aria-label="Pieces">
@@ -66,10 +78,27 @@ export function BenchPage() {
           {counts.fixed} fixed. {counts.stale === 0 ? 'None is stale.' : ''}
           {counts.stale > 0 && (
             <strong className="level level-warn">
-              {counts.stale === 1 ? 'One is stale' : `${counts.stale} are stale`}: the building has changed since.
+              {counts.stale === 1 ? 'One is stale' : `${counts.stale} are stale`}:{' '}
+              {byProgram.length === counts.stale
+                ? 'this version of Chartula makes them otherwise.'
+                : 'the building has changed since.'}
             </strong>
           )}
         </p>
+        {byProgram.length > 0 && (
+          <p>
+            {byProgram.length === 1 ? 'One piece was' : `${byProgram.length} pieces were`} changed by the program, not by
+            you. What is cut already may be kept as it is, where the pieces beside it are kept too.{' '}
+            <Button
+              size="sm"
+              variant="outline-secondary"
+              disabled={keep.isPending}
+              onClick={() => keep.mutate({ pieces: byProgram, kept: true })}
+            >
+              {byProgram.length === 1 ? 'Keep it as it is' : 'Keep them all as they are'}
+            </Button>
+          </p>
+        )}
         {error !== null && (
           <p role="alert" className="text-danger">
             {error.message}
@@ -93,8 +122,9 @@ export function BenchPage() {
             <PieceRow
               key={`${piece.part}#${piece.copy}`}
               piece={piece}
-              isBusy={mark.isPending}
+              isBusy={mark.isPending || keep.isPending}
               onMark={(to) => mark.mutate({ pieces: [piece], to })}
+              onKeep={(kept) => keep.mutate({ pieces: [piece], kept })}
             />
           ))}
         </ul>
@@ -159,13 +189,14 @@ interface PieceRowProps {
   piece: MadePiece;
   isBusy: boolean;
   onMark: (to: MadeState | null) => void;
+  onKeep: (kept: boolean) => void;
 }
 
-function PieceRow({ piece, isBusy, onMark }: PieceRowProps) {
+function PieceRow({ piece, isBusy, onMark, onKeep }: PieceRowProps) {
   const at = reached(piece);
   const name = `${piece.label} ${piece.name}${piece.qty > 1 ? `, ${piece.copy + 1} of ${piece.qty}` : ''}`;
   return (
-    <li className={piece.change === null ? undefined : 'stale'}>
+    <li className={isStale(piece) ? 'stale' : undefined}>
       <div className="piece-name">
         <strong>{piece.label}</strong> {piece.name}
         {piece.qty > 1 && (
@@ -190,15 +221,43 @@ function PieceRow({ piece, isBusy, onMark }: PieceRowProps) {
           </button>
         ))}
       </div>
-      {piece.change !== null && (
-        <div className="piece-change">
-          <span className="level level-warn">
-            stale in {piece.change.kind === 'both' ? 'cut and print' : piece.change.kind}
-          </span>
-          : {piece.change.text}
-          <Ghost change={piece.change} width={140} />
-        </div>
-      )}
+      <PieceChange piece={piece} isBusy={isBusy} onKeep={onKeep} />
     </li>
+  );
+}
+
+interface PieceChangeProps {
+  piece: MadePiece;
+  isBusy: boolean;
+  onKeep: (kept: boolean) => void;
+}
+
+/** What the kit has otherwise than it was made, and who changed it: what the program did may be left as it is. */
+function PieceChange({ piece: { change, by, kept, name }, isBusy, onKeep }: PieceChangeProps) {
+  if (change === null) return null;
+  const what = change.kind === 'both' ? 'cut and print' : change.kind;
+  return (
+    <div className="piece-change">
+      {kept ? (
+        <span className="quiet">kept as it was made, in place of</span>
+      ) : (
+        <span className="level level-warn">stale in {what}</span>
+      )}
+      : {change.text}
+      {!kept && by === 'program' && '; changed by the program'}
+      {!kept && by === 'both' && '; changed by an edit, and by the program'}
+      <Ghost change={change} width={140} />
+      {(kept || by === 'program') && (
+        <Button
+          size="sm"
+          variant="outline-secondary"
+          disabled={isBusy}
+          aria-label={`${kept ? 'No longer keep' : 'Keep as it is'}: ${name}`}
+          onClick={() => onKeep(!kept)}
+        >
+          {kept ? 'No longer keep it' : 'Keep it as it is'}
+        </Button>
+      )}
+    </div>
   );
 }
