@@ -259,7 +259,14 @@ final readonly class Envelope
         $normal = $facet->frame->normal;
         $higher = $this->roof * ($normal->x * $other->gradient()->x + $normal->y * $other->gradient()->y - $normal->z);
 
-        return array_map(static fn (Line $l): Line => new Line($l->from, $l->to, 'open'), $facet->levelWith($other, $box, $higher));
+        return [
+            ...array_map(static fn (Line $l): Line => new Line($l->from, $l->to, 'open'), $facet->levelWith($other, $box, $higher)),
+            // And under its gables.
+            ...array_map(
+                static fn (Line $l): Line => new Line($l->from, $l->to, 'foot'),
+                $facet->levelWith($other, $box, -$this->roof / $facet->pitch->cos()),
+            ),
+        ];
     }
 
     private function isInOther(Solid $solid, Solid $own, Vec2 $at): bool
@@ -280,12 +287,24 @@ final readonly class Envelope
             $a = $solid->ring->point($edge);
             $along = $solid->ring->point($edge + 1)->minus($a);
             $depth = $along->cross($at->minus($a)) / $along->length();
-            if ($depth > 0.0 && $depth < $thickness && $top < $solid->eaves - Tolerance::CUT) {
+            if ($depth > 0.0 && $depth < $thickness && $top < self::wallTop($solid, $edge, $at) - Tolerance::CUT) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** How high a wall reaches: level at the eaves under its own slope, else to the slopes over it. */
+    private static function wallTop(Solid $solid, int $edge, Vec2 $at): float
+    {
+        foreach ($solid->hasParapet ? [] : $solid->roof->facets as $facet) {
+            if ($facet->edge !== $edge && $facet->whole->outline->contains($at)) {
+                return $facet->heightAt($at);
+            }
+        }
+
+        return $solid->eaves;
     }
 
     /**
