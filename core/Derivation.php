@@ -58,23 +58,14 @@ final readonly class Derivation
         [$json, $serialised] = self::written($document);
         $assembly = Assembly::of($serialised, $recall);
         $fit = Fit::of($building, $kit, $assembly, $recall);
-        $dryFit = DryFit::of(
-            $assembly->in($serialised + self::written(['totals' => KitDocument::totals($kit, count($plan->sheets))])[1]),
-            $described,
-            $recall,
-        );
-        $checks = Checks::inOrder([
-            ...$plan->checks,
-            ...Checks::of($building, $kit),
-            ...$fit?->checks() ?? [],
-            ...array_filter([$dryFit->closedBehind()]),
-        ]);
+        $totals = ['totals' => KitDocument::totals($kit, count($plan->sheets))];
+        $dryFit = DryFit::of($assembly->in($serialised + self::written($totals)[1]), $described, $recall);
+        $remarks = [...$plan->checks, ...Checks::of($building, $kit), ...$fit?->checks() ?? [], ...array_filter([$dryFit->closedBehind()])];
+        $checks = Checks::inOrder($remarks);
         $added = [
             'checks' => array_map(static fn (Check $c): array => $c->toArray(), $checks),
             'sheets' => array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets),
-            'totals' => KitDocument::totals($kit, count($plan->sheets)),
-            'assembly' => [],
-        ];
+        ] + $totals + ['assembly' => []];
         [$rest, $readBack] = self::written($added);
 
         return new self(

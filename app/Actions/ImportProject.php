@@ -198,7 +198,10 @@ final readonly class ImportProject
                 'print_id' => is_string($piece['print']) ? ($prints[$piece['print']] ?? null) : null,
                 'record' => $record,
                 'revision' => $piece['revision'] ?? null,
-                'kept' => is_array($piece['kept'] ?? null) ? array_map(strval(...), $piece['kept']) : null,
+                // An empty text is read as none.
+                'kept' => is_array($piece['kept'] ?? null)
+                    ? array_map(static fn (mixed $v): string => is_string($v) ? $v : '', $piece['kept'])
+                    : null,
             ]);
         }
     }

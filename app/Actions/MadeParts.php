@@ -87,23 +87,34 @@ final readonly class MadeParts
                 'building_id' => $building->id, 'client_id' => $clientId, 'revision' => $revision->number,
                 'what' => self::what($which), 'pieces' => count($keys),
             ]);
-            $good = [];
-            foreach (self::of($records, $building->pieces)->pieces as $piece) {
-                $good[$piece->key()] = $piece->state !== null && ! $piece->isStale();
-            }
-            foreach ($keys as [$part, $copy]) {
-                if (! ($good["$part#$copy"] ?? false)) {
-                    Piece::query()->updateOrCreate(
-                        ['building_id' => $building->id, 'part' => $part, 'copy' => $copy],
-                        [
-                            'state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept(),
-                            'revision' => $revision->number, 'kept' => null,
-                        ],
-                    );
-                }
-            }
+            self::record($building, $run, $records, $keys);
         });
         $building->unsetRelation('pieces');
+    }
+
+    /**
+     * Takes down what came out of the printer, but for what was made before and is still good.
+     *
+     * @param  array<string, PartRecord>  $records
+     * @param  list<array{string, int}>  $keys  parts and copies
+     */
+    private static function record(Building $building, PrintRun $run, array $records, array $keys): void
+    {
+        $good = [];
+        foreach (self::of($records, $building->pieces)->pieces as $piece) {
+            $good[$piece->key()] = $piece->state !== null && ! $piece->isStale();
+        }
+        foreach ($keys as [$part, $copy]) {
+            if (! ($good["$part#$copy"] ?? false)) {
+                Piece::query()->updateOrCreate(
+                    ['building_id' => $building->id, 'part' => $part, 'copy' => $copy],
+                    [
+                        'state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept(),
+                        'revision' => $run->revision, 'kept' => null,
+                    ],
+                );
+            }
+        }
     }
 
     /**
@@ -242,7 +253,12 @@ final readonly class MadeParts
      */
     private static function of(array $records, Collection $pieces): MadePieces
     {
-        return MadePieces::of($records, array_values($pieces->map(self::entry(...))->all()));
+        $made = [];
+        foreach ($pieces as $piece) {
+            $made[] = self::entry($piece);
+        }
+
+        return MadePieces::of($records, $made);
     }
 
     /**
@@ -259,7 +275,8 @@ final readonly class MadeParts
         $made = [];
         foreach ($building->pieces as $piece) {
             $then = $differ["$piece->part#$piece->copy"] && $piece->revision !== null ? $this->then($building, $piece->revision) : null;
-            $made[] = self::entry($piece) + ['then' => $then === null ? null : array_slice($then[$piece->part] ?? ['', ''], 0, 2)];
+            [$cut, $print] = $then[$piece->part] ?? ['', ''];
+            $made[] = self::entry($piece) + ['then' => $then === null ? null : [$cut, $print]];
         }
 
         return MadePieces::of($records, $made);

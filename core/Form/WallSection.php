@@ -78,7 +78,9 @@ final readonly class WallSection
         [$points, $labels] = [array_values($points), array_values($labels)];
         assert($points !== [] && $labels !== []);
 
-        return count($points) === $patch->outline->count() ? $patch : new Patch(new Ring($points), $labels, $patch->holes, $patch->holeLabels);
+        return count($points) === $patch->outline->count()
+            ? $patch
+            : new Patch(new Ring($points), $labels, $patch->holes, $patch->holeLabels);
     }
 
     /** @return list<Patch> */

@@ -80,7 +80,7 @@ final readonly class Surface
                 $wall->frame,
                 new Region(self::fromFoot($patch), $holes),
                 // A step too short to be cut is the end of the board beside it.
-                $span->isBuilt() ? self::open($walls, $span, $patch, new Region(self::fromFoot($patch), $holes), $recall) : [],
+                $span->isBuilt() ? self::open($walls, $span, new Region(self::fromFoot($patch), $holes), $recall) : [],
                 $real,
                 self::hidden($walls, $span),
             );
@@ -135,7 +135,7 @@ final readonly class Surface
      *
      * @return list<Ring>
      */
-    private static function open(Walls $walls, WallSpan $span, Patch $patch, Region $wanted, Recall $recall): array
+    private static function open(Walls $walls, WallSpan $span, Region $wanted, Recall $recall): array
     {
         $filled = array_map(static fn (WallPiece $piece): Ring => $piece->shape->outline->face('outside'), $walls->pieces($span, 0));
         $length = $span->form->length->mm;
@@ -145,8 +145,8 @@ final readonly class Surface
                 ? self::endsOf($walls, $walls->span($span->form->block, $end->edge), $far, $corner, $way, $end->angle)
                 : []));
         }
-        $lines = $patch->lines();
-        foreach ([...$filled, ...$wanted->holes] as $ring) {
+        $lines = [];
+        foreach ([...$wanted->rings(), ...$filled] as $ring) {
             foreach (array_keys($ring->points) as $i) {
                 $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }

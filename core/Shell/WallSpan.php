@@ -44,39 +44,30 @@ final class WallSpan
         $wall = $block->wall($edge);
         $n = count($block->walls);
         $stacks = $building->methods->stacks;
-        $end = static function (int $other, int $corner, string $far) use ($building, $block, $wall, $edge, $stacks, $n, $jogs): WallEnd {
+        $end = static function (int $other, int $corner, string $far) use ($building, $block, $wall, $edge, $stacks, $jogs): WallEnd {
             $neighbour = $block->wall($other);
-            $angle = $block->block->footprint->angle(($corner + $n) % $n);
-            $isThere = ! in_array(($other + $n) % $n, $jogs, true) && $neighbour->reaches($far === 'left' ? 'left' : 'right');
+            $angle = $block->block->footprint->angle($corner);
+            $isThere = ! in_array($other, $jogs, true) && $neighbour->reaches($far === 'left' ? 'left' : 'right');
+            $runsThrough = self::runsThrough($building, $block->block, $corner, $edge, $other);
             $kind = match (true) {
                 ! $isThere => WallEnd::OPEN,
                 abs($angle - 180.0) < self::STRAIGHT_DEG => WallEnd::STRAIGHT,
-                self::isMitred($building, $block->block, ($corner + $n) % $n, [$wall, $neighbour]) => WallEnd::MITRE,
-                self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n) => WallEnd::THROUGH,
+                self::isMitred($building, $block->block, $corner, [$wall, $neighbour]) => WallEnd::MITRE,
+                $runsThrough => WallEnd::THROUGH,
                 default => WallEnd::STOPPED,
             };
-            $yields = $kind === WallEnd::STOPPED
-                || (
-                    $kind === WallEnd::MITRE
-                    && ! self::runsThrough($building, $block->block, ($corner + $n) % $n, $edge, ($other + $n) % $n)
-                );
+            $yields = $kind === WallEnd::STOPPED || ($kind === WallEnd::MITRE && ! $runsThrough);
+            $thickness = $stacks[$neighbour->wall->stack]->thickness_mm;
 
-            return new WallEnd(
-                $kind,
-                ($other + $n) % $n,
-                $angle,
-                $stacks[$neighbour->wall->stack]->thickness_mm,
-                $yields,
-                self::levelTop($neighbour, $far),
-            );
+            return new WallEnd($kind, $other, $angle, $thickness, $yields, self::levelTop($neighbour, $far));
         };
 
         return new self(
             $block->block,
             $wall,
             $stacks[$wall->wall->stack],
-            $end($edge - 1, $edge, 'right'),
-            $end($edge + 1, ($edge + 1) % $n, 'left'),
+            $end(($edge + $n - 1) % $n, $edge, 'right'),
+            $end(($edge + 1) % $n, ($edge + 1) % $n, 'left'),
             ! in_array($edge, $jogs, true),
         );
     }
@@ -249,13 +240,13 @@ final class WallSpan
             : 0.0;
     }
 
-    /** How far out of its blank a foot on the wall round a corner lies so deep behind the card's outside (below 0: inside it). */
-    public function foot(WallId $wall, int $layer, float $deep): float
+    /** How far out of its blank a foot on the wall round a corner lies for each millimetre behind the card's outside (below 0: in). */
+    public function foot(WallId $wall, int $layer): float
     {
         [$outer, $inner] = $this->depths($layer);
         foreach ($this->slice($layer, false)->corners as $corner) {
             if ($corner->wall->edge === $wall->edge) {
-                return -$corner->behind * $deep / ($inner - $outer) / sqrt(1.0 + $corner->rise() ** 2);
+                return -$corner->behind / ($inner - $outer) / sqrt(1.0 + $corner->rise() ** 2);
             }
         }
 

@@ -112,7 +112,7 @@ final class Walls
         $bevelled = array_map(fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
             $depths,
             fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, false)
-                + $this->bevel($span, $patch, $label, $depth - $depths[0], $k),
+                + $this->bevel($span, $k, $patch->labels, $label) * ($depth - $depths[0]),
         ), $span->patches($k));
         if (in_array(null, $bevelled, true) || $this->isLess($span, $k)) {
             $bevelled = array_map(static fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
@@ -133,10 +133,14 @@ final class Walls
     /** Whether planes that lie over its inner face alone leave less of a card than when it is cut square. */
     private function isLess(WallSpan $span, int $k): bool
     {
-        $area = static fn (array $patches): float => array_sum(array_map(static fn (Patch $p): float => $p->area(), $patches));
-
         return ($span->form->section->eaves() === null || count($this->form->blocks) > 1)
-            && $area($span->patches($k)) < $area($span->squarePatches($k)) - Tolerance::MEET;
+            && self::area($span->patches($k)) < self::area($span->squarePatches($k)) - Tolerance::MEET;
+    }
+
+    /** @param  list<Patch>  $patches */
+    private static function area(array $patches): float
+    {
+        return array_sum(array_map(static fn (Patch $patch): float => $patch->area(), $patches));
     }
 
     /** @return list<array{WallSpan, float}> walls of which a stretch so wide is too narrow for its mitres, and not cut */
@@ -157,15 +161,17 @@ final class Walls
     }
 
     /**
-     * How far out (below 0: in) an edge under or on a slope lies at a depth behind the card's outside, by how much the slope rises
-     * towards the room. Where several planes lie over a wall, one that rises is left to touch its outer arris.
+     * How far out (below 0: in) an edge under or on a slope lies for each millimetre behind the card's outside, by how much the slope
+     * rises towards the room. Where several planes lie over a wall, one that rises is left to touch its outer arris.
      * docs/formulas.md#wall-tops
+     *
+     * @param  list<string>  $labels  of all edges
      */
-    private function bevel(WallSpan $span, Patch $patch, string $label, float $deep, int $k): float
+    private function bevel(WallSpan $span, int $k, array $labels, string $label): float
     {
         $side = Side::of($label);
         if ($side->kind === SideKind::Atop) {
-            return $span->foot($side->wallOrFail(), $k, $deep);
+            return $span->foot($side->wallOrFail(), $k);
         }
         if ($side->kind !== SideKind::Plane && $side->kind !== SideKind::On) {
             return 0.0;
@@ -174,14 +180,14 @@ final class Walls
         $frame = $span->form->frame;
         $rises = -$slope->dot(new Vec2($frame->normal->x, $frame->normal->y));
         $along = $slope->dot(new Vec2($frame->x->x, $frame->x->y));
-        $planes = array_filter($patch->labels, static fn (string $of): bool => $of !== $label && Side::isOfKind($of, SideKind::Plane));
+        $planes = array_filter($labels, static fn (string $of): bool => $of !== $label && Side::isOfKind($of, SideKind::Plane));
         $out = match (true) {
             $side->kind === SideKind::On => -$rises,
             $planes === [] => $rises,
             default => min(0.0, $rises),
         };
 
-        return $out * $deep / sqrt(1.0 + $along * $along);
+        return $out / sqrt(1.0 + $along * $along);
     }
 
     private static function end(string $name, WallEnd $end): Edge

@@ -100,7 +100,9 @@ final class MadeTest extends ApiTestCase
         $this->mark($building, $gable, 'cut');
         // As an earlier version cut it: no ears.
         $piece = $building->pieces()->where('part', 'main.right.core')->firstOrFail();
-        $piece->update(['record' => ['cut' => 'older', 'outline' => [[0, 0], [44.38, 0], [44.38, 39.5], [22.19, 58.1], [0, 39.5]]] + $piece->record]);
+        $piece->update([
+            'record' => ['cut' => 'older', 'outline' => [[0, 0], [44.38, 0], [44.38, 39.5], [22.19, 58.1], [0, 39.5]]] + $piece->record,
+        ]);
 
         $made = $this->getJson("/api/buildings/$building->id/made")->assertJsonPath('counts.stale', 1);
         self::assertMatches('api.schema.json#/$defs/made', self::decoded($made));
@@ -227,13 +229,19 @@ final class MadeTest extends ApiTestCase
         return $stale;
     }
 
-    /** @param  list<array{part: string, copy: int}>  $pieces */
+    /**
+     * @param  list<array{part: string, copy: int}>  $pieces
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
     private function keep(Building $building, array $pieces, bool $kept): TestResponse
     {
         return $this->patchJson("/api/buildings/$building->id/pieces/kept", ['pieces' => $pieces, 'kept' => $kept]);
     }
 
-    /** @return list<array{string, ?string, bool}> what is changed in each piece that is, by whom, and whether it is kept */
+    /**
+     * @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $made
+     * @return list<array{string, ?string, bool}> what is changed in each piece that is, by whom, and whether it is kept
+     */
     private static function changes(TestResponse $made): array
     {
         /** @var list<array{change: ?array{kind: string}, by: ?string, kept: bool}> $pieces */

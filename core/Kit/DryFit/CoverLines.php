@@ -274,7 +274,10 @@ final class CoverLines
     private function isPapered(Vec3 $start): bool
     {
         foreach ($this->near as $piece) {
-            if ($piece->part->isPaper() && self::holds($piece, $start->plus($this->frame->normal->times(Tolerance::PLANE)), Tolerance::COVER)) {
+            if (
+                $piece->part->isPaper()
+                && self::holds($piece, $start->plus($this->frame->normal->times(Tolerance::PLANE)), Tolerance::COVER)
+            ) {
                 return true;
             }
         }
@@ -303,7 +306,9 @@ final class CoverLines
      */
     private static function moved(array $stretches, float $by): array
     {
-        return $by === 0.0 ? $stretches : array_map(static fn (Interval $s): Interval => new Interval($s->from + $by, $s->to + $by), $stretches);
+        return $by === 0.0
+            ? $stretches
+            : array_map(static fn (Interval $s): Interval => new Interval($s->from + $by, $s->to + $by), $stretches);
     }
 
     private function drawn(Ring $ring, Frame $from): Ring

@@ -62,8 +62,13 @@ final class ProofTest extends TestCase
         unset($kit['parts'][self::part($kit, $id)], $kit['outside'][self::surface($kit, $name)]);
         $kit['parts'] = array_values($kit['parts']);
         $kit['outside'] = array_values($kit['outside']);
-        $kit['joints'] = array_values(array_filter($kit['joints'], static fn (array $j): bool => ! str_contains((string) json_encode($j), "\"$id\"")));
-        self::assertContains(['outside.cover', $name], array_map(static fn (array $f): array => [$f[0], $f[1]], self::found($kit, $building)));
+        $kit['joints'] = array_values(
+            array_filter($kit['joints'], static fn (array $j): bool => ! str_contains((string) json_encode($j), "\"$id\"")),
+        );
+        self::assertContains(
+            ['outside.cover', $name],
+            array_map(static fn (array $f): array => [$f[0], $f[1]], self::found($kit, $building)),
+        );
     }
 
     /** A surface that the kit drops or says smaller than it is. */
@@ -81,7 +86,10 @@ final class ProofTest extends TestCase
         foreach ($kit['outside'][$i]['outline'] as $k => [$x, $y]) {
             $kit['outside'][$i]['outline'][$k] = [$x * 0.995, $y * 0.995];
         }
-        self::assertContains(['outside.unsaid', $name], array_map(static fn (array $f): array => [$f[0], $f[1]], self::found($kit, $building)));
+        self::assertContains(
+            ['outside.unsaid', $name],
+            array_map(static fn (array $f): array => [$f[0], $f[1]], self::found($kit, $building)),
+        );
     }
 
     /** A corner butted at 135° is closed by the paper that runs round it, and by nothing where that paper is not there. */
@@ -169,7 +177,7 @@ final class ProofTest extends TestCase
     }
 
     /**
-     * @param  Read  $kit
+     * @param  array<string, mixed>  $kit
      * @return list<array{string, string, float}> code, where, millimetres; worst first
      */
     private static function found(array $kit, Building $building): array
@@ -180,15 +188,15 @@ final class ProofTest extends TestCase
         ));
     }
 
-    /** @param  Read  $kit */
+    /** @param  array<string, mixed>  $kit */
     private static function part(array $kit, string $id): int
     {
-        return (int) array_search($id, array_column($kit['parts'], 'id'), true);
+        return (int) array_search($id, array_column((array) $kit['parts'], 'id'), true);
     }
 
-    /** @param  Read  $kit */
+    /** @param  array<string, mixed>  $kit */
     private static function surface(array $kit, string $name): int
     {
-        return (int) array_search($name, array_column($kit['outside'], 'name'), true);
+        return (int) array_search($name, array_column((array) $kit['outside'], 'name'), true);
     }
 }

@@ -52,7 +52,7 @@ final readonly class Faces
         $openings = [];
         foreach ($wall->openings as $opening) {
             for ($i = 0; $i < $opening->count; $i++) {
-                $ring = $this->opening($mass, $wall, $opening, $i, [$from, $along]);
+                $ring = $this->opening($mass, [$wall, $opening, $i], [$from, $along]);
                 $openings[] = $isShorter ? self::perhaps($ring, $opening->style->w->mm / $building->scale->ratio) : $ring;
             }
         }
@@ -76,10 +76,12 @@ final readonly class Faces
     /**
      * Where an opening has come to lie in a face that begins at a place and runs along a way.
      *
+     * @param  array{Wall, Opening, int}  $which  of a row, counted from 0
      * @param  array{Vec2, Vec2}  $face
      */
-    private function opening(Mass $mass, Wall $wall, Opening $opening, int $i, array $face): Ring
+    private function opening(Mass $mass, array $which, array $face): Ring
     {
+        [$wall, $opening, $i] = $which;
         $scale = $this->massing->building->scale->ratio;
         $described = $mass->block->standing();
         $start = $described->point($wall->edge);

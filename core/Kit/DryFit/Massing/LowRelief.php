@@ -7,6 +7,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -35,8 +36,8 @@ final readonly class LowRelief
      */
     public static function of(Building $building, Relief $relief, array $masses): array
     {
-        $ys = array_merge(...array_map(static fn (Mass $m): array => array_map(static fn (Vec2 $p): float => $p->y, $m->ring->points), $masses));
-        [$front, $back, $depth] = [min($ys), max($ys), $relief->depth->mm];
+        $box = Box2::around(array_merge(...array_map(static fn (Mass $m): array => $m->ring->points, $masses)));
+        [$front, $back, $depth] = [$box->y0, $box->y1, $relief->depth->mm];
         $ridge = self::ridge($masses);
         $cut = match (true) {
             $relief->school === Relief::SQUEEZE => $back,
@@ -129,7 +130,10 @@ final readonly class LowRelief
         $now = abs($this->squeeze - 1.0) < Tolerance::ROUNDING ? $piece : $piece->moved(
             fn (Vec3 $p): Vec3 => new Vec3($p->x, $this->front + ($p->y - $this->front) * $this->squeeze, $p->z),
         );
-        $lengths = array_combine($mass->edges, array_map($mass->ring->edgeLength(...), array_keys($mass->ring->points)));
+        $lengths = [];
+        foreach ($mass->edges as $edge => $wall) {
+            $lengths[$wall ?? -1] = $mass->ring->edgeLength($edge);
+        }
 
         return $now->shortened(array_keys(array_filter(
             $now->edges,

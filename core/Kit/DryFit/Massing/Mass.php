@@ -190,7 +190,7 @@ final readonly class Mass
     /** What it, and what hangs out of its roof, lies over; not where that runs on. */
     public function box(float $scale): Box2
     {
-        $out = max(array_map(static fn (RoofEdge $e): float => $e->overhang->mm, $this->block->roof->edges)) / $scale;
+        $out = max([0.0, ...array_map(static fn (RoofEdge $e): float => $e->overhang->mm, $this->block->roof->edges)]) / $scale;
 
         // A roof let down to its lowest eaves hangs out further over the others, but no further than they are cut.
         return $this->ring->bounds()->grown(2.0 * $out + 1.0);

@@ -13,7 +13,6 @@ use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
@@ -73,7 +72,7 @@ final class Massing
 
     public function ground(): float
     {
-        return min(array_map(static fn (Mass $m): float => $m->base, $this->masses));
+        return array_reduce($this->masses, static fn (float $least, Mass $m): float => min($least, $m->base), INF);
     }
 
     /** @return list<Mass> the other masses that come near a place in plan */
@@ -139,7 +138,7 @@ final class Massing
         $reach = count($rings) > 1 ? $box->width() + $box->height() : 0.0;
 
         return array_map(
-            static fn (Block $block, Ring $ring): Mass => self::mass($building, $block, $ring, array_keys($block->walls), $reach),
+            static fn (Block $block, Ring $ring): Mass => self::mass($building, $block, $ring, array_keys($ring->points), $reach),
             $building->blocks,
             $rings,
         );
@@ -193,9 +192,9 @@ final class Massing
         if ($perspective?->depth === null || $eye === null || $chosen === []) {
             return $masses;
         }
-        $ys = array_merge(...array_map(static fn (Mass $m): array => array_map(static fn (Vec2 $p): float => $p->y, $m->ring->points), $chosen));
+        $box = Box2::around(array_merge(...array_map(static fn (Mass $m): array => $m->ring->points, $chosen)));
         $axis = $perspective->axis->mm ?? Perspective::FIGURES_EYE_MM / $building->scale->ratio;
-        $view = OnePoint::of($eye, min($ys), $perspective->depth->mm, $perspective->apparent->mm ?? max($ys) - min($ys), $axis);
+        $view = OnePoint::of($eye, $box->y0, $perspective->depth->mm, $perspective->apparent->mm ?? $box->height(), $axis);
         $recedes = static fn (Vec3 $p): Vec3 => $view->at($p);
 
         return array_map(static fn (Mass $m): Mass => in_array($m, $chosen, true) ? $m->moved($recedes) : $m, $masses);

@@ -177,7 +177,9 @@ final class SlopeSurface implements Surface
                 $place = $at->plus((new Vec2(-$along->y, $along->x))->times($beyond * $k / self::LOOKED_AT));
                 foreach ($this->massing->hosts($this->mass) as $host) {
                     $isRooted = $isRooted
-                        && ! ($host->ring->contains($place) && $host->height($place, $place) > $this->slope->height($place) + Tolerance::EDGE);
+                        && ! (
+                            $host->ring->contains($place) && $host->height($place, $place) > $this->slope->height($place) + Tolerance::EDGE
+                        );
                 }
             }
             if ($isRooted) {
