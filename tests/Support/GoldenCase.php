@@ -7,12 +7,19 @@ namespace Tests\Support;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Output\DxfWriter;
+use Chartula\Core\Output\ObjWriter;
 use Chartula\Core\Output\PdfWriter;
 use Chartula\Core\Output\SvgWriter;
 
-/** A folder of tests/Golden: a building, and the files it must give, byte for byte. */
+/** A folder of tests/Golden: a building, and the files it must give, byte for byte; of large ones their digests. */
 final readonly class GoldenCase
 {
+    /** A file larger than this is not kept itself. */
+    private const LARGE = 150_000;
+
+    private const DIGESTS = 'digests.txt';
+
     private function __construct(public string $folder)
     {
     }
@@ -29,7 +36,7 @@ final readonly class GoldenCase
     /** @return list<string> names of the golden files */
     public function names(): array
     {
-        return array_map(basename(...), self::glob("$this->folder/sheet*"));
+        return array_values(array_diff(array_map(basename(...), self::glob("$this->folder/*")), ['building.json']));
     }
 
     /** @return list<string> */
@@ -52,7 +59,29 @@ final readonly class GoldenCase
         }
         if ($drawings !== []) {
             $files['sheets.pdf'] = PdfWriter::write($drawings, $derived->building->name);
+            $files['sheets.dxf'] = DxfWriter::write($drawings);
         }
+        $files['model.obj'] = ObjWriter::write($derived->serialised());
+
+        return self::kept($files);
+    }
+
+    /**
+     * @param  array<string, string>  $files
+     * @return array<string, string>
+     */
+    private static function kept(array $files): array
+    {
+        $digests = '';
+        foreach ($files as $name => $contents) {
+            if (strlen($contents) > self::LARGE) {
+                $digests .= hash('sha256', $contents)."  $name\n";
+                unset($files[$name]);
+            }
+        }
+
+        $files += $digests === '' ? [] : [self::DIGESTS => $digests];
+        ksort($files, SORT_STRING);
 
         return $files;
     }
