@@ -37,11 +37,14 @@ final readonly class Outside
     /** Boards meet to within this. */
     private const WITHIN_MM = 0.06;
 
+    private ?Cut $cut;
+
     /** @param  list<Volume>  $volumes */
     private function __construct(
         private Building $building,
         private array $volumes,
     ) {
+        $this->cut = Cut::of($building, $volumes);
     }
 
     /**
@@ -57,10 +60,13 @@ final readonly class Outside
         $panels = Card::all($kit, ['roof']);
         $open = [];
         foreach ($self->volumes as $volume) {
+            if ($self->cut?->leaves($volume) === false) {
+                continue;
+            }
             foreach (array_keys($volume->ring->points) as $edge) {
                 array_push($open, ...$self->wall($volume, $edge, $shell));
             }
-            array_push($open, ...$self->slopes($volume, $panels));
+            array_push($open, ...($self->cut?->isRoofedAnew === true ? [] : $self->slopes($volume, $panels)));
         }
 
         return $open;
@@ -83,12 +89,15 @@ final readonly class Outside
         $open = [];
         foreach (self::places($length) as $x) {
             $at = $from->plus($along->times($x));
-            $top = $volume->top($at->plus($in->times(0.01)));
+            if ($this->cut?->keeps($at) === false) {
+                continue;
+            }
+            $top = $this->cut?->isRoofedAnew === true ? $volume->eaves : $volume->top($at->plus($in->times(0.01)));
             foreach (self::places($top - $volume->base) as $up) {
                 $z = $volume->base + $up;
                 if ($this->isSeen($volume, $at, $in->times(-1.0), $z) && ! $this->isInOpening($volume, $edge, $x, $up)) {
                     $place = $at->plus($in->times(0.02));
-                    if (! self::isCard($shell, new Vec3($place->x, $place->y, $z), self::wedge($volume, $edge, $x))) {
+                    if (! self::isCard($shell, $this->placed(new Vec3($place->x, $place->y, $z)), self::wedge($volume, $edge, $x))) {
                         $open[] = sprintf('%s.%s at %.2f, %.2f', $volume->block->id, $wall->name, $x, $up);
                     }
                 }
@@ -115,7 +124,11 @@ final readonly class Outside
                     if (! $plan->contains($at) || $plan->distanceTo($at) < self::LINE_MM || ! $this->isByItself($volume, $at)) {
                         continue;
                     }
-                    if (! self::isCard($roof, new Vec3($at->x - 0.1 * $b / $steep, $at->y - 0.1 * $c / $steep, $z + 0.1 / $steep), 0.0)) {
+                    if ($this->cut?->keeps($at) === false) {
+                        continue;
+                    }
+                    $place = $this->placed(new Vec3($at->x - 0.1 * $b / $steep, $at->y - 0.1 * $c / $steep, $z + 0.1 / $steep));
+                    if (! self::isCard($roof, $place, 0.0)) {
                         $open[] = sprintf('slope %d of %s at %.2f, %.2f', $i, $volume->block->id, $at->x, $at->y);
                     }
                 }
@@ -123,6 +136,11 @@ final readonly class Outside
         }
 
         return $open;
+    }
+
+    private function placed(Vec3 $at): Vec3
+    {
+        return $this->cut?->place($at) ?? $at;
     }
 
     /** How far a board's square end lies behind a wall's outside at a corner within 20° of square: it closes it all the same. */
@@ -185,12 +203,15 @@ final readonly class Outside
     private function isInOpening(Volume $volume, int $edge, float $x, float $up): bool
     {
         $scale = $this->building->scale->ratio;
+        $flank = $volume->ring->point($edge + 1)->y - $volume->ring->point($edge)->y;
+        // Low relief may have moved what is in a flank along it.
+        $most = $this->cut === null || abs($flank) < self::CLEAR_MM ? 0.0 : INF;
         foreach ($volume->block->walls[$edge]->openings as $opening) {
             for ($i = 0; $i < $opening->count; $i++) {
                 $across = $opening->extent($i);
                 $sill = $opening->sill->mm / $scale;
                 if (
-                    $x > $across->from / $scale - self::CLEAR_MM && $x < $across->to / $scale + self::CLEAR_MM
+                    $x > $across->from / $scale - self::CLEAR_MM - $most && $x < $across->to / $scale + self::CLEAR_MM + $most
                     && $up > $sill - self::CLEAR_MM && $up < $sill + $opening->style->h->mm / $scale + self::CLEAR_MM
                 ) {
                     return true;
