@@ -15,10 +15,12 @@ final readonly class SliverChecks
     public static function of(Kit $kit): array
     {
         $checks = [];
-        foreach ($kit->walls->leftOut() as [$span, $width]) {
-            $checks[] = new Check('card.too-narrow', Check::WARN, $span->block->id.'.'.$span->name(), sprintf(
-                'A stretch of this wall %s wide is too narrow for the bevels at its ends and is not cut; fill it with a strip.',
+        foreach ($kit->walls->leftOut() as [$span, $k, $width]) {
+            $checks[] = new Check('card.too-narrow', $k === 0 ? Check::WARN : Check::NOTE, $span->block->id.'.'.$span->name(), sprintf(
+                'A stretch of this wall’s %s %s wide is too narrow for the bevels at its ends and is not cut%s.',
+                $span->stack->layers[$k]->id,
                 LengthFormat::millimetres($width),
+                $k === 0 ? '; fill it with a strip' : ': the layer before it covers the place',
             ), $width);
         }
         foreach ($kit->walls->spans() as $span) {

@@ -29,7 +29,7 @@ final class Walls
     /** @var array<int, array<int, array<int, list<WallPiece>>>> by block, edge and layer */
     private array $pieces = [];
 
-    /** @var list<array{WallSpan, float}> */
+    /** @var list<array{WallSpan, int, float}> */
     private array $leftOut = [];
 
     public function __construct(Building $building, public readonly Form $form)
@@ -122,8 +122,8 @@ final class Walls
         }
 
         foreach ($bevelled as $i => $shape) {
-            if ($shape === null && $k === 0) {
-                $this->leftOut[] = [$span, $span->squarePatches($k)[$i]->outline->bounds()->width()];
+            if ($shape === null) {
+                $this->leftOut[] = [$span, $k, $span->squarePatches($k)[$i]->outline->bounds()->width()];
             }
         }
 
@@ -143,7 +143,7 @@ final class Walls
         return array_sum(array_map(static fn (Patch $patch): float => $patch->area(), $patches));
     }
 
-    /** @return list<array{WallSpan, float}> walls of which a stretch so wide is too narrow for its mitres, and not cut */
+    /** @return list<array{WallSpan, int, float}> walls and layers of which a stretch so wide is too narrow for its mitres, and not cut */
     public function leftOut(): array
     {
         return $this->leftOut;
