@@ -87,8 +87,8 @@ export function BenchPage() {
         </p>
         {byProgram.length > 0 && (
           <p>
-            {byProgram.length === 1 ? 'One piece was' : `${byProgram.length} pieces were`} changed by the program, not by
-            you. What is cut already may be kept as it is, where the pieces beside it are kept too.{' '}
+            {byProgram.length === 1 ? 'One piece was' : `${byProgram.length} pieces were`} changed by the program, not
+            by you. What is cut already may be kept as it is, where the pieces beside it are kept too.{' '}
             <Button
               size="sm"
               variant="outline-secondary"
@@ -239,11 +239,11 @@ function PieceChange({ piece: { change, by, kept, name }, isBusy, onKeep }: Piec
   return (
     <div className="piece-change">
       {kept ? (
-        <span className="quiet">kept as it was made, in place of</span>
+        <span className="quiet">kept as it was made; it would now be </span>
       ) : (
-        <span className="level level-warn">stale in {what}</span>
+        <span className="level level-warn">stale in {what}: </span>
       )}
-      : {change.text}
+      {change.text}
       {!kept && by === 'program' && '; changed by the program'}
       {!kept && by === 'both' && '; changed by an edit, and by the program'}
       <Ghost change={change} width={140} />
