@@ -23,9 +23,6 @@ use Chartula\Core\Recall\Recall;
  */
 final readonly class WallSection
 {
-    /** The card of a corner reaches no further past its wall than this. */
-    private const RUNS_ON_MM = 20.0;
-
     private const BESIDE_MM = 0.002;
 
     private const HIGH_MM = 100_000.0;
@@ -96,7 +93,7 @@ final readonly class WallSection
             $over = [$profile, $high];
             $tops[] = $this->top($over, $lines);
             if ($k > 0 && $this->mayDip()) {
-                $under[] = $this->under([$profile, $profile], $lines);
+                $under[] = RoofLine::under([$profile, $profile], $this->own, $lines);
             }
             foreach ($this->solids as $solid) {
                 if ($solid->index !== $this->own->index) {
@@ -114,18 +111,18 @@ final readonly class WallSection
                 return false;
             }
             foreach ($tops as $top) {
-                if ($p->y > self::height($top, $p->x)) {
+                if ($p->y > RoofLine::height($top, $p->x)) {
                     return false;
                 }
             }
             foreach ($p->x > $behind[0] && $p->x < $behind[1] ? $under : [] as $top) {
-                $roof = self::height($top, $p->x);
+                $roof = RoofLine::height($top, $p->x);
                 if ($p->y > $roof && $roof > -INF) {
                     return false;
                 }
             }
             foreach ($blocked as [$a, $b, $low, $top]) {
-                if ($p->x > $a && $p->x < $b && $p->y > $low && $p->y < self::height($top, $p->x)) {
+                if ($p->x > $a && $p->x < $b && $p->y > $low && $p->y < RoofLine::height($top, $p->x)) {
                     return false;
                 }
             }
@@ -230,20 +227,6 @@ final readonly class WallSection
         );
     }
 
-    /**
-     * @param  list<array{float, float, float, float}>  $line
-     */
-    private static function height(array $line, float $x): float
-    {
-        foreach ($line as [$a, $b, $ya, $yb]) {
-            if ($x >= $a - Tolerance::FIGURE && $x <= $b + Tolerance::FIGURE) {
-                return $b - $a < Tolerance::ROUNDING ? max($ya, $yb) : $ya + ($yb - $ya) * ($x - $a) / ($b - $a);
-            }
-        }
-
-        return -INF;
-    }
-
     /** Where eaves recede, the roof round the corner may lie lower behind a wall's outside than over it. */
     private function mayDip(): bool
     {
@@ -277,72 +260,7 @@ final readonly class WallSection
         }
 
         // Behind an oblique corner a roof begins a little after its wall does, whose top runs on.
-        return $this->under($over, $lines);
-    }
-
-    /**
-     * The underside of its own roof.
-     *
-     * @param  array{Profile, Profile}  $over  what lies over a depth, and the depth at which heights are taken
-     * @param  list<Line>  $lines
-     * @return list<array{float, float, float, float}> from, to, and the heights there above the foot
-     */
-    private function under(array $over, array &$lines): array
-    {
-        $top = [];
-        $facets = $over[0]->facets($this->own->roof);
-        foreach ($facets as $i => [$a, $b, $facet]) {
-            $at = self::heightsOver($over, $this->own->roof, $facet);
-            [$a, $b] = [$i === 0 ? $a - self::RUNS_ON_MM : $a, $i === count($facets) - 1 ? $b + self::RUNS_ON_MM : $b];
-            $heights = [$facet->heightAt($at->at($a)) - $this->own->base, $facet->heightAt($at->at($b)) - $this->own->base];
-            $top[] = [$a, $b, ...$heights];
-        }
-        $top = self::meeting($top);
-        foreach ($top as $i => [$a, $b, $ya, $yb]) {
-            $lines[] = new Line(new Vec2($a, $ya), new Vec2($b, $yb), Side::plane($facets[$i][2]->id()));
-        }
-
-        return $top;
-    }
-
-    /**
-     * Planes whose heights are taken at different depths change where they are equally high.
-     *
-     * @param  list<array{float, float, float, float}>  $top
-     * @return list<array{float, float, float, float}>
-     */
-    private static function meeting(array $top): array
-    {
-        for ($i = 1, $n = count($top); $i < $n; $i++) {
-            [[$a, $b, $ya, $yb], [$c, $d, $yc, $yd]] = [$top[$i - 1], $top[$i]];
-            if ($b - $a < Tolerance::ROUNDING || $d - $c < Tolerance::ROUNDING || abs($yb - $yc) < Tolerance::FIGURE) {
-                continue;
-            }
-            [$one, $other] = [($yb - $ya) / ($b - $a), ($yd - $yc) / ($d - $c)];
-            $at = abs($one - $other) < Tolerance::FIGURE ? $b : $b + ($yc - $yb) / ($one - $other);
-            if ($at > $a && $at < $d) {
-                $height = $yb + $one * ($at - $b);
-                [$top[$i - 1], $top[$i]] = [[$a, $at, $ya, $height], [$at, $d, $height, $yd]];
-            }
-        }
-
-        return $top;
-    }
-
-    /**
-     * Where the heights of a plane are taken: a plane that lies only over the inner face is met there.
-     *
-     * @param  array{Profile, Profile}  $over
-     */
-    private static function heightsOver(array $over, RoofForm $roof, Facet $facet): Profile
-    {
-        foreach ($over[0] === $over[1] ? [] : $over[1]->facets($roof) as [$from, $to, $there]) {
-            if ($there === $facet && $to - $from > Tolerance::MEET) {
-                return $over[1];
-            }
-        }
-
-        return $over[0];
+        return RoofLine::under($over, $this->own, $lines);
     }
 
     /** Whether a block has a wall in this one's plane, looking the same way, all along a stretch. */
@@ -394,7 +312,7 @@ final readonly class WallSection
                     [$from, $to] = [max($a, $from), min($b, $to)];
                     if ($to > $from) {
                         $rise = ($this->above)($facet) - $this->own->base;
-                        $at = self::heightsOver($over, $solid->roof, $facet);
+                        $at = RoofLine::over($over, $solid->roof, $facet);
                         $top[] = $stretch = [
                             $from,
                             $to,

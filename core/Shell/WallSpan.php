@@ -253,6 +253,15 @@ final class WallSpan
         return 0.0;
     }
 
+    /** @return list<WallEnd> ends past whose walls' tops it rises, as a gable does */
+    public function risesPast(): array
+    {
+        return $this->form->section->eaves() !== null ? [] : array_values(array_filter(
+            [$this->left, $this->right],
+            fn (WallEnd $end): bool => $end->filled($this->depths(0), false) !== null,
+        ));
+    }
+
     /** The card of a layer. A gable rises past the walls that stop it, and stands on their tops as far as the corner. */
     private function slice(int $layer, bool $isSquare): CardSlice
     {

@@ -216,7 +216,13 @@ final class Walls
             $height = $height->plus(-$span->form->foot, 'down to the lowest ground along it, and buried');
         }
 
-        return ['width' => self::corrected($width, $box->width()), 'height' => self::corrected($height, $box->height())];
+        // Past the tops of the walls that stop it a gable is as wide as its wall is long.
+        $rises = $span->risesPast();
+        $widths = $rises === []
+            ? ['width' => self::corrected($width, $box->width())]
+            : ['width' => self::corrected($span->form->length, $box->width()), 'foot' => $width];
+
+        return $widths + ['height' => self::corrected($height, $box->height())];
     }
 
     private static function slant(WallEnd $end): string

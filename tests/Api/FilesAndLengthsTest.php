@@ -94,7 +94,7 @@ final class FilesAndLengthsTest extends ApiTestCase
             "/api/buildings/$building->id/revisions",
             ['client_id' => (string) \Illuminate\Support\Str::uuid(), 'base' => 2, 'undo' => true],
         );
-        $fit = $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(58, 'measures');
+        $fit = $this->getJson("/api/buildings/$building->id/fit")->assertOk()->assertJsonCount(74, 'measures');
         self::assertMatches('api.schema.json#/$defs/fit', self::decoded($fit));
     }
 

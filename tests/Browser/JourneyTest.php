@@ -116,7 +116,7 @@ final class JourneyTest extends BrowserTestCase
         $this->saved(6);
         $this->link('Shell')->click();
         $this->press('right');
-        $this->find("//table//tr[td[normalize-space()='width']]/td[normalize-space()='44.32 mm']");
+        $this->find("//table//tr[td[normalize-space()='foot']]/td[normalize-space()='44.32 mm']");
         $this->assertQuiet('shell');
     }
 
@@ -188,7 +188,7 @@ final class JourneyTest extends BrowserTestCase
             ->setFileDetector(new LocalFileDetector)
             ->sendKeys(dirname(__DIR__, 2).'/docs/examples/weigh-office.json');
         $this->heading('The real building');
-        $this->sees('58 joints close');
+        $this->sees('74 joints close');
         $this->link('Projects')->click();
         $this->find("//button[@aria-label='Remove Weigh office …']")->click();
         $this->press('Remove Weigh office');

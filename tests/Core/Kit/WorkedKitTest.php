@@ -75,6 +75,8 @@ final class WorkedKitTest extends TestCase
             self::assertEqualsWithDelta([40.0, 40.0], [$gable->ring->point($edge)->y, $gable->ring->point($edge + 1)->y], 1e-9);
         }
         self::assertEqualsWithDelta(65.173, $kit->part('main.left.core')->part->height(), 0.0005);
+        $workings = $kit->part('main.left.core')->part->workings;
+        self::assertEqualsWithDelta([60.0, 58.0], [$workings['width']->mm, $workings['foot']->mm], 1e-9);
         self::assertEqualsWithDelta(97.8, $kit->part('main.base.floor')->part->width(), 1e-9, '100 − 2 · 1 − 0.2');
         self::assertEqualsWithDelta(57.8, $kit->part('main.base.floor')->part->height(), 1e-9);
     }

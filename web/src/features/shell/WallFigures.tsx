@@ -11,6 +11,7 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
   const parts = derived?.kit.parts.filter((part) => wall.parts.includes(part.id)) ?? [];
   const told = parts.find((part) => part.id === named) ?? parts[0];
   const first = told?.workings.find((workings) => workings.of === 'width');
+  const foot = told?.workings.find((workings) => workings.of === 'foot');
   const height = told?.workings.find((workings) => workings.of === 'height');
   return (
     <>
@@ -43,6 +44,7 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
       {first !== undefined && told !== undefined && (
         <>
           <WorkingsTable workings={first} title={`${told.label}, ${told.name}`} />
+          {foot !== undefined && <WorkingsTable workings={foot} title="foot, between the walls beside it" />}
           {height !== undefined && <WorkingsTable workings={height} />}
           <Link to={`/buildings/${state.id}/stand?part=${told.id}`}>See {told.label} standing</Link>
         </>
