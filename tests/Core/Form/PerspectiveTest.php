@@ -246,7 +246,7 @@ final class PerspectiveTest extends TestCase
     /** @return iterable<int, stdClass> by seed */
     private static function receding(): iterable
     {
-        for ($seed = 1; $seed <= (Sample::isDeep() ? 840 : 56); $seed++) {
+        for ($seed = 1; $seed <= (Sample::isDeep() ? 840 : 35); $seed++) {
             $document = BuildingGenerator::with(
                 (new FormGenerator($seed))->document(),
                 'methods.corner',

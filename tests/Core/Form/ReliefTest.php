@@ -212,14 +212,14 @@ final class ReliefTest extends TestCase
             return self::deeperThanAsked($derived) ?? $derived->dryFit->findings[0]->text ?? null;
         }, self::KNOWN_RED);
         foreach ($made as $class => $count) {
-            self::assertGreaterThanOrEqual(Sample::isDeep() ? 50 : 4, $count, $class);
+            self::assertGreaterThanOrEqual(Sample::isDeep() ? 50 : 2, $count, $class);
         }
     }
 
     /** @return iterable<int, stdClass> by seed: generated forms, each cut in one of the schools */
     private static function cutForms(): iterable
     {
-        foreach (range(0, Sample::isDeep() ? 699 : 69) as $seed) {
+        foreach (range(0, Sample::isDeep() ? 699 : 48) as $seed) {
             $document = (new FormGenerator($seed))->document();
             try {
                 $whole = ReliefTable::of(BuildingReader::fromDocument($document), 1.0)['whole_mm'];

@@ -9,6 +9,7 @@ use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Derivation;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Measure\Workings;
+use Chartula\Core\Part\Outline;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use PHPUnit\Framework\Attributes\Group;
@@ -143,7 +144,11 @@ final class GeneratedBuildingsTest extends TestCase
                 foreach ($part->part->workings as $of => $figure) {
                     self::assertEqualsWithDelta($figure->mm, Workings::evaluate($figure->workings($of)['steps']), 0.001);
                     self::assertEqualsWithDelta(
-                        $of === 'width' ? $part->part->width() : $part->part->height(),
+                        match ($of) {
+                            'width' => $part->part->width(),
+                            'foot' => self::foot($part->part->outline),
+                            default => $part->part->height(),
+                        },
                         $figure->mm,
                         0.001,
                         "seed $seed, {$part->part->id} $of",
@@ -204,5 +209,16 @@ final class GeneratedBuildingsTest extends TestCase
         }
 
         return $document;
+    }
+
+    /** How wide the foot of an outline is, doors and all. */
+    private static function foot(Outline $outline): float
+    {
+        $xs = [];
+        foreach ($outline->edgesNamed('foot') as $edge) {
+            array_push($xs, $outline->ring->point($edge)->x, $outline->ring->point($edge + 1)->x);
+        }
+
+        return $xs === [] ? 0.0 : max($xs) - min($xs);
     }
 }

@@ -30,7 +30,7 @@ final class MutantsTest extends TestCase
         $missed = [];
         $made = 0;
         foreach (Sample::oneIn(
-            count((array) $kit['parts']) > 60 ? 4 : 1,
+            count((array) $kit['parts']) > 60 ? 12 : 2,
             KitMutants::of($kit, is_int($which) ? $which : Sample::seed()),
         ) as $what => $mutant) {
             $made++;
@@ -39,7 +39,7 @@ final class MutantsTest extends TestCase
             }
         }
         self::assertSame([], $missed, 'CHARTULA_SEED='.Sample::seed());
-        self::assertGreaterThan(10, $made);
+        self::assertGreaterThan(5, $made);
     }
 
     /** @return iterable<string, array{int|string}> */
@@ -47,7 +47,7 @@ final class MutantsTest extends TestCase
     {
         yield 'the weigh office' => ['weigh-office'];
         yield 'the creamery' => ['creamery'];
-        foreach (range(1, Sample::isDeep() ? 40 : 3) as $seed) {
+        foreach (range(1, Sample::isDeep() ? 40 : 2) as $seed) {
             yield "seed $seed" => [$seed];
         }
     }
