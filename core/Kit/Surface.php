@@ -236,7 +236,7 @@ final readonly class Surface
                 fn (Ring $r): array => [
                     'outline' => $r->toArray(),
                     'why' => $this->kind === 'wall'
-                        ? 'behind the eaves; paper and roof cover it'
+                        ? 'cut square at a corner that is not square'
                         : 'cut square, so that the card clears its neighbour',
                 ],
                 $this->gaps,

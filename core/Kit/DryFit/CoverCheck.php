@@ -36,7 +36,6 @@ final class CoverCheck
         $surfaces = $this->massing->surfaces();
         $frames = array_map(static fn (Surface $s): Frame => $s->frame(), $surfaces);
         $kit = array_map(static fn (KitShape $s): array => [$s, $s->frame()], $this->assembly->kit->children('outside'));
-        $masses = $this->massing->key();
         foreach ($surfaces as $i => $surface) {
             $flush = array_values(array_filter($surfaces, static fn (Surface $other, int $k): bool =>
                 $other->kind() === $surface->kind() && self::isFlush($frames[$i], $frames[$k]), ARRAY_FILTER_USE_BOTH));
@@ -44,7 +43,6 @@ final class CoverCheck
             $pieces = $this->pieces($surface, $frames[$i]);
             $question = Recall::question(
                 'cover',
-                $masses,
                 array_map(static fn (Surface $s): string => $s->key(), [$surface, ...$flush]),
                 array_map(static fn (array $said): array => $said[0]->values, $said),
                 array_map(static fn (Piece $p): string => $p->fingerprint, $pieces),

@@ -36,7 +36,7 @@ final class ProofTest extends TestCase
         $kit['parts'][self::part($kit, 'main.front.core')]['holes'][] = self::HOLE;
         $front = self::surface($kit, 'main.front');
         if ($says === 'a gap') {
-            $kit['outside'][$front]['gaps'][] = ['outline' => self::HOLE, 'why' => 'behind the eaves; paper and roof cover it'];
+            $kit['outside'][$front]['gaps'][] = ['outline' => self::HOLE, 'why' => 'cut square at a corner that is not square'];
         } elseif ($says === 'a hole of the surface') {
             $kit['outside'][$front]['holes'] = [self::HOLE];
         }

@@ -32,6 +32,9 @@ final class Massing
     /** @var array<int, list<Mass>> by mass */
     private array $hosts = [];
 
+    /** @var array<int, string> by mass */
+    private array $words = [];
+
     /** @param  list<Mass>  $masses */
     private function __construct(
         public readonly Building $building,
@@ -114,13 +117,28 @@ final class Massing
         ));
     }
 
-    /** All that surfaces depend on but themselves, in one word. */
-    public function key(): string
+    /**
+     * All that a surface of a mass depends on but itself, in one word: that mass, those beside it, and what their roofs run into.
+     *
+     * @param  list<Mass>  $others
+     */
+    public function key(Mass $mass, array $others): string
     {
-        return Recall::question('masses', $this->roof(), array_map(
-            static fn (Mass $m): array => [$m->ring, $m->tails, $m->base, $m->top, $m->isShut, $m->slopes],
-            $this->masses,
-        ));
+        $words = [];
+        foreach ([$mass, ...$others] as $one) {
+            $words[] = $this->word($one);
+            array_push($words, ...array_map($this->word(...), $this->hosts($one)));
+        }
+
+        return Recall::question('', $this->roof(), $this->ground(), $words);
+    }
+
+    private function word(Mass $mass): string
+    {
+        return $this->words[spl_object_id($mass)] ??= Recall::question(
+            '',
+            [$mass->ring, $mass->tails, $mass->runsOn, $mass->base, $mass->top, $mass->isShut, $mass->slopes, $mass->moves !== []],
+        );
     }
 
     /** How thick a wall's card is. */

@@ -79,7 +79,7 @@ final class SlopeSurface implements Surface
 
     public function key(): string
     {
-        return Recall::question('', $this->slope, $this->mass->ring);
+        return Recall::question('', $this->slope, $this->massing->key($this->mass, $this->others));
     }
 
     public function places(array $card): array

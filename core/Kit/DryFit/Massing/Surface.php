@@ -38,6 +38,6 @@ interface Surface
     /** How thick its card is. */
     public function thickness(): float;
 
-    /** All that it depends on but the masses. */
+    /** All that it depends on, in one word. */
     public function key(): string;
 }

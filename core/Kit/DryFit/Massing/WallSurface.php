@@ -76,7 +76,7 @@ final readonly class WallSurface implements Surface
 
     public function key(): string
     {
-        return Recall::question('', $this->face);
+        return Recall::question('', $this->face, $this->massing->key($this->massing->masses[$this->face->mass], $this->others));
     }
 
     public function places(array $card): array
