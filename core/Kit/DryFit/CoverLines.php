@@ -117,13 +117,7 @@ final class CoverLines
      */
     private function compared(float $x, array $card, array $told, array $gaps): array
     {
-        $wanted = $either = [];
-        foreach ($this->flush as [$surface, $from]) {
-            [$its, $free] = $surface->at($x - $from->x);
-            array_push($wanted, ...self::moved($its, $from->y));
-            array_push($either, ...self::moved($free, $from->y));
-        }
-        $wanted = Interval::joined($wanted);
+        [$wanted, $either] = $this->wanted($x);
         // Nearly always card ends where the document says, and the kit says the same.
         if ($gaps === [] && max(Stretches::apart($wanted, $card), Stretches::apart($wanted, $told)) <= Tolerance::COVER) {
             return [[], [], [], []];
@@ -138,6 +132,19 @@ final class CoverLines
         ];
     }
 
+    /** @return array{list<Interval>, list<Interval>} where card must be along a line, by all that lie flush, and where it may */
+    private function wanted(float $x): array
+    {
+        $wanted = $either = [];
+        foreach ($this->flush as [$surface, $from]) {
+            [$its, $free] = $surface->at($x - $from->x);
+            array_push($wanted, ...self::moved($its, $from->y));
+            array_push($either, ...self::moved($free, $from->y));
+        }
+
+        return [Interval::joined($wanted), $either];
+    }
+
     /**
      * What of missing stretches a board right behind them or a paper over them closes, where cards cut square may part.
      *
@@ -148,7 +155,8 @@ final class CoverLines
     {
         return array_values(array_filter(
             $missing,
-            fn (Interval $s): bool => $s->length() > Tolerance::COVER && $this->isNarrow($x, $s) && $this->isAllClosed($x, $s),
+            fn (Interval $s): bool => $s->length() > Tolerance::COVER && $this->isAtEnd($x, $s) && $this->isNarrow($x, $s)
+                && $this->isAllClosed($x, $s),
         ));
     }
 
@@ -180,6 +188,24 @@ final class CoverLines
     private static function isSeen(Interval $stretch): bool
     {
         return $stretch->length() > Tolerance::COVER;
+    }
+
+    /** Whether a gap lies where the surface ends, along the line or beside it: in the midst of a card there is none. */
+    private function isAtEnd(float $x, Interval $stretch): bool
+    {
+        foreach ($this->wanted($x)[0] as $wanted) {
+            if (min(abs($wanted->from - $stretch->from), abs($wanted->to - $stretch->to)) < Tolerance::COVER) {
+                return true;
+            }
+        }
+        foreach ([-1.0, 1.0] as $side) {
+            $beside = $this->wanted($x + $side * self::BEHIND * $this->surface->thickness())[0];
+            if (array_filter($beside, static fn (Interval $w): bool => $w->contains($stretch->middle())) === []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether a gap is no wider than cards cut square may part, along the line or across it. */

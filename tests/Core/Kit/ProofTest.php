@@ -43,6 +43,23 @@ final class ProofTest extends TestCase
         self::assertContains(['outside.cover', 'main.front', 10.0], self::found($kit, $building));
     }
 
+    /** A slot three tenths wide between two millimetres is found, upright or level, in a wall or a slope. */
+    #[TestWith(['main.front.core', 'main.front', [41.3, 10.0, 41.6, 30.0], 20.0])]
+    #[TestWith(['main.front.core', 'main.front', [41.0, 20.2, 71.0, 20.5], 0.3])]
+    #[TestWith(['main.back-slope.carrier', 'main.back-slope', [41.3, 10.0, 41.6, 30.0], 20.0])]
+    #[TestWith(['main.back-slope.carrier', 'main.back-slope', [41.0, 20.2, 71.0, 20.5], 0.3])]
+    /** @param  array{float, float, float, float}  $slot */
+    public function testASlotIsFound(string $part, string $surface, array $slot, float $mm): void
+    {
+        // At a scale at which no ridge strip covers the slopes.
+        $box = json_decode(str_replace('mm"', 'mm model"', (string) json_encode(Kits::box('100mm', '60mm', '40mm', 40.0))));
+        assert($box instanceof stdClass);
+        [$kit, $building] = self::read(Kits::of(BuildingGenerator::with($box, 'scale', '1:76.2')));
+        [$x0, $y0, $x1, $y1] = $slot;
+        $kit['parts'][self::part($kit, $part)]['holes'][] = [[$x0, $y0], [$x1, $y0], [$x1, $y1], [$x0, $y1]];
+        self::assertContains(['outside.cover', $surface, $mm], self::found($kit, $building));
+    }
+
     /** Where card is, no gap is declared. */
     public function testAFalseGapIsFound(): void
     {

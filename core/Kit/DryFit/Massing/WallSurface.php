@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Stretches;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
 
 /** The outside of a wall: from its foot up to the underside of its roof, where no other block stands before it. */
@@ -27,7 +28,7 @@ final readonly class WallSurface implements Surface
 
     private const DEEP_MM = 10_000.0;
 
-    /** It is looked at so far apart, mm, and beside all that is upright in it: what is round in it is cut in many chords. */
+    /** It is looked at so far apart, mm, and beside all that is upright in it. */
     private const GRID_MM = 1.0;
 
     /** @var list<Ring> openings, as large as their card may be cut */
@@ -91,6 +92,15 @@ final readonly class WallSurface implements Surface
             foreach ([$mass->ring, ...array_map(static fn (Slope $s): Ring => $s->plan, $mass->slopes)] as $ring) {
                 foreach (Stretches::line($ring, $this->face->from, $this->face->along()) as $stretch) {
                     array_push($events, $stretch->from, $stretch->to);
+                }
+            }
+        }
+
+        // What is cut into the card at upright edges, wherever that is.
+        foreach ($card as $region) {
+            foreach ($region->rings() as $ring) {
+                foreach ($ring->points as $i => $p) {
+                    array_push($events, ...(abs($ring->point($i + 1)->x - $p->x) < Tolerance::MEET ? [$p->x] : []));
                 }
             }
         }
