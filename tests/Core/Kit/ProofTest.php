@@ -43,12 +43,15 @@ final class ProofTest extends TestCase
         self::assertContains(['outside.cover', 'main.front', 10.0], self::found($kit, $building));
     }
 
-    /** A slot three tenths wide between two millimetres is found, upright or level, in a wall or a slope. */
+    /**
+     * A slot three tenths wide between two millimetres is found, upright or level, in a wall or a slope.
+     *
+     * @param  array{float, float, float, float}  $slot
+     */
     #[TestWith(['main.front.core', 'main.front', [41.3, 10.0, 41.6, 30.0], 20.0])]
     #[TestWith(['main.front.core', 'main.front', [41.0, 20.2, 71.0, 20.5], 0.3])]
     #[TestWith(['main.back-slope.carrier', 'main.back-slope', [41.3, 10.0, 41.6, 30.0], 20.0])]
     #[TestWith(['main.back-slope.carrier', 'main.back-slope', [41.0, 20.2, 71.0, 20.5], 0.3])]
-    /** @param  array{float, float, float, float}  $slot */
     public function testASlotIsFound(string $part, string $surface, array $slot, float $mm): void
     {
         // At a scale at which no ridge strip covers the slopes.

@@ -53,7 +53,7 @@ final class Known
             20, 42, 53, 64, 119, 141, 174, 240, 251, 262, 295, 361, 405, 460, 482, 504, 537, 548, 592,
         ],
         'a dormer by a ridge or a hip, against a strip or past it' => [
-            105, 160, 259, 281, 336, 347, 457, 490, 545,
+            6, 105, 160, 259, 281, 336, 347, 457, 490, 545,
         ],
         'planes that meet in a point over an H, cut square or bevelled' => [
             45, 430, 573,
