@@ -7,7 +7,6 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Offset;
-use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Stretches;
@@ -31,20 +30,31 @@ final readonly class WallSurface implements Surface
     /** It is looked at so far apart, mm, and beside all that is upright in it. */
     private const GRID_MM = 1.0;
 
-    /** @var list<Ring> openings, as large as their card may be cut */
-    private array $grown;
+    /** As they are finished. */
+    private Holes $openings;
 
-    /** @var list<Ring> where low relief may have left one, as large */
-    private array $perhaps;
+    /** As large as their card may be cut. */
+    private Holes $grown;
+
+    /** Where low relief may have left one, as large. */
+    private Holes $perhaps;
 
     /** @var list<Mass> */
     private array $others;
 
+    private Vec2 $along;
+
+    private Vec2 $out;
+
+    private float $length;
+
     public function __construct(private Massing $massing, private Face $face)
     {
         $grown = static fn (Ring $r): Ring => Offset::lines($r, array_fill(0, $r->count(), $face->paper));
-        $this->grown = array_map($grown, $face->openings);
-        $this->perhaps = array_map($grown, $face->perhaps);
+        $this->openings = new Holes($face->openings);
+        $this->grown = new Holes(array_map($grown, $face->openings));
+        $this->perhaps = new Holes(array_map($grown, $face->perhaps));
+        [$this->along, $this->out, $this->length] = [$face->along(), $face->out(), $face->length()];
         $this->others = $massing->beside($face->mass, (new Ring([$face->from, $face->to]))->bounds());
     }
 
@@ -70,7 +80,7 @@ final readonly class WallSurface implements Surface
 
     public function reveal(float $x): float
     {
-        $isAtCorner = $x < $this->face->corners[0] || $x > $this->face->length() - $this->face->corners[1];
+        $isAtCorner = $x < $this->face->corners[0] || $x > $this->length - $this->face->corners[1];
 
         return $isAtCorner ? INF : 0.0;
     }
@@ -82,15 +92,15 @@ final readonly class WallSurface implements Surface
 
     public function places(array $card): array
     {
-        $length = $this->face->length();
+        $length = $this->length;
         $events = [0.0, $length, $this->face->corners[0], $length - $this->face->corners[1]];
-        foreach ([...$this->grown, ...$this->perhaps] as $ring) {
+        foreach ([...$this->grown->rings, ...$this->perhaps->rings] as $ring) {
             $box = $ring->bounds();
             array_push($events, $box->x0, $box->x1);
         }
         foreach ([$this->massing->masses[$this->face->mass], ...$this->others] as $mass) {
             foreach ([$mass->ring, ...array_map(static fn (Slope $s): Ring => $s->plan, $mass->slopes)] as $ring) {
-                foreach (Stretches::line($ring, $this->face->from, $this->face->along()) as $stretch) {
+                foreach (Stretches::line($ring, $this->face->from, $this->along) as $stretch) {
                     array_push($events, $stretch->from, $stretch->to);
                 }
             }
@@ -110,20 +120,20 @@ final readonly class WallSurface implements Surface
 
     public function at(float $x): array
     {
-        if ($x < 0.0 || $x > $this->face->length()) {
+        if ($x < 0.0 || $x > $this->length) {
             return [[], []];
         }
-        $place = $this->face->from->plus($this->face->along()->times($x));
+        $place = $this->face->from->plus($this->along->times($x));
         $own = $this->massing->masses[$this->face->mass];
         $foot = $this->face->footAt($x);
-        $top = $own->height($place, $place->minus($this->face->out()->times(self::BEHIND_MM)));
+        $top = $own->height($place, $place->minus($this->out->times(self::BEHIND_MM)));
         $whole = $top > $foot ? [new Interval($foot, $top)] : [];
         $hidden = [];
         // Its own roof may run on over it.
         foreach ([$own, ...$this->others] as $mass) {
-            array_push($hidden, ...$this->hidden($mass, $place, $place->plus($this->face->out()->times(self::BEFORE_MM))));
+            array_push($hidden, ...$this->hidden($mass, $place, $place->plus($this->out->times(self::BEFORE_MM))));
         }
-        $behind = $place->minus($this->face->out()->times(self::BEFORE_MM));
+        $behind = $place->minus($this->out->times(self::BEFORE_MM));
         foreach ($this->others as $mass) {
             if ($mass->ring->contains($behind)) {
                 // Where two stand flush, the end of one's roof lies between their walls.
@@ -131,15 +141,15 @@ final readonly class WallSurface implements Surface
                 $hidden[] = new Interval($top, $top + $mass->over($behind, $this->massing->roof()));
             }
         }
-        $cut = self::inside($this->grown, $x);
-        $perhaps = self::inside($this->perhaps, $x);
+        $cut = $this->grown->at($x);
+        $perhaps = $this->perhaps->at($x);
         // Where tops recede, the end of the board round a corner is higher than this wall is by how it falls away there.
         $over = $own->moves !== [] && $this->reveal($x) > 0.0 ? [new Interval($top, $top + self::FALLS * $this->face->thickness)] : [];
         $under = $this->face->isOnGround ? [new Interval($foot - self::DEEP_MM, $foot)] : [];
 
         return [
             Stretches::without($whole, [...$hidden, ...$cut, ...$perhaps]),
-            [...$hidden, ...Stretches::without($cut, self::inside($this->face->openings, $x)), ...$perhaps, ...$under, ...$over],
+            [...$hidden, ...Stretches::without($cut, $this->openings->at($x)), ...$perhaps, ...$under, ...$over],
         ];
     }
 
@@ -170,16 +180,5 @@ final readonly class WallSurface implements Surface
         }
 
         return [];
-    }
-
-    /**
-     * @param  list<Ring>  $rings
-     * @return list<Interval>
-     */
-    private static function inside(array $rings, float $x): array
-    {
-        $regions = array_map(static fn (Ring $r): Region => new Region($r), $rings);
-
-        return $regions === [] ? [] : Stretches::upright($regions, [$x])[0];
     }
 }
