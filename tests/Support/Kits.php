@@ -31,6 +31,23 @@ final class Kits
         return Derivation::of(BuildingReader::fromDocument($document), (string) json_encode($document));
     }
 
+    /** The same over an octagon of 30 a side, under a hip, of one card of 2. */
+    public static function octagon(): stdClass
+    {
+        $s = 30.0 / sqrt(2.0);
+        $far = 30.0 + $s;
+        $ring = [
+            [0.0, 0.0], [30.0, 0.0], [$far, $s], [$far, 30.0 + $s], [30.0, 30.0 + 2.0 * $s], [0.0, 30.0 + 2.0 * $s],
+            [-$s, 30.0 + $s], [-$s, $s],
+        ];
+        $polygon = array_map(static fn (array $p): array => array_map(static fn (float $v): string => sprintf('%.4fmm', $v), $p), $ring);
+        $document = self::box('100mm', '60mm', '40mm', 40.0);
+        $document = BuildingGenerator::with($document, 'blocks.0.footprint', (object) ['polygon' => $polygon]);
+        $document = BuildingGenerator::with($document, 'methods.wall', [(object) ['stock' => 'greyboard-2', 'role' => 'core']]);
+
+        return BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
+    }
+
     /** A plain box: bare card, one layer, no label, no openings, at 1:1 so that real and model figures agree. */
     public static function box(
         string $width,

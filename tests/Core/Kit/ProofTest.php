@@ -161,28 +161,10 @@ final class ProofTest extends TestCase
 
     private static function buttedOctagon(): stdClass
     {
-        $s = 30.0 / sqrt(2.0);
-        $far = 30.0 + $s;
-        $ring = [
-            [0.0, 0.0], [30.0, 0.0], [$far, $s], [$far, 30.0 + $s], [30.0, 30.0 + 2.0 * $s], [0.0, 30.0 + 2.0 * $s],
-            [-$s, 30.0 + $s], [-$s, $s],
-        ];
-        $polygon = array_map(static fn (array $p): array => array_map(static fn (float $v): string => sprintf('%.4fmm', $v), $p), $ring);
-        $document = Kits::box('100mm', '60mm', '40mm', 40.0);
-        foreach ([
-            'methods.wall' => [(object) ['stock' => 'greyboard-2', 'role' => 'core']],
-            'blocks.0.footprint' => (object) ['polygon' => $polygon],
-            'blocks.0.roof' => (object) ['kind' => 'hip', 'pitch' => 40],
-            'blocks.0.corners' => [(object) ['vertex' => 1, 'method' => 'butt']],
-            'blocks.0.walls' => array_map(
-                static fn (int $i): stdClass => (object) ['edge' => "edge-$i", 'finish' => 'brick-stretcher'],
-                range(0, 7),
-            ),
-        ] as $path => $value) {
-            $document = BuildingGenerator::with($document, $path, $value);
-        }
+        $document = BuildingGenerator::with(Kits::octagon(), 'blocks.0.corners', [(object) ['vertex' => 1, 'method' => 'butt']]);
+        $walls = array_map(static fn (int $i): stdClass => (object) ['edge' => "edge-$i", 'finish' => 'brick-stretcher'], range(0, 7));
 
-        return $document;
+        return BuildingGenerator::with($document, 'blocks.0.walls', $walls);
     }
 
     /** @return array{Read, Building} */

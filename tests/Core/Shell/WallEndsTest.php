@@ -35,7 +35,7 @@ final class WallEndsTest extends TestCase
     /** An octagon of 30 a side and cards of 2: butted where it is asked for at the corner, else mitred beyond 20 degrees from square. */
     public function testObliqueCornersAreMitredUnlessTheyThemselvesSayOtherwise(): void
     {
-        $document = self::octagon();
+        $document = Kits::octagon();
         $derived = Kits::of($document);
         foreach (range(0, 7) as $edge) {
             self::assertSame([WallEnd::MITRE, WallEnd::MITRE], [
@@ -59,7 +59,7 @@ final class WallEndsTest extends TestCase
     public function testAButtAtAnObliqueInnerCornerSaysWhatItLeavesOpen(): void
     {
         $ring = [['0mm', '0mm'], ['60mm', '0mm'], ['60mm', '30mm'], ['40mm', '30mm'], ['20mm', '50mm'], ['0mm', '50mm']];
-        $document = BuildingGenerator::with(self::octagon(), 'blocks.0.footprint', (object) ['polygon' => $ring]);
+        $document = BuildingGenerator::with(Kits::octagon(), 'blocks.0.footprint', (object) ['polygon' => $ring]);
         self::assertSame([], self::open(Kits::of($document)));
         $butted = BuildingGenerator::with($document, 'blocks.0.corners', [(object) ['vertex' => 3, 'method' => 'butt']]);
         self::assertSame([2.0], self::open(Kits::of($butted)));
@@ -73,7 +73,7 @@ final class WallEndsTest extends TestCase
     public function testAnOpeningKeepsClearOfWhatTheCornerTakes(string $from, bool $isButt, ?string $code): void
     {
         $document = BuildingGenerator::with(
-            self::octagon(),
+            Kits::octagon(),
             'styles',
             (object) ['w' => (object) ['kind' => 'open', 'w' => '8mm', 'h' => '10mm']],
         );
@@ -88,25 +88,6 @@ final class WallEndsTest extends TestCase
             $codes = array_map(static fn (Problem $p): string => $p->code, $e->problems);
         }
         self::assertSame($code === null ? [] : [$code], $codes);
-    }
-
-    private static function octagon(): stdClass
-    {
-        $s = 30.0 / sqrt(2.0);
-        $far = 30.0 + $s;
-        $ring = [
-            [0.0, 0.0], [30.0, 0.0], [$far, $s], [$far, 30.0 + $s], [30.0, 30.0 + 2.0 * $s], [0.0, 30.0 + 2.0 * $s],
-            [-$s, 30.0 + $s], [-$s, $s],
-        ];
-        $polygon = array_map(static fn (array $p): array => array_map(static fn (float $v): string => sprintf('%.4fmm', $v), $p), $ring);
-        $document = BuildingGenerator::with(
-            Kits::box('100mm', '60mm', '40mm', 40.0),
-            'blocks.0.footprint',
-            (object) ['polygon' => $polygon],
-        );
-        $document = BuildingGenerator::with($document, 'methods.wall', [(object) ['stock' => 'greyboard-2', 'role' => 'core']]);
-
-        return BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
     }
 
     /** @return list<float> widths that stay open at corners, mm */
