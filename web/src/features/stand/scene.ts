@@ -3,6 +3,7 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Point, Stand, StandPiece } from '../../api/types';
 import { type Colour, colour } from '../../drawing/colours';
 import { boundsOf } from '../../drawing/geometry';
+import { rims } from './rims';
 
 /** Colours of stocks as they look on the bench. */
 const STOCKS: [RegExp, Colour][] = [
@@ -232,10 +233,15 @@ export class StandScene {
       const x = new THREE.Vector3(...facet.x);
       const y = new THREE.Vector3(...facet.y);
       const matrix = new THREE.Matrix4().makeBasis(x, y, new THREE.Vector3().crossVectors(x, y));
-      geometry.applyMatrix4(matrix.setPosition(...facet.origin));
+      matrix.setPosition(...facet.origin);
+      geometry.applyMatrix4(matrix);
+      // From the outlines: what edges a triangulation has between holes is no arris.
+      const arrises = new THREE.BufferGeometry();
+      arrises.setAttribute('position', new THREE.Float32BufferAttribute(rims(facet, piece.thickness), 3));
+      arrises.applyMatrix4(matrix);
       const mesh = new THREE.Mesh(geometry, [faces, sides]);
       mesh.userData = { key: piece.key };
-      group.add(mesh, new THREE.LineSegments(new THREE.EdgesGeometry(geometry, 20), edges));
+      group.add(mesh, new THREE.LineSegments(arrises, edges));
     }
     this.#scene.add(group);
     if (piece.art) this.#paper(piece, faces);
