@@ -23,6 +23,9 @@ final readonly class Checks
 {
     private const ORDER = [Check::STOP => 0, Check::WARN => 1, Check::NOTE => 2, Check::OK => 3];
 
+    /** A deck lies on so many ledges at least. */
+    private const LEDGES = 2;
+
     /** @return list<Check> */
     public static function of(Building $building, Kit $kit): array
     {
@@ -32,9 +35,10 @@ final readonly class Checks
             ...self::stocks($building),
             ...CornerChecks::of($kit->walls),
             ...SliverChecks::of($kit),
+            ...EndedRoofChecks::of($kit),
             ...self::braces($building, $kit->walls),
             ...self::later($kit->walls),
-            ...self::decks($building),
+            ...self::decks($building, $kit),
             ...self::givenUp($building, $kit),
             ...ReliefChecks::of($building, $kit),
             ...PerspectiveReport::checks($building, $kit),
@@ -52,18 +56,24 @@ final readonly class Checks
         return $checks;
     }
 
-    /** @return list<Check> decks between parapets, which no part holds up */
-    private static function decks(Building $building): array
+    /** @return list<Check> decks between parapets that too few ledges hold up */
+    private static function decks(Building $building, Kit $kit): array
     {
+        $ledges = [];
+        foreach ($kit->parts as $part) {
+            if ($part->part->of->layer === 'ledge') {
+                $ledges[$part->part->of->block] = ($ledges[$part->part->of->block] ?? 0) + 1;
+            }
+        }
         $checks = [];
         foreach ($building->blocks as $block) {
             $down = $building->scale->modelMm($block->roof->parapet);
-            if ($block->roof->kind === 'flat' && $down > 0.0) {
+            if ($block->roof->kind === 'flat' && $down > 0.0 && ($ledges[$block->id] ?? 0) < self::LEDGES) {
                 $checks[] = new Check(
                     'roof.deck-loose',
                     Check::WARN,
                     $block->id,
-                    'No part holds the deck of '.$block->name.' up: stick strips of card along the insides of its walls, '
+                    'There is no room for ledges under the deck of '.$block->name.': stick strips of card along the insides of its walls, '
                         .LengthFormat::millimetres($down).' below their tops, before it goes in.',
                     $down,
                 );

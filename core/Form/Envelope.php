@@ -9,6 +9,7 @@ use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
@@ -37,6 +38,7 @@ final readonly class Envelope
         private float $roof,
         private Problems $problems,
         private array $paths,
+        private Resting $resting,
     ) {
     }
 
@@ -52,8 +54,10 @@ final readonly class Envelope
             return $solids[0]->roof->facets;
         }
         // First each for itself, as though no other ran on; then all together.
-        $self = new self(array_map(static fn (Solid $s): Solid => $s->withTail([]), $solids), $thickness, $roof, $problems, $paths);
-        $self = new self(array_map($self->withTail(...), $solids), $thickness, $roof, $problems, $paths);
+        $resting = Resting::of($solids);
+        $alone = array_map(static fn (Solid $s): Solid => $s->withTail([]), $solids);
+        $self = new self($alone, $thickness, $roof, $problems, $paths, $resting);
+        $self = new self(array_map($self->withTail(...), $solids), $thickness, $roof, $problems, $paths, $resting);
         $facets = [];
         foreach ($self->solids as $solid) {
             foreach ($solid->roof->facets as $facet) {
@@ -105,6 +109,8 @@ final readonly class Envelope
         $own = $this->solids[$facet->block];
         $stubs = array_merge(...array_map(fn (Solid $s): array => Overhangs::stubs($facet, $own, $s, $this->roof), $near));
         $notches = array_merge(...array_map(fn (Solid $s): array => Overhangs::notches($facet, $own, $s, $this->roof), $near));
+        $leans = array_merge(...array_map(fn (Solid $s): array => Overhangs::leans($facet, $own, $s, $this->roof), $near));
+        $party = PartyVerges::of($facet, $own, $near, $this->roof);
         $lean = $this->roof * $facet->pitch->sin();
         // Where lines lie on each other the first says what the side is: a ridge before what happens to run along it, a wall
         // before an eaves that ends at it.
@@ -114,19 +120,24 @@ final readonly class Envelope
             ...array_values(array_filter($sides, $isShared)),
             ...array_merge(...array_map(fn (Solid $s): array => $this->meetings($facet, $s, $box), $near)),
             ...array_merge(...array_map(static fn (Solid $s): array => $s->edges(), $near)),
+            ...$own->outsides(),
             ...$sides,
-            ...Overhangs::plain($own->ring), ...Overhangs::plain(Offset::lines($own->ring, array_fill(0, $own->ring->count(), -$lean))),
+            ...array_merge(...array_map(
+                static fn (Ring $r): array => Overhangs::plain(Offset::lines($r, array_fill(0, $r->count(), -$lean))),
+                [$own->ring, ...$own->tails],
+            )),
             ...array_merge(...array_map(fn (Solid $s): array => [...$s->tailEdges(), ...$this->feet($facet, $s, $box)], $near)),
             ...$own->tailEdges(),
-            ...array_merge(...array_map(static fn (Patch $p): array => $p->lines(), [...$stubs, ...$notches])),
+            ...$party->lines(),
+            ...array_merge(...array_map(static fn (Patch $p): array => $p->lines(), [...$stubs, ...$notches, ...$leans])),
         ];
         $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($box), $lines)));
         $outline = $facet->whole->outline;
-        $names = new SideNames($this->solids, $this->roof);
+        $names = new SideNames($this->solids, $this->roof, $this->resting);
         $cut = [...$stubs, ...$notches];
         $into = self::above($own, $near);
-        $patches = Overlay::patches($lines, function (Vec2 $at) use ($outline, $facet, $near, $own, $cut, $into): bool {
-            if (! $outline->contains($at) || ! $this->isOver($own, $at, $into)) {
+        $patches = Overlay::patches($lines, function (Vec2 $at) use ($outline, $facet, $near, $own, $cut, $into, $party): bool {
+            if (! $outline->contains($at) || $party->cut($at) || ! $this->isOver($own, $at, $into)) {
                 return false;
             }
             foreach ($near as $solid) {
@@ -141,7 +152,11 @@ final readonly class Envelope
             }
 
             return true;
-        }, fn (string $label, Vec2 $at): string => self::isBeside($notches, $at) ? 'open' : $names->of($label, $at, $own, $facet, $lean));
+        }, static function (string $label, Vec2 $at) use ($notches, $leans, $names, $own, $facet, $lean): string {
+            $name = self::isBeside($notches, $at) ? 'open' : $names->of($label, $at, $own, $facet, $lean);
+
+            return $name === 'eaves' && self::isBeside($leans, $at) ? Side::within($facet->block, $facet->edge) : $name;
+        });
 
         return $facet->with(array_values(array_filter($patches, static fn (Patch $p): bool => $p->area() > self::LEAST_MM2)));
     }
@@ -196,6 +211,8 @@ final readonly class Envelope
     private function meetings(Facet $facet, Solid $solid, Box2 $box): array
     {
         $lines = [];
+        $shared = $this->solids[$facet->block]->ring->bounds()->shared($solid->ring->bounds()->grown(self::ASIDE));
+        $isBeside = $shared !== null && self::isThin($shared);
         foreach ($solid->roof->facets as $other) {
             $bounds = $other->whole->outline->bounds();
             // Roofs that end flush at one wall share no more than a line.
@@ -203,20 +220,46 @@ final readonly class Envelope
             if ($both !== null && $facet->crosses($other, $both)) {
                 $lines = [...$lines, ...$facet->levelWith($other, $bounds)];
             }
-            if ($both !== null && $solid->standsIn($this->solids[$facet->block])) {
+            if ($both !== null && $this->resting->isOn($other->id(), $facet->id())) {
                 $lines = [...$lines, ...$this->carries($facet, $other, $bounds)];
             }
+            if ($both !== null && $this->resting->shareGround($solid->index, $facet->block)) {
+                // Under gables of what comes out of it.
+                $lines = [...$lines, ...self::named('foot', $facet->levelWith($other, $bounds, -$this->roof / $facet->pitch->cos()))];
+            }
             // Beside a flush wall what leans out of a square-cut eaves stays clear of the other's card, not only of its underside.
-            if ($both !== null && min($both->width(), $both->height()) < 3.0 * self::ASIDE) {
-                $lines = [
-                    ...$lines,
-                    ...$facet->levelWith($other, $bounds, $this->roof / $other->pitch->cos()),
-                    ...$facet->levelWith($other, $bounds, -$this->roof / $facet->pitch->cos()),
-                ];
+            if ($both !== null && (self::isThin($both) || $isBeside)) {
+                $offs = [$this->roof / $other->pitch->cos(), -$this->roof / $facet->pitch->cos(), -$this->halfUnder($facet, $other)];
+                foreach ($offs as $higher) {
+                    $lines = [...$lines, ...self::named('open', $facet->levelWith($other, $bounds, $higher))];
+                }
             }
         }
 
         return $lines;
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @return list<Line>
+     */
+    private static function named(string $label, array $lines): array
+    {
+        return array_map(static fn (Line $l): Line => new Line($l->from, $l->to, $label), $lines);
+    }
+
+    private static function isThin(Box2 $box): bool
+    {
+        return min($box->width(), $box->height()) < 3.0 * self::ASIDE;
+    }
+
+    /** How far below another plane a plane's underside lies where the middle of its card is as high as that. */
+    private function halfUnder(Facet $facet, Facet $other): float
+    {
+        $normal = $facet->frame->normal;
+        $gradient = $other->gradient();
+
+        return $this->roof / 2.0 * ($normal->z - $normal->x * $gradient->x - $normal->y * $gradient->y);
     }
 
     /** Whether a place of a plane lies inside another block, and no wall of that block stands on it. */
@@ -232,12 +275,13 @@ final readonly class Envelope
             return $solid->index < $facet->block;
         }
 
-        if ($isInside && $solid->standsIn($own) && ! $this->isUnderRoof($solid, $facet, $at)) {
+        $above = $isInside ? $solid->roof->facetAt($at) : null;
+        if ($above !== null && $this->resting->isOn($above->id(), $facet->id()) && ! $this->isUnderRoof($solid, $facet, $at)) {
             return false;
         }
 
         return $height < $top
-            && ! ($isInside && $own->contains($at) && $this->isUnderWall($solid, $height + $this->roof / $facet->pitch->cos(), $at));
+            && ! ($isInside && $own->contains($at) && $this->isUnderWall($solid, $own, $height + $this->roof / $facet->pitch->cos(), $at));
     }
 
     /** Whether this plane's card, cut square, ends below the roof of what stands on it, and does not carry that. */
@@ -245,8 +289,10 @@ final readonly class Envelope
     {
         $normal = $facet->frame->normal;
         $top = $at->plus((new Vec2($normal->x, $normal->y))->times($this->roof));
+        // Beside its gables the roof over it is carried on.
+        $under = $solid->roof->heightAt($top) ?? $solid->roof->facetAt($at)?->heightAt($top);
 
-        return $facet->heightAt($at) + $this->roof * $normal->z < $solid->top($top);
+        return $facet->heightAt($at) + $this->roof * $normal->z < ($under ?? $solid->eaves);
     }
 
     /**
@@ -259,14 +305,7 @@ final readonly class Envelope
         $normal = $facet->frame->normal;
         $higher = $this->roof * ($normal->x * $other->gradient()->x + $normal->y * $other->gradient()->y - $normal->z);
 
-        return [
-            ...array_map(static fn (Line $l): Line => new Line($l->from, $l->to, 'open'), $facet->levelWith($other, $box, $higher)),
-            // And under its gables.
-            ...array_map(
-                static fn (Line $l): Line => new Line($l->from, $l->to, 'foot'),
-                $facet->levelWith($other, $box, -$this->roof / $facet->pitch->cos()),
-            ),
-        ];
+        return self::named('open', $facet->levelWith($other, $box, $higher));
     }
 
     private function isInOther(Solid $solid, Solid $own, Vec2 $at): bool
@@ -280,31 +319,22 @@ final readonly class Envelope
         return false;
     }
 
-    /** Walls that come out of a roof stand on it: under them it goes on. */
-    private function isUnderWall(Solid $solid, float $top, Vec2 $at): bool
+    /** Walls that come out of a roof stand on it: under them it goes on. Those that stand before its block only reach into its room. */
+    private function isUnderWall(Solid $solid, Solid $own, float $top, Vec2 $at): bool
     {
+        $isUnder = false;
         foreach ($this->thickness[$solid->index] as $edge => $thickness) {
-            $a = $solid->ring->point($edge);
-            $along = $solid->ring->point($edge + 1)->minus($a);
-            $depth = $along->cross($at->minus($a)) / $along->length();
-            if ($depth > 0.0 && $depth < $thickness && $top < self::wallTop($solid, $edge, $at) - Tolerance::CUT) {
-                return true;
+            $face = $solid->before($edge, $at);
+            $depth = $solid->behind($edge, $at);
+            if ($depth > 0.0 && $depth < $thickness) {
+                if (! $own->holds($face)) {
+                    return false;
+                }
+                $isUnder = $isUnder || $top < $solid->wallTop($edge, $at) - Tolerance::CUT;
             }
         }
 
-        return false;
-    }
-
-    /** How high a wall reaches: level at the eaves under its own slope, else to the slopes over it. */
-    private static function wallTop(Solid $solid, int $edge, Vec2 $at): float
-    {
-        foreach ($solid->hasParapet ? [] : $solid->roof->facets as $facet) {
-            if ($facet->edge !== $edge && $facet->whole->outline->contains($at)) {
-                return $facet->heightAt($at);
-            }
-        }
-
-        return $solid->eaves;
+        return $isUnder;
     }
 
     /**

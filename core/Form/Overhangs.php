@@ -10,6 +10,7 @@ use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** Finds overhangs of two blocks that run into each other outside both. docs/formulas.md#envelope */
 final readonly class Overhangs
@@ -41,7 +42,7 @@ final readonly class Overhangs
                 ...self::plain($its),
                 ...self::plain($own->ring),
                 ...self::plain($solid->ring),
-                ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails])),
+                ...$own->roots(), ...$solid->roots(),
             ];
             $lines = array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines)));
             foreach (Overlay::patches($lines, $isFree) as $both) {
@@ -50,11 +51,65 @@ final readonly class Overhangs
                     $meeting = $facet->levelWith($other, $both->outline->bounds());
                     array_push($stubs, ...Overlay::patches([...$meeting, ...$both->lines()],
                         static fn (Vec2 $at): bool => $both->outline->contains($at) && $facet->heightAt($at) < $other->heightAt($at)));
+                } elseif (min($offs) > -self::CROSSES && max($offs) < self::CROSSES) {
+                    array_push($stubs, ...self::beyond($both, $other, $own, $solid));
+                } elseif (max($offs) < self::CROSSES && self::foldsAway($both, $offs, [$own, $solid])) {
+                    $stubs[] = $both;
                 }
             }
         }
 
         return $stubs;
+    }
+
+    /**
+     * What of an overhang that lies in one plane with another's is beyond a wall at which the blocks stand against each other: on
+     * that wall's line they meet in a seam. Where they do not stand so, the first has it.
+     *
+     * @return list<Patch>
+     */
+    private static function beyond(Patch $both, Facet $other, Solid $own, Solid $solid): array
+    {
+        $shared = array_values(array_filter(
+            array_keys($own->ring->points),
+            static fn (int $edge): bool => $solid->standsAgainst($own->ring->point($edge), $own->ring->point($edge + 1)),
+        ));
+        if ($shared === []) {
+            return $own->index > $solid->index ? [$both] : [];
+        }
+        $seams = array_map(
+            static function (int $edge) use ($own, $other): Line {
+                [$a, $b] = [$own->ring->point($edge), $own->ring->point($edge + 1)];
+
+                return new Line($a->plus($a->minus($b)), $b->plus($b->minus($a)), Side::plane($other->id()));
+            },
+            $shared,
+        );
+
+        return Overlay::patches([...$seams, ...$both->lines()], static function (Vec2 $at) use ($both, $own, $shared): bool {
+            $isBeyond = array_filter($shared, static fn (int $edge): bool => $own->behind($edge, $at) < 0.0) !== [];
+
+            return $isBeyond && $both->outline->contains($at);
+        });
+    }
+
+    /**
+     * Whether an overhang comes out of another from a line on, and lies below it: round a hip that the other goes on past.
+     *
+     * @param  list<float>  $offs  by how much it is higher at its corners
+     * @param  non-empty-list<Solid>  $solids
+     */
+    private static function foldsAway(Patch $both, array $offs, array $solids): bool
+    {
+        foreach ($both->lines() as $i => $line) {
+            if (max(abs($offs[$i]), abs($offs[($i + 1) % count($offs)])) < self::CROSSES) {
+                $middle = $line->from->plus($line->to)->times(0.5);
+
+                return min(array_map(static fn (Solid $s): float => $s->ring->distanceTo($middle), $solids)) > Tolerance::PLANE;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -82,7 +137,7 @@ final readonly class Overhangs
                 ...self::plain($facet->whole->outline),
                 ...self::plain($other->whole->outline),
                 ...self::plain($own->ring),
-                ...array_merge(...array_map(self::plain(...), [...$own->tails, ...$solid->tails])),
+                ...$own->roots(), ...$solid->roots(),
             ];
             $under = Overlay::patches(
                 array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines))),
@@ -109,6 +164,51 @@ final readonly class Overhangs
         }
 
         return $notches;
+    }
+
+    /**
+     * Finds where a square-cut eaves, which leans out of its plane, would come into the card of another block's overhang or eaves.
+     *
+     * @return list<Patch>
+     */
+    public static function leans(Facet $facet, Solid $own, Solid $solid, float $roof): array
+    {
+        $leans = [];
+        $reach = static fn (Facet $f): callable => static fn (string $label): float => $label === 'eaves' ? $roof * $f->pitch->sin() : 0.0;
+        $whole = Offset::patch($facet->whole, $reach($facet))->outline ?? $facet->whole->outline;
+        foreach ($whole->bounds()->meets($solid->ring->bounds()->grown($roof)) ? $solid->roof->facets : [] as $other) {
+            $its = Offset::patch($other->whole, $reach($other))->outline ?? $other->whole->outline;
+            $both = $whole->bounds()->shared($its->bounds());
+            [$above, $below] = [$roof / $other->pitch->cos(), -$roof / $facet->pitch->cos()];
+            if ($both === null || ! $facet->mayBeWithin($other, $both, $below, $above)) {
+                continue;
+            }
+            $lines = [
+                ...self::plain($whole),
+                ...self::plain($facet->whole->outline),
+                ...self::plain($its),
+                ...self::plain($other->whole->outline),
+                ...self::plain($own->ring),
+                ...self::plain($solid->ring),
+                ...$facet->levelWith($other, $both, $above),
+                ...$facet->levelWith($other, $both, $below),
+            ];
+            array_push($leans, ...Overlay::patches(
+                array_values(array_filter(array_map(static fn (Line $l): ?Line => $l->within($both), $lines))),
+                static function (Vec2 $at) use ($whole, $facet, $its, $own, $solid, $other, $above, $below): bool {
+                    $higher = $facet->heightAt($at) - $other->heightAt($at);
+                    // Of two eaves that lean into each other the first is cut.
+                    $isMine = $own->index < $solid->index || $other->whole->outline->contains($at);
+
+                    return $isMine && $higher > $below && $higher < $above
+                        && $whole->contains($at) && ! $facet->whole->outline->contains($at)
+                        && $its->contains($at) && ! $own->contains($at) && ! $solid->contains($at)
+                        && ! $own->isBesideTail($at) && ! $solid->isBesideTail($at);
+                },
+            ));
+        }
+
+        return $leans;
     }
 
     /** @return list<Line> */

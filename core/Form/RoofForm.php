@@ -20,6 +20,18 @@ final readonly class RoofForm
     ) {
     }
 
+    /** The plane over a place; null beside the roof. */
+    public function facetAt(Vec2 $at): ?Facet
+    {
+        foreach ($this->facets as $facet) {
+            if ($facet->whole->outline->contains($at)) {
+                return $facet;
+            }
+        }
+
+        return null;
+    }
+
     /** The underside over a place; null beside the roof. */
     public function heightAt(Vec2 $at): ?float
     {

@@ -49,7 +49,7 @@ final readonly class RoofLine
      * @param  list<array{float, float, float, float}>  $top
      * @return list<array{float, float, float, float}>
      */
-    private static function meeting(array $top): array
+    public static function meeting(array $top): array
     {
         for ($i = 1, $n = count($top); $i < $n; $i++) {
             [[$a, $b, $ya, $yb], [$c, $d, $yc, $yd]] = [$top[$i - 1], $top[$i]];

@@ -49,6 +49,16 @@ final readonly class Side
         return SideKind::Over->value.':'.$plane->key();
     }
 
+    public static function clear(PlaneId $plane): string
+    {
+        return SideKind::Clear->value.':'.$plane->key();
+    }
+
+    public static function below(PlaneId $plane): string
+    {
+        return SideKind::Below->value.':'.$plane->key();
+    }
+
     public static function on(PlaneId $plane): string
     {
         return SideKind::On->value.':'.$plane->key();
@@ -77,6 +87,16 @@ final readonly class Side
     public static function party(int $block, int $edge): string
     {
         return SideKind::Party->value.":$block:$edge";
+    }
+
+    public static function within(int $block, int $edge): string
+    {
+        return SideKind::Within->value.":$block:$edge";
+    }
+
+    public static function past(int $block, int $edge): string
+    {
+        return SideKind::Past->value.":$block:$edge";
     }
 
     public static function under(int $block): string

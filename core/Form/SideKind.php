@@ -49,6 +49,12 @@ enum SideKind: string
     /** Another block's plane, on top of which it ends. */
     case Over = 'over';
 
+    /** Another block's plane, over which its square eaves leans out without reaching it. */
+    case Clear = 'clear';
+
+    /** Another block's plane, which lies on top of it. */
+    case Below = 'below';
+
     /** A plane on which a wall stands. */
     case On = 'on';
 
@@ -63,6 +69,12 @@ enum SideKind: string
 
     /** Another block's wall in the same plane. */
     case Party = 'party';
+
+    /** The outside of its own wall, where it ends upright under another block's. */
+    case Within = 'within';
+
+    /** Another block's wall, past which it runs behind that one at an inner corner. */
+    case Past = 'past';
 
     /** Another block's eaves over a wall. */
     case Under = 'under';

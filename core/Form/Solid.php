@@ -18,6 +18,7 @@ final readonly class Solid
 {
     /**
      * @param  list<Ring>  $tails  where its roof may run on beyond the footprint
+     * @param  list<int>  $gables  edges under which no slope comes down
      * @param  ?list<Ring>  $seen  where it does, once that is known
      */
     private function __construct(
@@ -28,6 +29,7 @@ final readonly class Solid
         public RoofForm $roof,
         public array $tails,
         public bool $hasParapet,
+        public array $gables,
         private ?array $seen = null,
     ) {
     }
@@ -50,6 +52,10 @@ final readonly class Solid
             $roof,
             $tails,
             $block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0),
+            array_values(array_filter(
+                array_keys($ring->points),
+                static fn (int $edge): bool => ($block->roof->edges[$edge] ?? null)?->slopesFromEaves() !== true,
+            )),
         );
     }
 
@@ -73,6 +79,15 @@ final readonly class Solid
         );
     }
 
+    /** @return list<Line> of the footprint, where its own roof ends at it */
+    public function outsides(): array
+    {
+        return array_map(
+            fn (int $i): Line => new Line($this->ring->point($i), $this->ring->point($i + 1), Side::within($this->index, $i)),
+            array_keys($this->ring->points),
+        );
+    }
+
     /** @return list<Line> */
     public function tailEdges(): array
     {
@@ -81,12 +96,10 @@ final readonly class Solid
             foreach (array_keys($tail->points) as $i) {
                 $lines[] = new Line($tail->point($i), $tail->point($i + 1), 'open');
             }
-            // The overhang beside it ends with the block where there is nothing to run into.
-            [$a, , , $b] = $tail->points;
-            $lines[] = new Line($a->plus($a->minus($b)), $b->plus($b->minus($a)), 'open');
         }
 
-        return $lines;
+        // The overhang beside it ends with the block where there is nothing to run into.
+        return [...$lines, ...$this->roots()];
     }
 
     /** Whether footprints share more than a line. */
@@ -112,6 +125,12 @@ final readonly class Solid
         return $this->ring->contains($at);
     }
 
+    /** Whether a place lies in it or at one of its walls. */
+    public function holds(Vec2 $at): bool
+    {
+        return $this->contains($at) || $this->ring->distanceTo($at) < Tolerance::PLANE;
+    }
+
     /** Whether its roof may run on to a place beyond its footprint. */
     public function mayReach(Vec2 $at): bool
     {
@@ -122,6 +141,27 @@ final readonly class Solid
     public function reaches(Vec2 $at): bool
     {
         return $this->mayReach($at) && ($this->seen === null || self::isIn($this->seen, $at));
+    }
+
+    /** Whether a wall of another block, given by the ends of its outside, stands against one of its own. */
+    public function standsAgainst(Vec2 $from, Vec2 $to): bool
+    {
+        $along = $to->minus($from)->times(1.0 / $to->distanceTo($from));
+        foreach (array_keys($this->ring->points) as $edge) {
+            [$a, $b] = [$this->ring->point($edge)->minus($from), $this->ring->point($edge + 1)->minus($from)];
+            $isInLine = max(abs($along->cross($a)), abs($along->cross($b))) < Tolerance::PLANE;
+            if ($isInLine && max($b->dot($along), 0.0) < min($a->dot($along), $to->distanceTo($from)) - Tolerance::PLANE) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** How far a place lies from the nearest side of it, or of where its roof may run on. */
+    public function distanceToSide(Vec2 $at): float
+    {
+        return min(array_map(static fn (Ring $r): float => $r->distanceTo($at), [$this->ring, ...$this->tails]));
     }
 
     /** @param  list<Ring>  $rings */
@@ -139,7 +179,46 @@ final readonly class Solid
     /** @param  list<Ring>  $seen  what is left of its roof where it runs on */
     public function withTail(array $seen): self
     {
-        return new self($this->index, $this->ring, $this->base, $this->eaves, $this->roof, $this->tails, $this->hasParapet, $seen);
+        return new self(
+            $this->index,
+            $this->ring,
+            $this->base,
+            $this->eaves,
+            $this->roof,
+            $this->tails,
+            $this->hasParapet,
+            $this->gables,
+            $seen,
+        );
+    }
+
+    /** How far a place lies behind the outside of a wall. */
+    public function behind(int $edge, Vec2 $at): float
+    {
+        $a = $this->ring->point($edge);
+        $along = $this->ring->point($edge + 1)->minus($a);
+
+        return $along->cross($at->minus($a)) / $along->length();
+    }
+
+    /** The place on the outside of a wall that lies square before a place. */
+    public function before(int $edge, Vec2 $at): Vec2
+    {
+        $along = $this->ring->point($edge + 1)->minus($this->ring->point($edge));
+
+        return $at->plus((new Vec2($along->y, -$along->x))->times($this->behind($edge, $at) / $along->length()));
+    }
+
+    /** How high a wall reaches: level at the eaves under its own slope, else to the slopes over it. */
+    public function wallTop(int $edge, Vec2 $at): float
+    {
+        foreach ($this->hasParapet ? [] : $this->roof->facets as $facet) {
+            if ($facet->edge !== $edge && $facet->whole->outline->contains($at)) {
+                return $facet->heightAt($at);
+            }
+        }
+
+        return $this->eaves;
     }
 
     /** Gives the height up to which it fills a place inside it; the walls of a parapet shut in what lies between them. */
@@ -155,6 +234,19 @@ final readonly class Solid
             $this->eaves,
             ...array_map(static fn (Facet $f): float => max(array_map($f->heightAt(...), $f->whole->outline->points)), $this->roof->facets),
         ]);
+    }
+
+    /** @return list<Line> the edges beyond which it runs on, carried on past their ends */
+    public function roots(): array
+    {
+        $roots = [];
+        foreach ($this->tails as $tail) {
+            [$a, , , $b] = $tail->points;
+            $aside = $b->minus($a)->times($tail->edgeLength(0) / $b->distanceTo($a));
+            $roots[] = new Line($a->minus($aside), $b->plus($aside), 'open');
+        }
+
+        return $roots;
     }
 
     /** Says whether a place lies in a tail or in the overhang beside it: beyond the line of an edge that stands against another block. */

@@ -44,10 +44,23 @@ final readonly class Surfaces
     /** Adds what cannot be made to the problems; the form is whole only where there are none. */
     public static function of(Building $building, Problems $problems, Recall $recall = new Recall): Form
     {
+        return self::over($building, $problems, $recall)->whole();
+    }
+
+    /** @return list<Solid> what each block takes up by itself */
+    public static function solids(Building $building, Problems $problems): array
+    {
+        $self = self::over($building, $problems, new Recall);
+
+        return array_map($self->solid(...), array_keys($building->blocks), $building->blocks);
+    }
+
+    private static function over(Building $building, Problems $problems, Recall $recall): self
+    {
         $rings = array_map(static fn (Block $b): Ring => $b->standing()->scaled(1.0 / $building->scale->ratio), $building->blocks);
         $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
 
-        return (new self($building, $rings, count($rings) > 1 ? $box->width() + $box->height() : 0.0, $problems, $recall))->whole();
+        return new self($building, $rings, count($rings) > 1 ? $box->width() + $box->height() : 0.0, $problems, $recall);
     }
 
     private function whole(): Form
@@ -149,12 +162,18 @@ final readonly class Surfaces
     {
         $whole = $block->uncut->block ?? $block;
         $scale = $this->building->scale;
-        $inset = array_map(static fn (float $t): float => $t + self::DECK_CLEARANCE_MM, $this->thickness($whole));
+        $ring = $this->ring($whole);
+        $inset = [];
+        foreach ($this->thickness($whole) as $edge => $t) {
+            // What is squeezed afterwards is taken so much further in that it comes out as far in as the card is thick.
+            $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
+            $inset[] = ($t + self::DECK_CLEARANCE_MM) * hypot($along->y, $along->x / ($block->uncut->squeeze ?? 1.0));
+        }
         $roof = RoofPlanes::of(
             $i,
             $whole,
             $scale,
-            $this->ring($whole),
+            $ring,
             $scale->modelMm($block->eaves),
             $this->reach,
             $inset,
@@ -259,6 +278,7 @@ final readonly class Surfaces
 
         $party = PartyWalls::of($this->building, $i, $edge, $solids);
         $yields = $roofEdge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to';
+        $past = Crossings::of($this->building, $i, $edge, $solids, array_map($this->thickness(...), $this->building->blocks));
 
         return new WallSection(
             $solids,
@@ -272,8 +292,9 @@ final readonly class Surfaces
             static fn (Facet $f): float => $thickness / $f->pitch->cos(),
             $foot,
             $block->receding !== null,
+            $past,
             $this->recall,
-            Recall::question('wall', $key, $i, $edge, $party, $eaves, $yields, $foot, $block->receding !== null),
+            Recall::question('wall', $key, $i, $edge, $party, $eaves, $yields, $foot, $block->receding !== null, $past),
         );
     }
 

@@ -16,6 +16,9 @@ final readonly class Tails
     /** A patch that comes this near to its block's outline stands on it, mm. */
     private const TOUCHES = 0.001;
 
+    /** At which a roof that comes out behind another ends. */
+    private const ENDS = [SideKind::Wall, SideKind::Beside, SideKind::Open, SideKind::Top, SideKind::Cut, SideKind::Verge];
+
     /** Keeps the patches of a plane that stand on its block or run on from there without a break. */
     public static function rooted(Facet $facet, Solid $solid): Facet
     {
@@ -56,7 +59,7 @@ final readonly class Tails
             $middle = $line->from->plus($line->to)->times(0.5);
             $out = $middle->plus((new Vec2($along->y, -$along->x))->times(2.0 * self::TOUCHES / max(self::TOUCHES, $along->length())));
             if (
-                Side::isOfKind($line->label, SideKind::Wall, SideKind::Open, SideKind::Top, SideKind::Cut, SideKind::Verge)
+                Side::isOfKind($line->label, ...self::ENDS)
                 && $solid->beyondTail($middle) > self::RUNS_MM
                 && ! self::isInAny($out, $solids)
             ) {

@@ -19,12 +19,11 @@ use Chartula\Core\Recall\Recall;
  *
  * Sides are labelled `foot`, `left`, `right`, `top` (level at the eaves), `rim` (the same with no roof on it),
  * `plane:B:E:L` (under that plane), `on:B:E:L` (on top of it), `wall:B:E` (against that wall), `party:B:E` (beside a stretch that
- * is that wall's), `under:B` (below a block that begins higher up), `atop:B:E` (on top of that wall round its corner), `open` (free).
+ * is that wall's), `past:B:E` (past that wall, at an inner corner), `under:B` (below a block that begins higher up), `atop:B:E` (on top
+ * of that wall round its corner), `open` (free).
  */
 final readonly class WallSection
 {
-    private const BESIDE_MM = 0.002;
-
     private const HIGH_MM = 100_000.0;
 
     private const LEAST_MM2 = 0.01;
@@ -36,6 +35,7 @@ final readonly class WallSection
      *     where it is cut to its roof
      * @param  bool  $yields  it is not built above the blocks it stands against either
      * @param  bool  $recedes  it is built in perspective, so that eaves are not level
+     * @param  array<string, float>  $past  how far it runs past the walls of other blocks that it crosses, by block and edge
      * @param  string  $key  of all of these, for what is recalled
      * @param  callable(Facet): float  $above  how high above the underside, upright, a roof's top lies
      */
@@ -51,6 +51,7 @@ final readonly class WallSection
         private mixed $above,
         private float $foot,
         private bool $recedes,
+        private array $past,
         private Recall $recall,
         private string $key,
     ) {
@@ -87,6 +88,16 @@ final readonly class WallSection
         $lines = $this->ends($slice);
         $tops = $under = [];
         $blocked = [];
+        $others = new OtherBlocks(
+            $this->own,
+            $this->corner,
+            $this->along,
+            $this->length,
+            $this->yields,
+            $this->above,
+            $this->foot,
+            $this->past,
+        );
         foreach ($outer === $inner ? [$outer] : [$outer, $inner] as $k => $depth) {
             $profile = $this->profile($depth, $k === 0 ? 1.0 : -1.0);
             $high = $slice->isBevelled ? $this->profile($outer, 1.0) : $profile;
@@ -97,7 +108,7 @@ final readonly class WallSection
             }
             foreach ($this->solids as $solid) {
                 if ($solid->index !== $this->own->index) {
-                    array_push($blocked, ...$this->blocked($over, $solid, $lines, $slice->ends));
+                    array_push($blocked, ...$others->in($over, $solid, $lines, $slice->ends));
                 }
             }
         }
@@ -121,8 +132,8 @@ final readonly class WallSection
                     return false;
                 }
             }
-            foreach ($blocked as [$a, $b, $low, $top]) {
-                if ($p->x > $a && $p->x < $b && $p->y > $low && $p->y < RoofLine::height($top, $p->x)) {
+            foreach ($blocked as $taken) {
+                if ($taken->holds($p)) {
                     return false;
                 }
             }
@@ -261,87 +272,5 @@ final readonly class WallSection
 
         // Behind an oblique corner a roof begins a little after its wall does, whose top runs on.
         return RoofLine::under($over, $this->own, $lines);
-    }
-
-    /** Whether a block has a wall in this one's plane, looking the same way, all along a stretch. */
-    private function isFlush(Solid $solid, float $from, float $to): bool
-    {
-        foreach (array_keys($solid->ring->points) as $edge) {
-            [$p, $q] = [$solid->ring->point($edge)->minus($this->corner), $solid->ring->point($edge + 1)->minus($this->corner)];
-            if (
-                max(abs($this->along->cross($p)), abs($this->along->cross($q))) < Tolerance::PLANE
-                && $this->along->dot($p) < $from + Tolerance::PLANE
-                && $this->along->dot($q) > $to - Tolerance::PLANE
-            ) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * @param  array{Profile, Profile}  $over  what lies over a depth, and the depth at which heights are taken
-     * @param  list<Line>  $lines
-     * @param  array{float, float}  $ends  of the card
-     * @return list<array{float, float, float, list<array{float, float, float, float}>}> from, to, low, and the top there
-     */
-    private function blocked(array $over, Solid $solid, array &$lines, array $ends): array
-    {
-        $profile = $over[0];
-        $blocked = [];
-        $low = $solid->base - $this->own->base;
-        foreach ($profile->inside($solid->ring) as [$a, $b, $i, $j]) {
-            // Of walls in one plane the earlier block's is built, as far up as its roof.
-            if ($b < 0.0 || $a > $this->length || ($this->own->index < $solid->index && $this->isFlush($solid, $a, $b))) {
-                continue;
-            }
-            // A block beside a corner that is not square ends where this card's square end does, to within how profiles are looked at.
-            foreach ($ends as $x) {
-                [$a, $b] = [abs($a - $x) < self::BESIDE_MM ? $x : $a, abs($b - $x) < self::BESIDE_MM ? $x : $b];
-            }
-            $top = [];
-            $eaves = $solid->eaves - $this->own->base;
-            if ($this->yields) {
-                $top[] = [$a, $b, self::HIGH_MM, self::HIGH_MM];
-            } elseif ($solid->hasParapet || $solid->roof->facets === []) {
-                $top[] = [$a, $b, $eaves, $eaves];
-                $lines[] = new Line(new Vec2($a, $eaves), new Vec2($b, $eaves), Side::under($solid->index));
-            } else {
-                foreach ($profile->facets($solid->roof) as [$from, $to, $facet]) {
-                    [$from, $to] = [max($a, $from), min($b, $to)];
-                    if ($to > $from) {
-                        $rise = ($this->above)($facet) - $this->own->base;
-                        $at = RoofLine::over($over, $solid->roof, $facet);
-                        $top[] = $stretch = [
-                            $from,
-                            $to,
-                            $facet->heightAt($at->at($from)) + $rise,
-                            $facet->heightAt($at->at($to)) + $rise,
-                        ];
-                        $lines[] = new Line(
-                            new Vec2($from, $stretch[2]),
-                            new Vec2($to, $stretch[3]),
-                            Side::on($facet->id()),
-                        );
-                    }
-                }
-            }
-            foreach ([[$a, $i], [$b, $j]] as [$x, $edge]) {
-                if ($edge !== null) {
-                    $lines[] = new Line(
-                        new Vec2($x, $this->foot - 1.0),
-                        new Vec2($x, self::HIGH_MM),
-                        Side::wall($solid->index, $edge),
-                    );
-                }
-            }
-            if ($low > 0.0) {
-                $lines[] = new Line(new Vec2($a, $low), new Vec2($b, $low), Side::under($solid->index));
-            }
-            $blocked[] = [$a, $b, $low > 0.0 ? $low : -INF, $top];
-        }
-
-        return $blocked;
     }
 }

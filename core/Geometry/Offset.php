@@ -9,7 +9,8 @@ use Chartula\Core\Measure\Tolerance;
 /** Outlines with every edge moved along its own normal. docs/formulas.md#offset */
 final readonly class Offset
 {
-    private const PARALLEL = Tolerance::CUT;
+    /** Lines that turn by less than this, as a sine, are one: where they cross says nothing. */
+    private const PARALLEL = 0.001;
 
     /**
      * Edges meet where their lines do; an edge may come out turned round, which the caller must look for.

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Compression\Compressed;
 use Chartula\Core\Compression\Compressor;
+use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Perspective\Recession;
 use Chartula\Core\Form\Relief\ReliefCut;
@@ -22,6 +23,7 @@ use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Roof\BoardParts;
 use Chartula\Core\Roof\FormerParts;
+use Chartula\Core\Roof\LedgeParts;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofParts;
 use Chartula\Core\Roof\UnderRoof;
@@ -63,7 +65,7 @@ final readonly class Kit
         $problems->throwIfAny();
         $compressed = Compressor::of($building, $problems);
         $problems->throwIfAny();
-        $modelled = ReliefCut::of($compressed->building, $problems);
+        $modelled = ReliefCut::of(EndedRoofs::of($compressed->building), $problems);
         $problems->throwIfAny();
         $modelled = $modelled->with(Recession::of($modelled->building, $problems));
         $problems->throwIfAny();
@@ -76,13 +78,12 @@ final readonly class Kit
         DeepOpeningPlace::all($building, $walls, $problems);
         $problems->throwIfAny();
         $panels = new Panels($building, $form);
-        $panels->collectFaults($problems);
-        $problems->throwIfAny();
 
         $set = WallParts::make($walls)
             ->with(BaseParts::make($building, $walls))
             ->with(BraceParts::make($building, $walls))
             ->with(self::roofs($building, $panels, $walls, $recall))
+            ->with(LedgeParts::make($panels, $walls))
             ->with(PaperParts::make($building, $walls))
             ->with(PanelParts::make($building, $walls, $recall))
             ->with(DeepOpeningParts::make($building, $walls))

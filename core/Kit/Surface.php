@@ -52,8 +52,8 @@ final readonly class Surface
         foreach ($walls->spans() as $span) {
             array_push($surfaces, ...self::wall($walls, $span, $recall));
         }
-        foreach ($panels->layer($panels->carrier()) as $panel) {
-            $surfaces[] = self::slope($panels, $panel, $recall);
+        foreach ($panels->byPatch($panels->carrier()) as $pieces) {
+            $surfaces[] = self::slope($panels, $pieces, $recall);
         }
 
         return $surfaces;
@@ -198,24 +198,32 @@ final readonly class Surface
         return $rings;
     }
 
-    private static function slope(Panels $panels, RoofPanel $panel, Recall $recall): self
+    /** @param  non-empty-list<RoofPanel>  $pieces  of one patch */
+    private static function slope(Panels $panels, array $pieces, Recall $recall): self
     {
         $form = $panels->form;
+        $panel = $pieces[0];
         $true = $panels->shape($panel)->at(0.0) ?? throw new LogicException('A panel without a plane');
-        $box = $panel->part->placements[0];
-        $flat = static fn (Ring $r): Ring =>
-            new Ring(array_map(static fn (Vec2 $p): Vec2 => $panel->facet->frame->project($box->at($p)), $r->points));
-        $card = new Region($flat($panel->part->outline->face('inside')), array_map($flat, $panel->part->holes));
+        $cards = array_map(static function (RoofPanel $p): Region {
+            $flat = static fn (Ring $r): Ring => new Ring(array_map(
+                static fn (Vec2 $at): Vec2 => $p->facet->frame->project($p->part->placements[0]->at($at)),
+                $r->points,
+            ));
+
+            return new Region($flat($p->part->outline->face('inside')), array_map($flat, $p->part->holes));
+        }, $pieces);
         $whole = $true->region();
         $lines = $true->lines();
-        foreach ($card->rings() as $ring) {
+        $rings = array_merge(...array_map(static fn (Region $card): array => $card->rings(), $cards));
+        foreach ($rings as $ring) {
             foreach (array_keys($ring->points) as $i) {
                 $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }
         }
+        $isCard = static fn (Vec2 $p): bool => array_filter($cards, static fn (Region $card): bool => $card->contains($p)) !== [];
         $open = $recall->of(
-            Recall::question('slope', $lines, $whole->rings(), $card->rings()),
-            static fn (): array => Overlay::patches($lines, static fn (Vec2 $p): bool => $whole->contains($p) && ! $card->contains($p)),
+            Recall::question('slope', $lines, $whole->rings(), $rings),
+            static fn (): array => Overlay::patches($lines, static fn (Vec2 $p): bool => $whole->contains($p) && ! $isCard($p)),
         );
         $gaps = array_map(static fn (Patch $gap): Ring => $gap->outline, $open);
         $name = $form->blocks[$panel->facet->block]->block->id.'.'.$panel->facet->name

@@ -92,6 +92,17 @@ final readonly class Part
         );
     }
 
+    /** @param  non-empty-list<Edge>  $edges  what its sides are now said to be */
+    public function withEdges(array $edges): self
+    {
+        return new self(
+            $this->id, $this->of, $this->letter, $this->name, $this->group, $this->stock, $this->thickness,
+            new Outline($this->outline->ring, $edges, $this->outline->inside),
+            $this->holes, $this->placements, $this->scores, $this->slits, $this->marks, $this->workings, $this->mayTurn,
+            $this->roof, $this->foldedAbout, $this->art,
+        );
+    }
+
     public function region(): Region
     {
         return new Region($this->outline->ring, $this->holes);

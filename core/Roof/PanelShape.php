@@ -6,7 +6,6 @@ namespace Chartula\Core\Roof;
 
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\PlaneId;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Offset;
@@ -64,7 +63,10 @@ final readonly class PanelShape
         );
         [$outside, $inside, $square] = [$face($high), $face($low), $this->square($low, $high)];
 
-        return $outside === null || $inside === null || $square === null || $outside->labels !== $inside->labels ? null
+        // A side that is too short to be left of what is as deep as the card cannot be bevelled.
+        $isWhole = $outside !== null && $outside->labels === $inside?->labels && $outside->labels === $square?->labels;
+
+        return ! $isWhole ? null
             : [new Patch($outside->outline, $outside->labels, $square->holes, $square->holeLabels), $inside];
     }
 
@@ -76,14 +78,14 @@ final readonly class PanelShape
     {
         $side = Side::of($label);
         $normal = $this->facet->frame->normal;
-        if ($side->kind === SideKind::Plane) {
+        if ($side->kind === SideKind::Plane || $side->kind === SideKind::Below) {
             $other = $this->form->plane($side->planeOrFail())->frame->normal;
             // The mitre's plane halves the fold: tan β/2 from the normals.
             $fold = $normal->minus($other)->length() / $normal->plus($other)->length();
 
-            return $height * ($this->isValley($side->planeOrFail()) ? -$fold : $fold);
+            return $height * ($this->isValley($label) ? -$fold : $fold);
         }
-        if ($side->kind === SideKind::Over) {
+        if ($side->kind === SideKind::Over || $side->kind === SideKind::Clear) {
             // On top of the other roof, square to it: its thickness is what the side must clear.
             $other = $this->form->plane($side->planeOrFail())->frame->normal;
             $cos = $normal->dot($other);
@@ -95,6 +97,9 @@ final readonly class PanelShape
             $level = $normal->dot(new Vec3(-$out->x, -$out->y, 0.0));
             // Within the plane the way into the wall is the wall's own, less what sticks out of the plane.
             $lean = -$level / sqrt(max(Tolerance::NOTHING, 1.0 - $level * $level));
+            if ($side->kind === SideKind::Within) {
+                return -$height * $lean;
+            }
 
             // Under a wall that stands on it the top goes as far as the wall's inside, whatever sticks out below.
             return $side->kind !== SideKind::Beneath ? $height * $lean : max(0.0, $this->thickness * $lean);
@@ -103,11 +108,11 @@ final readonly class PanelShape
         return 0.0;
     }
 
-    private function isValley(PlaneId $plane): bool
+    private function isValley(string $label): bool
     {
-        $out = $this->outward(Side::plane($plane));
+        $out = $this->outward($label);
 
-        return $out !== null && $this->facet->foldTo($this->form->plane($plane), $out) < 0.0;
+        return $out !== null && $this->facet->foldTo($this->form->plane(Side::of($label)->planeOrFail()), $out) < 0.0;
     }
 
     /** The way out over the first side with that label, in plan. */

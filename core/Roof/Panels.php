@@ -10,6 +10,7 @@ use Chartula\Core\Form\Form;
 use Chartula\Core\Form\PlaneId;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
+use Chartula\Core\Geometry\Necks;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -17,18 +18,21 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\RoofSeat;
-use Chartula\Core\Problem\Problems;
 use Chartula\Core\Stock\Stack;
 use LogicException;
 
 /** The panels of all roofs, layer by layer. docs/formulas.md#panel-edges */
 final class Panels
 {
+    /** Planes that fold by less than this lie in one, degrees. */
+    private const SEAM_DEG = 0.01;
+
     public readonly Stack $stack;
 
     /** @var list<array{Facet, float}> planes of which square cuts leave no card, and how wide they are in plan */
@@ -37,71 +41,55 @@ final class Panels
     /** @var list<RoofPanel> */
     private array $panels = [];
 
-    /** @var array<string, true> planes that are more than a sliver, of which card is cut */
-    private array $cut = [];
-
     public function __construct(private readonly Building $building, public readonly Form $form)
     {
         $this->stack = $building->methods->roof();
-        foreach ($form->facets as $facet) {
-            foreach (array_keys($facet->patches) as $piece) {
-                if (PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm)->square(0.0, $this->stack->thickness_mm) !== null) {
-                    $this->cut[$facet->id()->key()] = true;
-                }
-            }
-        }
         $leftOut = [];
         foreach ($form->facets as $facet) {
+            $made = [];
             foreach ($facet->patches as $piece => $patch) {
                 $shape = PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm);
                 foreach (array_keys($this->stack->layers) as $k) {
-                    $panel = $this->panel($facet, $piece, $k, $shape);
-                    if ($panel !== null) {
-                        $this->panels[] = $panel;
-                    } elseif ($k === $this->carrier()) {
+                    $parted = $this->parted($facet, $patch, $shape, $k);
+                    foreach ($parted as [$cut, $inside]) {
+                        $made[$k] = ($made[$k] ?? -1) + 1;
+                        $this->panels[] = $this->panel($facet, $piece, $made[$k], $k, $shape, $cut, $inside);
+                    }
+                    if ($parted === [] && $k === $this->carrier()) {
                         $leftOut[] = [$facet, 2.0 * $patch->area() / $patch->outline->perimeter()];
                     }
                 }
             }
         }
         $this->leftOut = $leftOut;
+        $this->panels = array_map($this->freed(...), $this->panels);
     }
 
-    /** Reports slopes that narrow, beside a line in which they meet others, to less than square cuts take off both sides. */
-    public function collectFaults(Problems $problems): void
+    /** What square cuts have left of a line may be too little for its other side to have any: there a panel only stays clear. */
+    private function freed(RoofPanel $panel): RoofPanel
     {
-        foreach ($this->panels as $panel) {
-            if ($panel->part->outline->ring->crossing() !== null) {
-                $others = array_unique(
-                    array_map(
-                        fn (PlaneId $plane): string => $this->form->blocks[$plane->block]->block->path,
-                        array_filter(
-                            self::planes($panel->labels),
-                            static fn (PlaneId $plane): bool => $plane->block !== $panel->facet->block,
-                        ),
-                    ),
-                );
-                $block = $this->form->blocks[$panel->facet->block]->block;
-                $problems->add(
-                    (array_values($others)[0] ?? $block->path).'.roof',
-                    'roof.neck',
-                    ['slope' => $block->id.'.'.$panel->facet->name, 'mm' => round($this->stack->thickness_mm, 2)],
-                );
+        $edges = $panel->part->outline->edges;
+        foreach ($panel->labels as $i => $label) {
+            $plane = $edges[$i]->free === null && Side::isOfKind($label, SideKind::Plane) ? Side::of($label)->planeOrFail() : null;
+            if ($plane !== null && ! $this->isMet($panel, $i, $plane)) {
+                $edges[$i] = new Edge($edges[$i]->name, 'clearance');
             }
         }
+
+        return $edges === $panel->part->outline->edges ? $panel : $panel->withEdges(array_values($edges));
     }
 
-    /**
-     * The planes that sides meet.
-     *
-     * @param  list<string>  $labels
-     * @return list<PlaneId>
-     */
-    private static function planes(array $labels): array
+    private function isMet(RoofPanel $panel, int $edge, PlaneId $plane): bool
     {
-        $meeting = array_filter($labels, static fn (string $label): bool => Side::isOfKind($label, SideKind::Plane));
+        foreach ($this->of($plane, $panel->layer) as $other) {
+            foreach ($other->meetings($panel) as [$hole, $i]) {
+                if (Meeting::along($panel->part, $edge, $other->part, $i, null, $hole) !== null) {
+                    return true;
+                }
+            }
+        }
 
-        return array_values(array_map(static fn (string $label): PlaneId => Side::of($label)->planeOrFail(), $meeting));
+        return false;
     }
 
     /** @return list<RoofPanel> */
@@ -114,6 +102,17 @@ final class Panels
     public function layer(int $k): array
     {
         return array_values(array_filter($this->panels, static fn (RoofPanel $p): bool => $p->layer === $k));
+    }
+
+    /** @return list<non-empty-list<RoofPanel>> of a layer, those of one patch together */
+    public function byPatch(int $layer): array
+    {
+        $patches = [];
+        foreach ($this->layer($layer) as $panel) {
+            $patches[$panel->facet->id()->key().'/'.$panel->patch][] = $panel;
+        }
+
+        return array_values($patches);
     }
 
     /**
@@ -138,7 +137,7 @@ final class Panels
 
     public function shape(RoofPanel $panel): PanelShape
     {
-        return PanelShape::of($this->form, $panel->facet, $panel->piece, $this->stack->thickness_mm);
+        return PanelShape::of($this->form, $panel->facet, $panel->patch, $this->stack->thickness_mm);
     }
 
     /** How far the underside of a layer lies above the roof's underside, square to it. */
@@ -147,17 +146,35 @@ final class Panels
         return $this->stack->thickness_mm - $this->stack->depthOf($layer) - $this->stack->layers[$layer]->thickness_mm;
     }
 
-    private function panel(Facet $facet, int $piece, int $k, PanelShape $shape): ?RoofPanel
+    /**
+     * The card of a layer, cut square or bevelled. A slope that narrows, beside a line in which it meets others, to less than square
+     * cuts take off both sides comes in pieces.
+     *
+     * @return list<array{Patch, ?Patch}> the outside of each, and where edges are bevelled its inside
+     */
+    private function parted(Facet $facet, Patch $patch, PanelShape $shape, int $k): array
+    {
+        [$low, $high] = [$this->above($k), $this->above($k) + $this->stack->layers[$k]->thickness_mm];
+        $square = $shape->square($low, $high);
+        if ($square === null || $shape->at($low) === null) {
+            return [];
+        }
+        $pieces = Necks::parted($square);
+        if ($pieces === [$square] && $this->building->methods->panels === 'bevelled') {
+            $bevelled = $shape->bevelled($low, $high);
+            $hasRoom = $bevelled !== null && ! (new LeanRoom($this->form))->isTaken($facet, $patch, $bevelled[0], $high);
+
+            return [$hasRoom ? $bevelled : [$square, null]];
+        }
+
+        return array_map(static fn (Patch $piece): array => [$piece, null], $pieces);
+    }
+
+    private function panel(Facet $facet, int $patch, int $piece, int $k, PanelShape $shape, Patch $cut, ?Patch $inside): RoofPanel
     {
         $layer = $this->stack->layers[$k];
         $above = $this->above($k);
-        $cut = $shape->square($above, $above + $layer->thickness_mm);
-        $true = $shape->at($above);
-        if ($cut === null || $true === null) {
-            return null;
-        }
-        [$cut, $inside] = ($this->building->methods->panels === 'bevelled' ? $shape->bevelled($above, $above + $layer->thickness_mm) : null)
-            ?? [$cut, null];
+        $true = $shape->at($above) ?? $cut;
         $first = self::eaves($cut);
         $cut = $cut->turned($first);
         $block = $this->form->blocks[$facet->block]->block;
@@ -168,7 +185,7 @@ final class Panels
             $edges[] = $this->edge($facet, $label, $cut->outline->point($i), $cut->outline->point($i + 1));
         }
 
-        return new RoofPanel($facet, $piece, $k, $cut->labels, $cut->holeLabels, Part::of(
+        return new RoofPanel($facet, $patch, $piece, $k, $cut->labels, $cut->holeLabels, Part::of(
             new PartName($block->id.'.'.$name.'.'.$layer->id, $block->id, $facet->name, $layer->id), 'R',
             ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, PartGroup::Roof,
             $layer->stock, $layer->thickness_mm,
@@ -213,18 +230,16 @@ final class Panels
             SideKind::Top => new Edge('top', 'top'),
             SideKind::Cut => new Edge('cut back', 'top'),
             SideKind::Open => new Edge('end', 'eaves'),
-            SideKind::Foot, SideKind::Beneath => new Edge('foot', 'clearance'),
+            SideKind::Foot, SideKind::Beneath, SideKind::Within => new Edge('foot', 'clearance'),
             SideKind::Deck => new Edge('deck', 'clearance'),
             SideKind::Wall => new Edge('wall', $clearWhereShort),
             SideKind::Beside => new Edge('beside the next roof', 'clearance'),
+            SideKind::Below => new Edge('under the next roof', 'clearance'),
+            SideKind::Clear => new Edge('clear of the next roof', 'clearance'),
             SideKind::Over => new Edge('on the roof below', $clearWhereShort),
-            // What square cuts have left of a line may be too short for its other side to have any.
-            SideKind::Plane => new Edge(
-                $this->line($facet, $side->planeOrFail(), $from, $to),
-                isset($this->cut[$side->planeOrFail()->key()]) ? $clearWhereShort : 'clearance',
-            ),
+            SideKind::Plane => new Edge($this->line($facet, $side->planeOrFail(), $from, $to)),
             SideKind::Left, SideKind::Right, SideKind::Opening, SideKind::On, SideKind::Party, SideKind::Under, SideKind::Rim,
-            SideKind::Atop
+            SideKind::Atop, SideKind::Past
                 => throw new LogicException("A slope has no side “{$label}”"),
         };
     }
@@ -232,7 +247,7 @@ final class Panels
     /**
      * What the line between two planes is called.
      *
-     * @return 'ridge'|'hip'|'valley'|'break'
+     * @return 'ridge'|'hip'|'valley'|'break'|'seam'
      */
     private function line(Facet $facet, PlaneId $plane, Vec2 $from, Vec2 $to): string
     {
@@ -243,6 +258,7 @@ final class Panels
         $inPlan = new Vec2($frame->x->x * $out->x + $frame->y->x * $out->y, $frame->x->y * $out->x + $frame->y->y * $out->y);
 
         return match (true) {
+            abs($facet->foldTo($other, $inPlan)) < self::SEAM_DEG => 'seam',
             $facet->foldTo($other, $inPlan) < 0.0 => 'valley',
             $other->block === $facet->block && $other->edge === $facet->edge => 'break',
             abs($along->y) < Tolerance::FIGURE => 'ridge',

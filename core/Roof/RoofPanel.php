@@ -6,6 +6,7 @@ namespace Chartula\Core\Roof;
 
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Side;
+use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Ref;
 
@@ -13,18 +14,28 @@ use Chartula\Core\Part\Ref;
 final readonly class RoofPanel
 {
     /**
+     * @param  int  $patch  which of the facet's patches it is of
      * @param  int  $piece  0, or which of several that one plane is cut into
      * @param  list<string>  $labels  of each edge of the outline, as Facet has them
      * @param  list<list<string>>  $holeLabels  the same of each hole
      */
     public function __construct(
         public Facet $facet,
+        public int $patch,
         public int $piece,
         public int $layer,
         public array $labels,
         public array $holeLabels,
         public Part $part,
     ) {
+    }
+
+    /** @param  non-empty-list<Edge>  $edges  what its sides are now said to be */
+    public function withEdges(array $edges): self
+    {
+        $part = $this->part->withEdges($edges);
+
+        return new self($this->facet, $this->patch, $this->piece, $this->layer, $this->labels, $this->holeLabels, $part);
     }
 
     /** @return list<array{?int, int}> hole and edge of every side on which it meets the plane of another panel */

@@ -17,6 +17,7 @@ use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallSpan;
 
 /** Panels in layers, how they meet each other and end against walls, and the strips over their gaps. */
 final readonly class RoofParts
@@ -73,7 +74,7 @@ final readonly class RoofParts
     private function lines(): PartSet
     {
         $set = new PartSet;
-        $strips = new Strips($this->building, $this->panels);
+        $strips = new Strips($this->building, $this->panels, $this->walls);
         foreach (array_keys($this->panels->stack->layers) as $k) {
             $layer = $this->panels->layer($k);
             foreach ($layer as $i => $one) {
@@ -140,22 +141,13 @@ final readonly class RoofParts
                     }
                 } elseif ($side->kind === SideKind::Wall) {
                     $wall = $side->wallOrFail();
-                    foreach ($this->walls->facing($this->walls->span($wall->block, $wall->edge), true) as $piece) {
-                        $met = Meeting::onFace($panel->part, $edge, $piece->part, 'outside');
-                        if ($met !== null) {
-                            $free = max(0.0, $panel->part->outline->ring->edgeLength($edge) - $met->length);
-                            $joints[] = new Joint(
-                                'butt',
-                                Ref::edge($panel->part->id, $edge),
-                                Ref::outside($piece->part->id),
-                                $met->ends,
-                                $met->length,
-                                0.0,
-                                $free,
-                                $met->touch === 'line' ? 'cut square against the wall' : '',
-                                null,
-                                $met->touch === 'strip' ? null : $met->touch,
-                            );
+                    array_push($joints, ...$this->atWall($panel, $edge, $this->walls->span($wall->block, $wall->edge)));
+                } elseif ($side->kind === SideKind::Open) {
+                    // What leans out of a square eaves ends at the wall beside it.
+                    $at = $panel->part->placements[0]->at($panel->part->outline->ring->point($edge));
+                    foreach ($this->walls->spans() as $span) {
+                        if ($span->form->block !== $panel->facet->block && $span->isNear($at, 2.0 * $panel->part->thickness)) {
+                            array_push($joints, ...$this->atWall($panel, $edge, $span));
                         }
                     }
                 }
@@ -163,5 +155,48 @@ final readonly class RoofParts
         }
 
         return $joints;
+    }
+
+    /**
+     * At a wall's outside, and at the ends of the walls that run through past it in the same plane.
+     *
+     * @return list<Joint>
+     */
+    private function atWall(RoofPanel $panel, int $edge, WallSpan $span): array
+    {
+        $joints = [];
+        foreach ($this->walls->facing($span, true) as $piece) {
+            $meeting = Meeting::onFace($panel->part, $edge, $piece->part, 'outside');
+            $joints[] = self::butt($panel, $edge, $meeting, Ref::outside($piece->part->id));
+        }
+        foreach ([$span->left->edge, $span->right->edge] as $other) {
+            $beside = $this->walls->span($span->form->block, $other);
+            foreach (array_keys($beside->stack->layers) as $k) {
+                foreach ($this->walls->pieces($beside, $k) as $piece) {
+                    foreach ($piece->shape->labels as $end => $label) {
+                        $meeting = $label === 'left' || $label === 'right'
+                            ? Meeting::onEnd($panel->part, $edge, $piece->part, $end)
+                            : null;
+                        $joints[] = self::butt($panel, $edge, $meeting, Ref::edge($piece->part->id, $end));
+                    }
+                }
+            }
+        }
+
+        return array_values(array_filter($joints, static fn (?Joint $j): bool => $j !== null));
+    }
+
+    private static function butt(RoofPanel $panel, int $edge, ?Meeting $met, Ref $mate): ?Joint
+    {
+        return $met === null ? null : new Joint(
+            'butt',
+            Ref::edge($panel->part->id, $edge),
+            $mate,
+            $met->ends,
+            $met->length,
+            free_mm: max(0.0, $panel->part->outline->ring->edgeLength($edge) - $met->length),
+            why: $met->touch === 'line' ? 'cut square against the wall' : '',
+            touch: $met->touch === 'strip' ? null : $met->touch,
+        );
     }
 }

@@ -84,7 +84,8 @@ final readonly class Seats
                 );
             }
         }
-        if (! $stands && $joints === [] && ($panels === [] || $piece->part->outline->ring->edgeLength($edge) < self::CUT_SHORT_MM)) {
+        $isShort = $piece->part->outline->ring->edgeLength($edge) < self::CUT_SHORT_MM;
+        if (! $stands && $joints === [] && ($panels === [] || $isShort || self::endAtAnother($panels))) {
             array_push($joints, ...$this->underNone($piece, $edge));
         }
         if ($stands && $joints === [] && $panels !== [] && $piece->layer > 0) {
@@ -186,17 +187,14 @@ final readonly class Seats
             } elseif (
                 $joints === []
                 && $depth === 0.0
-                && array_filter(
-                    $panel->labels,
-                    static fn (string $label): bool => Side::isOfKind($label, SideKind::Wall, SideKind::Beside),
-                ) !== []
+                && self::endAtAnother([$panel])
             ) {
                 $joints[] = new Joint(
                     'clearance',
                     Ref::edge($piece->part->id, $edge),
                     Ref::inside($panel->part->id),
                     self::outer($piece, $edge),
-                    why: 'the slope is cut back before the wall beside it',
+                    why: 'the slope is cut back before the block beside it',
                 );
             } elseif ($depth > 0.0 && $joints === []) {
                 $joints[] = new Joint(
@@ -211,6 +209,26 @@ final readonly class Seats
         }
 
         return $joints;
+    }
+
+    /**
+     * Whether a side of a slope is where it stops at another block's wall or roof.
+     *
+     * @param  list<RoofPanel>  $panels
+     */
+    private static function endAtAnother(array $panels): bool
+    {
+        foreach ($panels as $panel) {
+            foreach ($panel->labels as $label) {
+                $side = Side::of($label);
+                $isPlane = $side->kind === SideKind::Plane && $side->planeOrFail()->block !== $panel->facet->block;
+                if ($isPlane || $side->kind === SideKind::Wall || $side->kind === SideKind::Beside) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** How steeply a slope rises square to a wall. */

@@ -94,13 +94,13 @@ final readonly class StripHalf
     }
 
     /**
-     * @param  list<Vec2>  $leg
-     * @param  float  $own  the line's length on this panel; it is made to agree with the other's
-     * @return list<Vec2> seen from the line's other end
+     * @param  list<Vec2>  $leg  along a line that runs the other way
+     * @param  float  $start  where that line begins on this one
+     * @return list<Vec2>
      */
-    public static function reversed(array $leg, float $own, float $length): array
+    public static function reversed(array $leg, float $start): array
     {
-        return array_map(static fn (Vec2 $p): Vec2 => new Vec2(($own - $p->x) * $length / $own, $p->y), array_reverse($leg));
+        return array_map(static fn (Vec2 $p): Vec2 => new Vec2($start - $p->x, $p->y), array_reverse($leg));
     }
 
     /**

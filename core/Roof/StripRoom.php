@@ -30,6 +30,9 @@ final readonly class StripRoom
     /** A line that crosses a wall at a sine less than this runs along it. */
     private const ALONG = 0.05;
 
+    /** A strip stops before these. */
+    private const STOPS = [SideKind::Wall, SideKind::Over, SideKind::Clear, SideKind::Below];
+
     public function __construct(
         private Building $building,
         private Panels $panels,
@@ -105,7 +108,7 @@ final readonly class StripRoom
         return match (true) {
             // The panel goes on under a wall that stands on it; the strip does not.
             $side->kind === SideKind::Beneath => $clear + $this->underWall($panel, $shape, $edge, $side->wallOrFail()),
-            $side->kind === SideKind::Wall, $side->kind === SideKind::Over, $isValley => $clear,
+            $isValley, in_array($side->kind, self::STOPS, true) => $clear,
             default => 0.0,
         };
     }

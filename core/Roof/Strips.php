@@ -23,6 +23,7 @@ use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Shell\Walls;
 
 /** Folded strips over ridges, hips and breaks, where square edges leave a V; mitred where they meet. docs/formulas.md#ridge-strip */
 final class Strips
@@ -50,11 +51,20 @@ final class Strips
 
     private readonly StripRoom $room;
 
+    private readonly StripObstacles $obstacles;
+
     public function __construct(
         private readonly Building $building,
         private readonly Panels $panels,
+        Walls $walls,
     ) {
         $this->room = new StripRoom($building, $panels);
+        $stock = $building->methods->strip;
+        $this->obstacles = new StripObstacles(
+            $panels,
+            $walls,
+            2.0 * ($stock->thickness_mm + $building->methods->template->addsTo($stock)),
+        );
     }
 
     /** @return list<Part> */
@@ -102,11 +112,12 @@ final class Strips
         if ($met === null) {
             return null;
         }
-        [$i, $j, $length] = $met;
-        // It stays clear of the roofs and walls that the line runs into.
+        [$i, $j, $itsEnd, $itsStart] = $met;
+        $length = $p->outline->edgeLength($i);
+        // It stays clear of the roofs and walls that the line runs into, on either panel.
         $clear = [
-            max($this->room->atEnd($one, $p, $i, -1), $this->room->atEnd($other, $q, $j, 1)),
-            max($this->room->atEnd($one, $p, $i, 1), $this->room->atEnd($other, $q, $j, -1)),
+            max($this->room->atEnd($one, $p, $i, -1), $itsEnd + $this->room->atEnd($other, $q, $j, 1)),
+            max($this->room->atEnd($one, $p, $i, 1), $length - $itsStart + $this->room->atEnd($other, $q, $j, -1)),
         ];
         $clear = [max($clear[0], $this->room->underRoof($one, $p, $i, true)), max($clear[1], $this->room->underRoof($one, $p, $i, false))];
         $half = acos(max(-1.0, min(1.0, $one->facet->frame->normal->dot($other->facet->frame->normal)))) / 2.0;
@@ -114,8 +125,13 @@ final class Strips
         $cover = max(self::LEAST_COVER_MM, self::WING_MM / $this->building->scale->ratio);
         $cover = min($cover, $this->room->beside($p, $i) - $open, $this->room->beside($q, $j) - $open);
         $leg = max($open, $open + $cover);
-        $legs = [StripHalf::of($p, $i, $leg), StripHalf::of($q, $j, $leg)];
+        $legs = [$this->leg($one, $p, $i, $leg), $this->leg($other, $q, $j, $leg)];
         // The second runs the other way along the line.
+        $sides = [$legs[0], StripHalf::reversed($legs[1], $itsStart)];
+        foreach ($sides as $side) {
+            [$from, $to] = StripObstacles::foldOf($side) ?? [0.0, 0.0];
+            $clear = [max($clear[0], $from), max($clear[1], $length - $to)];
+        }
         if (
             $length - array_sum($clear) < self::SHORTEST_MM
             || min(StripHalf::reach($legs[0]), StripHalf::reach($legs[1])) < $open + self::LEAST_COVER_MM / 4.0
@@ -130,7 +146,7 @@ final class Strips
             $i,
             array_map(
                 static fn (array $l): array => StripHalf::between($l, $clear[0], $length - $clear[1]),
-                [$legs[0], StripHalf::reversed($legs[1], $q->outline->edgeLength($j), $length)],
+                $sides,
             ),
             $length,
             $half,
@@ -140,11 +156,23 @@ final class Strips
         );
     }
 
+    /** @return list<Vec2> one half of a strip, clear of what stands on its panel */
+    private function leg(RoofPanel $panel, Patch $shape, int $edge, float $leg): array
+    {
+        $top = $this->panels->stack->thickness_mm;
+        $frame = $panel->facet->frame;
+        [$a, $b] = [$frame->at($shape->outline->point($edge), $top), $frame->at($shape->outline->point($edge + 1), $top)];
+        $along = $b->minus($a)->times(1.0 / $a->distanceTo($b));
+        $line = new Frame($a, $along, $panel->facet->frame->normal->cross($along));
+
+        return $this->obstacles->clear($panel->facet->block, $line, StripHalf::of($shape, $edge, $leg));
+    }
+
     /**
-     * The sides of both shapes that run along each other, from end to end, where the first panel's edge lies: a line
-     * that something stands on comes in pieces.
+     * The sides of both shapes that run along each other where the first panel's edge lies: a line that something stands on comes in
+     * pieces, and what is let into one panel may cut its side shorter than the other's.
      *
-     * @return ?array{int, int, float}
+     * @return ?array{int, int, float, float} both sides, and where along the first one the second ends and begins
      */
     private static function shared(RoofPanel $one, int $edge, Patch $p, RoofPanel $other, Patch $q, float $top): ?array
     {
@@ -155,12 +183,19 @@ final class Strips
         foreach (array_keys($p->labels) as $i) {
             $a = $one->facet->frame->at($p->outline->point($i), $top);
             $b = $one->facet->frame->at($p->outline->point($i + 1), $top);
+            $length = $a->distanceTo($b);
+            $off = $a->plus($b)->times(0.5)->distanceTo($middle);
+            if ($length < self::SHORTEST_MM || $off >= $nearest) {
+                continue;
+            }
+            $along = $b->minus($a)->times(1.0 / $length);
             foreach (array_keys($q->labels) as $j) {
-                $c = $other->facet->frame->at($q->outline->point($j), $top);
-                $d = $other->facet->frame->at($q->outline->point($j + 1), $top);
-                $off = $a->plus($b)->times(0.5)->distanceTo($middle);
-                if (max($a->distanceTo($d), $b->distanceTo($c)) < Tolerance::MEET && $off < $nearest) {
-                    [$found, $nearest] = [[$i, $j, $a->distanceTo($b)], $off];
+                $start = $other->facet->frame->at($q->outline->point($j), $top)->minus($a);
+                $end = $other->facet->frame->at($q->outline->point($j + 1), $top)->minus($a);
+                [$from, $to] = [$end->dot($along), $start->dot($along)];
+                $aside = max($start->minus($along->times($to))->length(), $end->minus($along->times($from))->length());
+                if ($aside < Tolerance::MEET && min($to, $length) - max($from, 0.0) > $length / 2.0) {
+                    [$found, $nearest] = [[$i, $j, $from, $to], $off];
                 }
             }
         }

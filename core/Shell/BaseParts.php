@@ -116,7 +116,7 @@ final readonly class BaseParts
     {
         $others = [];
         foreach ($this->walls->form->solids as $solid) {
-            if ($solid->index !== $this->block->index && $this->takesUp($solid)) {
+            if ($this->isFirst($solid) && $this->takesUp($solid)) {
                 $others[] = Offset::lines($this->local($solid->ring), array_fill(0, $solid->ring->count(), self::CLEARANCE_MM));
             }
         }
@@ -136,6 +136,14 @@ final readonly class BaseParts
 
             return $inside->contains($at);
         });
+    }
+
+    /** Whether a block's floor stays where this one's would lie too: the earlier one's, and of what stands in the other. */
+    private function isFirst(Solid $solid): bool
+    {
+        $own = $this->walls->form->solids[$this->block->index];
+
+        return $solid->index !== $own->index && ($solid->index < $own->index || $solid->standsIn($own)) && ! $own->standsIn($solid);
     }
 
     /** Whether a block stands on the ground of this one: it does where its walls go down to it. */

@@ -34,6 +34,9 @@ final readonly class BraceParts
     /** Braces stay so far below the eaves, so that the roof has room. */
     private const BELOW_EAVES_MM = 2.0;
 
+    /** A ledge on which a deck lies is so high; braces stay below it. */
+    public const LEDGE_MM = 3.0;
+
     /** Braces stay so far from openings. */
     private const CLEAR_MM = 0.5;
 
@@ -229,7 +232,7 @@ final readonly class BraceParts
             $span->form->heightAt($along + $leg),
             $previous->form->heightAt($end),
             $previous->form->heightAt($end - $back - $leg),
-        );
+        ) - $this->underDeck();
         foreach ([$height - self::BELOW_EAVES_MM, $height * 0.75, $height * 0.5, $height * 0.3] as $top) {
             $wall = $span->form->frame;
             $frame = new Frame($wall->point($along, $top, -$span->stack->thickness_mm), $wall->x, $wall->normal->times(-1.0));
@@ -248,6 +251,15 @@ final readonly class BraceParts
         }
 
         return null;
+    }
+
+    /** By how much braces stay lower for a deck between parapets and the ledges it lies on. */
+    private function underDeck(): float
+    {
+        $form = $this->walls->form->blocks[$this->block];
+        $parapet = $form->block->roof->kind === 'flat' ? $this->building->scale->modelMm($form->block->roof->parapet) : 0.0;
+
+        return $parapet > 0.0 ? $parapet + self::LEDGE_MM : 0.0;
     }
 
     private static function isClear(WallForm $wall, float $x0, float $x1, float $low, float $high): bool

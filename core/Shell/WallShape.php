@@ -60,7 +60,8 @@ final readonly class WallShape
                     }
                 }
             }
-            $walk[] = [$at, self::edge($label, $from, $to, $left, $right), $label];
+            $isBehind = self::isBehind($label, $patch->labels[($i + $n - 1) % $n], $patch->labels[($i + 1) % $n]);
+            $walk[] = [$at, $isBehind ? new Edge('top', 'clearance') : self::edge($label, $from, $to, $left, $right), $label];
         }
         $walk = self::distinct($walk);
         $holes = [];
@@ -134,6 +135,14 @@ final readonly class WallShape
         );
     }
 
+    /** Whether a top is of what runs past an inner corner only, where it rises again under the other block's roof. */
+    private static function isBehind(string $label, string $before, string $after): bool
+    {
+        return $label === SideKind::Top->value
+            && (Side::isOfKind($before, SideKind::Past) || Side::isOfKind($after, SideKind::Past))
+            && (Side::isOfKind($before, SideKind::Plane) || Side::isOfKind($after, SideKind::Plane));
+    }
+
     private static function isIn(Patch $patch, OpeningForm $opening): bool
     {
         return $patch->outline->contains(new Vec2(($opening->left + $opening->right()) / 2.0, ($opening->sill + $opening->top()) / 2.0));
@@ -171,11 +180,12 @@ final readonly class WallShape
             SideKind::Open => new Edge('tip', 'clearance'),
             SideKind::Wall => new Edge('against'),
             SideKind::Party => new Edge('beside', 'clearance'),
+            SideKind::Past => new Edge('past the corner', 'clearance'),
             SideKind::Under => new Edge('under', 'clearance'),
             SideKind::Rim => new Edge('top', 'top'),
             SideKind::Top, SideKind::Opening => new Edge(Side::of($label)->kind->value),
             SideKind::Eaves, SideKind::Verge, SideKind::Deck, SideKind::Cut,
-            SideKind::Over, SideKind::Beneath, SideKind::Beside
+            SideKind::Over, SideKind::Clear, SideKind::Beneath, SideKind::Beside, SideKind::Within, SideKind::Below
                 => throw new LogicException("A wall has no side “{$label}”"),
         };
     }

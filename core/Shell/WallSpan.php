@@ -28,6 +28,9 @@ final class WallSpan
     /** @var array<int, list<Patch>> */
     private array $patches = [];
 
+    /** A stretch of wall that is no longer than so many thicknesses is not mitred. */
+    private const LEAST_THICKNESSES = 1.5;
+
     private function __construct(
         public readonly Block $block,
         public readonly WallForm $form,
@@ -48,11 +51,16 @@ final class WallSpan
             $neighbour = $block->wall($other);
             $angle = $block->block->footprint->angle($corner);
             $isThere = ! in_array($other, $jogs, true) && $neighbour->reaches($far === 'left' ? 'left' : 'right');
-            $runsThrough = self::runsThrough($building, $block->block, $corner, $edge, $other);
+            // Too little of a wall is left beside a neighbour to be mitred: the one round the corner runs past it.
+            $isShort = self::isShort($wall, $far === 'left' ? 'right' : 'left', $stacks[$wall->wall->stack]);
+            $isItsShort = self::isShort($neighbour, $far, $stacks[$neighbour->wall->stack]);
+            $runsThrough = $isShort === $isItsShort
+                ? self::runsThrough($building, $block->block, $corner, $edge, $other)
+                : $isItsShort;
             $kind = match (true) {
                 ! $isThere => WallEnd::OPEN,
                 abs($angle - 180.0) < self::STRAIGHT_DEG => WallEnd::STRAIGHT,
-                self::isMitred($building, $block->block, $corner, [$wall, $neighbour]) => WallEnd::MITRE,
+                ! $isShort && ! $isItsShort && self::isMitred($building, $block->block, $corner, [$wall, $neighbour]) => WallEnd::MITRE,
                 $runsThrough => WallEnd::THROUGH,
                 default => WallEnd::STOPPED,
             };
@@ -70,6 +78,23 @@ final class WallSpan
             $end(($edge + 1) % $n, ($edge + 1) % $n, 'left'),
             ! in_array($edge, $jogs, true),
         );
+    }
+
+    /**
+     * Whether a wall ends so soon after a corner, at another block, that its card is hardly longer there than it is thick.
+     *
+     * @param  string  $end  where the corner is
+     */
+    private static function isShort(WallForm $wall, string $end, Stack $stack): bool
+    {
+        foreach ($wall->patches as $patch) {
+            $least = self::LEAST_THICKNESSES * $stack->thickness_mm;
+            if (in_array($end, $patch->labels, true) && $patch->outline->bounds()->width() < $least) {
+                return $wall->length->mm > $least;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Relief\ReliefCut;
@@ -99,7 +100,7 @@ final readonly class ReliefTable
         $problems = new Problems;
         $whole = Compressor::of($building, $problems)->building;
         $problems->throwIfAny();
-        $cut = ReliefCut::of($whole, $problems);
+        $cut = ReliefCut::of(EndedRoofs::of($whole), $problems);
         $problems->throwIfAny();
         $form = Surfaces::of($cut->building, $problems);
         $problems->throwIfAny();

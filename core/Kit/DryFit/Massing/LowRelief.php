@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -156,7 +157,7 @@ final readonly class LowRelief
             return Massing::mass($this->building, $mass->block->with(roof: $roof), $ring, $edges, self::reach($mass));
         }
         $slopes = [];
-        foreach ($mass->slopes as $slope) {
+        foreach ($this->unsqueezed($mass) as $slope) {
             $box = $slope->plan->bounds();
             $before = Ring::rectangle($box->x0 - 1.0, $box->y0 - 1.0, $box->x1 + 1.0, $this->cut);
             $parts = match (true) {
@@ -181,6 +182,21 @@ final readonly class LowRelief
             $slopes,
             array_fill(0, $ring->count(), $mass->base),
         );
+    }
+
+    /** @return list<Slope> those of a mass; a deck between parapets so far inside them that it is right once it is squeezed */
+    private function unsqueezed(Mass $mass): array
+    {
+        if (! $mass->isShut) {
+            return $mass->slopes;
+        }
+        $inset = [];
+        foreach (Massing::inset($this->building, $mass->block, $mass->edges) as $i => $by) {
+            $along = $mass->ring->point($i + 1)->minus($mass->ring->point($i))->times(1.0 / $mass->ring->edgeLength($i));
+            $inset[] = -$by * hypot($along->y, $along->x / $this->squeeze);
+        }
+
+        return array_map(static fn (Slope $deck): Slope => $deck->with(Offset::lines($mass->ring, $inset)), $mass->slopes);
     }
 
     private static function reach(Mass $mass): float

@@ -47,6 +47,7 @@ final class Massing
     {
         $building = Compressor::of($building, new Problems)->building;
         $masses = self::whole($building);
+        $masses = EndedMasses::of($building, $masses, self::reach(array_map(static fn (Mass $m): Ring => $m->ring, $masses)));
         $masses = $building->relief === null ? $masses : LowRelief::of($building, $building->relief, $masses);
 
         return new self($building, $building->perspective?->depth === null ? $masses : self::receding($building, $masses));
@@ -152,13 +153,38 @@ final class Massing
     {
         $scale = $building->scale->ratio;
         $rings = array_map(static fn (Block $b): Ring => $b->standing()->scaled(1.0 / $scale), $building->blocks);
-        $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
-        $reach = count($rings) > 1 ? $box->width() + $box->height() : 0.0;
+        $reach = self::reach($rings);
 
         return array_map(
             static fn (Block $block, Ring $ring): Mass => self::mass($building, $block, $ring, array_keys($ring->points), $reach),
             $building->blocks,
             $rings,
+        );
+    }
+
+    /**
+     * How far a roof may run on over others at most; by itself it does not.
+     *
+     * @param  list<Ring>  $rings
+     */
+    private static function reach(array $rings): float
+    {
+        $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
+
+        return count($rings) > 1 ? $box->width() + $box->height() : 0.0;
+    }
+
+    /**
+     * How far a deck stays inside each edge.
+     *
+     * @param  list<?int>  $edges  which of the block's walls stands on each
+     * @return list<float>
+     */
+    public static function inset(Building $building, Block $block, array $edges): array
+    {
+        return array_map(
+            static fn (?int $e): float => self::DECK_CLEARANCE_MM + ($e === null ? 0.0 : self::thickness($building, $block->walls[$e])),
+            $edges,
         );
     }
 
@@ -173,10 +199,7 @@ final class Massing
         $scale = $building->scale->ratio;
         $roof = $block->roof;
         $eaves = $block->eaves->mm / $scale;
-        $inset = array_map(
-            static fn (?int $e): float => self::DECK_CLEARANCE_MM + ($e === null ? 0.0 : self::thickness($building, $block->walls[$e])),
-            $edges,
-        );
+        $inset = self::inset($building, $block, $edges);
         $names = array_map(static fn (?int $e): string => $e === null ? 'back' : $block->walls[$e]->name, $edges);
         $runsOn = array_values(array_filter(array_keys($edges), static fn (int $e): bool =>
             $reach > 0.0 && $roof->edges[$e]->kind === RoofEdge::WALL && $roof->kind !== 'lean-to'));
