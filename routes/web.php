@@ -20,6 +20,7 @@ use App\Http\Controllers\ScaleTableController;
 use App\Http\Controllers\SectionController;
 use App\Http\Controllers\SightController;
 use App\Http\Controllers\StandController;
+use App\Http\Controllers\StarterShapeController;
 use App\Models\Project;
 use Illuminate\Support\Facades\Route;
 
@@ -35,6 +36,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
         Route::patch('me', [AccountController::class, 'update'])->name('me.update');
         Route::post('lengths', LengthController::class)->name('lengths');
+        Route::get('shapes', StarterShapeController::class)->name('shapes');
         Route::get('find', [FindController::class, 'anywhere'])->name('find');
 
         Route::controller(ProjectController::class)->prefix('projects')->name('projects.')->group(function (): void {

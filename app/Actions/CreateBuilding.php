@@ -9,10 +9,11 @@ use App\Models\Project;
 use App\Models\User;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Starter;
+use Chartula\Core\Building\StarterShape;
 use Chartula\Core\Problem\InvalidInput;
 use Illuminate\Support\Facades\DB;
 
-/** Makes a building in a project: from a document, or from the starter that a new one begins with. */
+/** Makes a building in a project: from a document, or in one of the shapes that a new one begins with. */
 final readonly class CreateBuilding
 {
     public function __construct(private SaveRevision $save)
@@ -20,10 +21,10 @@ final readonly class CreateBuilding
     }
 
     /** @throws InvalidInput where the text is no document */
-    public function execute(Project $project, User $author, string $clientId, ?string $text, ?string $name): Building
+    public function execute(Project $project, User $author, string $clientId, string|StarterShape $from, ?string $name): Building
     {
-        $document = $text === null ? Starter::document($name ?? 'Building') : JsonText::decode($text);
-        $text ??= JsonText::encode($document);
+        $document = is_string($from) ? JsonText::decode($from) : Starter::document($name ?? 'Building', $from);
+        $text = is_string($from) ? $from : JsonText::encode($document);
         $name = is_string($document->name ?? null) && $document->name !== '' ? $document->name : ($name ?? 'Building');
 
         return DB::transaction(function () use ($project, $author, $clientId, $document, $text, $name): Building {

@@ -6,12 +6,15 @@ namespace Chartula\Core\Building;
 
 use stdClass;
 
-/** What a new building begins with: a small brick office without openings, sound, to be given its real figures. */
+/** What a new building begins with: brick, without openings, in one of the common shapes, to be given its real figures. */
 final readonly class Starter
 {
-    public static function document(string $name): stdClass
+    public static function document(string $name, StarterShape $shape = StarterShape::Single): stdClass
     {
-        $wall = static fn (string $edge): array => ['edge' => $edge, 'finish' => 'brick-stretcher', 'openings' => []];
+        $walls = array_map(
+            static fn (string $edge): array => ['edge' => $edge, 'finish' => 'brick-stretcher', 'openings' => []],
+            Footprint::RECT,
+        );
 
         return JsonText::decode((string) json_encode([
             'format' => BuildingReader::FORMAT, 'version' => 1, 'name' => $name, 'scale' => '1:76.2',
@@ -33,14 +36,7 @@ final readonly class Starter
                 ],
                 'door' => ['kind' => 'door', 'w' => '3ft 3in', 'h' => '7ft', 'head' => ['shape' => 'flat'], 'reveal' => '3in'],
             ],
-            'blocks' => [[
-                'id' => 'main', 'name' => 'Main', 'footprint' => ['rect' => ['18ft', '12ft']], 'eaves' => '9ft 6in',
-                'walls' => array_map($wall, Footprint::RECT),
-                'roof' => [
-                    'kind' => 'gable', 'ridge' => 'x', 'pitch' => 40,
-                    'overhang' => ['eaves' => '9in', 'verge' => '6in'], 'finish' => 'slate',
-                ],
-            ]],
+            'blocks' => array_map(static fn (array $block): array => $block + ['walls' => $walls], $shape->blocks()),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
     }
 }

@@ -16,7 +16,7 @@ final class OwnershipTest extends ApiTestCase
     private const OPEN = ['me', 'register', 'sign-in', 'demo', 'page'];
 
     /** Routes for anybody signed in that name no one's project. */
-    private const OWN_ONLY = ['sign-out', 'me.update', 'lengths', 'projects.index', 'projects.store', 'projects.import', 'find'];
+    private const OWN_ONLY = ['sign-out', 'me.update', 'lengths', 'projects.index', 'projects.store', 'projects.import', 'find', 'shapes'];
 
     public function testEveryRouteIsKnownHere(): void
     {

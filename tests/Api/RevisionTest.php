@@ -6,7 +6,9 @@ namespace Tests\Api;
 
 use App\Models\Revision;
 use App\Models\StoredKit;
+use Chartula\Core\Building\StarterShape;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\Kits;
 
@@ -150,5 +152,24 @@ final class RevisionTest extends ApiTestCase
         $project = $this->projectOf($user);
         $this->actingAs($user)->postJson("/api/projects/$project->id/buildings", ['client_id' => (string) Str::uuid(), 'name' => 'Shelter'])
             ->assertStatus(201)->assertJsonPath('name', 'Shelter')->assertJsonPath('derived.dry_fit.ok', true);
+    }
+
+    public function testANewBuildingBeginsInTheShapeThatIsChosen(): void
+    {
+        $user = $this->person();
+        $project = $this->projectOf($user);
+        $shapes = $this->actingAs($user)->getJson('/api/shapes')->assertOk();
+        self::assertMatches('api.schema.json#/$defs/shapes', self::decoded($shapes));
+        self::assertCount(count(StarterShape::cases()), (array) $shapes->json('shapes'));
+        $begin = fn (string $shape): TestResponse => $this->postJson(
+            "/api/projects/$project->id/buildings",
+            ['client_id' => (string) Str::uuid(), 'name' => 'Stables', 'shape' => $shape],
+        );
+        $begin('u')->assertStatus(201)
+            ->assertJsonPath('name', 'Stables')
+            ->assertJsonPath('derived.dry_fit.ok', true)
+            ->assertJsonPath('derived.view.plan.blocks.2.name', 'Right wing');
+        $begin('pentagram')->assertStatus(422);
+        self::assertCount(1, (array) $this->getJson('/api/projects')->json('projects.0.buildings'));
     }
 }

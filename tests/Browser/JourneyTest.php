@@ -19,6 +19,7 @@ final class JourneyTest extends BrowserTestCase
         $this->type('New project', 'Harbour end', leave: false);
         $this->press('Begin the project');
         $this->press('New building');
+        $this->press('Begin the building');
         $this->heading('The real building');
         $this->type('width', "20' 6\"");
         $this->saved(2);
@@ -49,12 +50,34 @@ final class JourneyTest extends BrowserTestCase
         $this->heading('This is not here');
     }
 
+    public function testABuildingBeginsInAShapeOrNotAtAll(): void
+    {
+        $this->register('Edith');
+        $this->type('New project', 'Ranges', leave: false);
+        $this->press('Begin the project');
+        $this->press('New building');
+        $this->sees('every figure can be changed');
+        self::assertCount(11, $this->browser->findElements(WebDriverBy::cssSelector('.begin-shapes svg path:first-child')));
+        $this->press('Leave it');
+        $this->sees('No building in it yet.');
+        $this->press('New building');
+        $this->type('Name of the building', 'Brewhouse', leave: false);
+        $this->find("//label[contains(., 'H, two ranges and a link')]")->click();
+        $this->press('Begin the building');
+        $this->heading('The real building');
+        $this->sees('West range');
+        $this->sees('joints close');
+        $this->browser->navigate()->refresh();
+        $this->sees('East range');
+    }
+
     public function testAWindowIsMovedByKeyboardWithoutAnyPointer(): void
     {
         $this->register('Cuthbert');
         $this->type('New project', 'Keys', leave: false);
         $this->keys(WebDriverKeys::ENTER);
         $this->find("//button[normalize-space()='New building']")->sendKeys(WebDriverKeys::ENTER);
+        $this->find("//button[normalize-space()='Begin the building']")->sendKeys(WebDriverKeys::ENTER);
         $this->heading('The real building');
         $this->link('Shell')->sendKeys(WebDriverKeys::ENTER);
         $this->find("//button[normalize-space()='Add sash']")->sendKeys(WebDriverKeys::ENTER);

@@ -22,7 +22,7 @@ final readonly class BuildingController
 
     public function store(StoreBuildingRequest $request, Project $project, #[CurrentUser] User $user, CreateBuilding $create): Response
     {
-        $building = $create->execute($project, $user, $request->clientId(), $request->document(), $request->name());
+        $building = $create->execute($project, $user, $request->clientId(), $request->document() ?? $request->shape(), $request->name());
 
         return $this->answer->of($building, $building->latest(), 201);
     }

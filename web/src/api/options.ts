@@ -14,6 +14,7 @@ import type {
   ProjectSummary,
   ReliefTable,
   ScaleTable,
+  Shapes,
   SectionAt,
   Sight,
   Stand,
@@ -25,6 +26,13 @@ export const projectsOptions = () =>
   queryOptions({
     queryKey: ['projects'],
     queryFn: async () => (await api.get<{ projects: ProjectSummary[] }>('projects')).projects,
+  });
+
+export const shapesOptions = () =>
+  queryOptions({
+    queryKey: ['shapes'],
+    queryFn: async () => (await api.get<Shapes>('shapes')).shapes,
+    staleTime: Infinity,
   });
 
 export const buildingOptions = (id: string) =>

@@ -1041,6 +1041,19 @@ export interface SeenFace {
   treat: string;
   wants: 'full' | 'plain' | 'omit';
 }
+export interface Shapes {
+  shapes: StarterShape[];
+}
+/**
+ * A shape that a new building may begin with; its roofs in plan, lowest first.
+ *
+ */
+export interface StarterShape {
+  id: 'single' | 'l' | 't' | 'u' | 'h' | 'z' | 'terrace' | 'pavilions' | 'aisles' | 'dormers' | 'clerestory';
+  title: string;
+  about: string;
+  plan: DrawnShape[];
+}
 export interface Sight {
   faces: SeenFace[];
   lines: {

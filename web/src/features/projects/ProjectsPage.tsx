@@ -5,11 +5,12 @@ import { Link, useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { ApiError, api } from '../../api/client';
 import { accountOptions, enterAs, projectsOptions } from '../../api/options';
-import type { Account, BuildingState, ProjectSummary, User } from '../../api/types';
+import type { Account, BuildingState, ProjectSummary, StarterShape, User } from '../../api/types';
 import { FileButton } from '../../ui/FileButton';
 import { FindButton } from '../../ui/FindButton';
 import { FormField } from '../../ui/FormField';
 import { Empty, Failed, Loading } from '../../ui/States';
+import { BeginBuilding } from './BeginBuilding';
 
 export function ProjectsPage({ user }: { user: User }) {
   const projects = useQuery(projectsOptions());
@@ -94,9 +95,10 @@ function ProjectCard({ project }: { project: ProjectSummary }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const [asking, setAsking] = useState<string | null>(null);
+  const [isBeginning, setIsBeginning] = useState(false);
   const refresh = () => queries.invalidateQueries({ queryKey: projectsOptions().queryKey });
   const begin = useMutation({
-    mutationFn: (input: { name: string } | { document: string }) =>
+    mutationFn: (input: { name: string; shape: StarterShape['id'] } | { document: string }) =>
       api.post<BuildingState>(`projects/${project.id}/buildings`, { client_id: newId(), ...input }),
     onSuccess: async (state) => {
       await refresh();
@@ -142,7 +144,7 @@ function ProjectCard({ project }: { project: ProjectSummary }) {
         ))}
       </ul>
       <div className="tools">
-        <Button onClick={() => begin.mutate({ name: 'New building' })} disabled={begin.isPending}>
+        <Button onClick={() => setIsBeginning(!isBeginning)} aria-expanded={isBeginning} disabled={begin.isPending}>
           New building
         </Button>
         <FileButton
@@ -153,6 +155,13 @@ function ProjectCard({ project }: { project: ProjectSummary }) {
           Import a building …
         </FileButton>
       </div>
+      {isBeginning && (
+        <BeginBuilding
+          pending={begin.isPending}
+          onBegin={(name, shape) => begin.mutate({ name, shape })}
+          onLeave={() => setIsBeginning(false)}
+        />
+      )}
       {error !== null && (
         <div role="alert" className="remark remark-stop">
           {error.message}
