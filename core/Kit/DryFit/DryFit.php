@@ -42,6 +42,8 @@ final readonly class DryFit
         ];
         usort($findings, static fn (Finding $a, Finding $b): int => [$b->mm, $a->at] <=> [$a->mm, $b->at]);
 
-        return new Report($findings, count($assembly->pieces), $joints->measures(), $edges->free(), $cover->excused());
+        $words = PlainWords::of($assembly, $building);
+
+        return new Report($findings, count($assembly->pieces), $joints->measures(), $edges->free(), $cover->excused(), $words);
     }
 }

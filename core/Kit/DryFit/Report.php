@@ -23,6 +23,7 @@ final readonly class Report
         public array $measures,
         public array $free,
         public array $excused,
+        private PlainWords $words,
     ) {
         $this->joints = count($measures);
     }
@@ -49,12 +50,22 @@ final readonly class Report
         ), $widest);
     }
 
-    /** @return array{ok: bool, joints: int, pieces: int, findings: list<array{code: string, at: string, text: string, mm: float}>} */
+    /**
+     * In plain words.
+     *
+     * @return array{
+     *     ok: bool, joints: int, pieces: int, findings: list<array{code: string, at: string, text: string, mm: float}>, advice: ?string,
+     * }
+     */
     public function toArray(): array
     {
         return [
             'ok' => $this->goesTogether(), 'joints' => $this->joints, 'pieces' => $this->pieces,
-            'findings' => array_map(static fn (Finding $f): array => $f->toArray(), $this->findings),
+            'findings' => array_map(
+                fn (Finding $f): array => [...$f->toArray(), 'text' => $this->words->said($f->text)],
+                $this->findings,
+            ),
+            'advice' => $this->goesTogether() ? null : $this->words->advice(),
         ];
     }
 }

@@ -350,6 +350,10 @@ export interface DryFitFound {
   joints: number;
   pieces: number;
   findings: Finding[];
+  /**
+   * What to try where it does not go together.
+   */
+  advice: string | null;
 }
 export interface Finding {
   code: string;
@@ -811,6 +815,10 @@ export interface DryFit {
   findings: Finding[];
   measures: JointMeasure[];
   free: FreeEdge[];
+  /**
+   * What to try where it does not go together.
+   */
+  advice: string | null;
 }
 export interface JointMeasure {
   id: string;

@@ -119,7 +119,7 @@ export const hut = (): Derived => ({
     totals: { parts: 3, sheets: 1, cut_length_mm: 220, area_mm2: {} },
     assembly: [],
   },
-  dry_fit: { ok: true, joints: 1, pieces: 3, findings: [] },
+  dry_fit: { ok: true, joints: 1, pieces: 3, findings: [], advice: null },
   view: {
     scale: '1:76.2',
     rule: { foot_mm: 4, metre_mm: 13.12 },

@@ -18,11 +18,14 @@ export function DocketDetail({ entry, derived, building }: { entry: string; deri
               Every joint closes to 0.01 mm, no two pieces of card are in the same place, and the outside is filled.
             </p>
           ) : (
-            <ul>
-              {derived.dry_fit.findings.map((finding, i) => (
-                <li key={i}>{finding.text}</li>
-              ))}
-            </ul>
+            <>
+              <ul>
+                {derived.dry_fit.findings.map((finding, i) => (
+                  <li key={i}>{finding.text}</li>
+                ))}
+              </ul>
+              <p className="mb-1">{derived.dry_fit.advice}</p>
+            </>
           )}
         </>
       )}

@@ -12,6 +12,7 @@ const fit: DryFit = {
   joints: 1,
   pieces: 3,
   findings: [],
+  advice: null,
   measures: [
     {
       id: 'j1',

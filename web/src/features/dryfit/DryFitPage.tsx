@@ -32,11 +32,14 @@ export function DryFitPage() {
       <section className="sheet" aria-label="Joints">
         <h2>{fit.data.ok ? `All ${fit.data.joints} joints close` : 'It does not go together yet'}</h2>
         {fit.data.findings.length > 0 && (
-          <ul className="remark remark-stop">
-            {fit.data.findings.map((finding, i) => (
-              <li key={i}>{finding.text}</li>
-            ))}
-          </ul>
+          <div className="remark remark-stop">
+            <ul className="mb-1">
+              {fit.data.findings.map((finding, i) => (
+                <li key={i}>{finding.text}</li>
+              ))}
+            </ul>
+            <p className="mb-0">{fit.data.advice}</p>
+          </div>
         )}
         <Joints
           fit={fit.data}
