@@ -19,8 +19,8 @@ final class CoverLines
     /** Square cuts part by no more than so many thicknesses. */
     private const SQUARE_CUT = 4.0;
 
-    /** Where a bevelled foot ends over a hip, card is open by no more than so much of its thickness. */
-    private const CHIP = 0.25;
+    /** Where a bevelled foot ends over a hip, card is open by no more than this, mm. */
+    private const CHIP_MM = 0.25;
 
     /** What closes a wall stands no further behind its outside than so many times its thickness. */
     private const BEHIND = 2.0;
@@ -215,7 +215,7 @@ final class CoverLines
     private function isNarrow(float $x, Interval $stretch): bool
     {
         $reveal = $this->surface->reveal($x);
-        if ($stretch->length() <= max($reveal, self::CHIP * $this->surface->thickness())) {
+        if ($stretch->length() <= max($reveal, self::CHIP_MM)) {
             return true;
         }
         $wide = [$stretch];

@@ -8,13 +8,14 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 
-/** One placed board of a serialised kit, as a solid: its outline as thick as the card. */
+/** One placed board of a serialised kit, as a solid: from its outline to that of its inside, as thick as the card. */
 final readonly class Card
 {
     /** @param  list<Ring>  $holes */
     private function __construct(
         public string $part,
         private Ring $outline,
+        private ?Ring $inside,
         private array $holes,
         private float $thickness,
         private Vec3 $origin,
@@ -34,6 +35,7 @@ final readonly class Card
         $cards = [];
         /**
          * @var list<array{id: string, group: string, thickness: float|int, outline: list<array{float, float}>,
+         *     inside_outline?: ?list<array{float, float}>,
          *     holes: list<list<array{float, float}>>, placements: list<array{origin: array{float, float, float}, x: array{float, float,
          *     float}, y: array{float, float, float}}>}> $parts
          */
@@ -44,6 +46,7 @@ final readonly class Card
                 $cards[] = new self(
                     $part['id'],
                     self::ring($part['outline']),
+                    isset($part['inside_outline']) ? self::ring($part['inside_outline']) : null,
                     array_map(self::ring(...), $part['holes']),
                     (float) $part['thickness'],
                     self::vector($placed['origin']),
@@ -66,7 +69,8 @@ final readonly class Card
             return false;
         }
         $place = new Vec2($off->dot($this->x), $off->dot($this->y));
-        if (! $this->outline->contains($place) && $this->outline->distanceTo($place) > $within) {
+        $outline = $this->at($depth);
+        if (! $outline->contains($place) && $outline->distanceTo($place) > $within) {
             return false;
         }
         foreach ($this->holes as $hole) {
@@ -76,6 +80,18 @@ final readonly class Card
         }
 
         return true;
+    }
+
+    /** The outline at a depth: where edges are bevelled, between those of both faces. */
+    private function at(float $depth): Ring
+    {
+        $part = max(0.0, min(1.0, $depth / $this->thickness));
+
+        return $this->inside?->count() !== $this->outline->count() ? $this->outline : new Ring(array_map(
+            static fn (Vec2 $p, Vec2 $q): Vec2 => $p->plus($q->minus($p)->times($part)),
+            $this->outline->points,
+            $this->inside->points,
+        ));
     }
 
     /** @param  array{float, float, float}  $v */
