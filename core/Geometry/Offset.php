@@ -12,6 +12,9 @@ final readonly class Offset
     /** Lines that turn by less than this, as a sine, are one: where they cross says nothing. */
     private const PARALLEL = 0.001;
 
+    /** Two edges that run back on each other and part by less than this, as a sine, are a spike. */
+    private const SPIKE = 0.02;
+
     /**
      * Edges meet where their lines do; an edge may come out turned round, which the caller must look for.
      *
@@ -141,7 +144,11 @@ final readonly class Offset
         $d = $q->minus($p);
         $e = $s->minus($r);
         $cross = $d->cross($e);
-        $meeting = abs($cross) < Tolerance::ROUNDING ? $q->plus($r)->times(0.5) : $p->plus($d->times($r->minus($p)->cross($e) / $cross));
+        // Neighbours that run back on each other meet at the end of the spike, wherever their lines do.
+        $isSpike = $d->dot($e) < 0.0 && abs($cross) < self::SPIKE * $d->length() * $e->length();
+        $meeting = $isSpike || abs($cross) < Tolerance::ROUNDING
+            ? $q->plus($r)->times(0.5)
+            : $p->plus($d->times($r->minus($p)->cross($e) / $cross));
         $points = $ring->points;
         $points[($edge + 1) % $n] = $meeting;
         array_splice($points, $edge, 1);

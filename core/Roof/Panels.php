@@ -83,7 +83,11 @@ final class Panels
     {
         foreach ($this->of($plane, $panel->layer) as $other) {
             foreach ($other->meetings($panel) as [$hole, $i]) {
-                if (Meeting::along($panel->part, $edge, $other->part, $i, null, $hole) !== null) {
+                // As their joint is measured: the earlier one's side first.
+                $met = array_search($panel, $this->panels, true) < array_search($other, $this->panels, true)
+                    ? Meeting::along($panel->part, $edge, $other->part, $i, null, $hole)
+                    : Meeting::along($other->part, $i, $panel->part, $edge, $hole);
+                if ($met !== null) {
                     return true;
                 }
             }

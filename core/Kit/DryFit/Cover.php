@@ -6,6 +6,7 @@ namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Massing\Surface;
 use Chartula\Core\Measure\Tolerance;
 
@@ -33,8 +34,8 @@ final readonly class Cover
 
     /**
      * @param  list<Surface>  $flush  those in its plane, itself among them
-     * @param  list<array{KitShape, Frame}>  $said  what the kit says of the outside in that plane
-     * @param  list<Piece>  $pieces  that come near it
+     * @param  list<array{KitShape, Frame, non-empty-list<Vec3>}>  $said  what the kit says of the outside in that plane
+     * @param  array{list<Piece>, list<Piece>}  $pieces  that may lie in it, and all that come near it
      */
     public static function of(Surface $surface, array $flush, array $said, array $pieces): self
     {

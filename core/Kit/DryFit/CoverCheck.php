@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Massing\Massing;
 use Chartula\Core\Kit\DryFit\Massing\Surface;
 use Chartula\Core\Measure\Tolerance;
@@ -17,6 +19,12 @@ use Chartula\Core\Recall\Recall;
  */
 final class CoverCheck
 {
+    /** Two planes that turn by no more than this, as one less the cosine, may be taken for each other. */
+    private const NEARLY = 1e-4;
+
+    /** Nor that lie further apart, mm. */
+    private const RIVAL_MM = 1.0;
+
     /** @var list<Finding> */
     private array $findings = [];
 
@@ -35,19 +43,24 @@ final class CoverCheck
     {
         $surfaces = $this->massing->surfaces();
         $frames = array_map(static fn (Surface $s): Frame => $s->frame(), $surfaces);
-        $kit = array_map(static fn (KitShape $s): array => [$s, $s->frame()], $this->assembly->kit->children('outside'));
+        $kit = array_map(self::said(...), $this->assembly->kit->children('outside'));
         foreach ($surfaces as $i => $surface) {
-            $flush = array_values(array_filter($surfaces, static fn (Surface $other, int $k): bool =>
-                $other->kind() === $surface->kind() && self::isFlush($frames[$i], $frames[$k]), ARRAY_FILTER_USE_BOTH));
-            $said = array_values(array_filter($kit, static fn (array $said): bool => self::isFlush($frames[$i], $said[1])));
+            $flush = array_filter($surfaces, static fn (Surface $other, int $k): bool =>
+                $other->kind() === $surface->kind() && self::isFlush($frames[$i], $frames[$k], $other->corners()), ARRAY_FILTER_USE_BOTH);
+            $said = array_values(array_filter($kit, static fn (array $said): bool => self::isFlush($frames[$i], $said[1], $said[2])));
             $pieces = $this->pieces($surface, $frames[$i]);
+            $planes = array_values(array_intersect_key($frames, $flush));
+            $rivals = $surface->kind() === 'slope' ? self::rivals($frames[$i], array_diff_key($frames, $flush)) : [];
+            $flush = array_values($flush);
+            $card = array_values(array_filter($pieces, static fn (Piece $p): bool => self::isNearest($p, $planes, $rivals)));
             $question = Recall::question(
                 'cover',
                 array_map(static fn (Surface $s): string => $s->key(), [$surface, ...$flush]),
                 array_map(static fn (array $said): array => $said[0]->values, $said),
                 array_map(static fn (Piece $p): string => $p->fingerprint, $pieces),
+                count($card),
             );
-            $answer = $this->recall->of($question, static fn (): Cover => Cover::of($surface, $flush, $said, $pieces));
+            $answer = $this->recall->of($question, static fn (): Cover => Cover::of($surface, $flush, $said, [$card, $pieces]));
             $this->tell($surface->name(), $answer);
         }
         $this->sizes();
@@ -71,6 +84,55 @@ final class CoverCheck
         ));
     }
 
+    /**
+     * Whether a board lies no nearer to planes that are nearly one with those of a surface than to these.
+     *
+     * @param  list<Frame>  $planes
+     * @param  list<Frame>  $rivals
+     */
+    private static function isNearest(Piece $piece, array $planes, array $rivals): bool
+    {
+        foreach ($rivals === [] ? [] : $piece->facets as $facet) {
+            foreach (['outside' => 0.0, 'inside' => -$facet->thickness] as $face => $out) {
+                $points = array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $facet->face($face)->outline->points);
+                $off = min([INF, ...array_map(static fn (Frame $f): float => self::off($points, $f), $planes)]);
+                $its = min([INF, ...array_map(static fn (Frame $f): float => self::off($points, $f), $rivals)]);
+                if ($off < Tolerance::COVER && $its < $off - Tolerance::EDGE) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Planes that are not one with a surface's, and so near it that card of one may be taken for the other's.
+     *
+     * @param  array<int, Frame>  $others  of surfaces that do not lie flush with it
+     * @return list<Frame>
+     */
+    private static function rivals(Frame $frame, array $others): array
+    {
+        return array_values(array_filter($others, static fn (Frame $other): bool =>
+            $frame->normal->dot($other->normal) > 1.0 - self::NEARLY && abs($frame->height($other->origin)) < self::RIVAL_MM));
+    }
+
+    /** @return array{KitShape, Frame, non-empty-list<Vec3>} what the kit says of an outside, its plane, and its corners */
+    private static function said(KitShape $outside): array
+    {
+        $frame = $outside->frame();
+        $isSlope = $outside->text('kind') === 'slope';
+
+        return [$outside, $frame, $isSlope ? array_map($frame->at(...), $outside->ring('outline')->points) : [$frame->origin]];
+    }
+
+    /** @param  list<Vec3>  $points */
+    private static function off(array $points, Frame $plane): float
+    {
+        return max([0.0, ...array_map(static fn (Vec3 $p): float => abs($plane->height($p)), $points)]);
+    }
+
     private function tell(string $name, Cover $cover): void
     {
         foreach ([
@@ -88,9 +150,10 @@ final class CoverCheck
         }
     }
 
-    private static function isFlush(Frame $a, Frame $b): bool
+    /** @param  non-empty-list<Vec3>  $corners  of the other */
+    private static function isFlush(Frame $a, Frame $b, array $corners): bool
     {
-        return $a->normal->dot($b->normal) > 1.0 - Tolerance::UNIT && abs($a->height($b->origin)) < Tolerance::COVER;
+        return $a->normal->dot($b->normal) > 1.0 - Tolerance::UNIT && self::off($corners, $a) < Tolerance::COVER;
     }
 
     private function sizes(): void

@@ -34,6 +34,9 @@ final class CoverLines
     /** @var list<Piece> those near the stretch in hand */
     private array $near = [];
 
+    /** @var list<Piece> */
+    private readonly array $pieces;
+
     private readonly Frame $frame;
 
     /** @var list<float> of the lines */
@@ -59,14 +62,15 @@ final class CoverLines
 
     /**
      * @param  list<Surface>  $flush
-     * @param  list<array{KitShape, Frame}>  $said
-     * @param  list<Piece>  $pieces
+     * @param  list<array{KitShape, Frame, non-empty-list<Vec3>}>  $said
+     * @param  array{list<Piece>, list<Piece>}  $pieces  that may lie in its plane, and all that come near it
      */
-    public function __construct(private readonly Surface $surface, array $flush, array $said, private readonly array $pieces)
+    public function __construct(private readonly Surface $surface, array $flush, array $said, array $pieces)
     {
+        [$card, $this->pieces] = $pieces;
         $this->frame = $surface->frame();
         $this->flush = array_map(fn (Surface $s): array => [$s, $this->frame->project($s->frame()->origin)], $flush);
-        $this->plates = Plates::in($this->frame, $pieces, $surface->kind());
+        $this->plates = Plates::in($this->frame, $card, $surface->kind());
         $told = $gaps = [];
         foreach ($said as [$shape, $frame]) {
             $told[] = new Region(

@@ -59,9 +59,7 @@ final class Massing
         $surfaces = array_map(fn (Face $face): Surface => new WallSurface($this, $face), Faces::of($this));
         foreach ($this->masses as $m => $mass) {
             foreach ($mass->slopes as $slope) {
-                if ($slope->width() > self::NARROW * $this->roof()) {
-                    $surfaces[] = new SlopeSurface($this, $m, $slope);
-                }
+                $surfaces[] = new SlopeSurface($this, $m, $slope, $slope->width() > self::NARROW * $this->roof());
             }
         }
 

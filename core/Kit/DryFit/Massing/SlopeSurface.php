@@ -9,6 +9,7 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Stretches;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
@@ -35,8 +36,13 @@ final class SlopeSurface implements Surface
     /** @var array<int, array{Ring, float, float}> outlines with how far across they lie, by object */
     private array $across = [];
 
-    public function __construct(private readonly Massing $massing, int $mass, private readonly Slope $slope)
-    {
+    /** @param  bool  $isCut  false where it is so narrow that card may be on it or not */
+    public function __construct(
+        private readonly Massing $massing,
+        int $mass,
+        private readonly Slope $slope,
+        private readonly bool $isCut,
+    ) {
         $this->mass = $massing->masses[$mass];
         $this->frame = $slope->frame();
         $boxes = array_filter(array_map(
@@ -67,6 +73,11 @@ final class SlopeSurface implements Surface
         return $this->frame;
     }
 
+    public function corners(): array
+    {
+        return array_map(fn (Vec2 $p): Vec3 => new Vec3($p->x, $p->y, $this->slope->height($p)), $this->slope->plan->points);
+    }
+
     public function thickness(): float
     {
         return $this->massing->roof();
@@ -79,7 +90,7 @@ final class SlopeSurface implements Surface
 
     public function key(): string
     {
-        return Recall::question('', $this->slope, $this->massing->key($this->mass, $this->others));
+        return Recall::question('', $this->isCut, $this->slope, $this->massing->key($this->mass, $this->others));
     }
 
     public function places(array $card): array
@@ -161,7 +172,7 @@ final class SlopeSurface implements Surface
         );
         $wanted = [...Stretches::without([...Stretches::both($all, $within), ...$free], $hidden), ...$rooted];
 
-        return [$wanted, Stretches::without($all, $wanted)];
+        return $this->isCut ? [$wanted, Stretches::without($all, $wanted)] : [[], $all];
     }
 
     /** Whether the roof comes to a place beyond its block without having died into another on the way. */

@@ -7,6 +7,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Vec3;
 
 /** A surface of the building as its document describes it, looked at along upright lines in its own plane. */
 interface Surface
@@ -18,6 +19,9 @@ interface Surface
 
     /** Its plane; lines run along y. */
     public function frame(): Frame;
+
+    /** @return non-empty-list<Vec3> places in its plane, as far apart as it is large */
+    public function corners(): array;
 
     /**
      * @param  list<Region>  $card  that lies in its plane

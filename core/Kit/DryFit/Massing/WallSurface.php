@@ -73,6 +73,11 @@ final readonly class WallSurface implements Surface
         return $this->face->frame();
     }
 
+    public function corners(): array
+    {
+        return [$this->frame()->origin];
+    }
+
     public function thickness(): float
     {
         return $this->face->thickness;
