@@ -281,7 +281,37 @@ final readonly class WallParts
             }
         }
 
-        return $joints;
+        return $joints === [] && $this->walls->facing($mate, true) === [] ? $this->besideStep($piece, $edge, $mate) : $joints;
+    }
+
+    /**
+     * A step that is shorter than its card is thick is not cut: the end of the wall round it is its outside, before which a wall stops.
+     *
+     * @return list<Joint>
+     */
+    private function besideStep(WallPiece $piece, int $edge, WallSpan $step): array
+    {
+        $nearest = null;
+        $least = INF;
+        foreach ([$step->left->edge, $step->right->edge] as $other) {
+            foreach ($this->walls->facing($this->walls->span($step->form->block, $other), false) as $board) {
+                $gap = Meeting::under($piece->part, $edge, $board->part);
+                if (abs($gap) < abs($least)) {
+                    [$nearest, $least] = [$board->part, $gap];
+                }
+            }
+        }
+
+        return $nearest === null ? [] : [
+            new Joint(
+                'clearance',
+                Ref::edge($piece->part->id, $edge),
+                Ref::inside($nearest->id),
+                $this->ordered($piece, $edge, $piece->part->outline->ring->edgeLength($edge)),
+                gap_mm: $least,
+                why: 'before a step that is shorter than its card is thick',
+            ),
+        ];
     }
 
     /**
