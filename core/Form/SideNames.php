@@ -167,6 +167,7 @@ final readonly class SideNames
             $top = $solid->top($at->minus($out));
             $under = $facet->heightAt($at);
             $card = $this->roof / $facet->pitch->cos();
+            $leans = $side === 'eaves' && $facet->pitch->degrees > 0.0;
             $isCrossed = $own->contains($at->minus($out));
             // Where blocks cross a wall ends at the card of the other's roof; else it may be hardly higher than that card's underside.
             if (
@@ -175,12 +176,12 @@ final readonly class SideNames
             ) {
                 return Side::beside($solid->index, $edge);
             }
-            if ($side === null || $under + ($side === 'eaves' ? $this->roof / $facet->pitch->cos() : 0.0) < $top - Tolerance::CUT) {
+            if ($side === null || $under + ($leans ? $card : 0.0) < $top - Tolerance::CUT) {
                 return null;
             }
             // An eaves against a wall that does not reach up to its top, or that would lean out over another's card, is cut upright and
             // free.
-            if ($side === 'eaves' && $under < $top + $this->roof / $this->pitchAt($solid, $at->minus($out))) {
+            if ($leans && $under < $top + $this->roof / $this->pitchAt($solid, $at->minus($out))) {
                 return Side::beside($solid->index, $edge);
             }
         }

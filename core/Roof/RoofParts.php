@@ -12,8 +12,10 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Meeting;
+use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Shell\Walls;
@@ -25,6 +27,9 @@ final readonly class RoofParts
     /** A panel's edge shorter than this needs no strip, mm. */
     private const WORTH_A_STRIP_MM = 0.5;
 
+    /** A side this short may find no card any more where it should meet some. */
+    private const SHORT_MM = 8.0;
+
     private function __construct(
         private Building $building,
         private Panels $panels,
@@ -35,11 +40,34 @@ final readonly class RoofParts
     public static function make(Building $building, Panels $panels, Walls $walls): PartSet
     {
         $self = new self($building, $panels, $walls);
-        $parts = array_map(static fn (RoofPanel $p) => $p->part, $panels->all());
+        $ends = $self->ends();
+        $met = [];
+        foreach ($ends as $joint) {
+            $met[$joint->a->part.'#'.$joint->a->edge] = true;
+        }
+        $parts = array_map(static fn (RoofPanel $p): Part => self::freed($p, $met)->part, $panels->all());
 
         return (new PartSet($parts, $self->laps()))
             ->with($self->lines())
-            ->with(new PartSet([], [...$self->ends(), ...Seats::of($panels, $walls)]));
+            ->with(new PartSet([], [...$ends, ...Seats::of($panels, $walls)]));
+    }
+
+    /**
+     * A short side that should meet a wall or a roof below, of which card has no more there, stays clear.
+     *
+     * @param  array<string, true>  $met  sides that do, by part and edge
+     */
+    private static function freed(RoofPanel $panel, array $met): RoofPanel
+    {
+        $edges = $panel->part->outline->edges;
+        foreach ($panel->labels as $i => $label) {
+            $isShort = $panel->part->outline->ring->edgeLength($i) < self::SHORT_MM;
+            if ($isShort && Side::isOfKind($label, SideKind::Wall, SideKind::Over) && ! isset($met[$panel->part->id.'#'.$i])) {
+                $edges[$i] = new Edge($edges[$i]->name, 'clearance');
+            }
+        }
+
+        return $edges === $panel->part->outline->edges ? $panel : $panel->withEdges(array_values($edges));
     }
 
     /** @return list<Joint> */
@@ -124,25 +152,13 @@ final readonly class RoofParts
             foreach ($panel->labels as $edge => $label) {
                 $side = Side::of($label);
                 if ($side->kind === SideKind::Over) {
-                    foreach ($this->panels->of($side->planeOrFail(), 0) as $below) {
-                        $met = Meeting::onFace($panel->part, $edge, $below->part, 'outside');
-                        if ($met !== null) {
-                            $joints[] = new Joint(
-                                'seat',
-                                Ref::edge($panel->part->id, $edge),
-                                Ref::outside($below->part->id),
-                                $met->ends,
-                                $met->length,
-                                free_mm: max(0.0, $panel->part->outline->ring->edgeLength($edge) - $met->length),
-                                why: 'the overhang ends on the roof below',
-                                touch: $met->touch,
-                            );
-                        }
-                    }
+                    array_push($joints, ...$this->onRoofs($panel, $edge, $this->panels->of($side->planeOrFail(), 0)));
                 } elseif ($side->kind === SideKind::Wall) {
                     $wall = $side->wallOrFail();
                     array_push($joints, ...$this->atWall($panel, $edge, $this->walls->span($wall->block, $wall->edge)));
                 } elseif ($side->kind === SideKind::Open) {
+                    $isOther = static fn (RoofPanel $p): bool => $p->facet->block !== $panel->facet->block;
+                    array_push($joints, ...$this->onRoofs($panel, $edge, array_filter($this->panels->layer(0), $isOther)));
                     // What leans out of a square eaves ends at the wall beside it.
                     $at = $panel->part->placements[0]->at($panel->part->outline->ring->point($edge));
                     foreach ($this->walls->spans() as $span) {
@@ -151,6 +167,32 @@ final readonly class RoofParts
                         }
                     }
                 }
+            }
+        }
+
+        return $joints;
+    }
+
+    /**
+     * @param  array<int, RoofPanel>  $others  outermost ones
+     * @return list<Joint>
+     */
+    private function onRoofs(RoofPanel $panel, int $edge, array $others): array
+    {
+        $joints = [];
+        foreach ($others as $below) {
+            $met = Meeting::onFace($panel->part, $edge, $below->part, 'outside');
+            if ($met !== null) {
+                $joints[] = new Joint(
+                    'seat',
+                    Ref::edge($panel->part->id, $edge),
+                    Ref::outside($below->part->id),
+                    $met->ends,
+                    $met->length,
+                    free_mm: max(0.0, $panel->part->outline->ring->edgeLength($edge) - $met->length),
+                    why: 'the overhang ends on the roof below',
+                    touch: $met->touch,
+                );
             }
         }
 

@@ -20,7 +20,7 @@ use Chartula\Core\Recall\Recall;
 final class CoverCheck
 {
     /** Two planes that turn by no more than this, as one less the cosine, may be taken for each other. */
-    private const NEARLY = 1e-4;
+    private const NEARLY = 0.0001;
 
     /** Nor that lie further apart, mm. */
     private const RIVAL_MM = 1.0;
