@@ -26,16 +26,16 @@ final class Known
     /** What could be built in card, does not go together, and says so. */
     public const RED = [
         'a slope that narrows to a neck beside a ridge or a valley: change the width of one arm by a brick' => [
-            12, 78, 573,
+            78,
         ],
-        'a dormer under a hip: move it along the eaves by a brick, or lower its roof' => [
+        'a dormer under a hip or past a ridge: move it along the eaves by a brick, or lower its roof' => [
             6, 281, 490,
         ],
         'a roof that only just comes past another’s ridge or eaves: raise or lower it by a brick' => [
             81, 141, 335, 423,
         ],
-        'a block that stands out before another by no more than its card is thick: move it out or in by a brick' => [
-            489, 510,
+        'a wing that stands out beside its host by no more than its card is thick: move it in or out by a brick' => [
+            510,
         ],
     ];
 }
