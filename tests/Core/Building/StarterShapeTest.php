@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Building;
 
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\StarterShape;
 use Chartula\Core\Drawing\StarterPlan;
 use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Finding;
+use Chartula\Core\Problem\Problems;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
@@ -176,6 +179,6 @@ final class StarterShapeTest extends TestCase
 
     private static function form(StarterShape $shape): Form
     {
-        return Kits::of(Starter::document('Works', $shape))->kit->form;
+        return Surfaces::of(BuildingReader::fromDocument(Starter::document('Works', $shape)), new Problems);
     }
 }

@@ -23,11 +23,8 @@ final class MeetingBlocksTest extends TestCase
     #[DataProvider('provideMeetings')]
     public function testTheyGoTogetherAndAreClosed(array $blocks): void
     {
-        foreach (['butt', 'mitre'] as $corner) {
-            foreach (['square', 'bevelled'] as $panels) {
-                self::whole(['corner' => $corner, 'panels' => $panels], ...$blocks);
-            }
-        }
+        self::whole(['corner' => 'butt', 'panels' => 'square'], ...$blocks);
+        self::whole(['corner' => 'mitre', 'panels' => 'bevelled'], ...$blocks);
     }
 
     /** @return iterable<string, array{list<array<string, mixed>>}> */
