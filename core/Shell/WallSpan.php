@@ -9,6 +9,8 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\CardSlice;
 use Chartula\Core\Form\CornerCard;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Form\WallId;
 use Chartula\Core\Geometry\Patch;
@@ -87,9 +89,13 @@ final class WallSpan
      */
     private static function isShort(WallForm $wall, string $end, Stack $stack): bool
     {
+        $least = self::LEAST_THICKNESSES * $stack->thickness_mm;
         foreach ($wall->patches as $patch) {
-            $least = self::LEAST_THICKNESSES * $stack->thickness_mm;
-            if (in_array($end, $patch->labels, true) && $patch->outline->bounds()->width() < $least) {
+            $isBesideOther = array_filter(
+                $patch->labels,
+                static fn (string $label): bool => Side::isOfKind($label, SideKind::Wall, SideKind::Party),
+            ) !== [];
+            if ($isBesideOther && in_array($end, $patch->labels, true) && $patch->outline->bounds()->width() < $least) {
                 return $wall->length->mm > $least;
             }
         }
