@@ -33,6 +33,24 @@ final class PerspectiveTest extends TestCase
     private const KNOWN_RED = [
         'a wall keeps its top where the roof over it has receded' => [140],
         'a line in which cards met has become a strip, or a strip a line' => [158, 663],
+        'a wall is left out, or is short of its corner or its top, where receding leaves its bevels no room' => [
+            64, 82, 120, 172, 200, 302, 326, 362, 371, 480, 488, 492, 532, 602, 815,
+        ],
+        'a wall stops before one that has receded from it' => [
+            53, 109, 431, 473,
+        ],
+        'the slope over a wall has receded from its top' => [
+            168, 374,
+        ],
+        'strips over two lines that have come nearer to each other' => [
+            133, 287, 294, 400, 476, 609, 659,
+        ],
+        'a slope is open where it narrows towards the point' => [
+            280, 504, 722, 819,
+        ],
+        'a slope comes into the next where both recede' => [
+            494, 536, 732,
+        ],
     ];
 
     /** The plot's front is 20 before the building's. */
