@@ -43,10 +43,11 @@ final class CoverCheck
     {
         $surfaces = $this->massing->surfaces();
         $frames = array_map(static fn (Surface $s): Frame => $s->frame(), $surfaces);
+        $corners = array_map(static fn (Surface $s): array => $s->corners(), $surfaces);
         $kit = array_map(self::said(...), $this->assembly->kit->children('outside'));
         foreach ($surfaces as $i => $surface) {
             $flush = array_filter($surfaces, static fn (Surface $other, int $k): bool =>
-                $other->kind() === $surface->kind() && self::isFlush($frames[$i], $frames[$k], $other->corners()), ARRAY_FILTER_USE_BOTH);
+                $other->kind() === $surface->kind() && self::isFlush($frames[$i], $frames[$k], $corners[$k]), ARRAY_FILTER_USE_BOTH);
             $said = array_values(array_filter($kit, static fn (array $said): bool => self::isFlush($frames[$i], $said[1], $said[2])));
             $pieces = $this->pieces($surface, $frames[$i]);
             $planes = array_values(array_intersect_key($frames, $flush));
@@ -58,7 +59,7 @@ final class CoverCheck
                 array_map(static fn (Surface $s): string => $s->key(), [$surface, ...$flush]),
                 array_map(static fn (array $said): array => $said[0]->values, $said),
                 array_map(static fn (Piece $p): string => $p->fingerprint, $pieces),
-                count($card),
+                array_map(static fn (Piece $p): string => $p->fingerprint, $card),
             );
             $answer = $this->recall->of($question, static fn (): Cover => Cover::of($surface, $flush, $said, [$card, $pieces]));
             $this->tell($surface->name(), $answer);

@@ -7,7 +7,6 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Perspective;
-use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Geometry\Box2;
@@ -200,7 +199,7 @@ final class Massing
         $inset = self::inset($building, $block, $edges);
         $names = array_map(static fn (?int $e): string => $e === null ? 'back' : $block->walls[$e]->name, $edges);
         $runsOn = array_values(array_filter(array_keys($edges), static fn (int $e): bool =>
-            $reach > 0.0 && $roof->edges[$e]->kind === RoofEdge::WALL && $roof->kind !== 'lean-to'));
+            $reach > 0.0 && $roof->runsOn($roof->edges[$e])));
 
         return new Mass(
             $block,

@@ -146,7 +146,7 @@ final readonly class Roofs
 
     private function runsOn(RoofEdge $edge): float
     {
-        return $edge->kind === RoofEdge::WALL && $this->roof->kind !== 'lean-to' ? $this->reach : 0.0;
+        return $this->roof->runsOn($edge) ? $this->reach : 0.0;
     }
 
     private function along(int $edge): Vec2
