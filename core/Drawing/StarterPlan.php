@@ -7,12 +7,12 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\StarterShape;
+use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\Problems;
-use Chartula\Core\Recall\Recall;
 
 /**
  * The roofs of a shape that a building may begin with, from above, in plan; model millimetres.
@@ -22,9 +22,10 @@ use Chartula\Core\Recall\Recall;
 final readonly class StarterPlan
 {
     /** @return list<Drawn> by where they begin, lowest first, so that what comes out of a roof is drawn over it */
-    public static function of(StarterShape $shape, Recall $recall = new Recall): array
+    public static function of(StarterShape $shape): array
     {
-        $form = Surfaces::of(BuildingReader::fromDocument(Starter::document($shape->title(), $shape)), new Problems, $recall);
+        $building = BuildingReader::fromDocument(Starter::document($shape->title(), $shape));
+        $form = Surfaces::of(EndedRoofs::of($building), new Problems);
         $planes = [];
         foreach ($form->facets as $facet) {
             foreach ($facet->patches as $patch) {

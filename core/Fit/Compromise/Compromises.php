@@ -14,6 +14,7 @@ use Chartula\Core\Building\Wall;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Fit\Plot\Finished;
 use Chartula\Core\Fit\Plot\Fit;
+use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Kit\DryFit\Assembly;
@@ -170,7 +171,7 @@ final readonly class Compromises
             BuildingReader::fromDocument($one === null ? $document : self::with($document, $one)),
             $problems,
         )->building;
-        $now = $one === null ? $form : Surfaces::of($building, $problems);
+        $now = $one === null ? $form : Surfaces::of(EndedRoofs::of($building), $problems);
         if (! $problems->areNone()) {
             return [];
         }

@@ -7,6 +7,7 @@ namespace Chartula\Core\Fit\Compromise;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Compression\Compression;
+use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\Problems;
@@ -36,7 +37,7 @@ final readonly class Pictures
     /** The walls of the real building, to be drawn behind what comes of them. */
     public static function asItIs(Building $real): Walls
     {
-        $whole = $real->with(compression: Compression::none(), relief: null, perspective: null);
+        $whole = EndedRoofs::of($real->with(compression: Compression::none(), relief: null, perspective: null));
 
         return new Walls($whole, Surfaces::of($whole, new Problems));
     }
