@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Stock\Stack;
 use Chartula\Core\Stock\Stock;
 
@@ -36,6 +38,12 @@ final readonly class Methods
         public Stock $paper,
         public Stock $strip,
     ) {
+    }
+
+    /** Whether of two walls at a corner those that run so go through: those to the front and back, or those to the sides. */
+    public function runsThrough(Vec2 $along): bool
+    {
+        return (abs($along->x) >= abs($along->y) - Tolerance::ROUNDING) === ($this->through === 'front-and-back');
     }
 
     public function wall(): Stack

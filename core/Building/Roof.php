@@ -34,4 +34,10 @@ final readonly class Roof
         public string $path,
     ) {
     }
+
+    /** Whether it runs on over an edge into what stands there; a lean-to ends at the wall that it leans on. */
+    public function runsOn(RoofEdge $edge): bool
+    {
+        return $edge->kind === RoofEdge::WALL && $this->kind !== 'lean-to';
+    }
 }

@@ -67,9 +67,7 @@ final readonly class Crossings
      */
     private static function comesFirst(Building $building, array $one, array $other): bool
     {
-        $facesFront = static fn (Vec2 $along): bool =>
-            (abs($along->x) >= abs($along->y) - Tolerance::ROUNDING) === ($building->methods->through === 'front-and-back');
-        [$own, $its] = [$facesFront($one[1]), $facesFront($other[1])];
+        [$own, $its] = [$building->methods->runsThrough($one[1]), $building->methods->runsThrough($other[1])];
 
         return $own === $its ? $one[0] < $other[0] : $own;
     }

@@ -45,9 +45,7 @@ final readonly class EndedRoofs
     /** @return list<int> those over which a block's roof runs on */
     private static function edges(Block $block): array
     {
-        $runsOn = static fn (RoofEdge $edge): bool => $edge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to';
-
-        return array_keys(array_filter($block->roof->edges, $runsOn));
+        return array_keys(array_filter($block->roof->edges, $block->roof->runsOn(...)));
     }
 
     /** @param  list<Solid>  $solids */
@@ -111,10 +109,10 @@ final readonly class EndedRoofs
     {
         foreach ($covered as $stretch) {
             foreach ([$stretch->from, $stretch->to] as $x) {
-                $high = self::heightAt($roof, $x);
+                $high = RoofLine::height($roof, $x);
                 $inside = $beyond->at($x + ($x === $stretch->from ? self::BEYOND_MM : -self::BEYOND_MM));
                 $tops = array_map(static fn (Solid $s): float => $s->contains($inside) ? $s->top($inside) : -INF, $hosts);
-                if ($high !== null && $high > max([-INF, ...$tops]) + Tolerance::MEET) {
+                if ($high > max([-INF, ...$tops]) + Tolerance::MEET) {
                     return true;
                 }
             }
@@ -142,7 +140,7 @@ final readonly class EndedRoofs
                     $high = max($high, $facet->heightAt($way->at(max(0.0, $from))), $facet->heightAt($way->at($to)));
                 }
             }
-            if ((self::heightAt($roof, $x) ?? -INF) > $high + Tolerance::MEET) {
+            if (RoofLine::height($roof, $x) > $high + Tolerance::MEET) {
                 return true;
             }
         }
@@ -170,17 +168,5 @@ final readonly class EndedRoofs
         }
 
         return $places;
-    }
-
-    /**
-     * How high it is over a place of the edge; null beside it.
-     *
-     * @param  list<array{float, float, float, float}>  $roof
-     */
-    private static function heightAt(array $roof, float $x): ?float
-    {
-        $high = RoofLine::height($roof, $x);
-
-        return $high === -INF ? null : $high;
     }
 }

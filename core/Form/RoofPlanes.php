@@ -106,7 +106,7 @@ final readonly class RoofPlanes
 
     private function beyond(RoofEdge $edge): float
     {
-        return $edge->kind === RoofEdge::WALL && $this->block->roof->kind !== 'lean-to' ? $this->reach : 0.0;
+        return $this->block->roof->runsOn($edge) ? $this->reach : 0.0;
     }
 
     /** @return list<array{float, float}> */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Block;
-use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Region;
@@ -39,7 +38,7 @@ final readonly class Solid
         $tails = [];
         foreach ($block->roof->edges as $i => $edge) {
             // Beyond the last edge are those of which low relief has left nothing.
-            if ($i < $ring->count() && $edge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to' && $reach > 0.0) {
+            if ($i < $ring->count() && $block->roof->runsOn($edge) && $reach > 0.0) {
                 $tails[] = self::tail($ring, $i, $reach);
             }
         }

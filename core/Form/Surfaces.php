@@ -8,7 +8,6 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
-use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Form\Perspective\RecedingRoof;
 use Chartula\Core\Form\Perspective\RecedingWall;
@@ -277,8 +276,10 @@ final readonly class Surfaces
         $thickness = $this->building->methods->roof()->thickness_mm;
 
         $party = PartyWalls::of($this->building, $i, $edge, $solids);
-        $yields = $roofEdge->kind === RoofEdge::WALL && $block->roof->kind !== 'lean-to';
-        $past = Crossings::of($this->building, $i, $edge, $solids, array_map($this->thickness(...), $this->building->blocks));
+        $yields = $block->roof->runsOn($roofEdge);
+        $past = count($solids) === 1
+            ? []
+            : Crossings::of($this->building, $i, $edge, $solids, array_map($this->thickness(...), $this->building->blocks));
 
         return new WallSection(
             $solids,

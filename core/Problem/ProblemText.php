@@ -130,7 +130,6 @@ final readonly class ProblemText
         'roof.runs-beside' => 'the overhang of this roof runs on beside the roof it dies into, past its end, and has nothing to die into there; make the overhang less on that side, or move the block in from the end by as much',
         'roof.upper-steeper' => 'the upper pitch of {given}° must be less than the lower one of {pitch}°',
         'roof.rise-unclear' => 'a rise is understood over a rect and for a lean-to; give the pitch instead',
-        'roof.neck' => 'this roof comes so near to the end of “{slope}” that {mm} mm card cannot be cut between them; raise or lower its eaves or its pitch by a millimetre or two on the model, so that their ridges meet or part',
         'roof.open' => 'the roof never closes: no edge of it slopes towards another; let one of its edges be a hip',
         'roof.inner-gable' => 'a gable next to an inner corner would stand on the slope beside it; make this edge a hip, or give the wing a block of its own',
         'roof.overhang-closes' => 'an overhang of {given} mm closes the recess at “{edge}”, {length} mm wide on the model; make it less than {least} mm there',

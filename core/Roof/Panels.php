@@ -68,15 +68,8 @@ final class Panels
     /** What square cuts have left of a line may be too little for its other side to have any: there a panel only stays clear. */
     private function freed(RoofPanel $panel): RoofPanel
     {
-        $edges = $panel->part->outline->edges;
-        foreach ($panel->labels as $i => $label) {
-            $plane = $edges[$i]->free === null && Side::isOfKind($label, SideKind::Plane) ? Side::of($label)->planeOrFail() : null;
-            if ($plane !== null && ! $this->isMet($panel, $i, $plane)) {
-                $edges[$i] = new Edge($edges[$i]->name, 'clearance');
-            }
-        }
-
-        return $edges === $panel->part->outline->edges ? $panel : $panel->withEdges(array_values($edges));
+        return $panel->freed(fn (int $i, string $label): bool =>
+            Side::isOfKind($label, SideKind::Plane) && ! $this->isMet($panel, $i, Side::of($label)->planeOrFail()));
     }
 
     private function isMet(RoofPanel $panel, int $edge, PlaneId $plane): bool

@@ -30,10 +30,27 @@ final readonly class RoofPanel
     ) {
     }
 
-    /** @param  non-empty-list<Edge>  $edges  what its sides are now said to be */
-    public function withEdges(array $edges): self
+    /**
+     * With sides that meet nothing and stay clear.
+     *
+     * @param  callable(int, string): bool  $isFree  by side and label, of those that are not free already
+     */
+    public function freed(callable $isFree): self
     {
-        $part = $this->part->withEdges($edges);
+        $edges = $this->part->outline->edges;
+        $free = array_filter(
+            $this->labels,
+            static fn (string $label, int $i): bool => $edges[$i]->free === null && $isFree($i, $label),
+            ARRAY_FILTER_USE_BOTH,
+        );
+        if ($free === []) {
+            return $this;
+        }
+        $part = $this->part->withEdges(array_map(
+            static fn (Edge $edge, int $i): Edge => isset($free[$i]) ? new Edge($edge->name, 'clearance') : $edge,
+            $edges,
+            array_keys($edges),
+        ));
 
         return new self($this->facet, $this->patch, $this->piece, $this->layer, $this->labels, $this->holeLabels, $part);
     }

@@ -59,15 +59,9 @@ final readonly class RoofParts
      */
     private static function freed(RoofPanel $panel, array $met): RoofPanel
     {
-        $edges = $panel->part->outline->edges;
-        foreach ($panel->labels as $i => $label) {
-            $isShort = $panel->part->outline->ring->edgeLength($i) < self::SHORT_MM;
-            if ($isShort && Side::isOfKind($label, SideKind::Wall, SideKind::Over) && ! isset($met[$panel->part->id.'#'.$i])) {
-                $edges[$i] = new Edge($edges[$i]->name, 'clearance');
-            }
-        }
-
-        return $edges === $panel->part->outline->edges ? $panel : $panel->withEdges(array_values($edges));
+        return $panel->freed(static fn (int $i, string $label): bool => Side::isOfKind($label, SideKind::Wall, SideKind::Over)
+            && ! isset($met[$panel->part->id.'#'.$i])
+            && $panel->part->outline->ring->edgeLength($i) < self::SHORT_MM);
     }
 
     /** @return list<Joint> */

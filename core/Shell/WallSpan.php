@@ -157,12 +157,10 @@ final class WallSpan
             return ($said === 'after') === ($edge === $corner);
         }
         $ring = $block->footprint->ring();
-        $facesFront = static function (int $e) use ($ring, $building): bool {
-            $along = $ring->point($e + 1)->minus($ring->point($e));
-
-            return (abs($along->x) >= abs($along->y) - Tolerance::ROUNDING) === ($building->methods->through === 'front-and-back');
-        };
-        [$own, $its] = [$facesFront($edge), $facesFront($other)];
+        [$own, $its] = array_map(
+            static fn (int $e): bool => $building->methods->runsThrough($ring->point($e + 1)->minus($ring->point($e))),
+            [$edge, $other],
+        );
 
         return $own === $its ? $edge < $other : $own;
     }
