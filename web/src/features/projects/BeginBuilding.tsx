@@ -11,12 +11,14 @@ const FILLS = { roof: 'var(--seen-wall)' };
 
 interface Props {
   pending: boolean;
+  /** Why it could not be begun. */
+  problem: string | undefined;
   onBegin: (name: string, shape: StarterShape['id']) => void;
   onLeave: () => void;
 }
 
 /** A name, and one of the shapes that a building may begin with. */
-export function BeginBuilding({ pending, onBegin, onLeave }: Props) {
+export function BeginBuilding({ pending, problem, onBegin, onLeave }: Props) {
   const shapes = useQuery(shapesOptions());
   const [name, setName] = useState('New building');
   const [chosen, setChosen] = useState<StarterShape['id']>('single');
@@ -31,7 +33,7 @@ export function BeginBuilding({ pending, onBegin, onLeave }: Props) {
         if (isNamed && !pending) onBegin(name.trim(), chosen);
       }}
     >
-      <FormField label="Name of the building" value={name} onChange={setName} />
+      <FormField label="Name of the building" value={name} onChange={setName} problem={problem} />
       {shapes.isPending && <Loading what="the shapes" />}
       {shapes.isError && <Failed error={shapes.error} again={() => void shapes.refetch()} />}
       {shapes.isSuccess && (

@@ -150,7 +150,10 @@ function ProjectCard({ project }: { project: ProjectSummary }) {
         <FileButton
           label="Building document to import"
           accept=".json,application/json"
-          onFile={(file) => void file.text().then((document) => begin.mutate({ document }))}
+          onFile={(file) => {
+            setIsBeginning(false);
+            void file.text().then((document) => begin.mutate({ document }));
+          }}
         >
           Import a building …
         </FileButton>
@@ -158,11 +161,12 @@ function ProjectCard({ project }: { project: ProjectSummary }) {
       {isBeginning && (
         <BeginBuilding
           pending={begin.isPending}
+          problem={error?.message}
           onBegin={(name, shape) => begin.mutate({ name, shape })}
           onLeave={() => setIsBeginning(false)}
         />
       )}
-      {error !== null && (
+      {error !== null && !isBeginning && (
         <div role="alert" className="remark remark-stop">
           {error.message}
           <ul className="mb-0">
