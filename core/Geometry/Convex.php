@@ -6,7 +6,7 @@ namespace Chartula\Core\Geometry;
 
 use Chartula\Core\Measure\Tolerance;
 
-/** A convex piece of card: of a plate, from its outside face to its inside face, or what a bevelled edge has beyond that. */
+/** A convex solid: a piece of a plate of card, from its outside face to its inside face, or what a bevelled edge has beyond that. */
 final class Convex
 {
     /** @var array{float, float, float, float, float, float} least and greatest x, y, z */
@@ -16,7 +16,7 @@ final class Convex
     private ?array $axes = null;
 
     /**
-     * @param  list<Vec3>  $corners
+     * @param  non-empty-list<Vec3>  $corners
      * @param  ?Ring  $ring  of a slab; null of a wedge
      */
     private function __construct(
@@ -43,6 +43,12 @@ final class Convex
         }
 
         return new self($corners, $ring, $frame);
+    }
+
+    /** What stands upright over a shape of the plan, between two heights. */
+    public static function prism(Ring $ring, float $low, float $high): self
+    {
+        return self::slab($ring, new Frame(new Vec3(0.0, 0.0, $high), new Vec3(1.0, 0.0, 0.0), new Vec3(0.0, 1.0, 0.0)), $high - $low);
     }
 
     /**
@@ -147,6 +153,49 @@ final class Convex
         }
 
         return $least;
+    }
+
+    /** How far the two are apart; negative by how deeply they go into each other: the least way by which one could be moved out. */
+    public function distanceTo(self $that): float
+    {
+        $depth = $this->depthIn($that, 0.0);
+
+        return $depth > 0.0 ? -$depth : Separation::between($this->corners, $that->corners);
+    }
+
+    /** No less than it is to another's box, and quickly told. */
+    public function gapTo(self $that): float
+    {
+        $gap = static fn (float $a0, float $a1, float $b0, float $b1): float => max(0.0, $b0 - $a1, $a0 - $b1);
+        [$a, $b] = [$this->box, $that->box];
+
+        return hypot(hypot($gap($a[0], $a[1], $b[0], $b[1]), $gap($a[2], $a[3], $b[2], $b[3])), $gap($a[4], $a[5], $b[4], $b[5]));
+    }
+
+    /**
+     * The corners in plan, and more places, of what of it lies between two heights; none where nothing does.
+     *
+     * @return list<Vec2>
+     */
+    public function between(float $low, float $high): array
+    {
+        $found = [];
+        foreach ($this->box[4] < $high && $this->box[5] > $low ? $this->corners : [] as $i => $p) {
+            if ($p->z >= $low && $p->z <= $high) {
+                $found[] = new Vec2($p->x, $p->y);
+            }
+            // Where a line between two corners passes a height lies in the solid, and all corners of the cut are among these.
+            foreach (array_slice($this->corners, $i + 1) as $q) {
+                foreach ([$low, $high] as $z) {
+                    if (($p->z < $z && $q->z > $z) || ($p->z > $z && $q->z < $z)) {
+                        $share = ($z - $p->z) / ($q->z - $p->z);
+                        $found[] = new Vec2($p->x + ($q->x - $p->x) * $share, $p->y + ($q->y - $p->y) * $share);
+                    }
+                }
+            }
+        }
+
+        return $found;
     }
 
     private function boxDepth(self $that): float

@@ -21,7 +21,10 @@ final readonly class Hull
      */
     public static function around(array $points): self
     {
-        usort($points, static fn (Vec2 $a, Vec2 $b): int => [$a->x, $a->y] <=> [$b->x, $b->y]);
+        // What stands upright but for rounding is one column, from the bottom up: otherwise a true corner could be taken for a point on it.
+        $columns = array_map(static fn (Vec2 $p): array => [round($p->x, 7), $p->y, $p], $points);
+        usort($columns, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+        $points = array_column($columns, 2);
         $lower = self::chain($points);
         $upper = self::chain(array_reverse($points));
         $whole = [...array_slice($lower, 0, -1), ...array_slice($upper, 0, -1)];

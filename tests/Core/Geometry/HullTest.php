@@ -23,6 +23,21 @@ final class HullTest extends TestCase
         );
     }
 
+    /** Places one above the other but for rounding: the lowest is a corner, in whatever order the rounding puts them. */
+    public function testACornerIsNotTakenForAPlaceOnAColumn(): void
+    {
+        $ys = [2204.0, 144.15, 15.0, 2074.85];
+        foreach ([[0, 1, 2, 3], [1, 2, 3, 0], [3, 2, 1, 0], [2, 0, 3, 1]] as $order) {
+            $points = [new Vec2(128.0, 15.0), new Vec2(128.0, 2204.0)];
+            foreach ($order as $i => $at) {
+                $points[] = new Vec2(127.0 + ($i - 2) * 1.4e-14, $ys[$at]);
+            }
+            $hull = Hull::around($points);
+            $nearest = min(array_map((new Vec2(127.0, 15.0))->distanceTo(...), $hull->points));
+            self::assertLessThan(1e-9, $nearest, implode(' ', $order));
+        }
+    }
+
     /** @param  list<array{float, float}>  $other */
     #[DataProvider('provideDistances')]
     public function testDistanceFromASquareOfTen(array $other, float $wanted): void
