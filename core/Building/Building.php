@@ -17,6 +17,7 @@ final readonly class Building
     /**
      * @param  array<string, Style>  $styles by id
      * @param  non-empty-list<Block>  $blocks
+     * @param  float  $shrunk  how many times as large everything is modelled as it is at the layout's own scale, by its factors
      */
     public function __construct(
         public string $name,
@@ -31,12 +32,13 @@ final readonly class Building
         public ?Relief $relief,
         public ?Perspective $perspective,
         public Compression $compression,
+        public float $shrunk = 1.0,
     ) {
     }
 
     /**
      * Gives the building with everything so many times as large, which is another scale; bricks and courses keep their size on the
-     * model.
+     * model, and so do figures beside it.
      */
     public function smallerBy(float $factor): self
     {
@@ -45,6 +47,7 @@ final readonly class Building
         return $this->with(
             scale: Scale::of($this->scale->ratio / $factor),
             gauge: new Gauge($gauge->brick_mm / $factor, $gauge->course_mm / $factor, $gauge->joint_mm / $factor),
+            shrunk: $this->shrunk * $factor,
         );
     }
 }

@@ -28,6 +28,18 @@ final readonly class AxisMap
         return $place - $off;
     }
 
+    /** Whether a stretch that vanishes begins at a place. */
+    public function begins(float $place): bool
+    {
+        foreach ($this->shrunk as $one) {
+            if ($one->by > $one->stretch->length() - Tolerance::FIGURE && abs($one->stretch->from - $place) < Tolerance::FIGURE) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Adds up how much shorter the whole axis becomes. */
     public function total(): float
     {

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Compression\Compression;
 use Chartula\Core\Building\Compression\Step;
+use Chartula\Core\Building\Storey;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Problems;
@@ -23,13 +24,16 @@ final readonly class Compressor
     public static function of(Building $building, Problems $problems): Compressed
     {
         $self = new self($problems);
+        if (! $self->isKnown($building)) {
+            return new Compressed($building, []);
+        }
         $taken = [];
         foreach ($building->compression->steps as $step) {
             if ($step->isOff) {
                 continue;
             }
             $next = $self->take($building, $step);
-            if ($next === null) {
+            if ($next === null || ! $self->keeps($building, $next[0], $step)) {
                 return new Compressed($building, $taken);
             }
             [$building, $text, $gain] = $next;
@@ -40,6 +44,37 @@ final readonly class Compressor
         return new Compressed($building->with(compression: Compression::none()), $taken);
     }
 
+    /** Whether all that is to be kept is there. */
+    private function isKnown(Building $building): bool
+    {
+        $known = $building->compression->keep === [] ? [] : Kept::of($building);
+        foreach ($building->compression->keep as $i => $key) {
+            if (! isset($known[$key])) {
+                $this->problems->add("compression.keep.$i", 'compress.no-keep', ['given' => $key]);
+            }
+        }
+
+        return array_diff($building->compression->keep, array_keys($known)) === [];
+    }
+
+    /** Whether a step leaves as it was what makes the building itself. */
+    private function keeps(Building $before, Building $after, Step $step): bool
+    {
+        if ($before->compression->keep === []) {
+            return true;
+        }
+        [$was, $is] = [Kept::of($before), Kept::of($after)];
+        foreach ($before->compression->keep as $key) {
+            if (! isset($is[$key]) || ! $was[$key]->isLike($is[$key])) {
+                $this->problems->add($step->path, 'compress.kept', ['kept' => $was[$key]->name]);
+
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** @return ?array{Building, string, float} */
     private function take(Building $building, Step $step): ?array
     {
@@ -47,6 +82,7 @@ final readonly class Compressor
             Step::OMIT => $this->omit($building, $step),
             Step::FACTOR => $this->factor($building, $step),
             Step::COURSES => $this->courses($building, $step),
+            Step::STOREY => $this->storey($building, $step),
             default => $this->shorten($building, $step),
         };
     }
@@ -79,16 +115,19 @@ final readonly class Compressor
         return $gone === null || $left === [] ? null : [$building->with(blocks: $left), "{$gone->name} is left out", 0.0];
     }
 
-    /** @return ?array{Building, string, float} */
-    private function factor(Building $building, Step $step): ?array
+    private function isProtected(Building $building, Step $step): bool
     {
         if ($building->compression->protect !== []) {
             $this->problems->add($step->path, 'compress.protected', ['kept' => implode(' and ', $building->compression->protect)]);
-
-            return null;
         }
 
-        return [
+        return $building->compression->protect !== [];
+    }
+
+    /** @return ?array{Building, string, float} */
+    private function factor(Building $building, Step $step): ?array
+    {
+        return $this->isProtected($building, $step) ? null : [
             $building->smallerBy($step->by),
             sprintf(
                 'everything is %s times as large, its area %s and its volume %s of it',
@@ -131,6 +170,35 @@ final readonly class Compressor
     }
 
     /** @return ?array{Building, string, float} */
+    private function storey(Building $building, Step $step): ?array
+    {
+        $block = $this->block($building, $step);
+        if ($block === null) {
+            return null;
+        }
+        $storeys = array_column(array_map(static fn (Storey $s): array => [$s->id, $s], $block->storeys), 1, 0);
+        $storey = $storeys[$step->storey ?? ''] ?? null;
+        if ($storey === null) {
+            $known = $storeys === [] ? 'none yet: describe them first' : implode(', ', array_keys($storeys));
+            $this->problems->add($step->path.'.storey', 'compress.no-storey', ['given' => $step->storey ?? '', 'known' => $known]);
+
+            return null;
+        }
+        $map = (new Heights($building, $block))->withoutStorey($storey);
+        if ($map === null) {
+            $this->problems->add($step->path.'.storey', 'compress.storey', ['storey' => $storey->name, 'block' => $block->name]);
+
+            return null;
+        }
+
+        return [
+            (new Remaker(null, null, [$block->id => $map]))->building($building),
+            sprintf('%s: the storey “%s” is left out', $block->name, $storey->name),
+            $map->total(),
+        ];
+    }
+
+    /** @return ?array{Building, string, float} */
     private function shorten(Building $building, Step $step): ?array
     {
         $block = $this->block($building, $step);
@@ -151,65 +219,68 @@ final readonly class Compressor
 
             return null;
         }
-        if ($step->op === Step::BAYS) {
-            $map = $lengths->withoutBays($step->count);
-            if ($map === null) {
-                $this->problems->add(
-                    $step->path.'.count',
-                    'compress.bays',
-                    ['given' => $step->count, 'edge' => $block->footprint->edges[$edge]],
-                );
-
-                return null;
-            }
-            $text = sprintf(
-                '%s, %s: %d %s fewer',
-                $block->name,
-                $block->footprint->edges[$edge],
-                $step->count,
-                $step->count === 1 ? 'bay' : 'bays',
-            );
-        } elseif ($step->op === Step::SPREAD) {
-            $map = $lengths->longer($step->by);
-            $text = sprintf(
-                '%s, %s: %s spread over margins and piers',
-                $block->name,
-                $block->footprint->edges[$edge],
-                LengthFormat::imperial($step->by),
-            );
-        } else {
-            [$map, $most] = $lengths->shorter($step->op, $step->by);
-            if ($map === null) {
-                $this->problems->add(
-                    $step->path.'.by',
-                    'compress.too-much',
-                    [
-                        'given' => LengthFormat::imperial($step->by), 'most' => LengthFormat::imperial(max(0.0, $most)),
-                        'what' => [
-                            'margins' => 'the margins at its ends',
-                            'piers' => 'the piers between its openings',
-                            'shorten' => 'the blank stretches',
-                        ][$step->op]
-                            ?? 'it',
-                        'edge' => $block->footprint->edges[$edge],
-                    ],
-                );
-
-                return null;
-            }
-            $text = sprintf(
-                '%s, %s: %s %s shorter',
-                $block->name,
-                $block->footprint->edges[$edge],
-                ['margins' => 'margins', 'piers' => 'piers', 'shorten' => 'blank stretches'][$step->op] ?? '',
-                LengthFormat::imperial($step->by),
-            );
+        $made = match ($step->op) {
+            Step::BAYS => $this->bays($lengths, $step),
+            Step::SPREAD => [$lengths->longer($step->by), LengthFormat::imperial($step->by).' spread over margins and piers'],
+            Step::LENGTHS => $this->lengths($building, $lengths, $step),
+            default => $this->blank($lengths, $step),
+        };
+        if ($made === null) {
+            return null;
         }
+        [$map, $text] = $made;
 
         return [
             (new Remaker($lengths->isAcross ? $map : null, $lengths->isAcross ? null : $map, []))->building($building),
-            $text,
+            "{$block->name}, {$block->footprint->edges[$edge]}: $text",
             $map->total(),
         ];
+    }
+
+    /** @return ?array{AxisMap, string} */
+    private function bays(Lengths $lengths, Step $step): ?array
+    {
+        $without = $lengths->withoutBays($step->count);
+        if ($without === null) {
+            $this->problems->add($step->path.'.count', 'compress.bays', ['given' => $step->count, 'edge' => $step->edge ?? '']);
+
+            return null;
+        }
+        [$map, $isOffMiddle] = $without;
+
+        return [
+            $map,
+            sprintf('%d %s fewer', $step->count, $step->count === 1 ? 'bay' : 'bays')
+                .($isOffMiddle ? ', and the door no longer stands under the middle of the row' : ''),
+        ];
+    }
+
+    /** @return ?array{AxisMap, string} */
+    private function lengths(Building $building, Lengths $lengths, Step $step): ?array
+    {
+        return $this->isProtected($building, $step) ? null : [
+            $lengths->times($step->by),
+            sprintf('everything along it %s times as long, openings too', LengthFormat::trimmed($step->by, 4)),
+        ];
+    }
+
+    /** @return ?array{AxisMap, string} margins, piers or all that is blank */
+    private function blank(Lengths $lengths, Step $step): ?array
+    {
+        [$map, $most] = $lengths->shorter($step->op, $step->by);
+        if ($map !== null) {
+            $what = ['margins' => 'margins', 'piers' => 'piers', 'shorten' => 'blank stretches'][$step->op] ?? '';
+
+            return [$map, "$what ".LengthFormat::imperial($step->by).' shorter'];
+        }
+        $this->problems->add($step->path.'.by', 'compress.too-much', [
+            'given' => LengthFormat::imperial($step->by), 'most' => LengthFormat::imperial(max(0.0, $most)),
+            'what' => [
+                'margins' => 'the margins at its ends', 'piers' => 'the piers between its openings', 'shorten' => 'the blank stretches',
+            ][$step->op] ?? 'it',
+            'edge' => $step->edge ?? '',
+        ]);
+
+        return null;
     }
 }

@@ -6,6 +6,7 @@ namespace Chartula\Core\Compression;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Storey;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
 
@@ -50,5 +51,35 @@ final readonly class Heights
         }
 
         return [$left > Tolerance::MEET ? null : new AxisMap($shrunk), $room];
+    }
+
+    /** Without a storey and all that is in it; null where something reaches out of it, or a door stands in it. */
+    public function withoutStorey(Storey $storey): ?AxisMap
+    {
+        $gone = $this->extentOf($storey);
+        foreach ($this->block->walls as $wall) {
+            foreach ($wall->openings as $opening) {
+                $place = Interval::of($this->block->base->mm + $opening->sill->mm, $opening->style->h->mm);
+                $isIn = $place->isWithin($gone, Tolerance::MEET);
+                if (($isIn && $opening->style->kind === 'door') || (! $isIn && $place->overlaps($gone, Tolerance::MEET))) {
+                    return null;
+                }
+            }
+        }
+        $isWhole = $gone->from < $this->block->base->mm + Tolerance::MEET && $gone->to > $this->block->eaves->mm - Tolerance::MEET;
+
+        return $isWhole || $gone->length() < Tolerance::MEET ? null : new AxisMap([new Shrink($gone, $gone->length())]);
+    }
+
+    /** From its floor to the next one, or to the eaves. */
+    public function extentOf(Storey $storey): Interval
+    {
+        $next = $this->block->eaves->mm;
+        foreach ($this->block->storeys as $other) {
+            $next = $other->floor->mm > $storey->floor->mm + Tolerance::MEET ? min($next, $other->floor->mm) : $next;
+        }
+        $from = max($this->block->base->mm, $storey->floor->mm);
+
+        return new Interval($from, max($from, $next));
     }
 }

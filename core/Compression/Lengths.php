@@ -26,15 +26,20 @@ final readonly class Lengths
 
     private const LEAST_SHARE = 0.75;
 
+    /** A row stands over a door where their middles are no farther apart than this share of a bay. */
+    private const CENTRAL = 0.05;
+
     /** A row keeps at least so many of its openings. */
     private const LEAST_BAYS = 3;
 
     /**
      * @param  bool  $isAcross  along x; along y otherwise
      * @param  list<Interval>  $taken  stretches that stay true, in order and apart
-     * @param  list<array{Interval, float}>  $rows  of the wall itself: where its rows stand, and how long a bay of each is
+     * @param  list<array{place: Interval, pitch: float, count: int}>  $rows  of the wall itself: from jamb to jamb, a bay, how many
      * @param  list<float>  $corners  of all blocks between its ends
      * @param  list<Interval>  $openings  of all walls beside it
+     * @param  list<Interval>  $doors  among them
+     * @param  list<float>  $doorways  where the middles of the wall's own doors stand
      */
     private function __construct(
         public bool $isAcross,
@@ -43,6 +48,8 @@ final readonly class Lengths
         private array $rows,
         private array $corners,
         private array $openings,
+        private array $doors,
+        private array $doorways,
         private float $brick,
     ) {
     }
@@ -59,7 +66,7 @@ final readonly class Lengths
         $isAcross = abs($way->x) > 0.5;
         $on = static fn (Vec2 $p): float => $isAcross ? $p->x : $p->y;
         $whole = Interval::between($on($a), $on($b));
-        $openings = $skew = $corners = [];
+        $openings = $doors = $skew = $corners = [];
         foreach ($building->blocks as $other) {
             $outline = $other->standing();
             $corners = [...$corners, ...array_map($on, $outline->points)];
@@ -72,7 +79,8 @@ final readonly class Lengths
                     foreach ($wall->openings as $opening) {
                         for ($k = 0; $k < $opening->count; $k++) {
                             $place = $opening->extent($k);
-                            $openings[] = Interval::between($on($p) + $sign * $place->from, $on($p) + $sign * $place->to);
+                            $openings[] = $one = Interval::between($on($p) + $sign * $place->from, $on($p) + $sign * $place->to);
+                            array_push($doors, ...($opening->style->kind === 'door' ? [$one] : []));
                         }
                     }
                 } elseif ($is > 1.0 - self::PARALLEL) {
@@ -85,20 +93,28 @@ final readonly class Lengths
         $taken = Interval::joined(array_values(array_filter([...$openings, ...$skew], $isIn)), Tolerance::MEET);
         $corners = array_values(array_filter($corners, static fn (float $c): bool => $whole->contains($c, Tolerance::MEET)));
 
+        $own = $block->walls[$edge]->openings;
+        $sign = $on($b) > $on($a) ? 1.0 : -1.0;
+
         return new self(
             $isAcross,
             $whole,
             $taken,
-            self::rows($block->walls[$edge]->openings, $on($a), $on($b) > $on($a) ? 1.0 : -1.0),
+            self::rows($own, $on($a), $sign),
             $corners,
             array_values(array_filter($openings, $isIn)),
+            array_values(array_filter($doors, $isIn)),
+            array_map(
+                static fn (Opening $o): float => $on($a) + $sign * ($o->extent(0)->from + $o->extent(0)->to) / 2.0,
+                array_values(array_filter($own, static fn (Opening $o): bool => $o->style->kind === 'door' && $o->count === 1)),
+            ),
             $building->gauge->brick_mm,
         );
     }
 
     /**
      * @param  list<Opening>  $openings
-     * @return list<array{Interval, float}>
+     * @return list<array{place: Interval, pitch: float, count: int}>
      */
     private static function rows(array $openings, float $start, float $sign): array
     {
@@ -107,8 +123,9 @@ final readonly class Lengths
             if ($opening->count > 1 && $opening->pitch !== null) {
                 $last = $opening->extent($opening->count - 1);
                 $rows[] = [
-                    Interval::between($start + $sign * $opening->leftMm(0), $start + $sign * $last->to),
-                    $opening->pitch->mm,
+                    'place' => Interval::between($start + $sign * $opening->leftMm(0), $start + $sign * $last->to),
+                    'pitch' => $opening->pitch->mm,
+                    'count' => $opening->count,
                 ];
             }
         }
@@ -123,16 +140,17 @@ final readonly class Lengths
     }
 
     /**
-     * How much of it is margin and pier, how little each may be in all, and how many openings its longest row has.
+     * How much of it is margin and pier, how little each may be in all, how many openings its longest row has, and whether a door stands
+     * under the middle of that: of such a row, how many openings could go at each end at once.
      *
-     * @return array{length: float, margins: float, piers: float, least_margins: float, least_piers: float, piers_count: int, row: int,
-     *     bay: float}
+     * @return array{length: float, margins: float, piers: float, openings: float, least_margins: float, least_piers: float,
+     *     piers_count: int, row: int, bay: float, central: bool, pairs: int}
      */
     public function measures(): array
     {
         $found = [
-            'length' => $this->whole->length(), 'margins' => 0.0, 'piers' => 0.0, 'least_margins' => 0.0,
-            'least_piers' => 0.0, 'piers_count' => 0, 'row' => 0, 'bay' => 0.0,
+            'length' => $this->whole->length(), 'margins' => 0.0, 'piers' => 0.0, 'openings' => 0.0, 'least_margins' => 0.0,
+            'least_piers' => 0.0, 'piers_count' => 0, 'row' => 0, 'bay' => 0.0, 'central' => false, 'pairs' => 0,
         ];
         foreach ($this->blank() as $stretch) {
             $what = $this->isMargin($stretch) ? 'margins' : 'piers';
@@ -140,10 +158,11 @@ final readonly class Lengths
             $found["least_$what"] += min($stretch->length(), $this->least($stretch));
             $found['piers_count'] += $what === 'piers' ? 1 : 0;
         }
-        foreach ($this->rows as [$row, $pitch]) {
-            $bays = (int) round($row->length() / $pitch) + 1;
-            if ($bays > $found['row']) {
-                [$found['row'], $found['bay']] = [$bays, $pitch];
+        $found['openings'] = $found['length'] - $found['margins'] - $found['piers'];
+        foreach ($this->rows as $row) {
+            if ($row['count'] > $found['row']) {
+                [$found['row'], $found['bay'], $found['central']] = [$row['count'], $row['pitch'], $this->isOverDoor($row)];
+                $found['pairs'] = $found['central'] ? $this->pairs($row) : 0;
             }
         }
 
@@ -158,6 +177,12 @@ final readonly class Lengths
     private function least(Interval $stretch): float
     {
         return max(self::LEAST_BRICKS * $this->brick, $this->isMargin($stretch) ? 0.0 : self::LEAST_SHARE * $stretch->length());
+    }
+
+    /** Everything from end to end by a factor, what is taken too. */
+    public function times(float $factor): AxisMap
+    {
+        return new AxisMap([new Shrink($this->whole, (1.0 - $factor) * $this->whole->length())]);
     }
 
     /** Makes every blank stretch longer by as much as the others. */
@@ -213,19 +238,47 @@ final readonly class Lengths
         return array_map(static fn (Shrink $m, int $i): Shrink => new Shrink($m->stretch, $shares[$i] ?? 0.0), $most, array_keys($most));
     }
 
-    /** Takes out so many bays of the wall's own row, where that cuts nothing in two; null where there is no such place. */
-    public function withoutBays(int $count): ?AxisMap
+    /** @param  array{place: Interval, pitch: float, count: int}  $row */
+    private function isOverDoor(array $row): bool
     {
-        foreach ($this->rows as [$row, $pitch]) {
-            $bays = (int) round($row->length() / $pitch) + 1;
-            if ($bays - $count < self::LEAST_BAYS) {
+        $middle = ($row['place']->from + $row['place']->to) / 2.0;
+
+        return array_filter($this->doorways, static fn (float $at): bool => abs($at - $middle) < self::CENTRAL * $row['pitch']) !== [];
+    }
+
+    /** @param  array{place: Interval, pitch: float, count: int}  $row */
+    private function pairs(array $row): int
+    {
+        $pairs = 0;
+        while ($row['count'] - 2 * $pairs - 2 >= self::LEAST_BAYS && $this->fromBothEnds($row, $pairs + 1) !== null) {
+            $pairs++;
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * Takes out so many bays of the wall's own row, where that cuts nothing in two; null where there is no such place. A row over a door
+     * in its middle loses as many at either end, and so stays over it, where it can.
+     *
+     * @return ?array{AxisMap, bool} and whether a door stands in the middle no more
+     */
+    public function withoutBays(int $count): ?array
+    {
+        foreach ($this->rows as $row) {
+            if ($row['count'] - $count < self::LEAST_BAYS) {
                 continue;
             }
+            $isCentral = $this->isOverDoor($row);
+            $both = $isCentral && $count % 2 === 0 ? $this->fromBothEnds($row, intdiv($count, 2)) : null;
+            if ($both !== null) {
+                return [$both, false];
+            }
             // The last first: bays go from the end where they are missed least.
-            for ($i = $bays - $count; $i >= 1; $i--) {
-                $cut = Interval::of($row->to - $pitch * ($bays - $i), $pitch * $count);
+            for ($i = $row['count'] - $count; $i >= 1; $i--) {
+                $cut = Interval::of($row['place']->to - $row['pitch'] * ($row['count'] - $i), $row['pitch'] * $count);
                 if ($this->isClear($cut)) {
-                    return new AxisMap([new Shrink($cut, $cut->length())]);
+                    return [new AxisMap([new Shrink($cut, $cut->length())]), $isCentral];
                 }
             }
         }
@@ -233,10 +286,30 @@ final readonly class Lengths
         return null;
     }
 
+    /**
+     * So many bays of a row at each of its ends, its outermost openings and the piers beside them.
+     *
+     * @param  array{place: Interval, pitch: float, count: int}  $row
+     */
+    private function fromBothEnds(array $row, int $each): ?AxisMap
+    {
+        $length = $row['pitch'] * $each;
+        $cuts = [Interval::of($row['place']->from, $length), Interval::of($row['place']->to - $length, $length)];
+
+        return $this->isClear($cuts[0]) && $this->isClear($cuts[1])
+            ? new AxisMap(array_map(static fn (Interval $cut): Shrink => new Shrink($cut, $length), $cuts))
+            : null;
+    }
+
     private function isClear(Interval $cut): bool
     {
         foreach ($this->corners as $corner) {
             if ($cut->contains($corner, Tolerance::MEET)) {
+                return false;
+            }
+        }
+        foreach ($this->doors as $door) {
+            if ($door->overlaps($cut, Tolerance::MEET)) {
                 return false;
             }
         }

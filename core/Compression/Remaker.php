@@ -60,8 +60,22 @@ final readonly class Remaker
             at: $at,
             eaves: $up($block->eaves),
             walls: $walls,
-            storeys: array_map(static fn (Storey $s): Storey => new Storey($s->id, $s->name, $up($s->floor), $s->height), $block->storeys),
+            storeys: self::storeys($block, $map, $up),
             plinth: $block->plinth === null ? null : $up($block->plinth),
+        );
+    }
+
+    /**
+     * @param  callable(RealLength): RealLength  $up
+     * @return list<Storey> those that are left
+     */
+    private static function storeys(Block $block, ?AxisMap $map, callable $up): array
+    {
+        $left = array_filter($block->storeys, static fn (Storey $s): bool => $map === null || ! $map->begins($s->floor->mm));
+
+        return array_map(
+            static fn (Storey $s): Storey => new Storey($s->id, $s->name, $up($s->floor), $s->height),
+            array_values($left),
         );
     }
 
@@ -106,6 +120,9 @@ final readonly class Remaker
         $start = $this->moved($from);
         $openings = [];
         foreach ($wall->openings as $opening) {
+            if ($map?->swallows(Interval::of($block->base->mm + $opening->sill->mm, $opening->style->h->mm)) === true) {
+                continue;
+            }
             $places = [];
             for ($i = 0; $i < $opening->count; $i++) {
                 $left = $from->plus($along->times($opening->extent($i)->from));

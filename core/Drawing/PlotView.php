@@ -10,10 +10,10 @@ use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Road;
 use Chartula\Core\Building\Site\Track;
 use Chartula\Core\Fit\Plot\Bodies;
+use Chartula\Core\Fit\Plot\Course;
+use Chartula\Core\Fit\Plot\DrivenVehicle;
 use Chartula\Core\Fit\Plot\FinishedPiece;
 use Chartula\Core\Fit\Plot\Fit;
-use Chartula\Core\Fit\Plot\Lane;
-use Chartula\Core\Fit\Plot\Lanes;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\PartGroup;
@@ -21,8 +21,8 @@ use Chartula\Core\Part\PartGroup;
 /** The plot in plan, with the finished building on it and all that is round it: in the plot's own axes, model millimetres. */
 final readonly class PlotView
 {
-    /** An arc is drawn in chords of so many degrees. */
-    private const CHORD_DEG = 2.0;
+    /** A track is drawn from place to place so far on. */
+    private const TRACK_STEP_MM = 10.0;
 
     /** @return ?array<string, mixed> */
     public static function of(?Fit $fit): ?array
@@ -99,26 +99,30 @@ final readonly class PlotView
 
     /**
      * @return array{middle: list<array{float, float}>, left: list<list<array{float, float}>>, right: list<list<array{float, float}>>} its
-     *     middle, and what is to stay free on either side, stretch by stretch
+     *     middle, and how far vehicles and what is to stay free beside them reach on either side
      */
     private static function track(Track $track): array
     {
-        $drawn = ['middle' => [], 'left' => [], 'right' => []];
-        foreach (Lanes::of($track) as $lane) {
-            array_push($drawn['middle'], ...self::along($lane, 0.0));
-            $drawn['left'][] = self::along($lane, $lane->left);
-            $drawn['right'][] = self::along($lane, -$lane->right);
+        $course = Course::of($track);
+        $driven = DrivenVehicle::all($track);
+        $drawn = ['middle' => [], 'left' => [[]], 'right' => [[]]];
+        $steps = max(1, (int) ceil($course->length / self::TRACK_STEP_MM));
+        for ($i = 0; $i <= $steps; $i++) {
+            $along = $course->length * $i / $steps;
+            $heading = $course->heading($along);
+            $aside = new Vec2(-sin($heading), cos($heading));
+            $at = $course->at($along);
+            $reach = array_map(static fn (DrivenVehicle $d): array => $d->reach($along), $driven);
+            $drawn['middle'][] = $at->toArray();
+            $drawn['left'][0][] = $at->plus(
+                $aside->times(max(array_map(static fn (array $r): float => $r[0], $reach)) + $track->beside),
+            )->toArray();
+            $drawn['right'][0][] = $at->minus(
+                $aside->times(max(array_map(static fn (array $r): float => $r[1], $reach)) + $track->beside),
+            )->toArray();
         }
 
         return $drawn;
-    }
-
-    /** @return list<array{float, float}> */
-    private static function along(Lane $lane, float $aside): array
-    {
-        $steps = $lane->radius <= 0.0 ? 1 : max(1, (int) ceil(rad2deg($lane->length / $lane->radius) / self::CHORD_DEG));
-
-        return array_map(static fn (int $i): array => $lane->at($lane->length * $i / $steps, $aside)->toArray(), range(0, $steps));
     }
 
     /**

@@ -13,6 +13,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\Tolerance;
 
 /**
  * What an eye before the layout sees, drawn: in plan in the plot's own axes, and in section from the eye to the
@@ -174,9 +175,10 @@ final readonly class SightView
                 'ring' => self::rounded([new Vec2($box->y1, 0.0), new Vec2($box->y1, max($this->height, $top))]),
             ];
         }
-        $lines = $this->sight === null
+        // Turned, the section lies aslant in the building, and its lines of sight are not those of the sentences.
+        $lines = $this->sight === null || abs($deep->x) > Tolerance::UNIT || $deep->y < 0.0
             ? $this->overWhole($eye, $cut['rings'], $box->y1)
-            : $this->overCut($eye, $this->sight, $y + $this->sight->distance);
+            : $this->overCut($eye, $this->sight, $at, $cut['rings']);
         foreach (array_slice($this->receding(), 0, 1) as ['view' => $view]) {
             $front = $this->plot->inPlot(new Vec2($view->eye->x, $view->front))->y;
             $lines[] = self::line(
@@ -227,26 +229,51 @@ final readonly class SightView
         return $lines;
     }
 
-    /** @return list<Line> */
-    private function overCut(Vec2 $eye, SightLines $s, float $front): array
+    /**
+     * A building that is cut: its back edge, and the backscene behind it, where it is drawn.
+     *
+     * @param  Vec2  $at  where the section lies, in the building's axes
+     * @param  list<array{name: string, part: string, ring: list<array{float, float}>}>  $rings
+     * @return list<Line>
+     */
+    private function overCut(Vec2 $eye, SightLines $s, Vec2 $at, array $rings): array
     {
-        $top = new Vec2($front + $s->depth, $s->top);
-        $lines = [self::line('top', $eye, $top, false, '')];
+        $place = $this->plot->inBuilding(new Vec2($this->plot->inPlot($at)->x, $eye->x));
+        $back = $s->front + $s->depth;
+        $edge = SightLines::straightOn($this->kit->form, $place, $back);
+        if ($edge->height() === -INF) {
+            return $this->overWhole($eye, $rings, $this->plot->outline->bounds()->y1);
+        }
+        $front = $this->plot->inPlot(new Vec2($at->x, $s->front))->y;
+        $top = new Vec2($front + $s->depth, $edge->height());
+        $isSeen = $eye->y > $edge->shownFrom();
+        $lines = $isSeen ? [self::line('top', $eye, $top, false, '')] : [];
         if ($s->gap > 0.0) {
+            $away = $back - $place->y;
+            $down = $edge->seenDownTo($eye->y, ($away + $s->gap) / $away);
+            $behind = new Vec2($front + $s->depth + $s->gap, $down);
             $lines[] = self::line(
                 'backscene',
-                $top,
-                new Vec2($front + $s->depth + $s->gap, $s->backsceneDownTo()),
+                $isSeen ? $top : $eye,
+                $behind,
                 true,
-                sprintf('the backscene shows down to %.1f', $s->backsceneDownTo()),
+                sprintf('here the backscene shows down to %.1f', $down),
             );
         }
         $limits = [
-            'front-slope' => [new Vec2($front, $s->eaves), $s->frontSlopeFrom(), 'the front slope shows from %.0f up'],
-            'rear' => [new Vec2($front + $s->ridgeDepth, $s->ridge), $s->missingRearFrom(), 'the missing rear is noticed from %.0f up'],
+            ...$s->frontSlope === null ? [] : [
+                'front-slope' => [
+                    new Vec2($front, $s->frontSlope[0]->heightAt(new Vec2(0.0, $s->front))), $s->frontSlope[1],
+                    'the front slope shows from %.0f up',
+                ],
+            ],
+            ...$isSeen ? [] : ['top' => [$top, $edge->shownFrom(), 'the back edge shows from %.0f up']],
+            ...$s->missingRear === null ? [] : [
+                'rear' => [new Vec2($front + $s->ridge[1], $s->ridge[0]), $s->missingRear[0], 'the missing rear is noticed from %.0f up'],
+            ],
         ];
         foreach ($limits as $key => [$from, $height, $text]) {
-            if ($height >= 0.0 && $height <= self::HIGHEST * max($eye->y, $s->top)) {
+            if ($height >= 0.0 && $height <= self::HIGHEST * max($eye->y, $top->y)) {
                 $lines[] = self::line($key, $from, new Vec2($eye->x, $height), true, sprintf($text, $height));
             }
         }

@@ -42,6 +42,7 @@ final readonly class Checks
             ...self::givenUp($building, $kit),
             ...ReliefChecks::of($building, $kit),
             ...PerspectiveReport::checks($building, $kit),
+            ...AdviceChecks::of($building, $kit),
         ];
     }
 

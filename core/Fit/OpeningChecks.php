@@ -166,11 +166,17 @@ final readonly class OpeningChecks
             );
     }
 
+    /** How many figures a real length is on the model: they do not become smaller with a building that does. */
+    public static function figures(Building $building, float $mm): float
+    {
+        return $mm * $building->shrunk / self::FIGURE_MM;
+    }
+
     private function figure(): ?Check
     {
         $style = $this->opening->opening->style;
         if ($style->kind === 'door' && $this->opening->reachesFoot()) {
-            $ratio = $style->h->mm / self::FIGURE_MM;
+            $ratio = self::figures($this->building, $style->h->mm);
 
             return $ratio >= self::LEAST_DOOR ? null
                 : $this->check(
@@ -182,7 +188,7 @@ final readonly class OpeningChecks
                     ),
                 );
         }
-        $ratio = $this->opening->opening->sill->mm / self::FIGURE_MM;
+        $ratio = self::figures($this->building, $this->opening->opening->sill->mm);
         $usual = $style->kind === 'window' && $ratio > self::GREATEST_SILL && $this->opening->top() <= $this->span->form->height->mm;
 
         return $usual

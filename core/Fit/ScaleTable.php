@@ -97,7 +97,7 @@ final readonly class ScaleTable
                 $doors[] = [
                     'style' => $style->id,
                     'mm' => round($building->scale->modelMm($style->h), 2),
-                    'figures' => round($style->h->mm / OpeningChecks::FIGURE_MM, 2),
+                    'figures' => round(OpeningChecks::figures($building, $style->h->mm), 2),
                 ];
             }
         }

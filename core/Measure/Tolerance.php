@@ -43,6 +43,9 @@ final readonly class Tolerance
     /** Two figures of one sum nearer than this are the same: a thousandth of what the kit writes. */
     public const FIGURE = 1e-6;
 
+    /** Places of one line of sight nearer than this share of it are one: less than a tenth of a millimetre at arm's length. */
+    public const SHARE = 1e-4;
+
     /** Points on a line that is being cut, and parallel lines, agree to this: less than a cut can move. */
     public const CUT = 1e-7;
 

@@ -27,6 +27,11 @@ final class Problems
         return $this->all === [];
     }
 
+    public function have(string $code): bool
+    {
+        return array_filter($this->all, static fn (Problem $p): bool => $p->code === $code) !== [];
+    }
+
     public function count(): int
     {
         return count($this->all);

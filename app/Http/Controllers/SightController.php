@@ -21,6 +21,8 @@ final readonly class SightController
         $plot = $derived->building->plot;
         $view = $report === null || $plot === null ? null : SightView::of($plot, $derived->kit, $report);
 
-        return response()->json(($report?->toArray() ?? ['faces' => [], 'lines' => [], 'perspectives' => []]) + ['view' => $view]);
+        return response()->json(
+            ($report?->toArray() ?? ['faces' => [], 'lines' => [], 'insides' => [], 'perspectives' => []]) + ['view' => $view],
+        );
     }
 }

@@ -13,10 +13,13 @@ final readonly class Compression
     /**
      * @param  list<Step>  $steps
      * @param  list<value-of<self::PROTECTED>>  $protect
+     * @param  list<string>  $keep  what makes this building itself: blocks, their walls and openings, as `block`, `block.edge` and
+     *     `block.edge.opening`; nothing may be given up of them
      */
     public function __construct(
         public array $steps,
         public array $protect,
+        public array $keep = [],
     ) {
     }
 

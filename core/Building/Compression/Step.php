@@ -20,16 +20,25 @@ final readonly class Step
 
     public const COURSES = 'courses';
 
+    /** Everything along a wall by a factor, openings too. */
+    public const LENGTHS = 'lengths';
+
+    public const STOREY = 'storey';
+
     public const FACTOR = 'factor';
 
     public const OMIT = 'omit';
 
-    public const OPS = [self::MARGINS, self::PIERS, self::SHORTEN, self::SPREAD, self::BAYS, self::COURSES, self::FACTOR, self::OMIT];
+    public const OPS = [
+        self::MARGINS, self::PIERS, self::SHORTEN, self::SPREAD, self::BAYS, self::COURSES, self::LENGTHS, self::STOREY, self::FACTOR,
+        self::OMIT,
+    ];
 
     /**
      * @param  value-of<self::OPS>  $op
      * @param  ?string  $block  which it concerns; null: all of them
      * @param  ?string  $edge  along which it is shortened
+     * @param  ?string  $storey  that goes
      * @param  float  $by  real millimetres, or the factor
      * @param  int  $count  of bays or courses
      */
@@ -37,6 +46,7 @@ final readonly class Step
         public string $op,
         public ?string $block,
         public ?string $edge,
+        public ?string $storey,
         public float $by,
         public int $count,
         public bool $isOff,

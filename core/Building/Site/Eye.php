@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Site;
 
 /**
- * The place from which a person looks at the layout: its distance from the plot's front, its height above the baseboard, and how far it
- * moves to each side. Model millimetres.
+ * The place from which a person looks at the layout: its distance from the plot's front, its height above the baseboard where it is
+ * lowest and where it is highest, and how far it moves to each side. Model millimetres.
  */
 final readonly class Eye
 {
@@ -14,6 +14,7 @@ final readonly class Eye
         public float $distance,
         public float $height,
         public float $travel,
+        public float $highest,
     ) {
     }
 }

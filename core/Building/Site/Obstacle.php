@@ -17,6 +17,7 @@ final readonly class Obstacle
      * @param  float  $from  its foot against the baseboard; below it where it is negative
      * @param  Vec2  $travel  how far it moves from where it is
      * @param  float  $play  free all round it
+     * @param  ?value-of<Lift::WAYS>  $lifts  the way by which it comes off, where it does
      */
     public function __construct(
         public string $id,
@@ -31,6 +32,7 @@ final readonly class Obstacle
         public Vec2 $travel,
         public float $play,
         public string $path,
+        public ?string $lifts = null,
     ) {
     }
 }

@@ -13,6 +13,9 @@ use Chartula\Core\Geometry\Vec2;
  */
 final readonly class Plot
 {
+    /** As from a window or a lamp beside the layout. */
+    public const LIGHT_DEG = 30.0;
+
     /**
      * @param  Ring  $outline  in the plot's own axes, counter-clockwise
      * @param  list<string>  $edges  what its sides are called, edge by edge
@@ -24,6 +27,7 @@ final readonly class Plot
      * @param  list<Track>  $tracks
      * @param  list<Obstacle>  $obstacles
      * @param  list<Run>  $runs
+     * @param  float  $light  degrees off the normal of the backscene at which light falls, from either side
      */
     public function __construct(
         public Ring $outline,
@@ -43,6 +47,7 @@ final readonly class Plot
         public array $obstacles,
         public Lift $lift,
         public array $runs,
+        public float $light = self::LIGHT_DEG,
     ) {
     }
 

@@ -21,11 +21,13 @@ final readonly class PlotReader
     /** The usual gap clears glue and warp, lets the model be lifted, and throws a thin shadow. */
     private const GAP_MM = 3.0;
 
+    private const MOST_LIGHT_DEG = 85.0;
+
     private const LIFT_PLAY_MM = 0.5;
 
     private const KEYS = [
         'size', 'outline', 'edges', 'at', 'turn', 'height', 'gap', 'backscene', 'clear', 'allow', 'eye', 'vehicles',
-        'neighbours', 'roads', 'tracks', 'obstacles', 'lift', 'runs',
+        'neighbours', 'roads', 'tracks', 'obstacles', 'lift', 'runs', 'light',
     ];
 
     public static function read(?Node $plot, Values $values, Scale $scale): ?Plot
@@ -55,7 +57,7 @@ final readonly class PlotReader
             $vehicles, $surroundings->neighbours($plot->get('neighbours')), $surroundings->roads($plot->get('roads')),
             $runs->tracks($plot->get('tracks'), $vehicles, $shape),
             $surroundings->obstacles($plot->get('obstacles')), self::lift($plot->get('lift'), $values),
-            $runs->runs($plot->get('runs'), $vehicles),
+            $runs->runs($plot->get('runs'), $vehicles), self::light($plot->get('light')),
         ];
 
         return $outline === null ? null : new Plot($outline, $edges, ...$made);
@@ -143,23 +145,39 @@ final readonly class PlotReader
 
     private static function lift(?Node $node, Values $values): Lift
     {
-        $node = $node?->isObject([], ['way', 'play']) === true ? $node : null;
+        $node = $node?->isObject([], ['way', 'play', 'handy', 'joint']) === true ? $node : null;
 
         return new Lift(
             $node?->get('way')?->choice(Lift::WAYS) ?? 'up',
             $values->model($node?->get('play'), Sign::ZeroOrMore)->mm ?? self::LIFT_PLAY_MM,
+            $values->model($node?->get('handy'))->mm ?? Lift::HANDY_MM,
+            $values->model($node?->get('joint'), Sign::ZeroOrMore)->mm ?? Lift::JOINT_MM,
         );
+    }
+
+    private static function light(?Node $node): float
+    {
+        $degrees = $node?->number() ?? Plot::LIGHT_DEG;
+        if ($degrees < 0.0 || $degrees > self::MOST_LIGHT_DEG) {
+            $node?->fault('number-out-of-range', ['given' => $degrees, 'wanted' => 'from 0 to '.self::MOST_LIGHT_DEG.' degrees']);
+        }
+
+        return $degrees;
     }
 
     private static function eye(?Node $eye, Values $values): ?Eye
     {
-        if ($eye === null || ! $eye->isObject(['distance', 'height'], ['travel'])) {
+        if ($eye === null || ! $eye->isObject(['distance', 'height'], ['to', 'travel'])) {
             return null;
         }
         $distance = $values->model($eye->get('distance'))?->mm;
         $height = $values->model($eye->get('height'), Sign::Any)?->mm;
         $travel = $values->model($eye->get('travel'), Sign::ZeroOrMore)->mm ?? 0.0;
+        $to = $values->model($eye->get('to'), Sign::Any)?->mm;
+        if ($to !== null && $height !== null && $to < $height) {
+            $eye->get('to')?->fault('plot.upside-down', ['from' => $height, 'to' => $to]);
+        }
 
-        return $distance === null || $height === null ? null : new Eye($distance, $height, $travel);
+        return $distance === null || $height === null ? null : new Eye($distance, $height, $travel, $to ?? $height);
     }
 }

@@ -32,7 +32,7 @@ final readonly class SurroundingsReader
     public function neighbours(?Node $list): array
     {
         $made = [];
-        foreach (NamedList::of($list, ['to'], ['size', 'outline', 'at', 'from', 'clear'], $this->values) as [$id, $name, $node]) {
+        foreach (NamedList::of($list, ['to'], ['size', 'outline', 'at', 'from', 'clear', 'lifts'], $this->values) as [$id, $name, $node]) {
             $outline = $this->standing($node);
             $from = $this->values->model($node->get('from'), Sign::Any)->mm ?? 0.0;
             $to = $this->values->model($node->get('to'), Sign::Any)?->mm;
@@ -40,7 +40,7 @@ final readonly class SurroundingsReader
             if ($to !== null && $to <= $from) {
                 $node->get('to')?->fault('plot.upside-down', ['from' => $from, 'to' => $to]);
             } elseif ($outline !== null && $to !== null) {
-                $made[] = new Neighbour($id, $name, $outline, $from, $to, $clear, $node->path);
+                $made[] = new Neighbour($id, $name, $outline, $from, $to, $clear, $node->path, $node->get('lifts')?->choice(Lift::WAYS));
             }
         }
 
@@ -71,7 +71,7 @@ final readonly class SurroundingsReader
         foreach (NamedList::of(
             $list,
             ['at', 'kind', 'to'],
-            ['size', 'across', 'from', 'travel', 'play'],
+            ['size', 'across', 'from', 'travel', 'play', 'lifts'],
             $this->values,
         ) as [$id, $name, $node]) {
             $kind = $node->get('kind')?->choice(Obstacle::KINDS);
@@ -101,6 +101,7 @@ final readonly class SurroundingsReader
                     $travel,
                     $play,
                     $node->path,
+                    $node->get('lifts')?->choice(Lift::WAYS),
                 );
             }
         }

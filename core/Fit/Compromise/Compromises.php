@@ -7,22 +7,19 @@ namespace Chartula\Core\Fit\Compromise;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
-use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Compression\Compressor;
+use Chartula\Core\Compression\Kept;
 use Chartula\Core\Fit\Plot\Finished;
 use Chartula\Core\Fit\Plot\Fit;
-use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\KitDocument;
 use Chartula\Core\Measure\LengthFormat;
-use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Problem\Problems;
@@ -37,24 +34,24 @@ use stdClass;
  *
  * @phpstan-import-type Shapes from Pictures
  *
- * @phpstan-type TriedRow array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>,
- *     harm: float, protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes}
- * @phpstan-type Row array{key: string, title: string, wall: string, steps: list<array<string, mixed>>, costs: list<string>, harm: float,
- *     protected: bool, finished: ?Size, over_mm: float, closes: bool, refused: ?string, view: Shapes, ghost: Shapes}
+ * @phpstan-type TriedRow array{key: string, title: string, wall: string, steps: list<array<string, mixed>>,
+ * relief: ?array{depth: string, school: string}, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float,
+ * closes: bool, refused: ?string, view: Shapes}
+ * @phpstan-type Row array{key: string, title: string, wall: string, steps: list<array<string, mixed>>,
+ * relief: ?array{depth: string, school: string}, costs: list<string>, harm: float, protected: bool, finished: ?Size, over_mm: float,
+ * closes: bool, refused: ?string, view: Shapes, ghost: Shapes}
  */
 final readonly class Compromises
 {
-    private const MOST = 5;
-
-    /** So many ways of each direction are put together with those of the others. */
-    private const EACH = 3;
+    public const MOST = 5;
 
     /**
      * @param  ?Targets  $to  null for what its plot has room for
      * @param  ?string  $only  the wall that may be shortened, block and edge; any where it is not said
      * @return array{now: Size, to: array{across: ?float, deep: ?float, high: ?float}, of_plot: bool, missing: object,
      *     room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, plan: Shapes, ghost: Shapes,
-     *     differences: list<array{what: string, real: string, modelled: string}>}
+     *     differences: list<array{what: string, real: string, modelled: string}>, spared: int,
+     *     features: list<array{key: string, name: string, kept: bool}>} spared: how many ways would change what is kept
      *
      * @throws InvalidInput
      */
@@ -74,11 +71,14 @@ final readonly class Compromises
         $missing = $to->missing($now);
         $usual = $only ?? $building->blocks[0]->id.'.'.$building->blocks[0]->footprint->edges[0];
         $whole = Pictures::asItIs($real);
+        $ways = new Ways($document, $building, $kit, $now, $missing, $only);
+        $found = $ways->all();
+        $sparing = $ways->sparing($found);
         $rows = array_map(static function (Proposal $p) use ($document, $to, $usual, $recall, $whole): array {
             $wall = self::touched($p) ?? $usual;
 
             return self::tried($document, $p, $to, $wall, new Recall($recall->answers())) + ['ghost' => Pictures::elevation($whole, $wall)];
-        }, array_slice(self::proposals($document, $building, $kit, $now, $missing, $only), 0, self::MOST));
+        }, array_slice($sparing, 0, self::MOST));
         $directions = new Directions($building);
         $room = [];
         foreach (['across' => true, 'deep' => false] as $direction => $isAcross) {
@@ -98,7 +98,21 @@ final readonly class Compromises
             ),
             'room' => $room, 'rows' => $rows, 'plan' => Pictures::plan($kit->compressed->building),
             'ghost' => Pictures::plan($real), 'differences' => self::differences($real, $kit->compressed->building),
+            'spared' => count($found) - count($sparing), 'features' => self::features($real),
         ];
+    }
+
+    /** @return list<array{key: string, name: string, kept: bool}> what could make the building itself */
+    private static function features(Building $real): array
+    {
+        return array_map(
+            static fn (Kept $k): array => [
+                'key' => $k->key,
+                'name' => $k->name,
+                'kept' => in_array($k->key, $real->compression->keep, true),
+            ],
+            array_values(Kept::of($real)),
+        );
     }
 
     /**
@@ -115,89 +129,6 @@ final readonly class Compromises
             : null;
 
         return new Targets($to('across', 2.0 * Fit::TIGHT_MM), $to('deep', 2.0 * Fit::TIGHT_MM), $to('high', 0.0));
-    }
-
-    /**
-     * @param  Size  $now
-     * @param  array<'across'|'deep'|'high', float>  $missing  model millimetres
-     * @return list<Proposal>
-     */
-    private static function proposals(stdClass $document, Building $building, Kit $kit, array $now, array $missing, ?string $only): array
-    {
-        if ($missing === []) {
-            return [];
-        }
-        $ratio = $building->scale->ratio;
-        $real = array_map(static fn (float $mm): float => $mm * $ratio, $missing);
-        $directions = new Directions($building);
-        /** @var list<?Proposal> $together */
-        $together = [null];
-        foreach (array_diff_key($real, ['high' => 0.0]) as $direction => $by) {
-            $ways = array_slice($directions->shorter($direction === 'across', $by, $only), 0, count($real) > 1 ? self::EACH : self::MOST);
-            $together = array_merge(
-                ...array_map(
-                    static fn (?Proposal $one): array => array_map(static fn (Proposal $way): Proposal => $one?->and($way) ?? $way, $ways),
-                    $together,
-                ),
-            );
-        }
-        $together = isset($real['high'])
-            ? array_merge(
-                ...array_map(static fn (?Proposal $one): array => self::lowered($document, $kit->form, $one, $real['high']), $together),
-            )
-            : $together;
-        $factor = Ladder::factor(min(array_map(static fn (string $d): float => 1.0 - $missing[$d] / $now[$d], array_keys($missing))));
-        $found = [
-            ...array_values(array_filter($together, static fn (?Proposal $p): bool => $p !== null)),
-            ...$only === null ? $directions->without($real) : [],
-            ...$factor === null ? [] : [$factor],
-        ];
-        usort($found, Proposal::compare(...));
-
-        return $found;
-    }
-
-    /**
-     * What was made shorter may be lower for that: only the rest has to go in courses.
-     *
-     * @param  Form  $form  of the building before
-     * @param  float  $by  real millimetres that are too high
-     * @return list<Proposal>
-     */
-    private static function lowered(stdClass $document, Form $form, ?Proposal $one, float $by): array
-    {
-        $problems = new Problems;
-        $building = Compressor::of(
-            BuildingReader::fromDocument($one === null ? $document : self::with($document, $one)),
-            $problems,
-        )->building;
-        $now = $one === null ? $form : Surfaces::of(EndedRoofs::of($building), $problems);
-        if (! $problems->areNone()) {
-            return [];
-        }
-        $left = $by - ($form->top() - $now->top()) * $building->scale->ratio;
-        if ($left <= Tolerance::TOLD * $building->scale->ratio) {
-            return $one === null ? [] : [$one];
-        }
-
-        return array_map(static fn (Proposal $way): Proposal => $one?->and($way) ?? $way, (new Directions($building))->lower($now, $left));
-    }
-
-    /** The document with a proposal's steps taken too. */
-    private static function with(stdClass $document, Proposal $proposal): stdClass
-    {
-        $copy = JsonText::decode(JsonText::encode($document));
-        $steps = ($copy->compression ?? null) instanceof stdClass && is_array($copy->compression->steps ?? null)
-            ? $copy->compression->steps
-            : [];
-        $copy->compression = (object) [
-            'steps' => [...$steps, ...array_map(static fn (array $s): stdClass => (object) $s, $proposal->steps)],
-        ];
-        if ($proposal->isProtected) {
-            $copy->compression->protect = [];
-        }
-
-        return $copy;
     }
 
     /**
@@ -251,11 +182,12 @@ final readonly class Compromises
     private static function tried(stdClass $document, Proposal $proposal, Targets $to, string $wall, Recall $recall): array
     {
         $row = [
-            'key' => $proposal->key, 'title' => $proposal->title, 'wall' => $wall, 'steps' => $proposal->steps,
+            'key' => $proposal->key, 'title' => $proposal->title, 'wall' => $wall,
+            'steps' => $proposal->steps, 'relief' => $proposal->relief,
             'costs' => $proposal->costs, 'harm' => round($proposal->harm, 1), 'protected' => $proposal->isProtected,
         ];
         try {
-            $building = BuildingReader::fromDocument(self::with($document, $proposal));
+            $building = BuildingReader::fromDocument($proposal->taken($document));
             [$kit, $size, $assembly] = self::made($building, $recall);
             $over = $to->missing($size);
 
@@ -269,7 +201,7 @@ final readonly class Compromises
             return $row
                 + [
                     'finished' => null, 'over_mm' => 0.0, 'closes' => false,
-                    'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)),
+                    'refused' => implode('; ', array_map(static fn (Problem $p): string => ucfirst($p->text()), $e->problems)),
                     'view' => [],
                 ];
         }

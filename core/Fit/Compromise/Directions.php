@@ -22,6 +22,9 @@ final readonly class Directions
     /** Courses taken from a block's walls count so many times as much as lengths. */
     private const COURSES = 2.0;
 
+    /** And so does a storey. */
+    private const STOREY = 2.0;
+
     /** A block left out is weighed by this and its share of the building's area: a wing is missed more than anything shortened. */
     private const OMIT = 6.0;
 
@@ -131,12 +134,24 @@ final readonly class Directions
     }
 
     /**
-     * Lower by whole courses, every block that stands higher than that.
+     * Lower by whole courses or by a storey, every block that stands higher than that.
      *
      * @param  Form  $form  of the building as it is modelled now
      * @return list<Proposal>
      */
     public function lower(Form $form, float $by): array
+    {
+        $over = $this->over($form, $by);
+
+        return array_values(array_filter([$this->byCourses($over), $this->byStoreys($over)]));
+    }
+
+    /**
+     * By how much each block is too high, where it is.
+     *
+     * @return list<array{Block, float}>
+     */
+    private function over(Form $form, float $by): array
     {
         $ratio = $this->building->scale->ratio;
         $tops = [];
@@ -144,17 +159,21 @@ final readonly class Directions
             $tops[$block->block->id] = $block->top() * $ratio;
         }
         $most = max([0.0, ...array_values($tops)]);
+        $over = array_map(static fn (Block $b): array => [$b, $by - ($most - ($tops[$b->id] ?? -INF))], $this->building->blocks);
+
+        return array_values(array_filter($over, static fn (array $one): bool => $one[1] > Tolerance::MEET));
+    }
+
+    /** @param  list<array{Block, float}>  $over */
+    private function byCourses(array $over): ?Proposal
+    {
         $course = $this->building->gauge->course_mm;
         $steps = $costs = [];
         $harm = 0.0;
-        foreach ($this->building->blocks as $block) {
-            $over = $by - ($most - ($tops[$block->id] ?? -INF));
-            if ($over <= Tolerance::MEET) {
-                continue;
-            }
-            $count = (int) ceil($over / $course - Tolerance::FIGURE);
+        foreach ($over as [$block, $by]) {
+            $count = (int) ceil($by / $course - Tolerance::FIGURE);
             if ((new Heights($this->building, $block))->without($count * $course)[0] === null) {
-                return [];
+                return null;
             }
             $height = $block->eaves->mm - $block->base->mm;
             $steps[] = ['op' => Step::COURSES, 'block' => $block->id, 'count' => $count];
@@ -162,7 +181,38 @@ final readonly class Directions
             $harm += Ladder::harm(self::COURSES, $height, $height - $count * $course);
         }
 
-        return $steps === [] ? [] : [new Proposal('courses', 'Lower by courses', $steps, $costs, $harm)];
+        return $steps === [] ? null : new Proposal('courses', 'Lower by courses', $steps, $costs, $harm);
+    }
+
+    /**
+     * Of each block the lowest storey that is enough.
+     *
+     * @param  list<array{Block, float}>  $over
+     */
+    private function byStoreys(array $over): ?Proposal
+    {
+        $steps = $costs = [];
+        $harm = 0.0;
+        foreach ($over as [$block, $by]) {
+            $best = null;
+            $heights = new Heights($this->building, $block);
+            foreach ($block->storeys as $storey) {
+                $high = $heights->extentOf($storey)->length();
+                $isBetter = $best === null || $high < $best[1] - Tolerance::MEET;
+                if ($isBetter && $high >= $by - Tolerance::MEET && $heights->withoutStorey($storey) !== null) {
+                    $best = [$storey, $high];
+                }
+            }
+            if ($best === null) {
+                return null;
+            }
+            $height = $block->eaves->mm - $block->base->mm;
+            $steps[] = ['op' => Step::STOREY, 'block' => $block->id, 'storey' => $best[0]->id];
+            $costs[] = sprintf('%s: the storey “%s” is not modelled; it is another building', $block->name, $best[0]->name);
+            $harm += Ladder::harm(self::STOREY, $height, $height - $best[1]);
+        }
+
+        return $steps === [] ? null : new Proposal('storey', 'A storey less', $steps, $costs, $harm);
     }
 
     /**

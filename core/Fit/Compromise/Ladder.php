@@ -11,8 +11,8 @@ use Chartula\Core\Measure\Tolerance;
  * The ways to make one wall shorter by so much, each with its harm: 100·w·|ln(x′/x)| summed over the classes of lengths that it
  * touches. Real millimetres. docs/formulas.md#compression
  *
- * @phpstan-type Measures array{length: float, margins: float, piers: float, least_margins: float, least_piers: float, piers_count: int,
- *     row: int, bay: float}
+ * @phpstan-type Measures array{length: float, margins: float, piers: float, openings: float, least_margins: float, least_piers: float,
+ *     piers_count: int, row: int, bay: float, central: bool, pairs: int}
  */
 final readonly class Ladder
 {
@@ -23,6 +23,11 @@ final readonly class Ladder
     private const BAYS = 1.5;
 
     private const FACTOR = 4.0;
+
+    private const OPENINGS = 4.0;
+
+    /** A wall and its openings made shorter than this share of themselves look narrow. */
+    private const LEAST_LENGTHS = 0.95;
 
     /** A building smaller than this share of itself is not called the same any more. */
     private const LEAST_FACTOR = 0.9;
@@ -56,6 +61,9 @@ final readonly class Ladder
             );
         }
         $found = [...$found, ...array_values(array_filter([self::mixed($block, $edge, $of, $by), self::bays($block, $edge, $of, $by)]))];
+        if ($of['length'] > 0.0 && $by <= (1.0 - self::LEAST_LENGTHS) * $of['length'] + Tolerance::MEET) {
+            $found[] = self::lengths($block, $edge, $of, 1.0 - $by / $of['length']);
+        }
         usort($found, Proposal::compare(...));
 
         return $found;
@@ -68,8 +76,34 @@ final readonly class Ladder
      */
     public static function best(string $block, string $edge, array $of, float $by): ?Proposal
     {
-        return array_values(array_filter(self::of($block, $edge, $of, $by), static fn (Proposal $p): bool => $p->key !== 'bays'))[0]
+        return array_values(
+            array_filter(
+                self::of($block, $edge, $of, $by),
+                static fn (Proposal $p): bool => ! in_array($p->key, ['bays', 'lengths'], true),
+            ),
+        )[0]
             ?? null;
+    }
+
+    /**
+     * Everything along a wall by a factor, its openings too; nothing in height.
+     *
+     * @param  Measures  $of
+     */
+    public static function lengths(string $block, string $edge, array $of, float $factor): Proposal
+    {
+        $weight = ($of['openings'] > 0.0 ? self::OPENINGS : 0.0)
+            + ($of['piers'] > 0.0 ? self::PIERS : 0.0)
+            + ($of['margins'] > 0.0 ? self::MARGINS : 0.0);
+
+        return new Proposal(
+            'lengths',
+            'Lengths only',
+            [['op' => Step::LENGTHS, 'block' => $block, 'edge' => $edge, 'by' => floor($factor * 1e6) / 1e6]],
+            [sprintf('everything along it %.1f %% narrower, doors and windows too, and as high as it is', 100.0 * (1.0 - $factor))],
+            self::harm($weight, 1.0, $factor),
+            true,
+        );
     }
 
     /** Makes everything smaller by a factor in all three directions; null where that would be another building. */
@@ -143,12 +177,18 @@ final readonly class Ladder
     private static function bays(string $block, string $edge, array $of, float $by): ?Proposal
     {
         $drop = $of['bay'] > 0.0 ? (int) ceil($by / $of['bay'] - Tolerance::ROUNDING) : 0;
+        // As many at either end, so that the row stays over the door in its middle.
+        $drop += $of['central'] && $drop % 2 === 1 && intdiv($drop, 2) < $of['pairs'] ? 1 : 0;
         if ($drop < 1 || $of['row'] - $drop < self::LEAST_BAYS) {
             return null;
         }
+        $isOffMiddle = $of['central'] && ($drop % 2 === 1 || intdiv($drop, 2) > $of['pairs']);
         $over = $drop * $of['bay'] - $by;
         $steps = [['op' => Step::BAYS, 'block' => $block, 'edge' => $edge, 'count' => $drop]];
-        $costs = [sprintf('%d openings to %d', $of['row'], $of['row'] - $drop)];
+        $costs = [
+            sprintf('%d openings to %d', $of['row'], $of['row'] - $drop),
+            ...$isOffMiddle ? ['the door no longer stands under the middle of the row'] : [],
+        ];
         $harm = self::harm(self::BAYS, $of['row'], $of['row'] - $drop);
         if ($over > Tolerance::MEET) {
             // Evenly over what piers and margins are left, as many as there are.

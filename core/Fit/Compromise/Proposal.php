@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Compromise;
 
+use Chartula\Core\Building\JsonText;
+use stdClass;
+
 /** A way to make a building smaller: its steps, what they cost, and how much that shows. */
 final readonly class Proposal
 {
     /**
      * @param  string  $title  in words, by which people choose
-     * @param  non-empty-list<array<string, mixed>>  $steps  as the document has them
+     * @param  list<array<string, mixed>>  $steps  as the document has them
      * @param  list<string>  $costs  what is given up, in words and figures
      * @param  float  $harm  how much it shows; the less the better. docs/formulas.md#compression
      * @param  bool  $isProtected  whether it makes smaller what is protected
+     * @param  ?array{depth: string, school: string}  $relief  where it is cut to low relief
      */
     public function __construct(
         public string $key,
@@ -21,6 +25,7 @@ final readonly class Proposal
         public array $costs,
         public float $harm,
         public bool $isProtected = false,
+        public ?array $relief = null,
     ) {
     }
 
@@ -34,7 +39,26 @@ final readonly class Proposal
             array_map(static fn (string $cost): string => "$where: $cost", $this->costs),
             $this->harm,
             $this->isProtected,
+            $this->relief,
         );
+    }
+
+    /** The document with its steps taken too, and what is protected let go where it has to be. */
+    public function taken(stdClass $document): stdClass
+    {
+        $copy = JsonText::decode(JsonText::encode($document));
+        $compression = ($copy->compression ?? null) instanceof stdClass ? $copy->compression : new stdClass;
+        $steps = is_array($compression->steps ?? null) ? $compression->steps : [];
+        $compression->steps = [...$steps, ...array_map(static fn (array $s): stdClass => (object) $s, $this->steps)];
+        if ($this->isProtected) {
+            $compression->protect = [];
+        }
+        $copy->compression = $compression;
+        if ($this->relief !== null) {
+            $copy->relief = (object) $this->relief;
+        }
+
+        return $copy;
     }
 
     public function and(self $that): self
@@ -46,6 +70,7 @@ final readonly class Proposal
             [...$this->costs, ...$that->costs],
             $this->harm + $that->harm,
             $this->isProtected || $that->isProtected,
+            $this->relief ?? $that->relief,
         );
     }
 

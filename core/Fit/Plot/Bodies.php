@@ -13,16 +13,17 @@ use Chartula\Core\Geometry\Ring;
 /** The convex bodies of what stands on the plot beside the building. */
 final readonly class Bodies
 {
-    /** @return list<Body> */
+    /** @return non-empty-list<Body> */
     public static function neighbour(Neighbour $neighbour): array
     {
-        return array_map(
-            static fn (Ring $r): Body => new Body(Hull::around($r->points), $neighbour->from, $neighbour->to),
-            (new Region($neighbour->outline))->trapezoids(),
-        );
+        $tiles = (new Region($neighbour->outline))->trapezoids();
+        // An outline so thin that nothing tiles it still stands where it is.
+        $rings = $tiles === [] ? [$neighbour->outline] : $tiles;
+
+        return array_map(static fn (Ring $r): Body => new Body(Hull::around($r->points), $neighbour->from, $neighbour->to), $rings);
     }
 
-    /** @return list<Body> wherever it moves */
+    /** @return non-empty-list<Body> wherever it moves */
     public static function obstacle(Obstacle $o): array
     {
         $still = $o->isRound ? Hull::circle($o->at, $o->width / 2.0)

@@ -34,9 +34,8 @@ final readonly class Finished
         $pieces = [];
         foreach ($assembly->pieces as $piece) {
             $facets = static fn (): array => self::facets($piece);
-            $fingerprint = Recall::question('stands', $piece->fingerprint, $plot->at, $plot->turnDeg);
             $whole = $recall->of(
-                $fingerprint,
+                Recall::question('stands', $piece->fingerprint, $plot->at, $plot->turnDeg),
                 static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot),
             );
             $pieces[] = new FinishedPiece(
@@ -46,8 +45,6 @@ final readonly class Finished
                 $whole,
                 $facets,
                 $plot,
-                $fingerprint,
-                $recall,
             );
         }
         foreach ($kit->walls->spans() as $span) {

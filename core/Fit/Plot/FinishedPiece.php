@@ -12,7 +12,6 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Facet;
 use Chartula\Core\Part\PartGroup;
-use Chartula\Core\Recall\Recall;
 
 /** A piece of the finished building as it stands on the plot. */
 final class FinishedPiece
@@ -22,12 +21,11 @@ final class FinishedPiece
 
     public readonly Box2 $box;
 
-    /** @var ?list<Body> */
-    private ?array $bodies = null;
+    /** @var ?list<Convex> */
+    private ?array $solids = null;
 
     /**
      * @param  Body  $whole  all of it, openings filled
-     * @param  string  $fingerprint  its shape and where it stands in one word, for what is recalled
      * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is
      *     convex
      */
@@ -38,8 +36,6 @@ final class FinishedPiece
         public readonly Body $whole,
         private readonly mixed $facets,
         private readonly Plot $plot,
-        private readonly string $fingerprint = '',
-        private readonly Recall $recall = new Recall,
     ) {
         $this->box = $whole->shadow->bounds();
     }
@@ -56,23 +52,31 @@ final class FinishedPiece
         );
     }
 
-    /** @return list<Body> it without its openings, in convex pieces */
-    public function bodies(): array
+    /** @return list<Convex> it without its openings, in convex pieces, in the building's axes */
+    public function solids(): array
     {
-        return $this->bodies ??= $this->recall->of("bodies$this->fingerprint", $this->cut(...));
+        return $this->solids ??= $this->cut();
     }
 
-    /** @return list<Body> */
+    /** @return list<Convex> */
     private function cut(): array
     {
         $facets = ($this->facets)();
         $slabs = array_merge(...array_map(static fn (Facet $f): array => $f->slabsIn(self::boxOf($f), -self::ROUND_MM), $facets));
 
-        return $facets === []
-            ? [$this->whole]
-            : array_values(
-                array_filter(array_map(fn (Convex $c): ?Body => $c->corners === [] ? null : self::body($c->corners, $this->plot), $slabs)),
-            );
+        return $facets === [] ? [$this->whole->solid($this->plot)] : $slabs;
+    }
+
+    /** @return list<Hull> what of it lies between two heights, as it looks from above, in the plot's own axes */
+    public function shadows(float $low, float $high): array
+    {
+        $hulls = [];
+        foreach ($this->whole->isLevelWith($low, $high) ? $this->solids() : [] as $solid) {
+            $points = array_map($this->plot->inPlot(...), $solid->between($low, $high));
+            array_push($hulls, ...($points === [] ? [] : [Hull::around($points)]));
+        }
+
+        return $hulls;
     }
 
     /** @return list<list<Vec2>> its faces as they look from above, in the plot's own axes */

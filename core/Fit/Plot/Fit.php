@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Site\Lift;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\Kit;
@@ -23,11 +24,18 @@ final readonly class Fit
 
     private const LEAST_GAP_MM = 1.0;
 
-    /** @param  list<Clearance>  $clearances  worst first */
+    /**
+     * @param  list<Clearance>  $clearances  worst first
+     * @param  list<array{name: string, way: value-of<Lift::WAYS>}>  $before  what comes off before the building, in order
+     * @param  list<Check>  $asked  what the place asks of the building
+     */
     private function __construct(
         public Plot $plot,
         public Finished $finished,
         public array $clearances,
+        public array $before,
+        public Splitting $splitting,
+        private array $asked,
     ) {
     }
 
@@ -39,16 +47,24 @@ final readonly class Fit
             return null;
         }
         $finished = Finished::of($plot, $assembly, $kit, $building->scale, $recall);
+        $lift = new LiftCheck($plot, $finished);
         $clearances = [
             ...(new SideCheck($plot, $finished))->all(),
             ...(new ObstacleCheck($plot, $finished))->all(),
             ...(new TrackCheck($plot, $finished))->all(),
-            ...(new LiftCheck($plot, $finished))->all(),
+            ...$lift->all(),
             ...RunCheck::all($plot),
         ];
         usort($clearances, static fn (Clearance $a, Clearance $b): int => [$a->left_mm, $a->with] <=> [$b->left_mm, $b->with]);
 
-        return new self($plot, $finished, $clearances);
+        return new self(
+            $plot,
+            $finished,
+            $clearances,
+            $lift->steps(),
+            Splitting::of($kit->form, $plot->lift),
+            (new PlaceChecks($plot, $finished, $clearances, $kit))->all(),
+        );
     }
 
     public function fits(): bool
@@ -165,6 +181,7 @@ final readonly class Fit
                 'Before anything is fixed or drilled, run your own longest and widest vehicles past the place, on every track and both ways.',
             );
         }
+        array_push($checks, ...$this->liftingChecks(), ...$this->asked);
         if ($this->eyeIsInside()) {
             $checks[] = new Check(
                 'plot.eye-inside',
@@ -175,6 +192,31 @@ final readonly class Fit
                     $this->plot->eye->distance ?? 0.0,
                     $this->plot->eye->height ?? 0.0,
                 ),
+            );
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> */
+    private function liftingChecks(): array
+    {
+        $checks = [];
+        if ($this->before !== []) {
+            $checks[] = new Check(
+                'plot.order',
+                Check::NOTE,
+                'lift',
+                'Before the building comes off, take off: '.implode(', then ', array_column($this->before, 'name')).'.',
+            );
+        }
+        if ($this->splitting->joints !== []) {
+            $checks[] = new Check(
+                'plot.long',
+                Check::NOTE,
+                'lift',
+                implode(' ', array_slice($this->splitting->texts(), 0, 1)),
+                $this->splitting->length,
             );
         }
 
@@ -200,6 +242,15 @@ final readonly class Fit
             && $eye->height > 0.0;
     }
 
+    /** @return list<string> what comes off the layout after what, the building last */
+    private function off(): array
+    {
+        $way = static fn (string $name): string => $name === 'up' ? 'up' : "out to the $name";
+        $steps = array_map(static fn (array $s): string => ucfirst($s['name']).', '.$way($s['way']).'.', $this->before);
+
+        return [...$steps, 'The building, '.$way($this->plot->lift->way).'.'];
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
@@ -208,6 +259,7 @@ final readonly class Fit
             'extents' => array_map(static fn (float $mm): float => round($mm, 4), $this->finished->extents()),
             'clearances' => array_map(static fn (Clearance $c): array => $c->toArray(), $this->clearances),
             'move' => $this->move(),
+            'off' => $this->off(), 'split' => $this->splitting->toArray(),
         ];
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Plot;
 
-use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Building\Site\Plot;
+use Chartula\Core\Geometry\Convex;
 
-/** The piece of the finished building that is nearest to something at its own height, and how near. */
+/** The piece of the finished building that is nearest to something, and how near: from solid to solid, in whatever direction. */
 final readonly class Nearest
 {
     private function __construct(
@@ -15,50 +16,35 @@ final readonly class Nearest
     ) {
     }
 
-    /**
-     * @param  list<Body>  $bodies
-     * @param  float  $within  where it may be nearer than this, openings are looked into
-     * @return ?self null where nothing stands at its height
-     */
-    public static function to(Finished $finished, array $bodies, float $within): ?self
+    /** @param  non-empty-list<Body>  $bodies */
+    public static function to(Plot $plot, Finished $finished, array $bodies): ?self
     {
-        $nearest = null;
-        $boxes = array_map(static fn (Body $b): Box2 => $b->shadow->bounds(), $bodies);
-        foreach ($finished->pieces as $piece) {
-            foreach ($bodies as $i => $body) {
-                if (
-                    ! $piece->whole->isLevelWith($body->low, $body->high)
-                    || ($nearest !== null && $piece->box->gapTo($boxes[$i]) >= $nearest->distance)
-                ) {
-                    continue;
-                }
+        $order = [];
+        foreach ($finished->pieces as $i => $piece) {
+            foreach ($bodies as $k => $body) {
                 // The whole of it is no farther than any piece of it.
-                $distance = $piece->whole->shadow->distanceTo($body->shadow);
-                if ($nearest !== null && $distance >= $nearest->distance) {
+                $aside = max(0.0, $piece->box->gapTo($body->shadow->bounds()));
+                $order[] = [hypot($aside, $piece->whole->above($body)), $i, $k];
+            }
+        }
+        sort($order);
+        $solids = array_map(static fn (Body $b): Convex => $b->solid($plot), $bodies);
+        $nearest = null;
+        foreach ($order as [$least, $i, $k]) {
+            if ($nearest !== null && $least > max(0.0, $nearest->distance)) {
+                break;
+            }
+            foreach ($finished->pieces[$i]->solids() as $solid) {
+                if ($nearest !== null && $solid->gapTo($solids[$k]) > max(0.0, $nearest->distance)) {
                     continue;
                 }
-                if ($distance < $within) {
-                    $distance = self::exactly($piece, $body);
-                }
-                if ($distance !== null && ($nearest === null || $distance < $nearest->distance)) {
-                    $nearest = new self($piece, $distance);
+                $distance = $solid->distanceTo($solids[$k]);
+                if ($nearest === null || $distance < $nearest->distance) {
+                    $nearest = new self($finished->pieces[$i], $distance);
                 }
             }
         }
 
         return $nearest;
-    }
-
-    private static function exactly(FinishedPiece $piece, Body $other): ?float
-    {
-        $least = null;
-        foreach ($piece->bodies() as $body) {
-            if ($body->isLevelWith($other->low, $other->high)) {
-                $distance = $body->shadow->distanceTo($other->shadow);
-                $least = $least === null ? $distance : min($least, $distance);
-            }
-        }
-
-        return $least;
     }
 }

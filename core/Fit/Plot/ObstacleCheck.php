@@ -32,7 +32,7 @@ final readonly class ObstacleCheck
     {
         $clearances = [];
         foreach ($this->plot->neighbours as $n) {
-            $near = Nearest::to($this->finished, Bodies::neighbour($n), $n->clear);
+            $near = Nearest::to($this->plot, $this->finished, Bodies::neighbour($n));
             if ($near !== null) {
                 $left = $near->distance - $n->clear;
                 $meets = $near->distance < 0.0
@@ -63,35 +63,43 @@ final readonly class ObstacleCheck
         return array_values(array_filter($clearances));
     }
 
+    /** Traffic is as high as it is said to be; what hangs over it higher up is free. */
     private function road(Road $road): ?Clearance
     {
-        $way = [];
+        $nearest = null;
         foreach (array_slice($road->line, 1) as $i => $to) {
-            $way[] = new Body(Hull::around([$road->line[$i], $to]), -INF, $road->above);
+            $way = Hull::around([$road->line[$i], $to]);
+            foreach ($this->finished->pieces as $piece) {
+                $isNear = $nearest === null || $piece->whole->shadow->distanceTo($way) < $nearest[1];
+                foreach ($isNear ? $piece->shadows(-INF, $road->above) : [] as $shadow) {
+                    $distance = $way->distanceTo($shadow);
+                    $nearest = $nearest === null || $distance < $nearest[1] ? [$piece, $distance] : $nearest;
+                }
+            }
         }
-        $near = Nearest::to($this->finished, $way, $road->width / 2.0 + $road->clear);
-        if ($near === null) {
+        if ($nearest === null) {
             return null;
         }
-        $left = $near->distance - $road->width / 2.0 - $road->clear;
+        [$piece, $distance] = $nearest;
+        $left = $distance - $road->width / 2.0 - $road->clear;
 
-        return new Clearance('road', 'plot.road', $road->name, $near->piece->id, $left, null, $left >= -Tolerance::TOLD
+        return new Clearance('road', 'plot.road', $road->name, $piece->id, $left, null, $left >= -Tolerance::TOLD
             ? sprintf('%.2f mm left beside %s.', max(0.0, $left), $road->name)
             : sprintf(
                 '%s narrows %s by %.2f mm; move the building, or let it begin higher than %.1f mm.',
-                $near->piece->name,
+                $piece->name,
                 $road->name,
                 -$left,
                 $road->above,
             ),
             $road->path,
-            [sprintf('%.2f mm from the middle of %s, less half its width, %.2f mm, and %.2f mm clear', $near->distance, $road->name, $road->width / 2.0, $road->clear)]);
+            [sprintf('%.2f mm from the middle of %s, less half its width, %.2f mm, and %.2f mm clear', $distance, $road->name, $road->width / 2.0, $road->clear)]);
     }
 
     private function obstacle(Obstacle $o): ?Clearance
     {
         $name = trim(self::KINDS[$o->kind].' '.$o->name);
-        $near = Nearest::to($this->finished, Bodies::obstacle($o), $o->play);
+        $near = Nearest::to($this->plot, $this->finished, Bodies::obstacle($o));
         if ($near === null) {
             return null;
         }

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Track;
 use Chartula\Core\Building\Site\TrackPiece;
 use Chartula\Core\Building\Site\Vehicle;
+use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Measure\Tolerance;
 
 /** Whether vehicles pass the finished building, beside it and under it, on straights and curves. docs/formulas.md#throw */
@@ -24,71 +25,93 @@ final readonly class TrackCheck
     {
         $clearances = [];
         foreach ($this->plot->tracks as $track) {
-            $lanes = Lanes::of($track);
-            array_push($clearances, ...array_filter([$this->beside($track, $lanes), $this->above($track, $lanes)]));
+            $driven = DrivenVehicle::all($track);
+            array_push($clearances, ...array_filter([$this->beside($track, $driven), $this->above($track, $driven)]));
         }
 
         return $clearances;
     }
 
-    /** @param  list<Lane>  $lanes */
-    private function beside(Track $track, array $lanes): ?Clearance
+    /** @param  list<DrivenVehicle>  $driven */
+    private function beside(Track $track, array $driven): ?Clearance
     {
-        $top = $track->rail + self::height($track);
         $nearest = null;
-        foreach ($this->finished->pieces as $piece) {
-            $left = $piece->whole->isLevelWith($track->rail, $top) ? self::least($lanes, [$piece->whole]) : null;
-            if ($left !== null && $left < 0.0) {
-                $left = self::least(
-                    $lanes,
-                    array_values(array_filter($piece->bodies(), static fn (Body $b): bool => $b->isLevelWith($track->rail, $top))),
-                );
-            }
-            if ($left !== null && ($nearest === null || $left < $nearest[1])) {
-                $nearest = [$piece, $left];
+        foreach ($driven as $one) {
+            $top = $track->rail + $one->vehicle->height;
+            foreach ($this->inOrder($one, $track->rail, $top) as [$least, $piece]) {
+                if ($nearest !== null && $least >= $nearest[1]) {
+                    break;
+                }
+                $isNear = $nearest === null || $one->distanceTo($piece->whole->shadow, $nearest[1]) < $nearest[1];
+                foreach ($isNear ? $piece->shadows($track->rail, $top) : [] as $shadow) {
+                    $distance = $one->distanceTo($shadow, $nearest[1] ?? INF);
+                    $nearest = $nearest === null || $distance < $nearest[1] ? [$piece, $distance, $one->vehicle] : $nearest;
+                }
             }
         }
         if ($nearest === null) {
             return null;
         }
-        [$piece, $left] = $nearest;
+        [$piece, $distance, $vehicle] = $nearest;
+        $left = $distance - $track->beside;
 
         return new Clearance('track', 'plot.track', $track->name, $piece->id, $left, null, $left >= -Tolerance::TOLD
-            ? sprintf('%.2f mm left beside %s for %s.', max(0.0, $left), $track->name, self::names($track))
+            ? sprintf('%.2f mm left beside %s for %s.', max(0.0, $left), $track->name, $vehicle->name)
             : sprintf(
                 '%s stands %.2f mm too near %s: %s would strike it. Move the building away, or ease the curve.',
                 $piece->name,
                 -$left,
                 $track->name,
-                self::names($track),
+                $vehicle->name,
             ),
             $track->path, self::sums($track));
     }
 
-    /** @param  list<Lane>  $lanes */
-    private function above(Track $track, array $lanes): ?Clearance
+    /**
+     * Pieces at the height of a vehicle, with a distance than which none is nearer, the least first.
+     *
+     * @return list<array{float, FinishedPiece}>
+     */
+    private function inOrder(DrivenVehicle $driven, float $low, float $high): array
     {
-        $top = $track->rail + self::height($track);
+        $found = [];
+        foreach ($this->finished->pieces as $i => $piece) {
+            if ($piece->whole->isLevelWith($low, $high)) {
+                $found[] = [$driven->gapTo($piece->box), $i];
+            }
+        }
+        sort($found);
+
+        return array_map(fn (array $one): array => [$one[0], $this->finished->pieces[$one[1]]], $found);
+    }
+
+    /** @param  list<DrivenVehicle>  $driven */
+    private function above(Track $track, array $driven): ?Clearance
+    {
         $lowest = null;
-        foreach ($this->finished->pieces as $piece) {
-            foreach ($piece->whole->high > $top && (self::least($lanes, [$piece->whole]) ?? 1.0) < 0.0 ? $piece->bodies() : [] as $body) {
-                if ($body->low >= $top && (self::least($lanes, [$body]) ?? 1.0) < 0.0 && ($lowest === null || $body->low < $lowest[1])) {
-                    $lowest = [$piece, $body->low];
+        foreach ($driven as $one) {
+            $top = $track->rail + $one->vehicle->height;
+            foreach ($this->finished->pieces as $piece) {
+                $isOver = $piece->whole->high > $top && $one->gapTo($piece->box) < 0.0 && $one->passes($piece->whole->shadow);
+                $low = $isOver ? self::lowest($piece, $one, $top) : null;
+                if ($low !== null && ($lowest === null || $low - $top < $lowest[1] - $lowest[2])) {
+                    $lowest = [$piece, $low, $top, $one->vehicle];
                 }
             }
         }
         if ($lowest === null) {
             return null;
         }
-        [$piece, $low] = $lowest;
+        [$piece, $low, $top, $vehicle] = $lowest;
         $left = $low - $top - $track->above;
         $sums = [
             sprintf(
-                '%.2f mm up to %s, less %.2f mm of rail, %.2f mm of the highest vehicle and %.2f mm clear',
+                '%.2f mm up to %s, less %.2f mm of rail, %.2f mm of %s and %.2f mm clear',
                 $low,
                 $piece->name,
                 $track->rail,
-                self::height($track),
+                $vehicle->height,
+                $vehicle->name,
                 $track->above,
             ),
         ];
@@ -98,31 +121,21 @@ final readonly class TrackCheck
             : sprintf('%s hangs %.2f mm too low over %s.', $piece->name, -$left, $track->name), $track->path, $sums);
     }
 
-    /**
-     * @param  list<Lane>  $lanes
-     * @param  list<Body>  $bodies
-     */
-    private static function least(array $lanes, array $bodies): ?float
+    /** How low a piece comes over a vehicle's way, of what is above a height; null where nothing is. */
+    private static function lowest(FinishedPiece $piece, DrivenVehicle $driven, float $top): ?float
     {
-        $least = null;
-        foreach ($bodies as $body) {
-            foreach ($lanes as $lane) {
-                $left = $lane->left($body->shadow);
-                $least = $left === null ? $least : min($least ?? INF, $left);
-            }
+        $isOver = static fn (float $below): bool =>
+            array_filter($piece->shadows($top, $below), static fn (Hull $h): bool => $driven->passes($h)) !== [];
+        [$low, $high] = [$top, $piece->whole->high + Tolerance::MEET];
+        if (! $isOver($high)) {
+            return null;
+        }
+        while ($high - $low > Tolerance::EDGE) {
+            $middle = ($low + $high) / 2.0;
+            [$low, $high] = $isOver($middle) ? [$low, $middle] : [$middle, $high];
         }
 
-        return $least;
-    }
-
-    private static function height(Track $track): float
-    {
-        return max(array_map(static fn (Vehicle $v): float => $v->height, $track->vehicles));
-    }
-
-    private static function names(Track $track): string
-    {
-        return count($track->vehicles) === 1 ? $track->vehicles[0]->name : 'the widest of '.count($track->vehicles).' vehicles';
+        return $high;
     }
 
     /** @return list<string> the exact throws, and the short ones beside them */

@@ -33,7 +33,7 @@ final readonly class ReliefChecks
                 $lost['at'],
                 ucfirst($line).'. Is that meant?',
             ),
-            ReliefTable::lost($kit->modelled),
+            ReliefTable::lost($kit->modelled, $kit->compressed->building),
             $kit->modelled->lost,
         );
         $half = $building->gauge->brick_mm / 2.0 / $building->scale->ratio;

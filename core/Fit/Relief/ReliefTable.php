@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Relief;
 
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
 use Chartula\Core\Compression\Compressor;
@@ -33,16 +34,36 @@ final readonly class ReliefTable
         Relief::KEEP_RIDGE => 'The ridge is true and stands at the backscene; the slope to it is steeper, or less steep, than it is.',
     ];
 
+    /** The school that is chosen where nothing speaks against it: the first of these that can be had. */
+    private const RECOMMENDED = [
+        Relief::FRONT_SLOPE => 'There is room up to the ridge: front and ridge stay true, and what is missing is behind them.',
+        Relief::SLICE => 'There is no room up to the ridge: everything that is left is true. Hide the cut top behind a parapet, trees or a high backscene.',
+        Relief::KEEP_RIDGE => 'The ridge line shows against the backscene, and a slice cannot be had here.',
+        Relief::KEEP_PITCH => 'The others cannot be had here.',
+        Relief::SQUEEZE => 'The others cannot be had here; the gables must not be looked at.',
+    ];
+
+    /** Slates show 8½ in of themselves, real millimetres. */
+    private const SLATE_MM = 215.9;
+
     /**
      * @param  Building  $building  sound
      * @param  float  $depth_mm  wanted, on the model
-     * @return array{depth_mm: float, whole_mm: float, half_bricks: float, even: list<float>, rows: list<array<string, mixed>>}
+     * @return array{depth_mm: float, whole_mm: float, half_bricks: float, even: list<float>, rows: array<int, array<string, mixed>>}
      */
     public static function of(Building $building, float $depth_mm): array
     {
         $whole = self::formed($building->with(relief: null));
         $half = $building->gauge->brick_mm / 2.0 / $building->scale->ratio;
         $rows = array_map(static fn (string $school): array => self::row($building, $school, $depth_mm, $whole[0]), Relief::SCHOOLS);
+        $sound = array_column(array_filter($rows, static fn (array $row): bool => $row['refused'] === null), 'school');
+        $best = array_values(
+            array_filter(array_keys(self::RECOMMENDED), static fn (string $school): bool => in_array($school, $sound, true)),
+        )[0] ?? null;
+        $rows = array_map(
+            static fn (array $row): array => [...$row, 'recommended' => $row['school'] === $best ? self::RECOMMENDED[$best] : null],
+            $rows,
+        );
         $box = self::box($whole[0]);
         $count = floor($depth_mm / $half + Tolerance::ROUNDING);
 
@@ -55,7 +76,43 @@ final readonly class ReliefTable
         ];
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * How deep a building is, and in which school it would be cut to a depth; null where it cannot be.
+     *
+     * @return ?array{whole: float, school: string}
+     */
+    public static function school(Building $building, float $depth_mm): ?array
+    {
+        foreach (array_keys(self::RECOMMENDED) as $school) {
+            try {
+                [, $cut] = self::formed($building->with(relief: self::relief($building, $school, $depth_mm)));
+            } catch (InvalidInput) {
+                continue;
+            }
+
+            return $cut->cut === null ? null : ['whole' => $cut->cut['whole'], 'school' => $school];
+        }
+
+        return null;
+    }
+
+    /** @param  value-of<Relief::SCHOOLS>  $school */
+    private static function relief(Building $building, string $school, float $depth_mm): Relief
+    {
+        return new Relief(
+            ModelLength::ofMillimetres($depth_mm),
+            $school,
+            $building->relief->back ?? 'open',
+            $building->relief->flank ?? 'keep',
+            'relief',
+        );
+    }
+
+    /**
+     * @return array{school: string, costs: string, chosen: bool, refused: ?string, top_mm: ?float, off_mm: ?float, heights: list<string>,
+     *     slopes: list<array{name: string, pitch: string, slope_mm: float}>, slates: ?array{is: float, was: float}, lost: list<string>,
+     *     view: list<array{kind: 'wall'|'roof', ring: list<array{float, float}>}>}
+     */
     private static function row(Building $building, string $school, float $depth_mm, Form $whole): array
     {
         assert(in_array($school, Relief::SCHOOLS, true));
@@ -65,19 +122,12 @@ final readonly class ReliefTable
             'chosen' => $building->relief?->school === $school && abs($building->relief->depth->mm - $depth_mm) < Tolerance::FIGURE,
         ];
         try {
-            $relief = new Relief(
-                ModelLength::ofMillimetres($depth_mm),
-                $school,
-                $building->relief->back ?? 'open',
-                $building->relief->flank ?? 'keep',
-                'relief',
-            );
-            [$form, $cut] = self::formed($building->with(relief: $relief));
+            [$form, $cut] = self::formed($building->with(relief: self::relief($building, $school, $depth_mm)));
         } catch (InvalidInput $e) {
             return $row
                 + [
-                    'refused' => implode('; ', array_map(static fn (Problem $p): string => $p->line(), $e->problems)),
-                    'top_mm' => null, 'off_mm' => null, 'heights' => [], 'slopes' => [], 'lost' => [], 'view' => [],
+                    'refused' => implode('; ', array_map(static fn (Problem $p): string => ucfirst($p->text()), $e->problems)),
+                    'top_mm' => null, 'off_mm' => null, 'heights' => [], 'slopes' => [], 'slates' => null, 'lost' => [], 'view' => [],
                 ];
         }
         [$top, $was] = [$form->top(), $whole->top()];
@@ -86,7 +136,7 @@ final readonly class ReliefTable
             + [
                 'refused' => null, 'top_mm' => round($top, 3), 'off_mm' => round($top - $was, 3) + 0.0,
                 'heights' => self::heights($building, $top, $was), 'slopes' => self::slopes($form),
-                'lost' => self::lost($cut), 'view' => self::view($form),
+                'slates' => self::slates($building, $form, $whole), 'lost' => self::lost($cut, $building), 'view' => self::view($form),
             ];
     }
 
@@ -109,19 +159,28 @@ final readonly class ReliefTable
     }
 
     /**
-     * How high the whole building's ridge is, and how far back.
-     *
-     * @return array{float, float} model millimetres, the building's axes
+     * The building as it is before it is cut.
      *
      * @throws InvalidInput
      */
-    public static function ridge(Building $building): array
+    public static function whole(Building $building): Form
     {
-        $best = [0.0, 0.0];
-        foreach (self::formed($building->with(relief: null))[0]->facets as $facet) {
+        return self::formed($building->with(relief: null))[0];
+    }
+
+    /**
+     * How high a building's roofs reach, and how far back the foremost such place lies.
+     *
+     * @return array{float, float} model millimetres, the building's axes
+     */
+    public static function highest(Form $form): array
+    {
+        $best = [0.0, INF];
+        foreach ($form->facets as $facet) {
             foreach ($facet->whole->outline->points as $p) {
                 $height = $facet->heightAt($p);
-                $best = $height > $best[0] + 0.001 ? [$height, $p->y] : $best;
+                $isHigher = $height > $best[0] + Tolerance::EDGE;
+                $best = $isHigher || ($height > $best[0] - Tolerance::EDGE && $p->y < $best[1]) ? [$height, $p->y] : $best;
             }
         }
 
@@ -181,6 +240,37 @@ final readonly class ReliefTable
         ], array_values(array_filter($form->facets, static fn (Facet $f): bool => $f->pitch->degrees > 0.0)));
     }
 
+    /**
+     * How many rows of slates the front's slope has, and the real building's: a wrong number is seen sooner than a wrong pitch.
+     *
+     * @return ?array{is: float, was: float}
+     */
+    private static function slates(Building $building, Form $form, Form $whole): ?array
+    {
+        $rows = static function (Form $of) use ($building): ?float {
+            $front = self::frontSlope($of);
+
+            return $front === null ? null : round(self::along($front) * $building->scale->ratio / self::SLATE_MM, 1);
+        };
+        [$is, $was] = [$rows($form), $rows($whole)];
+
+        return $is === null || $was === null ? null : ['is' => $is, 'was' => $was];
+    }
+
+    /** The foremost plane that rises to the back, the steepest of these. */
+    public static function frontSlope(Form $form): ?Facet
+    {
+        $front = self::box($form)[0];
+        $slope = null;
+        foreach ($form->facets as $facet) {
+            $isFore = $form->blocks[$facet->block]->ring->bounds()->y0 < $front + Tolerance::MEET;
+            $rise = $facet->gradient()->y;
+            $slope = $isFore && $rise > max(Tolerance::MEET, $slope?->gradient()->y ?? 0.0) ? $facet : $slope;
+        }
+
+        return $slope;
+    }
+
     private static function along(Facet $facet): float
     {
         $ys = array_map(static fn (Vec2 $p): float => $facet->flat($p)->y, $facet->whole->outline->points);
@@ -188,13 +278,25 @@ final readonly class ReliefTable
         return max($ys) - min($ys);
     }
 
-    /** @return list<string> */
-    public static function lost(Relieved $cut): array
+    /**
+     * What is not modelled, in words.
+     *
+     * @param  Building  $real  as it is before it is cut
+     * @return list<string>
+     */
+    public static function lost(Relieved $cut, Building $real): array
     {
-        return array_map(static fn (array $l): string => match ($l['what']) {
-            'block' => "{$l['at']} lies behind the cut and is not modelled",
-            'narrowed' => sprintf('%s: %s narrowed', $l['at'], $l['count'] === 1 ? 'one' : (string) $l['count']),
-            default => sprintf('%s: %s not modelled, for want of room', $l['at'], $l['count'] === 1 ? 'one' : (string) $l['count']),
+        $names = array_column(array_map(static fn (Block $b): array => [$b->id, $b->name], $real->blocks), 1, 0);
+
+        return array_map(static function (array $l) use ($names): string {
+            [$block, $rest] = [...explode('.', $l['at'], 2), ''];
+            $where = ($names[$block] ?? $block).($rest === '' ? '' : ', '.str_replace('.', ', ', $rest));
+
+            return match ($l['what']) {
+                'block' => "$where lies behind the cut and is not modelled",
+                'narrowed' => sprintf('%s: %s narrowed', $where, $l['count'] === 1 ? 'one' : (string) $l['count']),
+                default => sprintf('%s: %s not modelled, for want of room', $where, $l['count'] === 1 ? 'one' : (string) $l['count']),
+            };
         }, $cut->lost);
     }
 

@@ -23,9 +23,6 @@ use Chartula\Core\Shell\WallPiece;
  */
 final readonly class SeenFaces
 {
-    /** Places of the eye from one end of its travel to the other. */
-    private const PLACES = 9;
-
     /** Points of a face, at most, each way. */
     private const POINTS = 6;
 
@@ -97,19 +94,20 @@ final readonly class SeenFaces
         return $faces;
     }
 
-    /** @return list<Vec3> in the building's axes */
+    /** @return list<Vec3> everywhere on its way, as low and as high as it goes; in the building's axes */
     public static function eyes(Plot $plot): array
     {
         if ($plot->eye === null) {
             return [];
         }
         $eyes = [];
-        for ($i = 0; $i < self::PLACES; $i++) {
-            $aside = $plot->eye->travel * (2.0 * $i / (self::PLACES - 1) - 1.0);
-            $eyes[] = self::eye($plot, $aside);
+        foreach (array_unique([$plot->eye->height, $plot->eye->highest]) as $height) {
+            foreach (EyePlace::all($plot) as $place) {
+                $eyes[] = new Vec3($place->at->x, $place->at->y, $height);
+            }
         }
 
-        return $plot->eye->travel > 0.0 ? $eyes : [$eyes[0]];
+        return $eyes;
     }
 
     /** Gives the eye's place so far to the right of the middle of its travel, in the building's axes. */

@@ -8,7 +8,15 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 
-/** One placed board of a serialised kit, as a solid: from its outline to that of its inside, as thick as the card. */
+/**
+ * One placed board of a serialised kit, as a solid: from its outline to that of its inside, as thick as the card.
+ *
+ * @phpstan-type Line list<array{float, float}>
+ * @phpstan-type Score array{line: array{array{float, float}, array{float, float}}, fold: string, degrees: float|int}
+ * @phpstan-type Placed array{origin: array{float, float, float}, x: array{float, float, float}, y: array{float, float, float}}
+ * @phpstan-type Part array{id: string, group: string, thickness: float|int, outline: Line, inside_outline?: ?Line, holes: list<Line>,
+ *     scores: list<Score>, form?: array{base?: array{float, float}}, placements: list<Placed>}
+ */
 final readonly class Card
 {
     /** @param  list<Ring>  $holes */
@@ -22,6 +30,7 @@ final readonly class Card
         private Vec3 $x,
         private Vec3 $y,
         private Vec3 $out,
+        private ?Fold $fold,
     ) {
     }
 
@@ -33,12 +42,7 @@ final readonly class Card
     public static function all(array $kit, array $groups): array
     {
         $cards = [];
-        /**
-         * @var list<array{id: string, group: string, thickness: float|int, outline: list<array{float, float}>,
-         *     inside_outline?: ?list<array{float, float}>,
-         *     holes: list<list<array{float, float}>>, placements: list<array{origin: array{float, float, float}, x: array{float, float,
-         *     float}, y: array{float, float, float}}>}> $parts
-         */
+        /** @var list<Part> $parts */
         $parts = $kit['parts'];
         foreach ($parts as $part) {
             foreach (in_array($part['group'], $groups, true) ? $part['placements'] : [] as $placed) {
@@ -53,6 +57,7 @@ final readonly class Card
                     $x,
                     $y,
                     $x->cross($y),
+                    Fold::of($part),
                 );
             }
         }
@@ -80,6 +85,54 @@ final readonly class Card
         }
 
         return true;
+    }
+
+    /**
+     * Places all over its two faces a step apart, and along their edges and scores half as far.
+     *
+     * @return list<Vec3>
+     */
+    public function points(float $step): array
+    {
+        $points = [];
+        foreach ([0.0, $this->thickness] as $depth) {
+            $outline = $this->at($depth);
+            $rings = [
+                $outline,
+                ...$this->holes,
+                ...array_map(static fn (array $line): Ring => new Ring($line), $this->fold?->lines() ?? []),
+            ];
+            $flat = array_merge(...array_map(static fn (Ring $r): array => self::along($r, $step / 2.0), $rings));
+            $box = $outline->bounds();
+            for ($x = $box->x0 + $step / 2.0; $x < $box->x1; $x += $step) {
+                for ($y = $box->y0 + $step / 2.0; $y < $box->y1; $y += $step) {
+                    $at = new Vec2($x, $y);
+                    $isHole = array_filter($this->holes, static fn (Ring $h): bool => $h->contains($at)) !== [];
+                    array_push($flat, ...($outline->contains($at) && ! $isHole ? [$at] : []));
+                }
+            }
+            foreach ($flat as $p) {
+                [$u, $v, $out] = $this->fold?->folded($p->x, $p->y, -$depth) ?? [$p->x, $p->y, -$depth];
+                $points[] = $this->origin->plus($this->x->times($u))->plus($this->y->times($v))->plus($this->out->times($out));
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return list<Vec2> */
+    private static function along(Ring $ring, float $step): array
+    {
+        $points = [];
+        foreach ($ring->points as $i => $p) {
+            $way = $ring->point($i + 1)->minus($p);
+            $count = max(1, (int) ceil($way->length() / $step));
+            for ($k = 0; $k < $count; $k++) {
+                $points[] = $p->plus($way->times($k / $count));
+            }
+        }
+
+        return $points;
     }
 
     /** The outline at a depth: where edges are bevelled, between those of both faces. */

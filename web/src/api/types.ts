@@ -638,6 +638,26 @@ export interface PlotView {
     height: number;
   } | null;
   move: null | Point;
+  /**
+   * What comes off the layout after what, the building last.
+   */
+  off: string[];
+  split: {
+    length_mm: number;
+    handy_mm: number;
+    cover_mm: number;
+    pieces: {
+      from_mm: number;
+      to_mm: number;
+      length_mm: number;
+      swing_mm: number;
+    }[];
+    joints: {
+      at_mm: number;
+      where: string;
+    }[];
+    texts: string[];
+  };
 }
 export interface Clearance {
   kind: 'side' | 'height' | 'neighbour' | 'road' | 'track' | 'obstacle' | 'lift' | 'run';
@@ -713,6 +733,13 @@ export interface CompromiseRow {
    * Which is drawn.
    */
   wall: string;
+  /**
+   * Where it is cut to low relief.
+   */
+  relief: {
+    depth: string;
+    school: string;
+  } | null;
 }
 /**
  * A shape of a small drawing.
@@ -759,6 +786,18 @@ export interface Compromises {
   of_plot: boolean;
   plan: DrawnShape[];
   ghost: DrawnShape[];
+  /**
+   * How many ways would change what is kept.
+   */
+  spared: number;
+  /**
+   * What could make the building itself.
+   */
+  features: {
+    key: string;
+    name: string;
+    kept: boolean;
+  }[];
 }
 export interface Conflict {
   code: 'conflict';
@@ -983,6 +1022,17 @@ export interface ReliefRow {
    * Against what it is, and what stands beside it.
    */
   heights: string[];
+  /**
+   * Rows of slates on the front slope.
+   */
+  slates: {
+    is: number;
+    was: number;
+  } | null;
+  /**
+   * Why it is the one to choose; null of the others.
+   */
+  recommended: string | null;
 }
 export interface Revisions {
   revisions: Revision[];
@@ -1074,6 +1124,14 @@ export interface Sight {
     plan: SightDrawing;
     section: SightDrawing;
   } | null;
+  insides: {
+    key: string;
+    name: string;
+    room_mm: number;
+    back_mm: Point | null;
+    floor_mm: Point | null;
+    text: string;
+  }[];
 }
 /**
  * Shapes and lines of sight: in plan, or depth and height.

@@ -8,7 +8,7 @@ import { textAt, useBuilding } from '../../document/context';
 import { SightPicture } from './SightPicture';
 
 /** What is seen from the end of the eye's travel is drawn in plan. */
-const IN_PLAN = new Set(['flank', 'neighbour', 'slot']);
+const IN_PLAN = new Set(['place', 'flank', 'neighbour', 'return', 'slot']);
 
 const WORDS = { full: 'shows', plain: 'hardly shows: plain card will do', omit: 'never shows' } as const;
 
@@ -31,6 +31,7 @@ export function FromTheEye() {
       </p>
     );
   const { view } = sight.data;
+  const highest = textAt(state.document, 'plot.eye.to');
   const walls = sight.data.faces.filter((face) => face.kind === 'wall');
   const roofs = sight.data.faces.filter((face) => face.kind === 'roof');
   const spare = walls.filter(
@@ -40,8 +41,8 @@ export function FromTheEye() {
     <>
       <p className="quiet">
         From {textAt(state.document, 'plot.eye.distance')} before the front, {textAt(state.document, 'plot.eye.height')}{' '}
-        up, moving {textAt(state.document, 'plot.eye.travel') || 'not at all'} to each side.{' '}
-        <Link to={`/buildings/${state.id}/stand`}>Stand it up</Link> shows the same view.
+        {highest === '' ? '' : `to ${highest} `}up, moving {textAt(state.document, 'plot.eye.travel') || 'not at all'}{' '}
+        to each side. <Link to={`/buildings/${state.id}/stand`}>Stand it up</Link> shows the same view.
       </p>
       {view !== null && (
         <>
@@ -95,6 +96,16 @@ export function FromTheEye() {
         {(face) => <Treatment face={face} />}
       </Faces>
       <Faces title="Roofs" faces={roofs} />
+      {sight.data.insides.length > 0 && (
+        <section aria-label="Insides">
+          <h3>Through the openings</h3>
+          <ul className="quiet">
+            {sight.data.insides.map((one) => (
+              <li key={one.key}>{one.text}</li>
+            ))}
+          </ul>
+        </section>
+      )}
     </>
   );
 }

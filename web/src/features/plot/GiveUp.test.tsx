@@ -12,6 +12,7 @@ const row = (key: string, more: Partial<CompromiseRow> = {}): CompromiseRow => (
   title: key,
   wall: 'sail.front',
   steps: [{ op: key, block: 'sail', edge: 'front', by: '1ft' }],
+  relief: null,
   costs: [`${key} narrower`],
   harm: 12.3,
   protected: false,
@@ -43,6 +44,8 @@ const compromises = (more: Partial<Compromises> = {}): Compromises => ({
   plan: [],
   ghost: [],
   differences: [],
+  spared: 0,
+  features: [],
   ...more,
 });
 
@@ -64,6 +67,32 @@ describe('what to give up', () => {
         ],
       },
     ]);
+  });
+
+  it('takes depth out of sight as low relief, and no step with it', async () => {
+    const relief = { depth: '31mm', school: 'front-slope' };
+    server.answers = { compromises: compromises({ rows: [row('depth', { steps: [], relief })] }) };
+    const { save } = showRow(<GiveUp />);
+    fireEvent.click(
+      within(await screen.findByRole('region', { name: 'depth' })).getByRole('button', { name: 'Take it' }),
+    );
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'relief', value: relief }]);
+  });
+
+  it('keeps what makes the building itself, and lets go of it', async () => {
+    const features = [
+      { key: 'sail', name: 'all of Sail loft', kept: false },
+      { key: 'sail.front.d', name: 'front: loft door', kept: true },
+    ];
+    server.answers = { compromises: compromises({ features, rows: [], spared: 3 }) };
+    const { save } = showRow(<GiveUp />);
+    expect(await screen.findByText(/would change what makes it this building/)).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('what makes it this building stays as it is'), {
+      target: { value: 'sail' },
+    });
+    expect(save).toHaveBeenLastCalledWith([{ op: 'set', path: 'compression.keep', value: ['sail.front.d', 'sail'] }]);
+    fireEvent.click(screen.getByRole('button', { name: 'Let go of front: loft door' }));
+    expect(save).toHaveBeenLastCalledWith([{ op: 'set', path: 'compression.keep', value: null }]);
   });
 
   it('lifts the protection only with what needs it, and says what is still too large', async () => {

@@ -7,6 +7,7 @@ import type { CompromiseRow, Compromises, Direction, Edit, Json } from '../../ap
 import { Shapes } from '../../drawing/Shapes';
 import { entriesAt } from '../../ui/Entries';
 import { textAt, useBuilding } from '../../document/context';
+import { Itself } from './Itself';
 
 const DIRECTIONS = [
   ['across', 'wide'],
@@ -21,6 +22,8 @@ const STEPS: Record<string, string> = {
   spread: 'spread over margins and piers',
   bays: 'bays fewer',
   courses: 'courses lower',
+  lengths: 'times as long, openings too',
+  storey: 'left out, a storey',
   factor: 'everything smaller',
   omit: 'left out',
 };
@@ -54,6 +57,7 @@ export function GiveUp() {
       {answer.isFetching && hasAsked && <p role="status">Trying what could go …</p>}
       {answer.data !== undefined && <AsItIs answer={answer.data} hasAsked={hasAsked} />}
       {answer.data !== undefined && !hasAsked && <Room room={answer.data.room} />}
+      {answer.data !== undefined && <Itself features={answer.data.features} />}
       {answer.data !== undefined && hasAsked && <Proposals answer={answer.data} />}
       <SoFar />
       {answer.data !== undefined && answer.data.differences.length > 0 && <AsModelled answer={answer.data} />}
@@ -181,7 +185,9 @@ function Proposals({ answer }: { answer: Compromises }) {
       <p>
         {Object.keys(answer.missing).length === 0
           ? 'It is no larger than that already.'
-          : `Nothing in it can give ${Object.values(answer.missing).join(' and ')}. Leave a block out, cut it to low relief, or choose another scale.`}
+          : answer.spared > 0
+            ? `Every way to give ${Object.values(answer.missing).join(' and ')} would change what makes it this building. Let go of some of that, or choose another scale.`
+            : `Nothing in it can give ${Object.values(answer.missing).join(' and ')}. Leave a block out, cut it to low relief, or choose another scale.`}
       </p>
     );
   }
@@ -192,7 +198,13 @@ function Proposals({ answer }: { answer: Compromises }) {
           key={row.key}
           row={row}
           answer={answer}
-          onTake={() => save([...(row.protected ? [UNPROTECT] : []), put([...steps, ...row.steps])])}
+          onTake={() =>
+            save([
+              ...(row.protected ? [UNPROTECT] : []),
+              ...(row.steps.length > 0 ? [put([...steps, ...row.steps])] : []),
+              ...(row.relief === null ? [] : [{ op: 'set', path: 'relief', value: row.relief } as const]),
+            ])
+          }
         />
       ))}
     </div>
@@ -216,6 +228,7 @@ function SoFar() {
             const words = [
               textAt(one, 'block'),
               textAt(one, 'edge'),
+              textAt(one, 'storey'),
               textAt(one, 'count'),
               STEPS[textAt(one, 'op')] ?? textAt(one, 'op'),
               textAt(one, 'by') === '' ? '' : `by ${textAt(one, 'by')}`,

@@ -23,6 +23,8 @@ describe('low relief', () => {
         off_mm: -8.39,
         heights: ['Top at 93.56 mm, 8.39 lower than it is.', '41.6 mm above the cooperage.'],
         slopes: [{ name: 'front', pitch: '40°', slope_mm: 52.22 }],
+        slates: { is: 18.4, was: 23 },
+        recommended: 'There is no room up to the ridge.',
         lost: ['2 windows dropped'],
         view: [],
       },
@@ -35,6 +37,8 @@ describe('low relief', () => {
         off_mm: null,
         heights: [],
         slopes: [],
+        slates: null,
+        recommended: null,
         lost: [],
         view: [],
       },
@@ -48,6 +52,8 @@ describe('low relief', () => {
       await screen.findByText(/8.39 lower than it is. 41.6 mm above the cooperage. front slope 52.22/),
     ).toBeInTheDocument();
     expect(screen.getByText('2 windows dropped')).toBeInTheDocument();
+    expect(screen.getByText(/18.4 rows of slates at the front, of 23.0/)).toBeInTheDocument();
+    expect(screen.getByText('recommended')).toBeInTheDocument();
     expect(
       within(screen.getByRole('region', { name: 'Front slope' })).getByRole('button', { name: 'Cut it so' }),
     ).toBeDisabled();

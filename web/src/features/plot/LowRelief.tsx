@@ -108,18 +108,24 @@ export function LowRelief() {
 function School({ row, all, onTake }: { row: ReliefRow; all: Bounds; onTake: () => void }) {
   return (
     <section className={row.chosen ? 'school chosen' : 'school'} aria-label={NAMES[row.school] ?? row.school}>
-      <h3>{NAMES[row.school] ?? row.school}</h3>
+      <h3>
+        {NAMES[row.school] ?? row.school}
+        {row.recommended !== null && <span> recommended</span>}
+      </h3>
       {row.refused === null ? (
         <Shapes shapes={row.view} fills={FILLS} title="From its right end" bounds={all} ground />
       ) : (
         <p className="fault">{row.refused}</p>
       )}
       <p>{row.costs}</p>
+      {row.recommended !== null && <p>{row.recommended}</p>}
       {row.heights.length > 0 && (
         <p className="quiet">
           {row.heights.join(' ')}
           {row.slopes.length <= 4 &&
             row.slopes.map((slope) => ` ${slope.name} slope ${slope.slope_mm.toFixed(2)} at ${slope.pitch}.`).join('')}
+          {row.slates !== null &&
+            ` ${row.slates.is.toFixed(1)} rows of slates at the front, of ${row.slates.was.toFixed(1)}.`}
         </p>
       )}
       {row.lost.length > 0 && (

@@ -52,6 +52,12 @@ export function PlotFigures() {
         choices={WAYS}
         onChange={(way) => save([{ op: 'set', path: 'plot.lift.way', value: way }])}
       />
+      <details>
+        <summary>How it is handled</summary>
+        <PlotLength at="lift.play" label="play while it comes off" optional />
+        <PlotLength at="lift.handy" label="longest handy piece" optional />
+        <PlotLength at="lift.joint" label="a joint leaves open" optional />
+      </details>
       <Eye />
       <h3 className="mt-3">Round it</h3>
       <Surroundings />
@@ -91,7 +97,14 @@ function Eye() {
         <>
           <PlotLength at="eye.distance" label="before the front" />
           <PlotLength at="eye.height" label="above the baseboard" />
+          <PlotLength at="eye.to" label="and up to" optional />
           <PlotLength at="eye.travel" label="moves to each side" optional />
+          <TextField
+            label="light falls at, degrees"
+            path="plot.light"
+            value={textAt(state.document, 'plot.light')}
+            read={numberOf}
+          />
         </>
       ) : (
         <Button

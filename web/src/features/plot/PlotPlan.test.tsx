@@ -1,9 +1,10 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Clearance, PlotView } from '../../api/types';
 import { standInServer } from '../../testing/building';
 import { showRow } from '../../testing/row';
 import { Clearances } from './Clearances';
+import { ComingOff } from './ComingOff';
 import { PlotPlan } from './PlotPlan';
 
 standInServer();
@@ -50,6 +51,13 @@ describe('the plot', () => {
     expect(screen.getByText('does not fit:')).toHaveClass('visually-hidden');
     fireEvent.click(screen.getByRole('button', { name: /4.20 mm/ }));
     expect(onChoose).toHaveBeenCalledWith(null);
+  });
+
+  it('says in which order things come off', () => {
+    const split = { texts: ['It is 300 mm long and can be handled in one piece.'] };
+    showRow(<ComingOff plot={{ ...plot, off: ['Bridge, up.', 'The building, up.'], split } as unknown as PlotView} />);
+    const steps = within(screen.getByRole('region', { name: 'Coming off the layout' })).getAllByRole('listitem');
+    expect(steps.map((step) => step.textContent)).toEqual(['Bridge, up.', 'The building, up.', split.texts[0]]);
   });
 
   it('moves the building by a millimetre, with Shift by a tenth', () => {

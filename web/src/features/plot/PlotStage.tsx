@@ -4,6 +4,7 @@ import type { Edit, Point } from '../../api/types';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../../document/context';
 import { Clearances } from './Clearances';
+import { ComingOff } from './ComingOff';
 import { Deeper } from './Deeper';
 import { DeeperFigures } from './DeeperFigures';
 import { FromTheEye } from './FromTheEye';
@@ -86,6 +87,7 @@ export function PlotStage() {
               />
               {plot.move !== null && <MoveIt by={plot.move} save={save} />}
               <Clearances plot={plot} chosen={chosen} onChoose={setChosen} />
+              <ComingOff plot={plot} />
             </>
           ))}
       </section>

@@ -57,12 +57,27 @@ const sight = (more: Partial<Sight> = {}): Sight => ({
     { key: 'top', shows: false, text: 'The top does not show.' },
     { key: 'flank', shows: true, text: 'It looks past the flank.' },
   ],
+  insides: [],
   perspectives: [],
   view: { plan: picture('flank'), section: picture('top') },
   ...more,
 });
 
 describe('from the eye', () => {
+  it('says how much of the inside shows through the openings', async () => {
+    const inside = {
+      key: 'sail.front.w',
+      name: 'front: w',
+      room_mm: 38,
+      back_mm: [-14.5, 26.5] as [number, number],
+      floor_mm: null,
+      text: 'front: w. Of its floor nothing shows.',
+    };
+    server.answers = { sight: sight({ insides: [inside] }) };
+    showRow(<FromTheEye />);
+    expect(await screen.findByText('front: w. Of its floor nothing shows.')).toBeInTheDocument();
+  });
+
   it('draws the line of the sentence that is chosen, in plan or in section', async () => {
     server.answers = { sight: sight() };
     const { container } = showRow(<FromTheEye />);

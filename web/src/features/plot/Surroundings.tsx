@@ -13,6 +13,20 @@ const length = (key: string, label: string, optional = false): Field => ({
 const name: Field = { key: 'name', label: 'called', what: 'text' };
 const at = [length('at.0', 'to the right'), length('at.1', 'to the back')];
 
+const LIFTS: Field = {
+  key: 'lifts',
+  label: 'comes off',
+  what: 'choice',
+  choices: [
+    ['', 'not at all'],
+    ['up', 'lifted up'],
+    ['front', 'to the front'],
+    ['back', 'to the back'],
+    ['left', 'to the left'],
+    ['right', 'to the right'],
+  ],
+};
+
 const NEIGHBOUR: Field[] = [
   name,
   ...at,
@@ -21,6 +35,7 @@ const NEIGHBOUR: Field[] = [
   length('from', 'from, above the baseboard', true),
   length('to', 'up to'),
   length('clear', 'kept clear', true),
+  LIFTS,
 ];
 
 const ROAD: Field[] = [
@@ -81,6 +96,7 @@ const OBSTACLE: Field[] = [
   length('travel.0', 'moves to the right', true),
   length('travel.1', 'moves to the back', true),
   length('play', 'play all round', true),
+  LIFTS,
 ];
 
 /** A train is made of the vehicles that are described. */

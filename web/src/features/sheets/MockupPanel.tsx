@@ -10,7 +10,8 @@ const SIZES = ['100', '75', '50', '33', '25'] as const;
 
 /** The whole building as folded nets, to try in its place before any card is cut. */
 export function MockupPanel() {
-  const { state } = useBuilding();
+  const { state, derived } = useBuilding();
+  const asked = derived?.kit.checks.find((check) => check.code === 'mockup.first');
   const [size, setSize] = useState<string>('50');
   const number = state.revision.number;
   const mockup = useQuery({ ...mockupOptions(state.id, number, size), placeholderData: keepPreviousData });
@@ -38,6 +39,7 @@ export function MockupPanel() {
         Shells and roofs to cut from thin card or paper, fold and stick by their numbers, openings drawn on. Stand it in
         its place, then write down what you learnt.
       </p>
+      {asked !== undefined && <p>{asked.text}</p>}
       {mockup.isError && (
         <p className="text-danger" role="alert">
           {mockup.error.message}
