@@ -21,10 +21,14 @@ use App\Http\Controllers\SectionController;
 use App\Http\Controllers\SightController;
 use App\Http\Controllers\StandController;
 use App\Http\Controllers\StarterShapeController;
+use App\Http\Middleware\RefuseNul;
 use App\Models\Project;
 use Illuminate\Support\Facades\Route;
 
-Route::prefix('api')->group(function (): void {
+// No revision, sheet or page has a number of more digits.
+Route::patterns(array_fill_keys(['number', 'from', 'to', 'sheet', 'page'], '[1-9][0-9]{0,8}'));
+
+Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
     Route::get('me', [AccountController::class, 'me'])->name('me');
     Route::middleware('throttle:sign-in')->group(function (): void {
         Route::post('register', [AccountController::class, 'register'])->name('register');
@@ -54,7 +58,7 @@ Route::prefix('api')->group(function (): void {
 
         Route::prefix('buildings/{building}')->middleware('can:update,building')->group(function (): void {
             Route::post('revisions', [RevisionController::class, 'store'])->name('revisions.store');
-            Route::patch('revisions/{number}', [RevisionController::class, 'update'])->whereNumber('number')->name('revisions.update');
+            Route::patch('revisions/{number}', [RevisionController::class, 'update'])->name('revisions.update');
             Route::post('prints', [MadeController::class, 'print'])->name('made.print');
             Route::patch('pieces', [MadeController::class, 'mark'])->name('made.mark');
             Route::patch('pieces/kept', [MadeController::class, 'keep'])->name('made.keep');
@@ -67,7 +71,7 @@ Route::prefix('api')->group(function (): void {
             Route::get(
                 'revisions/{from}/compare/{to}',
                 [RevisionController::class, 'compare'],
-            )->whereNumber(['from', 'to'])->name('revisions.compare');
+            )->name('revisions.compare');
             Route::get('made', [MadeController::class, 'show'])->name('made.show');
             Route::get('find', [FindController::class, 'building'])->name('find.building');
 
@@ -83,17 +87,17 @@ Route::prefix('api')->group(function (): void {
             Route::controller(MockupController::class)->group(function (): void {
                 Route::get('mockup', 'show')->name('mockup');
                 Route::get('mockup.pdf', 'pdf')->name('mockup.pdf');
-                Route::get('mockup/{page}.svg', 'page')->whereNumber('page')->name('mockup.page');
+                Route::get('mockup/{page}.svg', 'page')->name('mockup.page');
             });
 
             Route::controller(BuildingFileController::class)->name('files.')->group(function (): void {
                 Route::get('document', 'document')->name('document');
                 Route::get('kit.json', 'kit')->name('kit');
                 Route::get('sheets.pdf', 'pdf')->name('pdf');
-                Route::get('sheets/{sheet}.svg', 'sheet')->whereNumber('sheet')->name('sheet');
-                Route::get('sheets/{sheet}.plt', 'plotter')->whereNumber('sheet')->name('plotter');
-                Route::get('sheets/{sheet}/cut', 'cut')->whereNumber('sheet')->name('cut');
-                Route::get('sheets/{sheet}/printed.png', 'printed')->whereNumber('sheet')->name('printed');
+                Route::get('sheets/{sheet}.svg', 'sheet')->name('sheet');
+                Route::get('sheets/{sheet}.plt', 'plotter')->name('plotter');
+                Route::get('sheets/{sheet}/cut', 'cut')->name('cut');
+                Route::get('sheets/{sheet}/printed.png', 'printed')->name('printed');
                 Route::get('parts/{part}.svg', 'part')->where('part', '[a-z0-9.-]+')->name('part');
                 Route::get('{file}', 'other')->whereIn('file', ['sheets.dxf', 'cutlist.csv', 'model.obj'])->name('other');
             });

@@ -11,9 +11,13 @@ use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\StarterShape;
 use Chartula\Core\Problem\InvalidInput;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Makes a building in a project: from a document, or in one of the shapes that a new one begins with. */
+/**
+ * Makes a building in a project: from a document, or in one of the shapes that a new one begins with. Sent again with its client's id it is
+ * the same one.
+ */
 final readonly class CreateBuilding
 {
     public function __construct(private SaveRevision $save)
@@ -28,6 +32,14 @@ final readonly class CreateBuilding
         $name = is_string($document->name ?? null) && $document->name !== '' ? $document->name : ($name ?? 'Building');
 
         return DB::transaction(function () use ($project, $author, $clientId, $document, $text, $name): Building {
+            Project::query()->whereKey($project->id)->lockForUpdate()->firstOrFail();
+            $known = $project->buildings()->whereHas(
+                'revisions',
+                static fn (Builder $r): Builder => $r->where('number', 1)->where('client_id', $clientId),
+            )->first();
+            if ($known !== null) {
+                return $known;
+            }
             $building = Building::query()->create(['project_id' => $project->id, 'name' => mb_substr($name, 0, 200), 'current' => 0]);
             $this->save->first($building, $author, $clientId, $document, $text, 'begun');
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Http\Database;
 use App\Models\StoredKit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
@@ -16,10 +17,12 @@ use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use LogicException;
+use PDOException;
 
 /** What a sound building gives, derived once for each text and core version and then kept. */
-final class DeriveKit
+class DeriveKit
 {
     /** @var array<string, string> what this request has answered already, by the text's fingerprint: it is large to fetch again */
     private array $answered = [];
@@ -51,12 +54,31 @@ final class DeriveKit
         foreach ($derived->kit->parts as $part) {
             $parts[$part->part->id] = [$part->cut, $part->print, $part->part->qty()];
         }
-        StoredKit::query()->insertOrIgnore([
+        self::keep([
             'fingerprint' => $fingerprint, 'core_version' => $version, 'answer' => $answer,
             'parts' => json_encode($parts), 'created_at' => now(),
         ]);
 
         return $this->answered[$fingerprint] = $answer;
+    }
+
+    /**
+     * For the next time; where the database takes nothing more, it is worked out anew then.
+     *
+     * @param  array<string, mixed>  $kit
+     */
+    private static function keep(array $kit): void
+    {
+        try {
+            // Asked first, since a refusal in the middle of a transaction ends that; a full disk is only found by trying.
+            if (DB::scalar("select current_setting('transaction_read_only')") !== 'on') {
+                StoredKit::query()->insertOrIgnore($kit);
+            }
+        } catch (PDOException $e) {
+            if (! Database::takesNothing($e)) {
+                throw $e;
+            }
+        }
     }
 
     /**

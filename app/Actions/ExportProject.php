@@ -13,6 +13,7 @@ use App\Models\Project;
 use App\Models\Revision;
 use Illuminate\Support\Str;
 use RuntimeException;
+use Throwable;
 use ZipArchive;
 
 /** A whole project as one file: what every building is and was, and what has been made of it. docs/formats.md, section 6 */
@@ -20,17 +21,29 @@ final readonly class ExportProject
 {
     public const FORMAT = 'chartula.project';
 
-    /** @return string the path of a temporary file, for the caller to remove */
+    /** @return string the path of a temporary file, for the caller to remove; where it cannot be written none is left */
     public function execute(Project $project): string
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'project');
+        try {
+            $this->write($project, $file);
+        } catch (Throwable $e) {
+            unlink($file);
+            throw $e;
+        }
+
+        return $file;
+    }
+
+    private function write(Project $project, string $file): void
+    {
         $zip = new ZipArchive;
         if ($zip->open($file, ZipArchive::OVERWRITE) !== true) {
             throw new RuntimeException('The archive could not be begun');
         }
         $buildings = [];
-        foreach ($project->buildings()->reorder('id')->get() as $i => $building) {
-            $folder = sprintf('buildings/%02d-%s', $i + 1, Str::slug($building->name));
+        foreach ($project->buildings()->reorder('id')->with('pieces')->get() as $i => $building) {
+            $folder = rtrim(sprintf('buildings/%02d-%s', $i + 1, Str::slug($building->name)), '-');
             $buildings[] = $this->building($building, $folder, $zip);
         }
         $zip->addFromString(
@@ -43,8 +56,6 @@ final readonly class ExportProject
         if (! $zip->close()) {
             throw new RuntimeException('The archive could not be written');
         }
-
-        return $file;
     }
 
     /** @return array<string, mixed> */

@@ -4,33 +4,37 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Archive\Manifest;
 use App\Models\Building;
 use App\Models\Piece;
 use App\Models\PrintRun;
 use App\Models\Project;
 use App\Models\Revision;
 use App\Models\User;
-use Chartula\Core\Bench\MadePiece;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
-use Chartula\Core\Kit\Compare\PartRecord;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Validator;
-use Illuminate\Validation\Rule;
-use Illuminate\Validation\ValidationException;
-use UnexpectedValueException;
 use ZipArchive;
 
-/** Makes a project from such a file. The file is a stranger's: bounded before it is unpacked, and read whole or not at all. */
+/**
+ * Makes a project from such a file. The file is a stranger's: bounded before it is unpacked, and read whole or not at all.
+ *
+ * @phpstan-import-type BuildingEntry from Manifest
+ * @phpstan-import-type RevisionEntry from Manifest
+ */
 final readonly class ImportProject
 {
     private const MOST_FILES = 20_000;
 
     private const MOST_BYTES = 256 * 1024 * 1024;
 
-    private const MOST_MANIFEST = 32 * 1024 * 1024;
+    /** Whoever sent it is told within this, and what was begun is taken back: nobody waits longer for an answer. */
+    private const MOST_SECONDS = 50.0;
+
+    /** Revisions are written so many at a time. */
+    private const TOGETHER = 200;
 
     public function __construct(private DeriveKit $derive)
     {
@@ -45,12 +49,13 @@ final readonly class ImportProject
         }
         try {
             self::bound($zip);
-            $manifest = self::manifest($zip);
+            $manifest = Manifest::read(self::entry($zip, 'project.json', Manifest::MOST_BYTES));
+            $until = microtime(true) + self::MOST_SECONDS;
 
-            return DB::transaction(function () use ($user, $zip, $manifest): Project {
-                $project = $user->projects()->create(['name' => $manifest['name']]);
-                foreach ($manifest['buildings'] as $i => $entry) {
-                    $this->building($project, $user, $zip, $entry, "buildings.$i");
+            return DB::transaction(function () use ($user, $zip, $manifest, $until): Project {
+                $project = $user->projects()->create(['name' => $manifest->name]);
+                foreach ($manifest->buildings as $entry) {
+                    $this->building($project, $user, $zip, $entry, $until);
                 }
 
                 return $project;
@@ -74,65 +79,6 @@ final readonly class ImportProject
         }
     }
 
-    /** @return array{name: string, buildings: list<array<string, mixed>>} */
-    private static function manifest(ZipArchive $zip): array
-    {
-        $manifest = json_decode(self::entry($zip, 'project.json', self::MOST_MANIFEST), true, 64);
-        if (! is_array($manifest) || ($manifest['format'] ?? null) !== ExportProject::FORMAT || ($manifest['version'] ?? null) !== 1) {
-            throw InvalidInput::at('project.json', 'archive.no-project', ['wanted' => ExportProject::FORMAT.', version 1']);
-        }
-        try {
-            /** @var array{name: string, buildings: list<array<string, mixed>>} */
-            return Validator::validate($manifest, [
-                'name' => ['required', 'string', 'max:200'],
-                'buildings' => ['present', 'array', 'list', 'max:500'],
-                'buildings.*.folder' => ['required', 'string', 'regex:#^buildings/[0-9a-z-]{1,200}$#D'],
-                'buildings.*.name' => ['required', 'string', 'max:200'],
-                'buildings.*.revisions' => ['required', 'array', 'list', 'min:1', 'max:10000'],
-                'buildings.*.revisions.*.number' => ['required', 'integer'],
-                'buildings.*.revisions.*.client_id' => ['required', 'uuid'],
-                'buildings.*.revisions.*.summary' => ['required', 'string', 'max:2000'],
-                'buildings.*.revisions.*.name' => ['present', 'nullable', 'string', 'max:200'],
-                'buildings.*.revisions.*.note' => ['sometimes', 'nullable', 'string', 'max:4000'],
-                'buildings.*.revisions.*.kind' => ['required', Rule::in(['edit', 'undo', 'redo', 'restore'])],
-                'buildings.*.revisions.*.stands_for' => ['required', 'integer', 'min:1', 'max:10000'],
-                'buildings.*.revisions.*.before' => ['present', 'nullable', 'integer', 'min:1', 'max:10000'],
-                'buildings.*.revisions.*.redo' => ['present', 'array', 'list', 'max:10000'],
-                'buildings.*.revisions.*.redo.*' => ['integer', 'min:1', 'max:10000'],
-                'buildings.*.revisions.*.parts_changed' => ['present', 'nullable', 'integer', 'min:0'],
-                'buildings.*.revisions.*.is_sound' => ['required', 'boolean'],
-                'buildings.*.revisions.*.faults' => ['present', 'array', 'list'],
-                'buildings.*.revisions.*.at' => ['required', 'date'],
-                'buildings.*.prints' => ['present', 'array', 'list', 'max:10000'],
-                'buildings.*.prints.*.id' => ['required', 'ulid'],
-                'buildings.*.prints.*.client_id' => ['required', 'uuid'],
-                'buildings.*.prints.*.revision' => ['required', 'integer', 'min:1'],
-                'buildings.*.prints.*.what' => ['required', 'string', 'max:200'],
-                'buildings.*.prints.*.pieces' => ['required', 'integer', 'min:0'],
-                'buildings.*.prints.*.at' => ['required', 'date'],
-                'buildings.*.pieces' => ['present', 'array', 'list', 'max:20000'],
-                'buildings.*.pieces.*.part' => ['required', 'string', 'max:200'],
-                'buildings.*.pieces.*.copy' => ['required', 'integer', 'min:0', 'max:5000'],
-                'buildings.*.pieces.*.state' => ['required', Rule::in(MadePiece::STATES)],
-                'buildings.*.pieces.*.print' => ['present', 'nullable', 'ulid'],
-                'buildings.*.pieces.*.record' => ['required', 'array'],
-                'buildings.*.pieces.*.revision' => ['sometimes', 'nullable', 'integer', 'min:1'],
-                'buildings.*.pieces.*.kept' => ['sometimes', 'nullable', 'array', 'list', 'size:2'],
-                'buildings.*.pieces.*.kept.*' => ['present', 'nullable', 'string', 'max:100'],
-            ]);
-        } catch (ValidationException $e) {
-            $problems = [];
-            foreach ($e->errors() as $path => $texts) {
-                $problems[] = new Problem(
-                    "project.json.$path",
-                    'archive.field',
-                    ['what' => strtolower(implode(' ', array_filter((array) $texts, is_string(...))))],
-                );
-            }
-            throw $problems === [] ? $e : new InvalidInput($problems);
-        }
-    }
-
     private static function entry(ZipArchive $zip, string $name, int $most): string
     {
         $stat = $zip->statName($name);
@@ -147,36 +93,41 @@ final readonly class ImportProject
         return $text === false ? throw InvalidInput::at($name, 'archive.missing') : $text;
     }
 
-    /** @param  array<string, mixed>  $entry */
-    private function building(Project $project, User $user, ZipArchive $zip, array $entry, string $path): void
+    /**
+     * @param  BuildingEntry  $entry
+     *
+     * @throws InvalidInput
+     */
+    private function building(Project $project, User $user, ZipArchive $zip, array $entry, float $until): void
     {
-        /**
-         * @var array{folder: string, name: string, revisions: list<array{number: int, stands_for: int, before: ?int,
-         *     redo: list<int>}&array<string, mixed>>, prints: list<array<string, mixed>>, pieces: list<array<string, mixed>>} $entry
-         */
         $building = Building::query()->create([
             'project_id' => $project->id,
             'name' => $entry['name'],
             'current' => count($entry['revisions']),
         ]);
-        foreach ($entry['revisions'] as $i => $revision) {
-            if (
-                $revision['number'] !== $i + 1
-                || $revision['stands_for'] > $i + 1
-                || ($revision['before'] ?? 0) > $i
-                || ($revision['redo'] !== [] && max($revision['redo']) > $i)
-            ) {
-                throw InvalidInput::at("$path.revisions.$i", 'archive.numbers', ['wanted' => $i + 1]);
+        foreach (array_chunk($entry['revisions'], self::TOGETHER) as $revisions) {
+            $rows = [];
+            foreach ($revisions as $revision) {
+                $file = sprintf('%s/%05d.json', $entry['folder'], $revision['number']);
+                $isLatest = $revision['number'] === count($entry['revisions']);
+                $rows[] = $this->row($building, $user, $revision, $isLatest, $file, self::entry($zip, $file, JsonText::MOST_BYTES));
             }
-            $this->revision(
-                $building,
-                $user,
-                $revision,
-                self::entry($zip, sprintf('%s/%05d.json', $entry['folder'], $i + 1), JsonText::MOST_BYTES),
-                $i + 1 === count($entry['revisions']),
-            );
+            Revision::query()->insert($rows);
+            if (microtime(true) > $until) {
+                throw InvalidInput::at($entry['folder'], 'archive.too-slow', ['seconds' => (int) self::MOST_SECONDS]);
+            }
         }
         $this->verifyLastSound($building);
+        $this->made($building, $entry);
+    }
+
+    /**
+     * Prints, and pieces as far as they are made.
+     *
+     * @param  BuildingEntry  $entry
+     */
+    private function made(Building $building, array $entry): void
+    {
         $prints = [];
         foreach ($entry['prints'] as $print) {
             $run = new PrintRun(
@@ -184,43 +135,38 @@ final readonly class ImportProject
             );
             $run->setCreatedAt($print['at']);
             $run->save();
-            $prints[is_string($print['id']) ? $print['id'] : ''] = $run->id;
+            $prints[$print['id']] = $run->id;
         }
-        foreach ($entry['pieces'] as $i => $piece) {
-            try {
-                $record = PartRecord::read((array) $piece['record'])->kept();
-            } catch (UnexpectedValueException $e) {
-                throw InvalidInput::at("$path.pieces.$i.record", 'archive.field', ['what' => $e->getMessage()]);
-            }
+        foreach ($entry['pieces'] as $piece) {
             Piece::query()->create([
-                'building_id' => $building->id, 'part' => $piece['part'], 'copy' => $piece['copy'],
-                'state' => $piece['state'],
-                'print_id' => is_string($piece['print']) ? ($prints[$piece['print']] ?? null) : null,
-                'record' => $record,
-                'revision' => $piece['revision'] ?? null,
-                // An empty text is read as none.
-                'kept' => is_array($piece['kept'] ?? null)
-                    ? array_map(static fn (mixed $v): string => is_string($v) ? $v : '', $piece['kept'])
-                    : null,
+                'building_id' => $building->id, 'part' => $piece['part'], 'copy' => $piece['copy'], 'state' => $piece['state'],
+                'print_id' => $prints[$piece['print'] ?? ''] ?? null, 'record' => $piece['record'],
+                'revision' => $piece['revision'], 'kept' => $piece['kept'],
             ]);
         }
     }
 
-    /** @param  array<string, mixed>  $entry */
-    private function revision(Building $building, User $user, array $entry, string $text, bool $isLatest): void
+    /**
+     * @param  RevisionEntry  $entry
+     * @return array<string, mixed> as the table has it
+     *
+     * @throws InvalidInput by path in the file
+     */
+    private function row(Building $building, User $user, array $entry, bool $isLatest, string $file, string $text): array
     {
-        $document = JsonText::decode($text);
+        try {
+            $document = JsonText::decode($text);
+        } catch (InvalidInput $e) {
+            throw new InvalidInput(array_map(
+                static fn (Problem $p): Problem => new Problem($p->path === '' ? $file : "$file.$p->path", $p->code, $p->facts),
+                $e->problems,
+            ));
+        }
         $revision = new Revision(
-            array_intersect_key(
-                $entry,
-                array_flip([
-                    'number', 'client_id', 'summary', 'name', 'note', 'kind', 'stands_for', 'before', 'redo',
-                    'parts_changed', 'faults', 'is_sound',
-                ]),
-            )
+            array_diff_key($entry, ['at' => true])
                 + [
                     'building_id' => $building->id, 'author_id' => $user->id, 'text' => $text,
-                    'document' => str_replace('\u0000', '', JsonText::encode($document)),
+                    'document' => JsonText::withoutNul(JsonText::encode($document)),
                 ],
         );
         if ($isLatest) {
@@ -229,7 +175,8 @@ final readonly class ImportProject
             $revision->fill(['faults' => $faults, 'is_sound' => $faults === []]);
         }
         $revision->setCreatedAt($entry['at']);
-        $revision->save();
+
+        return $revision->getAttributes();
     }
 
     /** Screens fall back on the last revision without faults, so that one is not taken on trust either. */

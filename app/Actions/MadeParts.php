@@ -129,6 +129,7 @@ final readonly class MadeParts
     public function mark(Building $building, array $pieces, ?string $state): void
     {
         DB::transaction(function () use ($building, $pieces, $state): void {
+            Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
             $revision = $building->lastSoundOrFail();
             $records = $this->records($revision);
             foreach ($pieces as $i => ['part' => $part, 'copy' => $copy]) {
@@ -163,6 +164,7 @@ final readonly class MadeParts
     public function keep(Building $building, array $pieces, bool $isKept): void
     {
         DB::transaction(function () use ($building, $pieces, $isKept): void {
+            Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
             $records = $this->records($building->lastSoundOrFail());
             $made = [];
             foreach ($this->made($building, $records)->pieces as $piece) {

@@ -18,7 +18,11 @@ use Chartula\Core\Kit\Compare\PartChange;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
+use PDOException;
 use stdClass;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Throwable;
 
 /**
  * Appends a revision to a building. A client's id makes a resend whose answer was lost harmless; a save on another base
@@ -146,7 +150,7 @@ final readonly class SaveRevision
             'building_id' => $building->id, 'number' => $building->current + 1, 'client_id' => $clientId, 'author_id' => $author->id,
             'summary' => mb_substr($summary === '' ? 'no change' : $summary, 0, 2000),
             // PostgreSQL's jsonb takes no NUL characters; the accepted text keeps them.
-            'text' => $text, 'document' => str_replace('\u0000', '', JsonText::encode($document)),
+            'text' => $text, 'document' => JsonText::withoutNul(JsonText::encode($document)),
             'faults' => $faults, 'is_sound' => $faults === [],
             'kind' => 'edit', 'stands_for' => $building->current + 1, 'before' => null, 'redo' => [], 'name' => null,
             'parts_changed' => null,
@@ -158,13 +162,25 @@ final readonly class SaveRevision
         return $revision;
     }
 
-    /** @return list<array{path: string, code: string, text: string}> */
+    /**
+     * What is wrong with a document. Where the core itself breaks on it that is a fault too: what was written is kept, and what it broke on
+     * is noted down for whoever mends it.
+     *
+     * @return list<array{path: string, code: string, text: string}>
+     */
     private function faults(stdClass $document, string $text): array
     {
         try {
             $this->derive->execute(BuildingReader::fromDocument($document), $text);
         } catch (InvalidInput $e) {
             return array_map(static fn (Problem $p): array => $p->toArray(), $e->problems);
+        } catch (Throwable $e) {
+            if ($e instanceof PDOException || $e instanceof HttpExceptionInterface) {
+                throw $e;
+            }
+            Log::error('The core broke on a document', ['exception' => $e, 'document' => $text]);
+
+            return [(new Problem('', 'core.broken'))->toArray()];
         }
 
         return [];

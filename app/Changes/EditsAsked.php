@@ -20,7 +20,6 @@ final readonly class EditsAsked implements Change
 
     public function on(Building $building, Revision $base): WorkedChange
     {
-        // Edits come decoded as arrays; the core reads objects.
         $edits = json_decode((string) json_encode($this->edits, JSON_PRESERVE_ZERO_FRACTION));
         $done = Edits::apply(JsonText::decode($base->text), $edits);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Actions\NothingStandsYet;
+use App\Rules\WholeNumber;
 use Database\Factories\BuildingFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -77,7 +78,7 @@ final class Building extends Model
     /** The revision that a request names as `r`; where it names none, the last sound one. */
     public function asked(Request $request): Revision
     {
-        return $request->has('r') ? $this->revision($request->integer('r')) : $this->lastSoundOrFail();
+        return $request->has('r') ? $this->revision(WholeNumber::read($request->query('r')) ?? 0) : $this->lastSoundOrFail();
     }
 
     public function latest(): Revision

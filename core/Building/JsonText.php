@@ -43,6 +43,7 @@ final readonly class JsonText
             throw InvalidInput::at('', 'wrong-type', ['given' => Node::typeOf($value), 'wanted' => 'an object']);
         }
         self::refuseDuplicates($text);
+        self::refuseInfinite($value, '');
 
         return $value;
     }
@@ -50,6 +51,24 @@ final readonly class JsonText
     public static function encode(stdClass $document): string
     {
         return json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    /** The text of a value without the character NUL, which PostgreSQL's jsonb does not take; words that only spell it stay. */
+    public static function withoutNul(string $json): string
+    {
+        // An escape counts where an even number of backslashes stands before it.
+        return (string) preg_replace('/(?<!\\\\)((?:\\\\\\\\)*)\\\\u0000/', '$1', $json);
+    }
+
+    /** @throws InvalidInput at the first number that is none: 1e999, or hundreds of digits */
+    private static function refuseInfinite(mixed $value, string $path): void
+    {
+        if (is_float($value) && ! is_finite($value)) {
+            throw InvalidInput::at($path, 'number.infinite');
+        }
+        foreach ($value instanceof stdClass || is_array($value) ? (array) $value : [] as $key => $inner) {
+            self::refuseInfinite($inner, self::join($path, (string) $key));
+        }
     }
 
     /** The text is known to be sound JSON, so its tokens suffice. */

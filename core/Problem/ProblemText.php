@@ -59,6 +59,9 @@ final readonly class ProblemText
         'compress.no-block' => 'there is no block “{given}” here any more; known are {known}',
         'compress.last-block' => '“{given}” is the last block; a building without blocks is none',
         'compress.protected' => 'a factor makes {kept} smaller too, and those are protected; take them out of protect, or choose another step',
+        'text.nul' => 'this text has a character in it that stands for nothing (NUL); leave it out',
+        'number.infinite' => 'this number is beyond all that can be reckoned with',
+        'core.broken' => 'the program broke on this. What you wrote is kept; take the last change back, or change something else. It has been noted down with the text',
         'compress.no-keep' => 'there is nothing “{given}” here to keep; write a block, block.edge or block.edge.opening',
         'compress.kept' => 'this would change {kept}, which is to stay as it is; take it out of what is kept, or leave this step out',
         'compress.no-storey' => 'there is no storey “{given}” in this block; known are {known}',
@@ -157,6 +160,7 @@ final readonly class ProblemText
         'archive.no-project' => 'the archive holds no project; it must say {wanted}',
         'archive.missing' => 'this file is missing in the archive',
         'archive.field' => '{what}',
+        'archive.too-slow' => 'reading this took longer than {seconds} seconds, and nothing of it was kept; divide the project before it is written to a file',
         'archive.numbers' => 'the revisions are not in order; this should be number {wanted}',
         'mockup.too-large' => 'at {given} % the {what} do not fit a page; {most} % is the most that does',
         // prints and pieces

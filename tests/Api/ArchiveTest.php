@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Api;
 
+use App\Actions\ExportProject;
+use App\Archive\Manifest;
 use App\Http\Resources\RevisionResource;
 use App\Models\Building;
 use App\Models\Piece;
 use App\Models\Project;
 use App\Models\Revision;
+use App\Models\User;
+use Chartula\Core\Problem\InvalidInput;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -79,11 +84,144 @@ final class ArchiveTest extends ApiTestCase
         yield 'another format' => [['format' => 'x'], 'project.json'];
         yield 'a folder outside' => [['buildings' => [['folder' => '../../etc']]], 'project.json.buildings.0.folder'];
         yield 'a missing revision' => [['buildings' => [['folder' => 'buildings/09-none']]], 'buildings/09-none/00001.json'];
-        yield 'numbers out of order' => [['buildings' => [['revisions' => [['number' => 4]]]]], 'buildings.0.revisions.0'];
+        yield 'numbers out of order' => [['buildings' => [['revisions' => [['number' => 4]]]]], 'project.json.buildings.0.revisions.0'];
         yield 'a piece that is none' => [
             ['buildings' => [['pieces' => [['part' => 'x', 'copy' => 0, 'state' => 'cut', 'print' => null, 'record' => ['id' => 5]]]]]],
-            'buildings.0.pieces.0.record',
+            'project.json.buildings.0.pieces.0.record',
         ];
+    }
+
+    /**
+     * A stranger's file, as hostile as it may be: refused with the place in the file, and nothing of it is kept.
+     *
+     * @param  array<string, string>  $instead  what stands in its files instead, by what is looked for
+     */
+    #[DataProvider('provideHostile')]
+    public function testAHostileFileIsRefusedAtItsPlace(array $instead, string $path): void
+    {
+        $building = $this->buildingOf($this->person());
+        $this->edit($building, 1, [['op' => 'set', 'path' => 'note', 'value' => 'x']]);
+        $this->postJson("/api/buildings/$building->id/prints", ['client_id' => (string) Str::uuid(), 'which' => 'all']);
+        $file = $this->archiveOf($building->project_id);
+        $zip = new ZipArchive;
+        $zip->open($file);
+        foreach ($instead as $pattern => $text) {
+            [$inside, $regex] = str_contains($pattern, '|') ? explode('|', $pattern, 2) : ['project.json', $pattern];
+            $was = (string) $zip->getFromName($inside);
+            $now = (string) preg_replace("#$regex#s", $text, $was, 1);
+            self::assertNotSame($was, $now, $pattern);
+            $zip->addFromString($inside, $now);
+        }
+        $zip->close();
+        $this->import($file)->assertStatus(422)->assertJsonPath('problems.0.path', $path);
+        self::assertSame([1, 1], [Project::query()->count(), Building::query()->count()]);
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> */
+    public static function provideHostile(): iterable
+    {
+        $in = 'project.json.buildings.0';
+        $uuid = '0b7e3f0e-6d1c-4f7e-9d3a-0f4f2a1c5b6d';
+        yield 'a number as a text' => [['"stands_for": 1,' => '"stands_for": "1",'], "$in.revisions.0.stands_for"];
+        yield 'a redo that is true' => [['"redo": \\[\\]' => '"redo": [true]'], "$in.revisions.0.redo.0"];
+        yield 'a redo as a text' => [['"redo": \\[\\]' => '"redo": ["1"]'], "$in.revisions.0.redo.0"];
+        yield 'parts changed beyond a column' => [
+            ['"parts_changed": null' => '"parts_changed": 1099511627776'],
+            "$in.revisions.0.parts_changed",
+        ];
+        yield 'one id twice' => [['("client_id": ")[^"]*(".*?"client_id": ")[^"]*"' => "\${1}$uuid\${2}$uuid\""], "$in.revisions"];
+        yield 'a print of a revision that is none' => [['("prints": .*?"revision": )\\d+' => '${1}99'], "$in.prints.0.revision"];
+        yield 'more pieces than can be counted' => [['("prints": .*?"pieces": )\\d+' => '${1}1099511627776'], "$in.prints.0.pieces"];
+        yield 'one piece twice' => [['("pieces": \\[\\s*)(\\{.*?"kept": null\\s*\\},)' => '${1}${2}${2}'], "$in.pieces"];
+        yield 'NUL in a name' => [['"name": "Harbour end"' => '"name": "Harbour\\u0000end"'], 'project.json'];
+        yield 'a year that is far off' => [['"at": "\\d{4}' => '"at": "12345'], "$in.revisions.0.at"];
+        yield 'faults that are numbers' => [['"faults": \\[\\]' => '"faults": [7]'], "$in.revisions.0.faults.0"];
+        yield 'revisions as an object' => [['"revisions": \\[.*?\\],(\\s*"prints")' => '"revisions": {"0": {}},${1}'], "$in.revisions"];
+        yield 'a number beyond all numbers in a document' => [
+            ['buildings/01-weigh-office/00001.json|"scale"' => '"odd": 1e999, "scale"'],
+            'buildings/01-weigh-office/00001.json.odd',
+        ];
+        yield 'no JSON in a document' => [['buildings/01-weigh-office/00002.json|\\}\\s*$' => ''], 'buildings/01-weigh-office/00002.json'];
+        yield 'a key twice in a document' => [
+            ['buildings/01-weigh-office/00001.json|"scale"' => '"scale": "1:1", "scale"'],
+            'buildings/01-weigh-office/00001.json.scale',
+        ];
+        yield 'more objects than can be held' => [
+            ['"prints": \\[' => '"odd": ['.str_repeat('{},', 200_001).'0], "prints": ['],
+            'project.json',
+        ];
+        yield 'more values than can be held' => [
+            ['"prints": \\[' => '"odd": ['.str_repeat('0,', 2_000_001).'0], "prints": ['],
+            'project.json',
+        ];
+    }
+
+    /** The words that only spell the character are a text like any other. */
+    public function testWordsThatSpellNulComeBackAsTheyWere(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $this->edit($building, 1, [['op' => 'set', 'path' => 'note', 'value' => 'a \\u0000 b']])->assertStatus(201);
+        $copy = $this->import($this->archiveOf($building->project_id))->assertStatus(201)->json('project.buildings.0.id');
+        self::assertIsString($copy);
+        $this->getJson("/api/buildings/$copy")->assertJsonPath('document.note', 'a \\u0000 b');
+    }
+
+    /** The whole demo, four buildings with what was made of them, there and back. */
+    public function testTheWholeDemoGoesThereAndBack(): void
+    {
+        self::assertSame(0, Artisan::call('chartula:demo'));
+        $demo = User::demo() ?? self::fail('The demo is not loaded');
+        $this->actingAs($demo);
+        $project = $demo->projects()->firstOrFail();
+        $count = $project->buildings()->count();
+        self::assertGreaterThan(2, $count);
+        $temporary = count((array) glob(sys_get_temp_dir().'/project*'));
+        $answer = $this->get("/api/projects/$project->id/archive")->assertOk();
+        $file = (string) tempnam(sys_get_temp_dir(), 'zip');
+        file_put_contents($file, $answer->streamedContent());
+        $copy = $this->import($file)->assertStatus(201)->json('project.id');
+        unlink($file);
+        self::assertCount($temporary, (array) glob(sys_get_temp_dir().'/project*'), 'temporary files go');
+        $all = static fn (mixed $id): array => Building::query()
+            ->where('project_id', $id)
+            ->with(['revisions', 'pieces', 'prints'])
+            ->orderBy('id')
+            ->get()
+            ->map(static fn (Building $b): array => [
+                $b->name, $b->current, $b->revisions->sortBy('number')->map(
+                    static fn (Revision $r): array => [$r->text, $r->summary, $r->is_sound],
+                )->values()->all(),
+                $b->pieces->map(static fn (Piece $p): array => [$p->part, $p->copy, $p->state, $p->record])->all(), $b->prints->count(),
+            ])
+            ->all();
+        self::assertCount($count, $all($copy));
+        self::assertEquals($all($project->id), $all($copy));
+    }
+
+    /** As many revisions as are allowed are read, and not one more. */
+    public function testAllTheRevisionsThatAreAllowedAreRead(): void
+    {
+        foreach ([10_000 => true, 10_001 => false] as $count => $isRead) {
+            $revisions = [];
+            for ($i = 1; $i <= $count; $i++) {
+                $revisions[] = [
+                    'number' => $i, 'client_id' => (string) Str::uuid(), 'summary' => 'x', 'name' => null, 'note' => null,
+                    'kind' => 'edit', 'stands_for' => $i,
+                    'before' => $i > 1 ? $i - 1 : null, 'redo' => [], 'parts_changed' => 0, 'is_sound' => true, 'faults' => [],
+                    'at' => '2026-11-28T10:00:00Z',
+                ];
+            }
+            $building = ['folder' => 'buildings/01-x', 'name' => 'x', 'revisions' => $revisions, 'prints' => [], 'pieces' => []];
+            $text = (string) json_encode(['format' => ExportProject::FORMAT, 'version' => 1, 'name' => 'x', 'buildings' => [$building]]);
+            try {
+                self::assertSame([$isRead, $count], [true, count(Manifest::read($text)->buildings[0]['revisions'])]);
+            } catch (InvalidInput $e) {
+                self::assertSame(
+                    [$isRead, 'project.json.buildings.0.revisions', 'too-many'],
+                    [false, $e->problems[0]->path, $e->problems[0]->code],
+                );
+            }
+        }
     }
 
     public function testAFileThatCallsAFaultyRevisionSoundIsNotBelieved(): void

@@ -83,7 +83,7 @@ final class BlocksTest extends ApiTestCase
             (string) $this
                 ->get("/api/buildings/$building->id/mockup.pdf?size=50")
                 ->assertOk()
-                ->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-mock-up-r1-50.pdf"')
+                ->assertHeader('Content-Disposition', 'attachment; filename=weigh-office-mock-up-r1-50.pdf')
                 ->getContent(),
         );
         self::assertStringContainsString(

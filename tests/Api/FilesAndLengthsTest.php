@@ -24,7 +24,7 @@ final class FilesAndLengthsTest extends ApiTestCase
         self::assertMatches('kit.schema.json', self::decoded($kit));
         $this->get("/api/buildings/$building->id/sheets/1.svg?download=1")
             ->assertOk()
-            ->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-sheet-1.svg"');
+            ->assertHeader('Content-Disposition', 'attachment; filename=weigh-office-sheet-1.svg');
         $this->get("/api/buildings/$building->id/parts/main.front.paper.svg?art=1")->assertOk();
         $this->get("/api/buildings/$building->id/sheets/99.svg")->assertNotFound();
         $this->get("/api/buildings/$building->id/parts/main.attic.svg")->assertNotFound();
@@ -40,7 +40,7 @@ final class FilesAndLengthsTest extends ApiTestCase
         ] as $file => $begins) {
             $answer = $this->get("/api/buildings/$building->id/$file")
                 ->assertOk()
-                ->assertHeader('Content-Disposition', "attachment; filename=\"weigh-office-$file\"");
+                ->assertHeader('Content-Disposition', "attachment; filename=weigh-office-$file");
             self::assertStringStartsWith($begins, (string) $answer->getContent());
         }
         self::assertStringStartsWith(

@@ -62,7 +62,7 @@ final class RevisionTest extends ApiTestCase
             ->assertJsonPath('faults.0.text', 'the opening ends 685.8 mm past the wall’s end; the wall is 5486.4 mm long');
         $this->get("/api/buildings/$building->id/sheets.pdf")
             ->assertOk()
-            ->assertHeader('Content-Disposition', 'attachment; filename="weigh-office-r1.pdf"');
+            ->assertHeader('Content-Disposition', 'attachment; filename=weigh-office-r1.pdf');
         $this->getJson("/api/buildings/$building->id/kit.json")->assertOk();
         $this->edit($building, 2, [['op' => 'set', 'path' => 'blocks.0.walls.0.openings.1.from', 'value' => '14ft']])
             ->assertStatus(201)
@@ -121,7 +121,7 @@ final class RevisionTest extends ApiTestCase
         $file = $this->get("/api/buildings/$building->id/document");
         self::assertSame($text, $file->getContent());
         self::assertStringContainsString(
-            'attachment; filename="weigh-office-b11b.building.json"',
+            'attachment; filename=weigh-office-b11b.building.json',
             (string) $file->headers->get('Content-Disposition'),
         );
         $svg = (string) $this->get("/api/buildings/$building->id/sheets/1.svg")->getContent();

@@ -38,8 +38,7 @@ final class Exceptions
     private const PLACE = 'A place, what lies on either side of it, and how far.';
 
     public const LONG = [
-        'app/Actions/ImportProject.php::building' => self::STEPS,
-        'app/Actions/ImportProject.php::manifest' => self::TABLE,
+        'app/Archive/Manifest.php::revision' => self::READER,
         'core/Building/BlockReader.php::read' => self::READER,
         'core/Building/BuildingReader.php::read' => self::READER,
         'core/Building/Edit/BlockEdit.php::add' => self::TABLE,
@@ -109,7 +108,7 @@ final class Exceptions
     public const MANY_PARAMETERS = [
         'app/Actions/CreateBuilding.php::execute' => self::MADE_OF,
         'app/Actions/ImportProject.php::building' => self::MADE_OF,
-        'app/Actions/ImportProject.php::revision' => self::MADE_OF,
+        'app/Actions/ImportProject.php::row' => self::MADE_OF,
         'app/Actions/SaveRevision.php::first' => self::MADE_OF,
         'app/Actions/SaveRevision.php::write' => self::MADE_OF,
         'app/Http/Controllers/RevisionController.php::store' => self::INJECTED,

@@ -46,9 +46,39 @@ final class BackupTest extends TestCase
             self::assertStringContainsString('restore into an empty database, or say --replace', $again->getErrorOutput());
             self::chartula('restored', ['restore', "$this->folder/a.dump", '--replace'])->mustRun();
             self::assertSame(1, count((array) glob("$this->folder/a.dump.before-restore-*")));
+            $this->tryWhatIsNotWhole($place);
         } finally {
             (new Process(['rm', '-rf', $place]))->mustRun();
         }
+    }
+
+    /** Wherever a file is cut it is refused, and what is there stays; so is one of a newer program. Sessions from before are ended. */
+    private function tryWhatIsNotWhole(string $place): void
+    {
+        $whole = (string) file_get_contents("$this->folder/a.dump");
+        $before = self::chartula('restored', ['backup', "$this->folder/before.dump"])->mustRun();
+        foreach ([0.3, 0.6, 0.8, 0.85, 0.9, 0.95, 0.99, 0.999] as $i => $share) {
+            file_put_contents("$this->folder/cut", substr($whole, 0, (int) (strlen($whole) * $share)));
+            $cut = self::chartula('restored', ['restore', "$this->folder/cut", '--replace']);
+            self::assertSame(1, $cut->run(), "cut to $share");
+            self::assertMatchesRegularExpression('/not whole|is not a backup/', $cut->getErrorOutput());
+        }
+        self::chartula('restored', ['backup', "$this->folder/after.dump"])->mustRun();
+        self::assertSame(self::rows("$this->folder/before.dump"), self::rows("$this->folder/after.dump"));
+        self::assertSame([], (array) glob("$this->folder/cut.before-restore-*"), $before->getOutput());
+
+        $add = '. bin/lib/common.sh; . bin/lib/instance.sh; use_instance restored; database_up; '
+            ."admin_sql -d chartula -c \"insert into migrations (migration, batch) values ('2099_01_01_000001_from_tomorrow', 99)\"; database_down";
+        (new Process(['bash', '-c', $add], self::project()))->mustRun();
+        self::chartula('restored', ['backup', "$this->folder/newer.dump"])->mustRun();
+        $newer = self::chartula('restored', ['restore', "$this->folder/newer.dump", '--replace']);
+        self::assertSame(1, $newer->run());
+        self::assertStringContainsString('it knows 2099_01_01_000001_from_tomorrow', $newer->getErrorOutput());
+
+        file_put_contents("$place/code/storage/framework/sessions/somebody", 'signed in');
+        $again = self::chartula('restored', ['restore', "$this->folder/a.dump", '--replace'])->mustRun();
+        self::assertStringContainsString('What was here before is kept in', $again->getOutput());
+        self::assertFileDoesNotExist("$place/code/storage/framework/sessions/somebody");
     }
 
     public function testRefusesWhatIsNoBackupAndWhatIsThereAlready(): void

@@ -10,6 +10,7 @@ use App\Http\Requests\UnitsRequest;
 use App\Http\Resources\AccountResource;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -26,11 +27,21 @@ final readonly class AccountController
     public function register(RegisterRequest $request): JsonResponse
     {
         if (User::query()->where('email', $request->email())->exists()) {
-            throw ValidationException::withMessages(['email' => 'There is an account with this address already; sign in instead.']);
+            throw self::isTaken();
         }
-        $user = User::query()->create(['email' => $request->email()] + $request->validated());
+        try {
+            $user = User::query()->create(['email' => $request->email()] + $request->validated());
+        } catch (UniqueConstraintViolationException) {
+            // Somebody registered the same address in the same moment.
+            throw self::isTaken();
+        }
 
         return $this->enter($request, $user)->response()->setStatusCode(201);
+    }
+
+    private static function isTaken(): ValidationException
+    {
+        return ValidationException::withMessages(['email' => 'There is an account with this address already; sign in instead.']);
     }
 
     public function signIn(SignInRequest $request): AccountResource

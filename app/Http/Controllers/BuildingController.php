@@ -24,7 +24,7 @@ final readonly class BuildingController
     {
         $building = $create->execute($project, $user, $request->clientId(), $request->document() ?? $request->shape(), $request->name());
 
-        return $this->answer->of($building, $building->latest(), 201);
+        return $this->answer->of($building, $building->latest(), $building->wasRecentlyCreated ? 201 : 200);
     }
 
     public function show(Building $building): Response

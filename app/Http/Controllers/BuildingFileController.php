@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\DeriveKit;
 use App\Actions\MadeParts;
+use App\Http\Attachment;
 use App\Http\Requests\PrinterRequest;
 use App\Models\Building;
 use App\Models\Revision;
@@ -20,7 +21,6 @@ use Chartula\Core\Output\SvgWriter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 
 /** The files of a building: its document, its kit, its sheets, and drawings of parts for the screen. */
 final readonly class BuildingFileController
@@ -42,14 +42,14 @@ final readonly class BuildingFileController
 
     public function document(Building $building): Response
     {
-        return self::download($building->latest()->text, 'application/json', Str::slug($building->name).'.building.json');
+        return self::download($building->latest()->text, 'application/json', $building, '.building.json');
     }
 
     public function kit(Building $building): Response
     {
         $derived = $this->derived($building->lastSoundOrFail());
 
-        return self::download($derived->json, 'application/json', Str::slug($building->name).'.kit.json');
+        return self::download($derived->json, 'application/json', $building, '.kit.json');
     }
 
     /** All sheets, or with `only=stale` the pieces that were made and are no longer right. */
@@ -63,7 +63,8 @@ final readonly class BuildingFileController
         return self::download(
             PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp),
             'application/pdf',
-            Str::slug($building->name).'-r'.$revision->number.($only === null ? '' : '-stale').'.pdf',
+            $building,
+            '-r'.$revision->number.($only === null ? '' : '-stale').'.pdf',
         );
     }
 
@@ -82,7 +83,7 @@ final readonly class BuildingFileController
         $svg = SvgWriter::write($request->boolean('screen') ? $drawing->withStrokesTimes(4.0) : $drawing);
 
         return $request->boolean('download')
-            ? self::download($svg, 'image/svg+xml', Str::slug($building->name)."-sheet-$sheet.svg")
+            ? self::download($svg, 'image/svg+xml', $building, "-sheet-$sheet.svg")
             : self::picture($svg);
     }
 
@@ -94,7 +95,8 @@ final readonly class BuildingFileController
         return self::download(
             KitFiles::of($this->derived($building->lastSoundOrFail()), [$format])[$file],
             $type,
-            Str::slug($building->name).'-'.$file,
+            $building,
+            '-'.$file,
         );
     }
 
@@ -106,7 +108,8 @@ final readonly class BuildingFileController
         return self::download(
             PlotterWriter::write($found, $building->name),
             'application/vnd.hp-hpgl',
-            Str::slug($building->name)."-sheet-$sheet.plt",
+            $building,
+            "-sheet-$sheet.plt",
         );
     }
 
@@ -165,13 +168,11 @@ final readonly class BuildingFileController
         return "revision $revision->number, ".$revision->created_at->format('j M Y');
     }
 
-    private static function download(string $bytes, string $type, string $name): Response
+    private static function download(string $bytes, string $type, Building $building, string $ending): Response
     {
-        return response(
-            $bytes,
-            200,
-            ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store'],
-        );
+        return response($bytes, 200, [
+            'Content-Type' => $type, 'Content-Disposition' => Attachment::header($building->name, $ending), 'Cache-Control' => 'no-store',
+        ]);
     }
 
     private static function picture(string $svg): Response

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\DeriveKit;
+use App\Http\Attachment;
 use App\Http\Requests\MockupRequest;
 use App\Models\Building;
 use App\Models\Revision;
@@ -18,7 +19,6 @@ use Chartula\Core\Output\SvgWriter;
 use Chartula\Core\Sheets\Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 
 /** The mock-up of a revision: what its pieces are, its pages, and all of them as one file. */
 final readonly class MockupController
@@ -47,12 +47,12 @@ final readonly class MockupController
         $revision = $building->asked($request);
         [$mockup, $drawings] = $this->made($request, $revision);
         abort_if($drawings === [], 404);
-        $name = Str::slug($building->name)."-mock-up-r$revision->number-$mockup->percent.pdf";
+        $name = Attachment::header($building->name, "-mock-up-r$revision->number-$mockup->percent.pdf");
 
         return response(
             PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp),
             200,
-            ['Content-Type' => 'application/pdf', 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store'],
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => $name, 'Cache-Control' => 'no-store'],
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ExportProject;
 use App\Actions\ImportProject;
+use App\Http\Attachment;
 use App\Http\Requests\ImportProjectRequest;
 use App\Http\Requests\ProjectNameRequest;
 use App\Http\Resources\ProjectResource;
@@ -14,7 +15,6 @@ use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** Projects of the person who is signed in. */
@@ -42,10 +42,10 @@ final readonly class ProjectController
     /** The whole project as one file. */
     public function archive(Project $project, ExportProject $export): BinaryFileResponse
     {
-        $slug = Str::slug($project->name);
-        $name = ($slug === '' ? 'project' : $slug).'.chartula.zip';
+        $answer = response()->download($export->execute($project), null, ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        $answer->headers->set('Content-Disposition', Attachment::header($project->name, '.chartula.zip'));
 
-        return response()->download($export->execute($project), $name, ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        return $answer;
     }
 
     /** A project from such a file. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Rules\WholeNumber;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Which revisions to list: those before a number, or the newest. */
@@ -13,7 +14,7 @@ final class ListRevisionsRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'before' => ['sometimes', 'integer', 'min:1'],
+            'before' => ['sometimes', WholeNumber::inQuery()],
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Rules\WholeNumber;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** How large a mock-up is, in hundredths of the model. */
@@ -13,7 +14,7 @@ final class MockupRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'size' => ['sometimes', 'integer', 'between:10,100'],
+            'size' => ['sometimes', WholeNumber::inQuery(10, 100)],
         ];
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Rules\WholeNumber;
+
 /** A request about pieces of a kit: which part, and which copy of it. */
 trait NamesPieces
 {
@@ -13,7 +15,7 @@ trait NamesPieces
         return [
             'pieces' => ['required', 'array', 'list', 'min:1', 'max:5000'],
             'pieces.*.part' => ['required', 'string', 'max:200'],
-            'pieces.*.copy' => ['required', 'integer', 'min:0', 'max:5000'],
+            'pieces.*.copy' => ['required', WholeNumber::inBody(0, 5000)],
         ];
     }
 

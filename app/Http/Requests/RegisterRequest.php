@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A new account. */
@@ -15,8 +16,19 @@ final class RegisterRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:200'],
             'email' => ['required', 'string', 'email', 'max:200'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            // No more of it than this is hashed.
+            'password' => ['required', 'string', 'min:10', self::within(72)],
         ];
+    }
+
+    /** @return Closure(string, mixed, Closure): void */
+    private static function within(int $bytes): Closure
+    {
+        return static function (string $field, mixed $value, Closure $fail) use ($bytes): void {
+            if (is_string($value) && strlen($value) > $bytes) {
+                $fail("A password may be up to $bytes letters long; letters with accents count as two or more.");
+            }
+        };
     }
 
     public function email(): string

@@ -78,7 +78,7 @@ final class SightViewTest extends TestCase
             0.001,
         );
         self::assertEqualsWithDelta([43.0, 92.36], self::lines($section, 'backscene')[0]['to'], 0.005);
-        self::assertSame('the backscene shows down to 92.4', self::lines($section, 'backscene')[0]['text']);
+        self::assertSame('here the backscene shows down to 92.4', self::lines($section, 'backscene')[0]['text']);
         self::assertSame([], self::lines($section, 'rear'), 'off the drawing');
         $low = self::view(BuildingGenerator::with(self::document(), 'plot.eye.height', '500mm'))['section'];
         self::assertEqualsWithDelta([-600.0, 647.4], self::lines($low, 'rear')[0]['to'], 0.05);

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use FilesystemIterator;
+use PHPUnit\Framework\TestCase;
+use SplFileInfo;
+use Symfony\Component\Process\Process;
+
+/** What the commands leave on the machine: closed to others, and nothing running that nobody looks after. */
+final class OperationsTest extends TestCase
+{
+    private static function bash(string $script): Process
+    {
+        $begin = '. bin/lib/common.sh; . bin/lib/instance.sh; use_instance '.escapeshellarg(Served::instance()).'; web_port=$(cat "$place/web-port"); ';
+
+        return new Process(['bash', '-c', $begin.$script], dirname(__DIR__, 2), timeout: 90);
+    }
+
+    private static function place(): string
+    {
+        return trim(self::bash('echo "$place"')->mustRun()->getOutput());
+    }
+
+    /** No other account of the machine reads sessions, logs, what was worked out, settings with their passwords, or the database. */
+    public function testWhatPeopleWroteAndWhatIsSecretIsClosedToOthers(): void
+    {
+        Person::registered('Cwen');
+        $place = self::place();
+        $looked = 0;
+        foreach (['secret', 'cluster', 'log', 'code/storage', 'code/bootstrap/cache', 'code/.env', 'run/web'] as $inside) {
+            $open = [];
+            foreach (self::readable("$place/$inside") as $path) {
+                $open[] = $path;
+            }
+            self::assertSame([], $open, $inside);
+            self::assertFileExists("$place/$inside");
+            $looked++;
+        }
+        self::assertSame(7, $looked);
+        // What the web server sends out stays readable for it.
+        self::assertSame('0644', substr(sprintf('%o', (int) fileperms("$place/code/public/index.php")), -4));
+        foreach (['run', 'run/database'] as $folder) {
+            self::assertSame(0, (int) fileperms("$place/$folder") & 0022, "$folder belongs to one user");
+        }
+    }
+
+    /** @return iterable<string> files that another account could read, by their own modes and those of the folders they lie in */
+    private static function readable(string $path): iterable
+    {
+        $mode = (int) fileperms($path);
+        if (! is_dir($path)) {
+            if (($mode & 0044) !== 0) {
+                yield $path;
+            }
+
+            return;
+        }
+        // Nobody comes through a folder that may not be entered.
+        if (($mode & 0011) === 0) {
+            return;
+        }
+        foreach (new FilesystemIterator($path, FilesystemIterator::SKIP_DOTS) as $entry) {
+            assert($entry instanceof SplFileInfo);
+            yield from $entry->isLink() ? [] : self::readable($entry->getPathname());
+        }
+    }
+
+    /** Killed by the system for want of memory a master leaves its workers: the next start ends them and takes its own port again. */
+    public function testNothingIsLeftOfServersWhoseMasterWasKilled(): void
+    {
+        $left = static fn (): string => trim(self::bash('leftovers')->mustRun()->getOutput());
+        self::assertSame('', $left(), 'all of them have a master');
+        Served::does('master-kill');
+        self::assertGreaterThan(3, count(explode("\n", $left())), 'workers without their masters');
+        Served::does('web-up');
+        self::assertSame('', $left());
+        self::assertSame(201, Person::registered('Osgar')->call('POST', 'projects', ['name' => 'Staithe'])[0]);
+    }
+
+    /** A database that mends itself after one of its processes was killed is waited for. */
+    public function testAStartWaitsForADatabaseThatMendsItself(): void
+    {
+        for ($i = 0; $i < 3; $i++) {
+            $kill = 'pid=$(admin_sql -d postgres -c "select pid from pg_stat_activity where backend_type = \'checkpointer\'"); kill -KILL $pid; ';
+            $start = self::bash($kill.'database_up && create_database chartula');
+            self::assertSame(0, $start->run(), $start->getErrorOutput().$start->getOutput());
+        }
+        self::assertSame(201, Person::registered('Wulf')->call('POST', 'projects', ['name' => 'Staithe'])[0]);
+    }
+
+    public function testBeforeAnySetUpTheCommandSaysWhatToRun(): void
+    {
+        $folder = sys_get_temp_dir().'/chartula-bare-'.bin2hex(random_bytes(4));
+        mkdir("$folder/bin", recursive: true);
+        copy(dirname(__DIR__, 2).'/bin/chartula', "$folder/bin/chartula");
+        $bare = new Process(['php', "$folder/bin/chartula", 'kit', 'x.json']);
+        self::assertSame(1, $bare->run());
+        self::assertStringContainsString('run bin/start once', $bare->getErrorOutput());
+        self::assertSame('', $bare->getOutput());
+        (new Process(['rm', '-rf', $folder]))->mustRun();
+    }
+}
