@@ -8,6 +8,7 @@ const LOOKS: Record<SaveState['kind'], string> = {
   waiting: 'failed',
   'signed-out': 'failed',
   refused: 'failed',
+  broken: 'failed',
   conflict: 'failed',
   fixed: 'unsaved',
 };
@@ -23,6 +24,7 @@ function wordsOf(status: SaveState, revision: number): string {
       return 'changing …';
     case 'waiting':
     case 'signed-out':
+    case 'broken':
       return 'not saved, kept in this tab';
     case 'conflict':
     case 'fixed':

@@ -1,9 +1,36 @@
 import Button from 'react-bootstrap/Button';
 import type { User } from '../../api/types';
 import { GhostList } from '../../drawing/Ghost';
+import { useBuilding } from '../../document/context';
 import { ConflictPanel } from './ConflictPanel';
 import { SignInAgain } from './SignInAgain';
 import type { useSaving } from './useSaving';
+
+/** The server broke on a change three times: it is not sent for ever, and nothing of it is lost. */
+function Broken({ saving, kept }: { saving: ReturnType<typeof useSaving>; kept: string }) {
+  const { state } = useBuilding();
+  const text = JSON.stringify({ document: state.document, not_saved: saving.unseen }, null, 2);
+  return (
+    <section role="alert" className="remark remark-stop" aria-label="Not saved">
+      <strong>Chartula breaks on the last change, and has noted that down.</strong> {kept} in this tab.
+      <div className="tools mt-1">
+        <a
+          className="btn btn-outline-secondary"
+          href={`data:application/json;charset=utf-8,${encodeURIComponent(text)}`}
+          download="not-saved.json"
+        >
+          Keep the text as a file
+        </a>
+        <Button variant="outline-primary" onClick={saving.takeBack}>
+          Take the change back
+        </Button>
+        <Button variant="outline-secondary" onClick={saving.retry}>
+          Try again
+        </Button>
+      </div>
+    </section>
+  );
+}
 
 /** What stands between a change and its being kept, and what can be done about it. */
 export function SavePanels({ saving, user }: { saving: ReturnType<typeof useSaving>; user: User }) {
@@ -26,6 +53,7 @@ export function SavePanels({ saving, user }: { saving: ReturnType<typeof useSavi
       </div>
     );
   }
+  if (status.kind === 'broken') return <Broken saving={saving} kept={kept} />;
   if (status.kind === 'signed-out')
     return <SignInAgain user={user} why={status.why} kept={kept} again={saving.retry} />;
   if (status.kind === 'conflict')

@@ -10,6 +10,8 @@ export type SaveState =
   | { kind: 'waiting'; why: string }
   | { kind: 'signed-out'; why: string }
   | { kind: 'refused'; why: string }
+  /** The server breaks on the next change, however often it is sent. */
+  | { kind: 'broken'; why: string }
   | { kind: 'conflict'; conflict: Conflict }
   | { kind: 'fixed'; message: string; parts: PartChange[] };
 
@@ -36,6 +38,8 @@ export interface Saving {
 type Timer = ReturnType<typeof setTimeout>;
 
 const RETRY_MS = 3000;
+/** So often a change is sent on which the server breaks. */
+const MOST_BREAKS = 3;
 /** Presses within a second are one revision. */
 const GATHER_MS = 1000;
 
@@ -47,6 +51,8 @@ export class SavingMachine {
   #saving: Saving;
   /** Whether something is on its way. */
   #busy = false;
+  /** How often the server has broken on the change that is next. */
+  #breaks = 0;
   #retrying: Timer | undefined;
   #closing: Timer | undefined;
   readonly #listeners = new Set<() => void>();
@@ -127,10 +133,23 @@ export class SavingMachine {
   };
 
   /** Sends what waits. */
-  readonly retry = (): void => void this.#send();
+  readonly retry = (): void => {
+    this.#breaks = 0;
+    void this.#send();
+  };
+
+  /** Takes back the change on which the server breaks, and sends what waits behind it. */
+  readonly takeBack = (): void => {
+    this.#breaks = 0;
+    this.queue.shift();
+    this.#keep();
+    this.#say({ kind: 'saved' });
+    void this.building.refresh();
+    void this.#send();
+  };
 
   async #send(): Promise<void> {
-    if (this.#busy) return;
+    if (this.#busy || this.#breaks >= MOST_BREAKS) return;
     this.#busy = true;
     clearTimeout(this.#retrying);
     for (let next = this.queue.first(); next !== undefined; next = this.queue.first()) {
@@ -186,6 +205,7 @@ export class SavingMachine {
   }
 
   #answered(state: BuildingState): void {
+    this.#breaks = 0;
     this.building.show(state);
     this.queue.shift();
     this.#keep();
@@ -209,6 +229,12 @@ export class SavingMachine {
         this.#say({ kind: 'signed-out', why: fault.status === 401 ? fault.message : 'The session has ended.' });
         return false;
       default:
+        // A server that is away, or may not write, comes back; one that breaks on this does so again.
+        this.#breaks += fault.status === 500 ? 1 : 0;
+        if (this.#breaks >= MOST_BREAKS) {
+          this.#say({ kind: 'broken', why: fault.message });
+          return false;
+        }
         this.#say({ kind: 'waiting', why: fault.message });
         this.#retrying = setTimeout(() => void this.#send(), RETRY_MS);
         return false;

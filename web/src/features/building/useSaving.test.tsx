@@ -103,6 +103,24 @@ describe('saving', () => {
     expect(sent).toHaveLength(3);
   });
 
+  it('sends a change on which the server breaks three times and no more, and goes on without it', async () => {
+    vi.useFakeTimers();
+    const pass = (ms: number) => act(() => vi.advanceTimersByTimeAsync(ms));
+    const sent = serve([500, 500, 500, 201]);
+    const { result } = begin();
+    act(() => result.current.save(edit('A')));
+    for (let i = 0; i < 6; i++) await pass(3000);
+    expect(result.current.status.kind).toBe('broken');
+    act(() => result.current.save(edit('B')));
+    await pass(3000);
+    expect(sent.map((one) => one.edits?.[0]?.value)).toEqual(['A', 'A', 'A']);
+    act(() => result.current.takeBack());
+    await pass(10);
+    expect(result.current.status.kind).toBe('saved');
+    expect(sent.map((one) => one.edits?.[0]?.value)).toEqual(['A', 'A', 'A', 'B']);
+    vi.useRealTimers();
+  });
+
   it('stops at a conflict and drops what is refused', async () => {
     serve([409]);
     const first = begin();

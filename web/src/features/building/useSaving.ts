@@ -34,6 +34,6 @@ export function useSaving(id: string, userId: number) {
     };
   }, [machine]);
 
-  const { save, gather, undo, redo, restore, settle, settleFixed, retry } = machine;
-  return { status, unseen, save, gather, undo, redo, restore, settle, settleFixed, retry };
+  const { save, gather, undo, redo, restore, settle, settleFixed, retry, takeBack } = machine;
+  return { status, unseen, save, gather, undo, redo, restore, settle, settleFixed, retry, takeBack };
 }
