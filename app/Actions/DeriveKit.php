@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Http\Database;
+use App\Models\Building as Saved;
 use App\Models\StoredKit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
@@ -82,7 +83,7 @@ class DeriveKit
     }
 
     /**
-     * With what this person's last derivation worked out, most of which an edit leaves as it was; what this one works out
+     * With what this person's last derivation of this building worked out, most of which an edit leaves as it was; what this one works out
      * is kept for the next.
      *
      * @throws InvalidInput
@@ -100,7 +101,7 @@ class DeriveKit
         return $derived;
     }
 
-    /** What this person's last derivation worked out; nothing where nobody is signed in. */
+    /** What this person's last derivation of this building worked out; nothing where nobody is signed in. */
     private static function recall(string $version): Recall
     {
         $key = self::recallKey();
@@ -116,8 +117,9 @@ class DeriveKit
     private static function recallKey(): ?string
     {
         $person = Auth::id();
+        $building = request()->route('building');
 
-        return $person === null ? null : "recall.$person";
+        return $person === null ? null : "recall.$person.".($building instanceof Saved ? $building->id : 'new');
     }
 
     /** @throws InvalidInput */

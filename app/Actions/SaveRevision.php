@@ -28,12 +28,15 @@ use Throwable;
  * Appends a revision to a building. A client's id makes a resend whose answer was lost harmless; a save on another base
  * than the current one is refused with both versions. A revision may hold faults; they are stored with it.
  */
-final readonly class SaveRevision
+final class SaveRevision
 {
+    /** @var array<string, list<array{path: string, code: string, text: string}>> what this request has found already, by the text's fingerprint */
+    private array $found = [];
+
     public function __construct(
-        private DeriveKit $derive,
-        private CompareRevisions $compare,
-        private MadeParts $made,
+        private readonly DeriveKit $derive,
+        private readonly CompareRevisions $compare,
+        private readonly MadeParts $made,
     ) {
     }
 
@@ -44,6 +47,8 @@ final readonly class SaveRevision
      */
     public function execute(Building $building, User $author, SaveRevisionRequest $asked): Revision
     {
+        $this->deriveAhead($building, $asked);
+
         return DB::transaction(function () use ($building, $author, $asked): Revision {
             $building = Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
             $known = $building->revisions()->where('client_id', $asked->clientId())->first();
@@ -58,6 +63,20 @@ final readonly class SaveRevision
 
             return $this->append($building, $author, $asked->clientId(), $change);
         });
+    }
+
+    /** The long work is done before the building is held: whoever else saves it meanwhile waits for the short one only. */
+    private function deriveAhead(Building $building, SaveRevisionRequest $asked): void
+    {
+        if ($asked->base() !== $building->current || $building->revisions()->where('client_id', $asked->clientId())->exists()) {
+            return;
+        }
+        try {
+            $change = self::worked($building, $asked->base(), $asked->change());
+            $this->faults($change->document, $change->text);
+        } catch (InvalidInput) {
+            // Said where it is saved.
+        }
     }
 
     /**
@@ -169,6 +188,12 @@ final readonly class SaveRevision
      * @return list<array{path: string, code: string, text: string}>
      */
     private function faults(stdClass $document, string $text): array
+    {
+        return $this->found[hash('xxh128', $text)] ??= $this->tried($document, $text);
+    }
+
+    /** @return list<array{path: string, code: string, text: string}> */
+    private function tried(stdClass $document, string $text): array
     {
         try {
             $this->derive->execute(BuildingReader::fromDocument($document), $text);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\DeriveKit;
+use App\Actions\KeptFiles;
 use App\Actions\MadeParts;
 use App\Http\Attachment;
 use App\Http\Requests\PrinterRequest;
 use App\Models\Building;
 use App\Models\Revision;
-use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\PartDrawing;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Output\KitFiles;
@@ -37,6 +37,7 @@ final readonly class BuildingFileController
     public function __construct(
         private DeriveKit $derive,
         private MadeParts $made,
+        private KeptFiles $kept,
     ) {
     }
 
@@ -47,9 +48,10 @@ final readonly class BuildingFileController
 
     public function kit(Building $building): Response
     {
-        $derived = $this->derived($building->lastSoundOrFail());
+        $text = $building->lastSoundOrFail()->text;
+        $json = $this->kept->of($text, 'kit', fn (): string => $this->derive->derivation($text)->json);
 
-        return self::download($derived->json, 'application/json', $building, '.kit.json');
+        return self::download($json, 'application/json', $building, '.kit.json');
     }
 
     /** All sheets, or with `only=stale` the pieces that were made and are no longer right. */
@@ -57,11 +59,15 @@ final readonly class BuildingFileController
     {
         $revision = $building->lastSoundOrFail();
         $only = $this->only($request, $building);
-        $drawings = $this->derive->printed($revision->text)->drawings(self::footer($revision), $only);
-        abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
+        $what = 'pdf '.json_encode([self::footer($revision), $building->name, $only]);
 
         return self::download(
-            PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp),
+            $this->kept->of($revision->text, $what, function () use ($building, $revision, $only): string {
+                $drawings = $this->derive->printed($revision->text)->drawings(self::footer($revision), $only);
+                abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
+
+                return PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp);
+            }),
             'application/pdf',
             $building,
             '-r'.$revision->number.($only === null ? '' : '-stale').'.pdf',
@@ -77,10 +83,14 @@ final readonly class BuildingFileController
     public function sheet(Request $request, Building $building, int $sheet): Response
     {
         $revision = $building->asked($request);
-        $drawing = $this->derive->printed($revision->text)->drawing($sheet, self::footer($revision), $this->only($request, $building))
-            ?? abort(404);
-        // A page shown small loses hairlines, so for a screen they are drawn thicker.
-        $svg = SvgWriter::write($request->boolean('screen') ? $drawing->withStrokesTimes(4.0) : $drawing);
+        [$only, $isScreen] = [$this->only($request, $building), $request->boolean('screen')];
+        $what = "sheet $sheet ".json_encode([self::footer($revision), $only, $isScreen]);
+        $svg = $this->kept->of($revision->text, $what, function () use ($revision, $sheet, $only, $isScreen): string {
+            $drawing = $this->derive->printed($revision->text)->drawing($sheet, self::footer($revision), $only) ?? abort(404);
+
+            // A page shown small loses hairlines, so for a screen they are drawn thicker.
+            return SvgWriter::write($isScreen ? $drawing->withStrokesTimes(4.0) : $drawing);
+        });
 
         return $request->boolean('download')
             ? self::download($svg, 'image/svg+xml', $building, "-sheet-$sheet.svg")
@@ -91,9 +101,10 @@ final readonly class BuildingFileController
     public function other(Building $building, string $file): Response
     {
         [$format, $type] = self::OTHER[$file];
+        $text = $building->lastSoundOrFail()->text;
 
         return self::download(
-            KitFiles::of($this->derived($building->lastSoundOrFail()), [$format])[$file],
+            $this->kept->of($text, $file, fn (): string => KitFiles::of($this->derive->derivation($text), [$format])[$file]),
             $type,
             $building,
             '-'.$file,
@@ -143,24 +154,23 @@ final readonly class BuildingFileController
      */
     public function part(Request $request, Building $building, string $part): Response
     {
-        $found = array_filter(
-            $this->derive->printed($building->asked($request)->text)->kit->parts,
-            static fn (LabelledPart $p): bool => $p->part->id === $part,
-        );
-        abort_if($found === [], 404);
+        $text = $building->asked($request)->text;
+        $how = match (true) {
+            $request->boolean('face') => 'face',
+            $request->boolean('art') => 'art',
+            default => 'part',
+        };
 
-        $labelled = array_values($found)[0];
+        return self::picture($this->kept->of($text, "$how $part", function () use ($text, $part, $how): string {
+            $parts = $this->derive->printed($text)->kit->parts;
+            $found = array_values(array_filter($parts, static fn (LabelledPart $p): bool => $p->part->id === $part))[0] ?? abort(404);
 
-        return self::picture(SvgWriter::write(match (true) {
-            $request->boolean('face') => PartDrawing::face($labelled),
-            $request->boolean('art') => PartDrawing::onWall($labelled),
-            default => PartDrawing::of($labelled),
+            return SvgWriter::write(match ($how) {
+                'face' => PartDrawing::face($found),
+                'art' => PartDrawing::onWall($found),
+                default => PartDrawing::of($found),
+            });
         }));
-    }
-
-    private function derived(Revision $revision): Derivation
-    {
-        return $this->derive->derivation($revision->text);
     }
 
     private static function footer(Revision $revision): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\DeriveKit;
+use App\Actions\KeptFiles;
 use App\Http\Requests\SectionRequest;
 use App\Models\Building;
 use Chartula\Core\Drawing\SectionView;
@@ -14,14 +15,17 @@ use Illuminate\Http\JsonResponse;
 /** The last sound kit cut through where one asks. */
 final readonly class SectionController
 {
-    public function __invoke(SectionRequest $request, Building $building, DeriveKit $derive): JsonResponse
+    public function __invoke(SectionRequest $request, Building $building, DeriveKit $derive, KeptFiles $kept): JsonResponse
     {
         $revision = $building->lastSoundOrFail();
         [$point, $normal] = $request->isFromTheRight()
             ? [new Vec3($request->at(), 0.0, 0.0), new Vec3(1.0, 0.0, 0.0)]
             : [new Vec3(0.0, $request->at(), 0.0), new Vec3(0.0, -1.0, 0.0)];
-        $section = SectionView::cut($derive->printed($revision->text)->kit, $point, $normal);
 
-        return response()->json(['revision' => $revision->number] + $section);
+        $what = "section $revision->number ".json_encode([$request->isFromTheRight(), $request->at()]);
+
+        return JsonResponse::fromJsonString($kept->of($revision->text, $what, static fn (): string => response()->json(
+            ['revision' => $revision->number] + SectionView::cut($derive->printed($revision->text)->kit, $point, $normal),
+        )->content()));
     }
 }
