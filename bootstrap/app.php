@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Database;
 use App\Http\Middleware\SamePerson;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\TakeTurns;
 use App\Http\Resources\ProblemsResource;
 use Chartula\Core\Problem\InvalidInput;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -26,7 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // What was typed is kept as it was typed; one origin needs no rules for others.
         $middleware->remove([TrimStrings::class, ConvertEmptyStringsToNull::class, HandleCors::class]);
         $middleware->append(SecurityHeaders::class);
-        $middleware->alias(['same-person' => SamePerson::class]);
+        $middleware->alias(['same-person' => SamePerson::class, 'turns' => TakeTurns::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -36,7 +36,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
         Route::post('demo', [AccountController::class, 'demo'])->name('demo');
     });
 
-    Route::middleware(['auth', 'same-person'])->group(function (): void {
+    Route::middleware(['auth', 'same-person', 'turns'])->group(function (): void {
         Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
         Route::patch('me', [AccountController::class, 'update'])->name('me.update');
         Route::post('lengths', LengthController::class)->name('lengths');
@@ -47,6 +47,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
             Route::get('', 'index')->can('viewAny', Project::class)->name('index');
             Route::post('', 'store')->can('create', Project::class)->name('store');
             Route::post('import', 'import')->can('create', Project::class)->name('import');
+            Route::get('import/{reading}', 'reading')->where('reading', '[0-9a-z]{26}')->name('reading');
             Route::get('{project}/archive', 'archive')->can('view', 'project')->name('archive');
             Route::patch('{project}', 'update')->can('update', 'project')->name('update');
             Route::delete('{project}', 'destroy')->can('delete', 'project')->name('destroy');

@@ -31,7 +31,7 @@ final readonly class ImportProject
     private const MOST_BYTES = 256 * 1024 * 1024;
 
     /** Whoever sent it is told within this, and what was begun is taken back: nobody waits longer for an answer. */
-    private const MOST_SECONDS = 50.0;
+    public const MOST_SECONDS = 50.0;
 
     /** Revisions are written so many at a time. */
     private const TOGETHER = 200;
@@ -40,8 +40,30 @@ final readonly class ImportProject
     {
     }
 
-    /** @throws InvalidInput where it is no such file, with what is wrong with it */
-    public function execute(User $user, string $file): Project
+    /**
+     * How many files are in it.
+     *
+     * @throws InvalidInput where it is no such file
+     */
+    public static function count(string $file): int
+    {
+        $zip = new ZipArchive;
+        if ($zip->open($file, ZipArchive::RDONLY) !== true) {
+            throw InvalidInput::at('', 'archive.no-zip');
+        }
+        $count = $zip->numFiles;
+        $zip->close();
+
+        return $count;
+    }
+
+    /**
+     * @param  ?callable(int): void  $told  is called with how many more revisions have been read
+     * @param  float  $seconds  within which whoever sent it is told; what was begun is taken back after that
+     *
+     * @throws InvalidInput where it is no such file, with what is wrong with it
+     */
+    public function execute(User $user, string $file, ?callable $told = null, float $seconds = self::MOST_SECONDS): Project
     {
         $zip = new ZipArchive;
         if ($zip->open($file, ZipArchive::RDONLY) !== true) {
@@ -50,12 +72,20 @@ final readonly class ImportProject
         try {
             self::bound($zip);
             $manifest = Manifest::read(self::entry($zip, 'project.json', Manifest::MOST_BYTES));
-            $until = microtime(true) + self::MOST_SECONDS;
+            $until = microtime(true) + $seconds;
 
-            return DB::transaction(function () use ($user, $zip, $manifest, $until): Project {
+            return DB::transaction(function () use ($user, $zip, $manifest, $until, $told, $seconds): Project {
                 $project = $user->projects()->create(['name' => $manifest->name]);
                 foreach ($manifest->buildings as $entry) {
-                    $this->building($project, $user, $zip, $entry, $until);
+                    $this->building($project, $user, $zip, $entry, static function (
+                        int $more,
+                        string $folder,
+                    ) use ($until, $told, $seconds): void {
+                        $told === null ? null : $told($more);
+                        if (microtime(true) > $until) {
+                            throw InvalidInput::at($folder, 'archive.too-slow', ['seconds' => (int) $seconds]);
+                        }
+                    });
                 }
 
                 return $project;
@@ -95,10 +125,11 @@ final readonly class ImportProject
 
     /**
      * @param  BuildingEntry  $entry
+     * @param  callable(int, string): void  $read  is called with how many more revisions have been read, and of which folder
      *
      * @throws InvalidInput
      */
-    private function building(Project $project, User $user, ZipArchive $zip, array $entry, float $until): void
+    private function building(Project $project, User $user, ZipArchive $zip, array $entry, callable $read): void
     {
         $building = Building::query()->create([
             'project_id' => $project->id,
@@ -113,9 +144,7 @@ final readonly class ImportProject
                 $rows[] = $this->row($building, $user, $revision, $isLatest, $file, self::entry($zip, $file, JsonText::MOST_BYTES));
             }
             Revision::query()->insert($rows);
-            if (microtime(true) > $until) {
-                throw InvalidInput::at($entry['folder'], 'archive.too-slow', ['seconds' => (int) self::MOST_SECONDS]);
-            }
+            $read(count($revisions), $entry['folder']);
         }
         $this->verifyLastSound($building);
         $this->made($building, $entry);

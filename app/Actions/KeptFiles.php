@@ -8,8 +8,8 @@ use App\Models\StoredKit;
 use Illuminate\Filesystem\Filesystem;
 
 /**
- * Drawings and files of a revision, kept as the bytes they were sent as: what a text gives does not change while the core does not. They lie
- * on the disk beside what else was worked out, no more of them than a bound; the oldest go first.
+ * Drawings and files of a revision, kept as the bytes they were sent as: what a text gives does not change while the core does not. They
+ * lie on the disk beside what else was worked out, no more of them than a bound; the oldest go first.
  */
 final readonly class KeptFiles
 {
@@ -59,7 +59,9 @@ final readonly class KeptFiles
     private function keep(string $path, string $bytes): void
     {
         $half = $path.'.'.bin2hex(random_bytes(6));
-        if ((is_dir(dirname($path)) || @mkdir(dirname($path), 0700, true) || is_dir(dirname($path))) && @file_put_contents($half, $bytes) === strlen($bytes)) {
+        $folder = dirname($path);
+        $isThere = is_dir($folder) || @mkdir($folder, 0700, true) || is_dir($folder);
+        if ($isThere && @file_put_contents($half, $bytes) === strlen($bytes)) {
             rename($half, $path);
         } else {
             @unlink($half);

@@ -30,7 +30,10 @@ use Throwable;
  */
 final class SaveRevision
 {
-    /** @var array<string, list<array{path: string, code: string, text: string}>> what this request has found already, by the text's fingerprint */
+    /**
+     * @var array<string, list<array{path: string, code: string, text: string}>> by the text's fingerprint, what this
+     *     request has found already
+     */
     private array $found = [];
 
     public function __construct(

@@ -114,6 +114,7 @@ DB_PERSISTENT=true
 SESSION_DRIVER=file
 CACHE_STORE=file
 QUEUE_CONNECTION=database
+DB_QUEUE_RETRY_AFTER=1000
 BCRYPT_ROUNDS=${CHARTULA_BCRYPT_ROUNDS:-12}
 CHARTULA_CORE_VERSION=$(fingerprint core | cut -c1-16)
 CHARTULA_SIGN_IN_LIMIT=${CHARTULA_SIGN_IN_LIMIT:-10}
@@ -161,7 +162,7 @@ daemonize = no
 listen = $run/web/fpm.sock
 listen.mode = 0600
 pm = static
-pm.max_children = 4
+pm.max_children = 8
 pm.max_requests = 2000
 catch_workers_output = yes
 clear_env = yes
@@ -191,6 +192,8 @@ http {
     root $code/public;
     location /build/assets/ { add_header Cache-Control "public, max-age=31536000, immutable"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
     location ~ ^/(favicon\.svg|favicon\.ico|robots\.txt)\$ { try_files \$uri =404; }
+    error_page 413 @too-large;
+    location @too-large { default_type application/json; return 413 '{"message":"This is larger than the 64 MB that are taken. Nothing was kept."}'; }
     location / {
       fastcgi_pass unix:$run/web/fpm.sock;
       include /etc/nginx/fastcgi_params;
@@ -249,7 +252,7 @@ end_leftovers() {
 
 web_down() { stop_pid "$run/web/nginx.pid" QUIT; stop_pid "$run/web/fpm.pid" "${1:-QUIT}"; rm -f "$run/web/fpm.sock"; }
 
-worker_up() { alive "$run/web/worker.pid" || launch worker php artisan queue:work --sleep=1 --tries=3 --max-time=86400 --quiet; }
+worker_up() { alive "$run/web/worker.pid" || launch worker php artisan queue:work --sleep=1 --tries=1 --timeout=900 --memory=256 --max-time=86400 --quiet; }
 worker_down() { stop_pid "$run/web/worker.pid" TERM; }
 
 everything_down() { worker_down; web_down; end_leftovers; database_down; }

@@ -198,6 +198,54 @@ final class ArchiveTest extends ApiTestCase
         self::assertEquals($all($project->id), $all($copy));
     }
 
+    /** What takes longer than a second is read beside the requests, whole or not at all, and it is told how far it has come. */
+    public function testALargeFileIsReadInTheQueue(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $text = $building->latest()->text;
+        $answer = $this->import($this->long($building))->assertStatus(202);
+        self::assertMatches('api.schema.json#/$defs/archive_reading', self::decoded($answer)->reading);
+        $id = $answer->json('reading.id');
+        self::assertIsString($id);
+        $told = $this->getJson("/api/projects/import/$id")->assertOk();
+        $told->assertJsonPath('reading.state', 'done')->assertJsonPath('reading.done', 450);
+        $copy = Project::query()->whereKey($told->json('reading.project'))->firstOrFail()->buildings()->firstOrFail();
+        self::assertSame([450, 450, $text], [$copy->current, $copy->revisions()->count(), $copy->latest()->text]);
+        self::assertSame([], (array) glob(storage_path('app/private/archives/*')));
+        $this->actingAs($this->person('Bede Osier'));
+        $this->getJson("/api/projects/import/$id")->assertStatus(404);
+    }
+
+    public function testALargeFileThatIsSpoiltNearItsEndLeavesNothing(): void
+    {
+        $file = $this->long($this->buildingOf($this->person()));
+        $zip = new ZipArchive;
+        $zip->open($file);
+        $zip->addFromString('buildings/01-weigh-office/00440.json', '{');
+        $zip->close();
+        $id = $this->import($file)->assertStatus(202)->json('reading.id');
+        self::assertIsString($id);
+        $this->getJson("/api/projects/import/$id")
+            ->assertJsonPath('reading.state', 'refused')
+            ->assertJsonPath('reading.problems.0.path', 'buildings/01-weigh-office/00440.json');
+        self::assertSame([1, 1], [Project::query()->count(), Building::query()->count()]);
+        self::assertSame([], (array) glob(storage_path('app/private/archives/*')));
+    }
+
+    /** The archive of a building that has been given 450 revisions. */
+    private function long(Building $building): string
+    {
+        $first = array_diff_key($building->latest()->getAttributes(), ['id' => true]);
+        $rows = [];
+        for ($i = 2; $i <= 450; $i++) {
+            $rows[] = ['number' => $i, 'client_id' => (string) Str::uuid(), 'stands_for' => $i, 'before' => $i - 1] + $first;
+        }
+        Revision::query()->insert($rows);
+        $building->update(['current' => 450]);
+
+        return $this->archiveOf($building->project_id);
+    }
+
     /** As many revisions as are allowed are read, and not one more. */
     public function testAllTheRevisionsThatAreAllowedAreRead(): void
     {

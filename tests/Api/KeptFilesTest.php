@@ -25,9 +25,13 @@ final class KeptFilesTest extends ApiTestCase
     {
         $building = $this->buildingOf($this->person());
         $paths = [
-            'sheets.pdf', 'sheets/1.svg', 'sheets/1.svg?screen=1', 'parts/main.front.core.svg', 'kit.json', 'sheets.dxf', 'cutlist.csv', 'model.obj', 'fit', 'stand', 'section?across=x&at=10',
+            'sheets.pdf', 'sheets/1.svg', 'sheets/1.svg?screen=1', 'parts/main.front.core.svg', 'kit.json', 'sheets.dxf',
+            'cutlist.csv', 'model.obj', 'fit', 'stand', 'section?across=x&at=10',
         ];
-        $first = array_map(fn (string $path): string => (string) $this->get("/api/buildings/$building->id/$path")->assertOk()->getContent(), $paths);
+        $first = array_map(
+            fn (string $path): string => (string) $this->get("/api/buildings/$building->id/$path")->assertOk()->getContent(),
+            $paths,
+        );
         self::assertNotSame($first[1], $first[2], 'hairlines are thicker on a screen');
         $this->app?->instance(DeriveKit::class, new class extends DeriveKit
         {

@@ -16,7 +16,17 @@ final class OwnershipTest extends ApiTestCase
     private const OPEN = ['me', 'register', 'sign-in', 'demo', 'page'];
 
     /** Routes for anybody signed in that name no one's project. */
-    private const OWN_ONLY = ['sign-out', 'me.update', 'lengths', 'projects.index', 'projects.store', 'projects.import', 'find', 'shapes'];
+    private const OWN_ONLY = [
+        'sign-out',
+        'me.update',
+        'lengths',
+        'projects.index',
+        'projects.store',
+        'projects.import',
+        'projects.reading',
+        'find',
+        'shapes',
+    ];
 
     public function testEveryRouteIsKnownHere(): void
     {
@@ -89,8 +99,19 @@ final class OwnershipTest extends ApiTestCase
     {
         $uri = '/'
             .str_replace(
-                ['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}'],
-                [$building->project_id, $building->id, '1', 'main.front.core', '1', '1', '1', 'sheets.dxf', '1'],
+                ['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}', '{reading}'],
+                [
+                    $building->project_id,
+                    $building->id,
+                    '1',
+                    'main.front.core',
+                    '1',
+                    '1',
+                    '1',
+                    'sheets.dxf',
+                    '1',
+                    Str::lower((string) Str::ulid()),
+                ],
                 $route->uri(),
             );
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use FilesystemIterator;
+use GuzzleHttp\Client;
 use PHPUnit\Framework\TestCase;
 use SplFileInfo;
 use Symfony\Component\Process\Process;
@@ -78,6 +79,19 @@ final class OperationsTest extends TestCase
         Served::does('web-up');
         self::assertSame('', $left());
         self::assertSame(201, Person::registered('Osgar')->call('POST', 'projects', ['name' => 'Staithe'])[0]);
+    }
+
+    /** What is too large for the server is refused in words, before it reaches the application. */
+    public function testWhatIsLargerThanTheServerTakesIsRefusedInWords(): void
+    {
+        $file = tmpfile();
+        self::assertIsResource($file);
+        ftruncate($file, 70_000_000);
+        $answer = (new Client(['base_uri' => Served::address(), 'http_errors' => false]))->post('/api/projects/import', [
+            'multipart' => [['name' => 'archive', 'filename' => 'large.zip', 'contents' => $file]],
+        ]);
+        self::assertSame(413, $answer->getStatusCode());
+        self::assertSame(['message' => 'This is larger than the 64 MB that are taken. Nothing was kept.'], json_decode((string) $answer->getBody(), true));
     }
 
     /** A database that mends itself after one of its processes was killed is waited for. */

@@ -8,7 +8,9 @@ use App\Actions\KeptFiles;
 use App\Models\StoredKit;
 use Illuminate\Console\Command;
 
-/** Lets go of kept files beyond their bound, and of kept kits that another core derived, or that are a month old: each can be derived again. */
+/**
+ * Lets go of kept files beyond their bound, and of kept kits that another core derived, or that are a month old: each can be derived again.
+ */
 final class PruneKits extends Command
 {
     private const KEPT_DAYS = 30;

@@ -18,10 +18,12 @@ final readonly class StandController
     {
         $revision = $building->lastSoundOrFail();
 
-        return JsonResponse::fromJsonString($kept->of($revision->text, "stand $revision->number", static function () use ($derive, $revision): string {
+        $view = static function () use ($derive, $revision): string {
             $plot = BuildingReader::fromText($revision->text)->plot;
 
             return response()->json(['revision' => $revision->number] + StandView::of($derive->kit($revision->text), $plot))->content();
-        }));
+        };
+
+        return JsonResponse::fromJsonString($kept->of($revision->text, "stand $revision->number", $view));
     }
 }

@@ -35,7 +35,11 @@ export function workFor(id: number | null): void {
   person = id;
 }
 
-async function request<T>(method: string, url: string, data?: unknown): Promise<T> {
+/** The server is busy with what this person asked for before; so often is it asked again, after as long as it says. */
+const MOST_TURNS = 10;
+const LONGEST_TURN_S = 2;
+
+async function answer(method: string, url: string, data: unknown, turn = 1): Promise<Response> {
   let response: Response;
   const isForm = data instanceof FormData;
   try {
@@ -52,6 +56,14 @@ async function request<T>(method: string, url: string, data?: unknown): Promise<
   } catch {
     throw new ApiError(0, 'Chartula does not answer. Is it still running?', [], null);
   }
+  const wait = Number(response.headers.get('Retry-After') ?? LONGEST_TURN_S + 1);
+  if (response.status !== 429 || wait > LONGEST_TURN_S || turn === MOST_TURNS) return response;
+  await new Promise((resolve) => setTimeout(resolve, wait * 1000));
+  return answer(method, url, data, turn + 1);
+}
+
+async function request<T>(method: string, url: string, data?: unknown): Promise<T> {
+  const response = await answer(method, url, data);
   if (response.status === 204) return undefined as T;
   const body: unknown = await response.json().catch(() => null);
   if (!response.ok) {

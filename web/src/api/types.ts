@@ -139,6 +139,26 @@ export interface User {
   units: Units;
   is_demo: boolean;
 }
+/**
+ * How far the reading of a large archive has come.
+ *
+ */
+export interface ArchiveReading {
+  id: string;
+  state: 'waiting' | 'reading' | 'done' | 'refused' | 'stopped';
+  /**
+   * Revisions that have been read.
+   */
+  done: number;
+  of: number;
+  project: string | null;
+  problems: Problem[];
+}
+export interface Problem {
+  path: string;
+  code: string;
+  text: string;
+}
 export interface BuildingState {
   id: string;
   project_id: string;
@@ -169,11 +189,6 @@ export interface Revision {
    * What was learnt from it.
    */
   note: string | null;
-}
-export interface Problem {
-  path: string;
-  code: string;
-  text: string;
 }
 export interface Derived {
   kit: Kit;

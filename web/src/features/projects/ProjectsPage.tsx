@@ -11,6 +11,7 @@ import { FindButton } from '../../ui/FindButton';
 import { FormField } from '../../ui/FormField';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { BeginBuilding } from './BeginBuilding';
+import { ImportProject } from './ImportProject';
 
 export function ProjectsPage({ user }: { user: User }) {
   const projects = useQuery(projectsOptions());
@@ -179,37 +180,6 @@ function ProjectCard({ project }: { project: ProjectSummary }) {
         </div>
       )}
     </section>
-  );
-}
-
-/** A whole project from a file that was downloaded as one. */
-function ImportProject() {
-  const queries = useQueryClient();
-  const read = useMutation({
-    mutationFn: (archive: File) => {
-      const form = new FormData();
-      form.append('archive', archive);
-      return api.post('projects/import', form);
-    },
-    onSuccess: () => queries.invalidateQueries({ queryKey: projectsOptions().queryKey }),
-  });
-  const error = read.error instanceof ApiError ? read.error : null;
-  return (
-    <>
-      <FileButton
-        label="Project archive to import"
-        accept=".zip,application/zip"
-        disabled={read.isPending}
-        onFile={(file) => read.mutate(file)}
-      >
-        {read.isPending ? 'Reading it …' : 'Import a project …'}
-      </FileButton>
-      {error !== null && (
-        <div role="alert" className="remark remark-stop">
-          {error.message} {error.problems.map((problem) => `${problem.path}: ${problem.text}`).join('; ')}
-        </div>
-      )}
-    </>
   );
 }
 
