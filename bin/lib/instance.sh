@@ -252,7 +252,11 @@ end_leftovers() {
 
 web_down() { stop_pid "$run/web/nginx.pid" QUIT; stop_pid "$run/web/fpm.pid" "${1:-QUIT}"; rm -f "$run/web/fpm.sock"; }
 
-worker_up() { alive "$run/web/worker.pid" || launch worker php artisan queue:work --sleep=1 --tries=1 --timeout=900 --memory=256 --max-time=86400 --quiet; }
+# The worker takes up its work again where it ended, as after a day or after a hard kill.
+worker_up() {
+  alive "$run/web/worker.pid" || launch worker sh -c 'trap "kill \$work 2>/dev/null; wait; exit" TERM
+    while :; do php artisan queue:work --sleep=1 --tries=1 --timeout=900 --memory=256 --max-time=86400 --quiet & work=$!; wait "$work"; sleep 1; done'
+}
 worker_down() { stop_pid "$run/web/worker.pid" TERM; }
 
 everything_down() { worker_down; web_down; end_leftovers; database_down; }

@@ -81,6 +81,23 @@ final class OperationsTest extends TestCase
         self::assertSame(201, Person::registered('Osgar')->call('POST', 'projects', ['name' => 'Staithe'])[0]);
     }
 
+    /** Killed hard, or at the end of its day, the worker that reads archives takes up its work again; told to stop it leaves nothing. */
+    public function testTheWorkerTakesUpItsWorkAgain(): void
+    {
+        $find = 'pid=$(cat "$run/web/worker.pid"); for child in $(cat "/proc/$pid/task/$pid/children"); do '
+            .'! grep -aqs queue:work "/proc/$child/cmdline" || echo "$child"; done';
+        $worker = static fn (): string => trim(self::bash($find)->mustRun()->getOutput());
+        $before = $worker();
+        self::assertMatchesRegularExpression('/^\d+$/', $before);
+        self::bash("kill -KILL $before")->mustRun();
+        for ($i = 0; $i < 100 && in_array($worker(), ['', $before], true); $i++) {
+            usleep(100_000);
+        }
+        self::assertMatchesRegularExpression('/^\d+$/', $worker());
+        self::assertNotSame($before, $worker());
+        self::bash('worker_down; for i in $(seq 50); do [ -n "$(leftovers)" ] || break; sleep 0.1; done; [ -z "$(leftovers)" ]; worker_up')->mustRun();
+    }
+
     /** What is too large for the server is refused in words, before it reaches the application. */
     public function testWhatIsLargerThanTheServerTakesIsRefusedInWords(): void
     {

@@ -53,7 +53,7 @@ export function ImportProject() {
         {read.isPending ? 'Reading it …' : 'Import a project …'}
       </FileButton>
       {told !== null && (
-        <span role="status" className="quiet">
+        <span role="status" className="quiet ms-2">
           {told.state === 'waiting' ? 'It waits to be read.' : `${told.done} of ${told.of} revisions have been read.`}{' '}
           <progress max={told.of} value={told.done} aria-label="Read so far" />
         </span>
