@@ -47,14 +47,19 @@ final readonly class ImportProject
      */
     public static function count(string $file): int
     {
-        $zip = new ZipArchive;
-        if ($zip->open($file, ZipArchive::RDONLY) !== true) {
-            throw InvalidInput::at('', 'archive.no-zip');
-        }
+        $zip = self::opened($file);
         $count = $zip->numFiles;
         $zip->close();
 
         return $count;
+    }
+
+    /** @throws InvalidInput where it is no such file */
+    private static function opened(string $file): ZipArchive
+    {
+        $zip = new ZipArchive;
+
+        return $zip->open($file, ZipArchive::RDONLY) === true ? $zip : throw InvalidInput::at('', 'archive.no-zip');
     }
 
     /**
@@ -65,10 +70,7 @@ final readonly class ImportProject
      */
     public function execute(User $user, string $file, ?callable $told = null, float $seconds = self::MOST_SECONDS): Project
     {
-        $zip = new ZipArchive;
-        if ($zip->open($file, ZipArchive::RDONLY) !== true) {
-            throw InvalidInput::at('', 'archive.no-zip');
-        }
+        $zip = self::opened($file);
         try {
             self::bound($zip);
             $manifest = Manifest::read(self::entry($zip, 'project.json', Manifest::MOST_BYTES));

@@ -14,11 +14,14 @@ const reading = (state: string, done: number) => ({
   },
 });
 
-function show(answers: object[]) {
+function show(answers: (object | 'away')[]) {
   const asked: string[] = [];
   vi.stubGlobal('fetch', (url: string) => {
     asked.push(url);
-    return Promise.resolve(new Response(JSON.stringify(answers.shift() ?? {}), { status: 200 }));
+    const answer = answers.shift() ?? {};
+    return answer === 'away'
+      ? Promise.reject(new TypeError('no answer'))
+      : Promise.resolve(new Response(JSON.stringify(answer), { status: 200 }));
   });
   render(
     <QueryClientProvider client={new QueryClient()}>
@@ -40,6 +43,14 @@ describe('importing a project', () => {
     expect(await screen.findByText(/200 of 400 revisions have been read/)).toBeInTheDocument();
     expect(await screen.findByText('Import a project …', undefined, { timeout: 3000 })).toBeInTheDocument();
     expect(asked).toEqual(['/api/projects/import', '/api/projects/import/r', '/api/projects/import/r']);
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  it('asks on where the server is away for a moment', async () => {
+    const asked = show([reading('reading', 100), 'away', reading('done', 400)]);
+    expect(await screen.findByText(/100 of 400 revisions have been read/)).toBeInTheDocument();
+    expect(await screen.findByText('Import a project …', undefined, { timeout: 3000 })).toBeInTheDocument();
+    expect(asked).toHaveLength(3);
     expect(screen.queryByRole('alert')).toBeNull();
   });
 

@@ -7,7 +7,21 @@ import { FileButton } from '../../ui/FileButton';
 
 const POLL_MS = 500;
 
+/** A server that is away comes back, and the reading does not wait for whoever asks; so often in a row it may not answer. */
+const MOST_SILENT = 60;
+
 const after = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+async function heard(id: string, silent = 0): Promise<ArchiveReading> {
+  await after(POLL_MS);
+  try {
+    return (await api.get<{ reading: ArchiveReading }>(`projects/import/${id}`)).reading;
+  } catch (fault) {
+    const isAway = fault instanceof ApiError && (fault.status === 0 || fault.status >= 500);
+    if (!isAway || silent === MOST_SILENT) throw fault;
+    return heard(id, silent + 1);
+  }
+}
 
 /** Sends an archive, and where it is a large one hears how far its reading has come until it has ended. */
 async function sent(archive: File, onTold: (reading: ArchiveReading) => void): Promise<ArchiveReading | null> {
@@ -16,8 +30,7 @@ async function sent(archive: File, onTold: (reading: ArchiveReading) => void): P
   let { reading } = await api.post<{ reading?: ArchiveReading }>('projects/import', form);
   while (reading !== undefined && (reading.state === 'waiting' || reading.state === 'reading')) {
     onTold(reading);
-    await after(POLL_MS);
-    ({ reading } = await api.get<{ reading: ArchiveReading }>(`projects/import/${reading.id}`));
+    reading = await heard(reading.id);
   }
   return reading ?? null;
 }
