@@ -4,18 +4,12 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
-use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
-use Chartula\Core\Geometry\Vec3;
-use Chartula\Core\Kit\DryFit\Massing\Surface;
 use Chartula\Core\Measure\Tolerance;
 
 /** How card fills one surface: the longest stretches over which it does not, along lines in the surface. Millimetres. */
 final readonly class Cover
 {
-    /** A difference must be there as far to either side of a line as this, mm: two edges may cross at a sharp angle. */
-    private const ASIDE_MM = Tolerance::COVER / 2.0;
-
     /**
      * @param  float  $missing  where card should be
      * @param  float  $beyond  where no card should be
@@ -32,42 +26,46 @@ final readonly class Cover
     ) {
     }
 
-    /**
-     * @param  list<Surface>  $flush  those in its plane, itself among them
-     * @param  list<array{KitShape, Frame, non-empty-list<Vec3>}>  $said  what the kit says of the outside in that plane
-     * @param  array{list<Piece>, list<Piece>}  $pieces  that may lie in it, and all that come near it
-     */
-    public static function of(Surface $surface, array $flush, array $said, array $pieces): self
+    public static function of(Uncovered $open, Closing $closing): self
     {
-        $lines = new CoverLines($surface, $flush, $said, $pieces);
         $worst = [0.0, 0.0, 0.0, 0.0];
         $area = $widest = 0.0;
-        foreach ($lines->places as $i => $x) {
-            $off = $lines->at($i);
-            if (max(array_map(self::longest(...), $off)) <= Tolerance::COVER) {
-                continue;
-            }
-            // What is there on this line only is where two edges cross at a sharp angle, or one runs along it.
-            $off = array_map(
-                Stretches::both(...),
-                array_map(Stretches::both(...), $off, $lines->beside($x - self::ASIDE_MM)),
-                $lines->beside($x + self::ASIDE_MM),
-            );
-            $closed = $lines->closed($x, $off[0]);
-            $closed = [...$closed, ...$lines->pinholes($x, Stretches::without($off[0], $closed))];
+        foreach ($open->lines as $line) {
+            $off = $line->off;
+            $closed = $line->gaps->closed($closing);
+            $holes = Stretches::both($line->short, Stretches::without($off[0], $closed));
+            $closed = [...$closed, ...self::pinholes($holes, $line->beside, $closing)];
             [$off[0], $off[2]] = [Stretches::without($off[0], $closed), Stretches::without($off[2], $closed)];
-            $worst = array_map(static fn (float $w, array $o): float => max($w, self::longest($o)), $worst, $off);
-            $width = (($lines->places[$i + 1] ?? $x) - ($lines->places[$i - 1] ?? $x)) / 2.0;
-            $area += $width * array_sum(array_map(static fn (Interval $s): float => $s->length(), $closed));
-            $widest = max($widest, self::longest($closed));
+            $worst = array_map(static fn (float $w, array $o): float => max($w, Stretches::longest($o)), $worst, $off);
+            $area += $line->width * array_sum(array_map(static fn (Interval $s): float => $s->length(), $closed));
+            $widest = max($widest, Stretches::longest($closed));
         }
 
         return new self($worst[0], $worst[1], $worst[2], $worst[3], $widest > Tolerance::COVER ? [$area, $widest] : null);
     }
 
-    /** @param  list<Interval>  $stretches */
-    private static function longest(array $stretches): float
+    /**
+     * What of open stretches, no longer than cards cut square may part, is not open any more so little to one side: where a valley
+     * ends at a ridge, or three planes meet over a sharp corner, square cuts leave a pinhole, which glue fills.
+     *
+     * @param  list<Interval>  $open
+     * @param  list<Gaps>  $beside  to either side
+     * @return list<Interval>
+     */
+    private static function pinholes(array $open, array $beside, Closing $closing): array
     {
-        return $stretches === [] ? 0.0 : max(array_map(static fn (Interval $s): float => $s->length(), $stretches));
+        $left = $open === [] ? [] : array_map(
+            static fn (Gaps $gaps): array => Stretches::without($gaps->missing, $gaps->closed($closing)),
+            $beside,
+        );
+
+        return array_values(array_filter($open, static function (Interval $stretch) use ($left): bool {
+            $wide = [$stretch];
+            foreach ($left as $missing) {
+                $wide = Stretches::both($wide, $missing);
+            }
+
+            return Stretches::longest($wide) <= Tolerance::COVER;
+        }));
     }
 }

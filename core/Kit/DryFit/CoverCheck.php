@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Massing\Massing;
@@ -24,6 +25,12 @@ final class CoverCheck
 
     /** Nor that lie further apart, mm. */
     private const RIVAL_MM = 1.0;
+
+    /** Gives the groups of parts that fill each kind of surface. */
+    private const GROUP_OF = ['wall' => 'shell', 'slope' => 'roof'];
+
+    /** What closes a gap lies no further from its plane than so many times the thickness of card. */
+    private const BEHIND = 2.0;
 
     /** @var list<Finding> */
     private array $findings = [];
@@ -45,24 +52,31 @@ final class CoverCheck
         $frames = array_map(static fn (Surface $s): Frame => $s->frame(), $surfaces);
         $corners = array_map(static fn (Surface $s): array => $s->corners(), $surfaces);
         $kit = array_map(self::said(...), $this->assembly->kit->children('outside'));
+        $keys = array_map(static fn (Surface $s): string => $s->key(), $surfaces);
         foreach ($surfaces as $i => $surface) {
             $flush = array_filter($surfaces, static fn (Surface $other, int $k): bool =>
                 $other->kind() === $surface->kind() && self::isFlush($frames[$i], $frames[$k], $corners[$k]), ARRAY_FILTER_USE_BOTH);
             $said = array_values(array_filter($kit, static fn (array $said): bool => self::isFlush($frames[$i], $said[1], $said[2])));
-            $pieces = $this->pieces($surface, $frames[$i]);
-            $planes = array_values(array_intersect_key($frames, $flush));
             $rivals = $surface->kind() === 'slope' ? self::rivals($frames[$i], array_diff_key($frames, $flush)) : [];
-            $flush = array_values($flush);
-            $card = array_values(array_filter($pieces, static fn (Piece $p): bool => self::isNearest($p, $planes, $rivals)));
+            $plates = $this->plates($surface->kind(), $frames[$i], array_values(array_intersect_key($frames, $flush)), $rivals);
             $question = Recall::question(
                 'cover',
-                array_map(static fn (Surface $s): string => $s->key(), [$surface, ...$flush]),
+                [$keys[$i], ...array_values(array_intersect_key($keys, $flush))],
                 array_map(static fn (array $said): array => $said[0]->values, $said),
-                array_map(static fn (Piece $p): string => $p->fingerprint, $pieces),
-                array_map(static fn (Piece $p): string => $p->fingerprint, $card),
+                $plates,
             );
-            $answer = $this->recall->of($question, static fn (): Cover => Cover::of($surface, $flush, $said, [$card, $pieces]));
-            $this->tell($surface->name(), $answer);
+            $open = $this->recall->of($question, static fn (): ?Uncovered => Uncovered::of(
+                new CoverLines($surface, array_values($flush), $said, $plates),
+                $frames[$i],
+            ));
+            if ($open !== null) {
+                $closing = new Closing($surface, $this->pieces($surface, $frames[$i]));
+                $answer = $this->recall->of(
+                    Recall::question('closed', $question, $closing->key($open->box)),
+                    static fn (): Cover => Cover::of($open, $closing),
+                );
+                $this->tell($surface->name(), $answer);
+            }
         }
         $this->sizes();
 
@@ -75,13 +89,30 @@ final class CoverCheck
         return $this->excused;
     }
 
+    /**
+     * @param  'wall'|'slope'  $kind
+     * @param  list<Frame>  $planes  the surface's own, and those that lie flush with it
+     * @param  list<Frame>  $rivals
+     * @return list<Region> the card in the plane of a surface
+     */
+    private function plates(string $kind, Frame $frame, array $planes, array $rivals): array
+    {
+        $card = array_filter(
+            $this->assembly->pieces,
+            static fn (Piece $p): bool => $p->part->group === self::GROUP_OF[$kind] && $p->mayReach($frame, Tolerance::COVER) && self::isNearest($p, $planes, $rivals),
+        );
+
+        return Plates::in($frame, $card, $kind);
+    }
+
     /** @return list<Piece> boards and papers that come near a surface */
     private function pieces(Surface $surface, Frame $frame): array
     {
+        $reach = self::BEHIND * $surface->thickness() + Tolerance::COVER;
+
         return array_values(array_filter(
             $this->assembly->pieces,
-            static fn (Piece $p): bool => ($p->part->isPaper() || $p->part->edgesMustMeet())
-                && $p->mayReach($frame, 2.0 * $surface->thickness() + Tolerance::COVER),
+            static fn (Piece $p): bool => ($p->part->isPaper() || $p->part->edgesMustMeet()) && $p->mayReach($frame, $reach),
         ));
     }
 

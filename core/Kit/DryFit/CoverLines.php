@@ -16,34 +16,19 @@ use Chartula\Core\Measure\Tolerance;
 /** What lies along the upright lines of one surface: what is wanted of it, the card in its plane, and what the kit says of it. */
 final class CoverLines
 {
-    /** Square cuts part by no more than so many thicknesses. */
-    private const SQUARE_CUT = 4.0;
-
     /** Where a bevelled foot ends over a hip, card is open by no more than this, mm. */
     private const CHIP_MM = 0.25;
 
-    /** What closes a wall stands no further behind its outside than so many times its thickness. */
-    private const BEHIND = 2.0;
+    /** A gap lies at the end of a surface where so many thicknesses to one side the surface is no more. */
+    private const ASIDE = 2.0;
 
-    /** A hole no wider than this, mm, glue and paint close. */
-    private const PINHOLE_MM = 0.2;
-
-    /** A board behind a gap, or a paper over it, is looked for this far apart, mm. */
-    private const STEP_MM = 0.5;
-
-    /** @var list<Piece> those near the stretch in hand */
-    private array $near = [];
-
-    /** @var list<Piece> */
-    private readonly array $pieces;
+    /** Only gaps no longer than so many thicknesses are pinholes. */
+    private const PINHOLE = 4.0;
 
     private readonly Frame $frame;
 
     /** @var list<float> of the lines */
     public readonly array $places;
-
-    /** @var list<Region> the card in the plane */
-    private readonly array $plates;
 
     /** @var list<Region> what the kit says is outside, its gaps too */
     private readonly array $told;
@@ -54,23 +39,18 @@ final class CoverLines
     /** @var list<array{Surface, Vec2}> with where their axes begin in this one's */
     private readonly array $flush;
 
-    /** @var list<Vec3> */
-    private array $ways = [];
-
     /** @var array{array<int, list<Interval>>, array<int, list<Interval>>, array<int, list<Interval>>} card, told and gaps by line */
     private readonly array $crossed;
 
     /**
      * @param  list<Surface>  $flush
      * @param  list<array{KitShape, Frame, non-empty-list<Vec3>}>  $said
-     * @param  array{list<Piece>, list<Piece>}  $pieces  that may lie in its plane, and all that come near it
+     * @param  list<Region>  $plates  the card in its plane
      */
-    public function __construct(private readonly Surface $surface, array $flush, array $said, array $pieces)
+    public function __construct(private readonly Surface $surface, array $flush, array $said, private readonly array $plates)
     {
-        [$card, $this->pieces] = $pieces;
         $this->frame = $surface->frame();
         $this->flush = array_map(fn (Surface $s): array => [$s, $this->frame->project($s->frame()->origin)], $flush);
-        $this->plates = Plates::in($this->frame, $card, $surface->kind());
         $told = $gaps = [];
         foreach ($said as [$shape, $frame]) {
             $told[] = new Region(
@@ -82,9 +62,9 @@ final class CoverLines
             }
         }
         [$this->told, $this->gaps] = [$told, $gaps];
-        $this->places = $surface->places($this->plates);
+        $this->places = $surface->places($plates);
         $this->crossed = [
-            Stretches::upright($this->plates, $this->places),
+            Stretches::upright($plates, $this->places),
             Stretches::upright($told, $this->places),
             Stretches::upright($gaps, $this->places),
         ];
@@ -152,49 +132,19 @@ final class CoverLines
         return [Interval::joined($wanted), $either];
     }
 
-    /**
-     * What of missing stretches a board right behind them or a paper over them closes, where cards cut square may part.
-     *
-     * @param  list<Interval>  $missing
-     * @return list<Interval>
-     */
-    public function closed(float $x, array $missing): array
+    /** @param  list<Interval>  $missing  along a line */
+    public function gaps(float $x, array $missing): Gaps
     {
-        return array_values(array_filter(
+        return new Gaps($x, $missing, array_values(array_filter(
             $missing,
-            fn (Interval $s): bool => $s->length() > Tolerance::COVER && $this->isAtEnd($x, $s) && $this->isNarrow($x, $s)
-                && $this->isAllClosed($x, $s),
-        ));
+            fn (Interval $s): bool => $s->length() > Tolerance::COVER && $this->isAtEnd($x, $s) && $this->isNarrow($x, $s),
+        )));
     }
 
-    /**
-     * What of open stretches, no longer than cards cut square may part, is not open any more so little to one side: where a valley
-     * ends at a ridge, or three planes meet over a sharp corner, square cuts leave a pinhole, which glue fills.
-     *
-     * @param  list<Interval>  $open
-     * @return list<Interval>
-     */
-    public function pinholes(float $x, array $open): array
+    /** Whether a gap is so short that, where a valley ends at a ridge or three planes meet over a sharp corner, it may be a pinhole. */
+    public function isShort(Interval $gap): bool
     {
-        $holes = [];
-        $most = self::SQUARE_CUT * $this->surface->thickness();
-        foreach ($open as $stretch) {
-            $wide = $stretch->length() <= $most ? [$stretch] : [];
-            foreach ($wide === [] ? [] : [-self::PINHOLE_MM / 2.0, self::PINHOLE_MM / 2.0] as $aside) {
-                $missing = $this->beside($x + $aside)[0];
-                $wide = Stretches::both($wide, Stretches::without($missing, $this->closed($x + $aside, $missing)));
-            }
-            if ($stretch->length() <= $most && array_filter($wide, self::isSeen(...)) === []) {
-                $holes[] = $stretch;
-            }
-        }
-
-        return $holes;
-    }
-
-    private static function isSeen(Interval $stretch): bool
-    {
-        return $stretch->length() > Tolerance::COVER;
+        return $gap->length() <= self::PINHOLE * $this->surface->thickness();
     }
 
     /** Whether a gap lies where the surface ends, along the line or beside it: in the midst of a card there is none. */
@@ -206,7 +156,7 @@ final class CoverLines
             }
         }
         foreach ([-1.0, 1.0] as $side) {
-            $beside = $this->wanted($x + $side * self::BEHIND * $this->surface->thickness())[0];
+            $beside = $this->wanted($x + $side * self::ASIDE * $this->surface->thickness())[0];
             if (array_filter($beside, static fn (Interval $w): bool => $w->contains($stretch->middle())) === []) {
                 return true;
             }
@@ -228,109 +178,6 @@ final class CoverLines
         }
 
         return $reveal > 0.0 && array_filter($wide, static fn (Interval $s): bool => $s->length() > $reveal) === [];
-    }
-
-    private function isAllClosed(float $x, Interval $stretch): bool
-    {
-        $steep = $this->surface->kind() === 'wall' ? 1.0 : $this->frame->normal->z;
-        $reach = $stretch->length() + 3.0 * $this->surface->thickness() / $steep;
-        $middle = $this->frame->at(new Vec2($x, $stretch->middle()));
-        $this->near = array_values(array_filter($this->pieces, static fn (Piece $p): bool => $p->isNearTo($middle, $reach)));
-        // Its ends are looked at as near as card may differ unseen.
-        $from = $stretch->from + min(Tolerance::COVER, $stretch->length() / 3.0);
-        $length = $stretch->length() - 2.0 * ($from - $stretch->from);
-        $steps = (int) ceil($length / self::STEP_MM);
-        for ($k = 0; $k <= $steps; $k++) {
-            if (! $this->isClosed(new Vec2($x, $from + $length * $k / $steps))) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    private function isClosed(Vec2 $at): bool
-    {
-        $start = $this->frame->at($at);
-        $deep = $this->surface->thickness();
-        if ($this->surface->kind() === 'wall') {
-            // Card of a wall lies behind its outside, and paper on it.
-            return $this->isHit($start, $this->frame->normal, [-self::BEHIND * $deep, -Tolerance::PLANE]) || $this->isPapered($start);
-        }
-        // What closes a roof lies over its underside, in the way of whoever looks in, or is the top of its wall.
-        foreach ($this->ways() as $way) {
-            if ($this->isHit($start, $way, [$way->z === 1.0 ? -$deep : 0.0, 2.0 * $deep / $this->frame->normal->z])) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @return list<Vec3> the ways from which a roof is looked at: from above, square to it, and square between it and those beside it */
-    private function ways(): array
-    {
-        if ($this->ways === []) {
-            $this->ways = [new Vec3(0.0, 0.0, 1.0), $this->frame->normal];
-            foreach ($this->pieces as $piece) {
-                $normal = $piece->frame->normal;
-                $between = $this->frame->normal->plus($normal);
-                if ($piece->part->group === 'roof' && $normal->z > Tolerance::PLANE && $between->length() < 2.0 - Tolerance::EDGE) {
-                    $this->ways[] = $between->times(1.0 / $between->length());
-                }
-            }
-        }
-
-        return $this->ways;
-    }
-
-    /**
-     * Whether there is card somewhere on the way from a place.
-     *
-     * @param  array{float, float}  $range  from and to, along the way
-     */
-    private function isHit(Vec3 $start, Vec3 $way, array $range): bool
-    {
-        $steps = (int) ceil(($range[1] - $range[0]) / self::STEP_MM) * 4;
-        for ($k = 0; $k <= $steps; $k++) {
-            $place = $start->plus($way->times($range[0] + ($range[1] - $range[0]) * $k / $steps));
-            foreach ($this->near as $piece) {
-                if (! $piece->part->isPaper() && self::holds($piece, $place, Tolerance::PLANE)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
-    private function isPapered(Vec3 $start): bool
-    {
-        foreach ($this->near as $piece) {
-            if (
-                $piece->part->isPaper()
-                && self::holds($piece, $start->plus($this->frame->normal->times(Tolerance::PLANE)), Tolerance::COVER)
-            ) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private static function holds(Piece $piece, Vec3 $place, float $within): bool
-    {
-        foreach ($piece->facets as $facet) {
-            $height = $facet->frame->height($place);
-            if ($height < $within && $height > -$facet->thickness - $within) {
-                $flat = $facet->frame->project($place);
-                if ($facet->face('outside')->contains($flat) || $facet->face('inside')->contains($flat)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
     }
 
     /**

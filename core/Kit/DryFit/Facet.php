@@ -12,6 +12,7 @@ use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Tolerance;
 
@@ -182,6 +183,35 @@ final class Facet
         $height = ($point->x - $o->x) * $n->x + ($point->y - $o->y) * $n->y + ($point->z - $o->z) * $n->z;
 
         return $face === 'inside' ? -($height + $this->thickness) : $height;
+    }
+
+    /** Whether a place lies in the card, to within so much of its faces. */
+    public function holds(Vec3 $place, float $within): bool
+    {
+        $height = $this->frame->height($place);
+        if ($height >= $within || $height <= -$this->thickness - $within) {
+            return false;
+        }
+        $flat = $this->frame->project($place);
+
+        return $this->region->contains($flat) || $this->inner->contains($flat);
+    }
+
+    /**
+     * What of the card may lie in a box: two facets that say the same hold the same places in it.
+     *
+     * @param  array{float, float, float, float, float, float}  $box
+     * @return ?array{Frame, float, list<array{bool, list<array{float, float, float, float}>}>} its plane, its thickness, and of both
+     *                                                                                          faces whether a corner of the box lies in it, with the edges near the box; null where there is none of it
+     */
+    public function within(array $box): ?array
+    {
+        $area = $this->shadow($box);
+
+        return $area === null ? null : [$this->frame, $this->thickness, array_map(
+            static fn (Region $face): array => [$face->contains(new Vec2($area->x0, $area->y0)), $face->index()->in($area)],
+            $this->inside === null ? [$this->region] : [$this->region, $this->inner],
+        )];
     }
 
     /**

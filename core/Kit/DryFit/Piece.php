@@ -73,6 +73,15 @@ final readonly class Piece
             && $a[4] <= $b[5] + $within && $b[4] <= $a[5] + $within;
     }
 
+    /** @param  array{float, float, float, float, float, float}  $box  least and greatest x, y, z */
+    public function comesInto(array $box): bool
+    {
+        $own = $this->box;
+
+        return $own[0] <= $box[1] && $box[0] <= $own[1] && $own[2] <= $box[3] && $box[2] <= $own[3] && $own[4] <= $box[5]
+            && $box[4] <= $own[5];
+    }
+
     public function isNearTo(Vec3 $place, float $within): bool
     {
         $box = $this->box;

@@ -14,24 +14,18 @@ use Chartula\Core\Measure\Tolerance;
 /** The card that lies in a plane. */
 final readonly class Plates
 {
-    /** Gives the groups of parts that fill each kind of surface. */
-    private const GROUP_OF = ['wall' => 'shell', 'slope' => 'roof'];
-
     /**
      * What lies in the plane, in the plane's own axes: faces of card, and at walls the ends of the boards that run
      * through. (At 45 degrees the edge of one slope lies in the plane of the other, beyond the ridge.)
      *
-     * @param  list<Piece>  $pieces  that may reach it
+     * @param  iterable<Piece>  $pieces  of the group that fills such surfaces, and may reach it
      * @param  'wall'|'slope'  $kind
      * @return list<Region>
      */
-    public static function in(Frame $plane, array $pieces, string $kind): array
+    public static function in(Frame $plane, iterable $pieces, string $kind): array
     {
         $plates = [];
         foreach ($pieces as $piece) {
-            if ($piece->part->group !== self::GROUP_OF[$kind]) {
-                continue;
-            }
             foreach ($piece->facets as $facet) {
                 // Card that fills a surface lies behind it; what only touches it from outside is another wall's.
                 $faces = $facet->frame->normal->dot($plane->normal);

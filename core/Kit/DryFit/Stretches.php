@@ -56,6 +56,12 @@ final readonly class Stretches
         return $most;
     }
 
+    /** @param  list<Interval>  $stretches */
+    public static function longest(array $stretches): float
+    {
+        return max([0.0, ...array_map(static fn (Interval $s): float => $s->length(), $stretches)]);
+    }
+
     /**
      * What of some no others take.
      *
