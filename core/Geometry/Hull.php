@@ -22,9 +22,9 @@ final readonly class Hull
     public static function around(array $points): self
     {
         // What stands upright but for rounding is one column, from the bottom up: otherwise a true corner could be taken for a point on it.
-        $columns = array_map(static fn (Vec2 $p): array => [round($p->x, 7), $p->y, $p], $points);
-        usort($columns, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
-        $points = array_column($columns, 2);
+        $columns = array_map(static fn (Vec2 $p, int $i): array => [round($p->x, 7), $p->y, $i], $points, array_keys($points));
+        sort($columns);
+        $points = array_map(static fn (array $c): Vec2 => $points[$c[2]], $columns);
         $lower = self::chain($points);
         $upper = self::chain(array_reverse($points));
         $whole = [...array_slice($lower, 0, -1), ...array_slice($upper, 0, -1)];
@@ -59,18 +59,20 @@ final readonly class Hull
     private static function chain(array $points): array
     {
         $chain = [];
+        $last = -1;
         foreach ($points as $p) {
-            while (count($chain) > 1) {
-                [$a, $b] = array_slice($chain, -2);
-                if ($b->minus($a)->cross($p->minus($b)) > Tolerance::SAME * Tolerance::SAME) {
+            // Written out, as are the gaps below: distances between what stands on a plot ask nothing more often.
+            while ($last > 0) {
+                [$a, $b] = [$chain[$last - 1], $chain[$last]];
+                if (($b->x - $a->x) * ($p->y - $b->y) - ($b->y - $a->y) * ($p->x - $b->x) > Tolerance::SAME * Tolerance::SAME) {
                     break;
                 }
-                array_pop($chain);
+                $last--;
             }
-            $chain[] = $p;
+            $chain[++$last] = $p;
         }
 
-        return $chain;
+        return array_slice($chain, 0, $last + 1);
     }
 
     /** Gives all that the hull covers while it moves by $by. */
@@ -103,11 +105,57 @@ final readonly class Hull
         return $kept === [] ? null : new self($kept);
     }
 
-    /** How far the two are apart; negative where they share a place: the least way by which one could be moved out. */
-    public function distanceTo(self $that): float
+    /** Whether a place lies in it or on its edge. */
+    private function holds(Vec2 $at): bool
+    {
+        $from = $this->points[count($this->points) - 1];
+        foreach ($this->points as $to) {
+            if (($to->x - $from->x) * ($at->y - $from->y) - ($to->y - $from->y) * ($at->x - $from->x) < 0.0) {
+                return false;
+            }
+            $from = $to;
+        }
+
+        return count($this->points) > 2;
+    }
+
+    /**
+     * Those that do not lie wholly inside one of the others.
+     *
+     * @param  list<self>  $hulls
+     * @return list<self> in the order given
+     */
+    public static function outermost(array $hulls): array
+    {
+        $areas = array_map(static fn (self $h): float => (new Ring($h->points))->area(), $hulls);
+        arsort($areas);
+        $kept = [];
+        foreach (array_keys($areas) as $i) {
+            foreach ($kept as $larger) {
+                foreach ($hulls[$i]->points as $p) {
+                    if (! $larger->holds($p)) {
+                        continue 2;
+                    }
+                }
+
+                continue 2;
+            }
+            $kept[$i] = $hulls[$i];
+        }
+        ksort($kept);
+
+        return array_values($kept);
+    }
+
+    /**
+     * How far the two are apart; negative where they share a place: the least way by which one could be moved out.
+     *
+     * @param  float  $enough  where they are farther apart than so much, by how much more is not asked
+     */
+    public function distanceTo(self $that, float $enough = INF): float
     {
         $gap = max($this->gapTo($that), $that->gapTo($this));
-        if ($gap < 0.0 && $gap !== -INF) {
+        if (($gap < 0.0 && $gap !== -INF) || $gap >= $enough) {
             return $gap;
         }
 
@@ -126,16 +174,18 @@ final readonly class Hull
         $widest = -INF;
         $n = count($this->points);
         for ($i = 0; $n > 1 && $i < $n; $i++) {
-            $a = $this->points[$i];
-            $along = $this->points[($i + 1) % $n]->minus($a);
-            if ($along->length() === 0.0) {
+            [$a, $b] = [$this->points[$i], $this->points[($i + 1) % $n]];
+            [$dx, $dy] = [$b->x - $a->x, $b->y - $a->y];
+            $length = hypot($dx, $dy);
+            if ($length === 0.0) {
                 continue;
             }
             $least = INF;
             foreach ($that->points as $p) {
-                $least = min($least, -$along->cross($p->minus($a)) / $along->length());
+                $gap = -($dx * ($p->y - $a->y) - $dy * ($p->x - $a->x)) / $length;
+                $least = $gap < $least ? $gap : $least;
             }
-            $widest = max($widest, $least);
+            $widest = $least > $widest ? $least : $widest;
         }
 
         return $widest;

@@ -15,8 +15,14 @@ final class PlanarFaces
     /** A corner so near to a line lies on it: a slit may end on a chord of the arc it was drawn to. */
     private const ON_LINE = Tolerance::CHORD + Tolerance::EDGE;
 
+    /** Corners are looked up in squares of this size. */
+    private const CELL_MM = 1.0;
+
     /** @var list<Vec2> */
     private array $points = [];
+
+    /** @var array<string, list<int>> the corners in a square */
+    private array $near = [];
 
     /** @var array<int, array<int, int>> from corner to corner: the line it belongs to */
     private array $sides = [];
@@ -52,14 +58,29 @@ final class PlanarFaces
     /** The corner at a place, a new one where there is none near. */
     private function point(Vec2 $at): int
     {
-        foreach ($this->points as $i => $point) {
-            if (abs($point->x - $at->x) <= Tolerance::EDGE && abs($point->y - $at->y) <= Tolerance::EDGE) {
-                return $i;
+        $found = [];
+        foreach ([-Tolerance::EDGE, Tolerance::EDGE] as $dx) {
+            foreach ([-Tolerance::EDGE, Tolerance::EDGE] as $dy) {
+                foreach ($this->near[self::cell($at->x + $dx, $at->y + $dy)] ?? [] as $i) {
+                    $point = $this->points[$i];
+                    if (abs($point->x - $at->x) <= Tolerance::EDGE && abs($point->y - $at->y) <= Tolerance::EDGE) {
+                        $found[] = $i;
+                    }
+                }
             }
         }
+        if ($found !== []) {
+            return min($found);
+        }
         $this->points[] = $at;
+        $this->near[self::cell($at->x, $at->y)][] = count($this->points) - 1;
 
         return count($this->points) - 1;
+    }
+
+    private static function cell(float $x, float $y): string
+    {
+        return floor($x / self::CELL_MM).' '.floor($y / self::CELL_MM);
     }
 
     /** Adds a line, cut at every corner that lies on it. */
@@ -72,7 +93,11 @@ final class PlanarFaces
             return;
         }
         $stops = [$from => 0.0, $to => $length];
+        $box = Box2::around([$a, $b])->grown(self::ON_LINE);
         foreach ($this->points as $i => $point) {
+            if ($point->x < $box->x0 || $point->x > $box->x1 || $point->y < $box->y0 || $point->y > $box->y1) {
+                continue;
+            }
             $at = $point->minus($a)->dot($along) / $length;
             if ($at > self::ON_LINE && $at < $length - self::ON_LINE && $point->distanceToSegment($a, $b) <= self::ON_LINE) {
                 $stops[$i] = $at;

@@ -50,7 +50,7 @@ final class DrivenVehicle
         $box = $shape->bounds();
         foreach ($this->covered() as [$all, $steps]) {
             foreach ($all->gapTo($box) < $least ? $steps : [] as [$step, $place]) {
-                $least = $place->gapTo($box) < $least ? min($least, $step->distanceTo($shape)) : $least;
+                $least = $place->gapTo($box) < $least ? min($least, $step->distanceTo($shape, $least)) : $least;
             }
         }
 

@@ -20,9 +20,29 @@ use Chartula\Core\Shell\WallSpan;
 /** The finished outside as it stands on the plot: every card and paper of the assembled kit, and the sills that will stand proud. */
 final readonly class Finished
 {
-    /** @param  list<FinishedPiece>  $pieces */
-    private function __construct(public array $pieces)
+    /**
+     * @param  list<FinishedPiece>  $pieces
+     * @param  string  $place  where the building stands on the plot, in one word
+     */
+    private function __construct(
+        public array $pieces,
+        private string $place,
+        private Recall $recall,
+    ) {
+    }
+
+    /**
+     * Something about a piece alone, as it stands on the plot: worked out once.
+     *
+     * @template T
+     *
+     * @param  string  $question  in one word, with all that the answer depends on but the piece and its place
+     * @param  callable(): T  $work
+     * @return T
+     */
+    public function recalled(FinishedPiece $piece, string $question, callable $work): mixed
     {
+        return $this->recall->of($question.$this->place.$piece->fingerprint, $work);
     }
 
     public static function of(Plot $plot, Assembly $assembly, Kit $kit, Scale $scale, Recall $recall = new Recall): self
@@ -31,16 +51,23 @@ final readonly class Finished
         foreach ($assembly->kit->children('parts') as $part) {
             $names[$part->text('id')] = $part->text('label').' '.$part->text('name');
         }
+        $place = Recall::question('', $plot->at, $plot->turnDeg);
         $pieces = [];
         foreach ($assembly->pieces as $piece) {
-            $facets = static fn (): array => self::facets($piece);
+            $facets = static function () use ($piece): array {
+                /** @var ?non-empty-list<Facet> $facets */
+                static $facets = null;
+
+                return $facets ??= self::facets($piece);
+            };
             $whole = $recall->of(
-                Recall::question('stands', $piece->fingerprint, $plot->at, $plot->turnDeg),
+                "stands$place$piece->fingerprint",
                 static fn (): Body => FinishedPiece::body(array_merge(...array_map(FinishedPiece::cornersOf(...), $facets())), $plot),
             );
             $pieces[] = new FinishedPiece(
                 $piece->part->id,
                 $names[$piece->part->id] ?? $piece->part->id,
+                $piece->fingerprint,
                 PartGroup::from($piece->part->group),
                 $whole,
                 $facets,
@@ -53,7 +80,7 @@ final readonly class Finished
             }
         }
 
-        return new self($pieces);
+        return new self($pieces, $place, $recall);
     }
 
     /** @return non-empty-list<Facet> papers as they fold */
@@ -77,12 +104,15 @@ final readonly class Finished
             }
         }
 
+        $whole = FinishedPiece::body($corners, $plot);
+
         return [
             new FinishedPiece(
                 $span->block->id.'.'.$span->name().'.'.$opening->id,
                 "the sill of $opening->id",
+                Recall::question('sill', $whole),
                 PartGroup::Shell,
-                FinishedPiece::body($corners, $plot),
+                $whole,
                 static fn (): array => [],
                 $plot,
             ),

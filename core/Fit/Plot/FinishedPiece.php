@@ -25,6 +25,7 @@ final class FinishedPiece
     private ?array $solids = null;
 
     /**
+     * @param  string  $fingerprint  its shape and where it stands in the building, in one word
      * @param  Body  $whole  all of it, openings filled
      * @param  callable(): list<Facet>  $facets  in the building's axes, asked for where it has to be looked at closely; none where it is
      *     convex
@@ -32,6 +33,7 @@ final class FinishedPiece
     public function __construct(
         public readonly string $id,
         public readonly string $name,
+        public readonly string $fingerprint,
         public readonly PartGroup $group,
         public readonly Body $whole,
         private readonly mixed $facets,
@@ -76,7 +78,8 @@ final class FinishedPiece
             array_push($hulls, ...($points === [] ? [] : [Hull::around($points)]));
         }
 
-        return $hulls;
+        // Of a wall many pieces stand one over another.
+        return Hull::outermost($hulls);
     }
 
     /** @return list<list<Vec2>> its faces as they look from above, in the plot's own axes */

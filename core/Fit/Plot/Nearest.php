@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Geometry\Convex;
+use Chartula\Core\Recall\Recall;
 
 /** The piece of the finished building that is nearest to something, and how near: from solid to solid, in whatever direction. */
 final readonly class Nearest
@@ -29,22 +30,31 @@ final readonly class Nearest
         }
         sort($order);
         $solids = array_map(static fn (Body $b): Convex => $b->solid($plot), $bodies);
+        $questions = array_map(static fn (Body $b): string => Recall::question('near', $b), $bodies);
         $nearest = null;
         foreach ($order as [$least, $i, $k]) {
             if ($nearest !== null && $least > max(0.0, $nearest->distance)) {
                 break;
             }
-            foreach ($finished->pieces[$i]->solids() as $solid) {
-                if ($nearest !== null && $solid->gapTo($solids[$k]) > max(0.0, $nearest->distance)) {
-                    continue;
-                }
-                $distance = $solid->distanceTo($solids[$k]);
-                if ($nearest === null || $distance < $nearest->distance) {
-                    $nearest = new self($finished->pieces[$i], $distance);
-                }
+            $piece = $finished->pieces[$i];
+            $distance = $finished->recalled($piece, $questions[$k], static fn (): float => self::apart($piece, $solids[$k]));
+            if ($distance < ($nearest->distance ?? INF)) {
+                $nearest = new self($piece, $distance);
             }
         }
 
         return $nearest;
+    }
+
+    private static function apart(FinishedPiece $piece, Convex $body): float
+    {
+        $least = INF;
+        foreach ($piece->solids() as $solid) {
+            if ($solid->gapTo($body) <= max(0.0, $least)) {
+                $least = min($least, $solid->distanceTo($body));
+            }
+        }
+
+        return $least;
     }
 }

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Road;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Recall\Recall;
 
 /**
  * Whether the finished building stands clear of its neighbours, of roads, and of what is fixed or moves on the layout.
@@ -69,12 +70,14 @@ final readonly class ObstacleCheck
         $nearest = null;
         foreach (array_slice($road->line, 1) as $i => $to) {
             $way = Hull::around([$road->line[$i], $to]);
+            $question = Recall::question('road', $way, $road->above);
             foreach ($this->finished->pieces as $piece) {
                 $isNear = $nearest === null || $piece->whole->shadow->distanceTo($way) < $nearest[1];
-                foreach ($isNear ? $piece->shadows(-INF, $road->above) : [] as $shadow) {
-                    $distance = $way->distanceTo($shadow);
-                    $nearest = $nearest === null || $distance < $nearest[1] ? [$piece, $distance] : $nearest;
-                }
+                $distance = $isNear ? $this->finished->recalled($piece, $question, static fn (): float => min([
+                    INF,
+                    ...array_map($way->distanceTo(...), $piece->shadows(-INF, $road->above)),
+                ])) : INF;
+                $nearest = $distance < ($nearest[1] ?? INF) ? [$piece, $distance] : $nearest;
             }
         }
         if ($nearest === null) {

@@ -10,6 +10,7 @@ use Chartula\Core\Building\Site\TrackPiece;
 use Chartula\Core\Building\Site\Vehicle;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Recall\Recall;
 
 /** Whether vehicles pass the finished building, beside it and under it, on straights and curves. docs/formulas.md#throw */
 final readonly class TrackCheck
@@ -36,16 +37,17 @@ final readonly class TrackCheck
     private function beside(Track $track, array $driven): ?Clearance
     {
         $nearest = null;
-        foreach ($driven as $one) {
+        foreach ($driven as $v => $one) {
             $top = $track->rail + $one->vehicle->height;
+            $question = Recall::question('beside', $track, $v);
             foreach ($this->inOrder($one, $track->rail, $top) as [$least, $piece]) {
                 if ($nearest !== null && $least >= $nearest[1]) {
                     break;
                 }
-                $isNear = $nearest === null || $one->distanceTo($piece->whole->shadow, $nearest[1]) < $nearest[1];
-                foreach ($isNear ? $piece->shadows($track->rail, $top) : [] as $shadow) {
-                    $distance = $one->distanceTo($shadow, $nearest[1] ?? INF);
-                    $nearest = $nearest === null || $distance < $nearest[1] ? [$piece, $distance, $one->vehicle] : $nearest;
+                $whole = $this->finished->recalled($piece, "whole$question", static fn (): float => $one->distanceTo($piece->whole->shadow));
+                if ($whole < ($nearest[1] ?? INF)) {
+                    $distance = $this->finished->recalled($piece, $question, static fn (): float => self::apart($piece, $one, $track->rail));
+                    $nearest = $distance < ($nearest[1] ?? INF) ? [$piece, $distance, $one->vehicle] : $nearest;
                 }
             }
         }
@@ -65,6 +67,16 @@ final readonly class TrackCheck
                 $vehicle->name,
             ),
             $track->path, self::sums($track));
+    }
+
+    private static function apart(FinishedPiece $piece, DrivenVehicle $driven, float $rail): float
+    {
+        $least = INF;
+        foreach ($piece->shadows($rail, $rail + $driven->vehicle->height) as $shadow) {
+            $least = $driven->distanceTo($shadow, $least);
+        }
+
+        return $least;
     }
 
     /**
