@@ -101,11 +101,14 @@ class DeriveKit
         return $derived;
     }
 
-    /** What this person's last derivation of this building worked out; nothing where nobody is signed in. */
+    /**
+     * What this person's last derivation of this building worked out, or of a text that was no building yet: it may have become this one.
+     * Nothing where nobody is signed in.
+     */
     private static function recall(string $version): Recall
     {
         $key = self::recallKey();
-        $kept = $key === null ? null : Cache::get($key);
+        $kept = $key === null ? null : Cache::get($key) ?? Cache::get(self::newKey());
         // Only what the same core wrote can be read back.
         $before = is_array($kept) && ($kept[0] ?? null) === $version && is_string($kept[1] ?? null) ? unserialize($kept[1]) : [];
         /** @var array<string, mixed> $answers */
@@ -119,7 +122,16 @@ class DeriveKit
         $person = Auth::id();
         $building = request()->route('building');
 
-        return $person === null ? null : "recall.$person.".($building instanceof Saved ? $building->id : 'new');
+        return match (true) {
+            $person === null => null,
+            $building instanceof Saved => "recall.$person.$building->id",
+            default => self::newKey(),
+        };
+    }
+
+    private static function newKey(): string
+    {
+        return 'recall.'.Auth::id().'.new';
     }
 
     /** @throws InvalidInput */

@@ -158,6 +158,9 @@ write_server_settings() {
 error_log = $logs/web/fpm.log
 pid = $run/web/fpm.pid
 daemonize = no
+; what processes share may be what breaks them: where several crash, all begin afresh
+emergency_restart_threshold = 4
+emergency_restart_interval = 60s
 [web]
 listen = $run/web/fpm.sock
 listen.mode = 0600
@@ -220,7 +223,7 @@ web_up() {
   write_server_settings
   (umask 077; touch "$logs/web"/{fpm,nginx,worker}.log)
   am_root && chown "$web_user" "$logs/web"/{fpm,nginx,worker}.log
-  alive "$run/web/fpm.pid" || { rm -f "$run/web/fpm.sock"; launch fpm "$(php_fpm_program)" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d zend.enable_gc=0 --nodaemonize --fpm-config "$run/fpm.conf"; }
+  alive "$run/web/fpm.pid" || { rm -f "$run/web/fpm.sock"; launch fpm "$(php_fpm_program)" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d opcache.jit=off -d zend.enable_gc=0 --nodaemonize --fpm-config "$run/fpm.conf"; }
   alive "$run/web/nginx.pid" || launch nginx nginx -e "$logs/web/nginx.log" -c "$run/nginx.conf"
   for _ in $(seq 100); do
     [ -S "$run/web/fpm.sock" ] && ! port_is_free "$web_port" && return 0

@@ -98,6 +98,21 @@ final class OperationsTest extends TestCase
         self::bash('worker_down; for i in $(seq 50); do [ -n "$(leftovers)" ] || break; sleep 0.1; done; [ -z "$(leftovers)" ]; worker_up')->mustRun();
     }
 
+    /** Where one web server after another crashes, what they share may be broken: all begin afresh, under the same master. */
+    public function testWebServersThatCrashTimeAndAgainBeginAfresh(): void
+    {
+        $children = static fn (): array => explode(' ', trim(self::bash('pid=$(cat "$run/web/fpm.pid"); cat "/proc/$pid/task/$pid/children"')->mustRun()->getOutput()));
+        $before = $children();
+        self::assertCount(8, $before);
+        self::bash('kill -SEGV '.implode(' ', array_slice($before, 0, 4)))->mustRun();
+        for ($i = 0; $i < 100 && (count($children()) < 8 || array_intersect($before, $children()) !== []); $i++) {
+            usleep(100_000);
+        }
+        self::assertSame([], array_intersect($before, $children()), 'those that did not crash were replaced too');
+        self::assertCount(8, $children());
+        self::assertSame(200, (new Client(['base_uri' => Served::address(), 'http_errors' => false]))->get('/api/me')->getStatusCode());
+    }
+
     /** What is too large for the server is refused in words, before it reaches the application. */
     public function testWhatIsLargerThanTheServerTakesIsRefusedInWords(): void
     {

@@ -44,9 +44,10 @@ final readonly class TrackCheck
                 if ($nearest !== null && $least >= $nearest[1]) {
                     break;
                 }
-                $whole = $this->finished->recalled($piece, "whole$question", static fn (): float => $one->distanceTo($piece->whole->shadow));
+                $recalled = $this->finished->recalled(...);
+                $whole = $recalled($piece, "whole$question", static fn (): float => $one->distanceTo($piece->whole->shadow));
                 if ($whole < ($nearest[1] ?? INF)) {
-                    $distance = $this->finished->recalled($piece, $question, static fn (): float => self::apart($piece, $one, $track->rail));
+                    $distance = $recalled($piece, $question, static fn (): float => self::apart($piece, $one, $track->rail));
                     $nearest = $distance < ($nearest[1] ?? INF) ? [$piece, $distance, $one->vehicle] : $nearest;
                 }
             }

@@ -99,7 +99,9 @@ final class CoverCheck
     {
         $card = array_filter(
             $this->assembly->pieces,
-            static fn (Piece $p): bool => $p->part->group === self::GROUP_OF[$kind] && $p->mayReach($frame, Tolerance::COVER) && self::isNearest($p, $planes, $rivals),
+            static fn (Piece $p): bool => $p->part->group === self::GROUP_OF[$kind]
+                && $p->mayReach($frame, Tolerance::COVER)
+                && self::isNearest($p, $planes, $rivals),
         );
 
         return Plates::in($frame, $card, $kind);

@@ -201,8 +201,8 @@ final class Facet
      * What of the card may lie in a box: two facets that say the same hold the same places in it.
      *
      * @param  array{float, float, float, float, float, float}  $box
-     * @return ?array{Frame, float, list<array{bool, list<array{float, float, float, float}>}>} its plane, its thickness, and of both
-     *                                                                                          faces whether a corner of the box lies in it, with the edges near the box; null where there is none of it
+     * @return ?array{Frame, float, list<array{bool, list<array{float, float, float, float}>}>} its plane, its thickness, and of both faces
+     *     whether a corner of the box lies in it, with the edges near the box; null where there is none of it
      */
     public function within(array $box): ?array
     {
