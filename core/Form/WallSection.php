@@ -28,6 +28,9 @@ final readonly class WallSection
 
     private const LEAST_MM2 = 0.01;
 
+    /** What is narrower is no wall: nobody could cut it. */
+    private const LEAST_WIDTH_MM = 0.005;
+
     /**
      * @param  list<Solid>  $solids
      * @param  list<array{float, float, string}>  $party  stretches where another block's wall stands in its place, and which
@@ -139,7 +142,7 @@ final readonly class WallSection
             }
 
             return true;
-        }), static fn (Patch $p): bool => $p->area() > self::LEAST_MM2);
+        }), self::isWide(...));
         usort(
             $patches,
             static fn (Patch $a, Patch $b): int =>
@@ -147,6 +150,11 @@ final readonly class WallSection
         );
 
         return $patches;
+    }
+
+    private static function isWide(Patch $patch): bool
+    {
+        return $patch->area() > max(self::LEAST_MM2, self::LEAST_WIDTH_MM * $patch->outline->perimeter() / 2.0);
     }
 
     /**

@@ -39,6 +39,9 @@ final class OddDocumentsTest extends TestCase
             'stock.1' => ['kind' => 'board', 'thickness' => '1.3mm'], 'methods.wall.0.stock' => '1',
         ]];
         yield 'a dormer’s window just over the slope' => ['creamery', ['scale' => '1:87.1']];
+        yield 'a block a thousandth of an inch out of line' => ['creamery', [
+            'blocks.2.place.1' => ['flush' => 'back', 'with' => 'house.back', 'by' => '1thou'],
+        ]];
         yield 'an engine longer than its track' => ['halt', ['plot.vehicles.0.length' => '1200mm']];
     }
 
