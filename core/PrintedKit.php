@@ -6,7 +6,10 @@ namespace Chartula\Core;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\IndexPages;
+use Chartula\Core\Drawing\Mates;
 use Chartula\Core\Drawing\SheetDrawing;
+use Chartula\Core\Drawing\SheetHeading;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
@@ -47,8 +50,16 @@ final readonly class PrintedKit
     public function drawings(string $footer = '', ?array $only = null): array
     {
         $sheets = $this->sheets($only);
+        $mates = Mates::of($this->kit);
+        $heading = new SheetHeading(count($sheets), $footer);
 
-        return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, count($sheets), $footer), $sheets);
+        return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, $mates, $heading), $sheets);
+    }
+
+    /** @return list<Drawing> the pages before the sheets: what is bought, and every part with what it meets */
+    public function index(string $footer = ''): array
+    {
+        return IndexPages::of($this->building, $this->kit, $this->plan, $footer);
     }
 
     /**
@@ -61,7 +72,9 @@ final readonly class PrintedKit
         $sheets = $this->sheets($only);
         $sheet = $sheets[$number - 1] ?? null;
 
-        return $sheet === null ? null : SheetDrawing::of($this->building, $sheet, count($sheets), $footer);
+        return $sheet === null
+            ? null
+            : SheetDrawing::of($this->building, $sheet, Mates::of($this->kit), new SheetHeading(count($sheets), $footer));
     }
 
     /**

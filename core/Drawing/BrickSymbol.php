@@ -6,11 +6,14 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
+use Chartula\Core\Geometry\Hull;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Skin\BrickLayout;
+use Chartula\Core\Skin\RevealLayout;
 
 /** The brickwork of a paper, shown where the paper is. */
 final readonly class BrickSymbol
@@ -22,27 +25,103 @@ final readonly class BrickSymbol
     public static function of(LabelledPart $part, BrickArt $art, bool $whole = false): Symbol
     {
         $box = $part->part->outline->ring->bounds();
-        $tones = [];
-        $wall = $art->receding?->inverse()->ring(Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1))->bounds() ?? $box;
-        foreach ((new BrickLayout($art))->bricks($wall->y0, $wall->y1) as $brick) {
-            $tones[self::tone($brick, $art)][] = self::corners($brick, $art->receding);
-        }
-        ksort($tones);
-        $paths = [new Path(Layer::Art, [Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)->points], true, null, $art->mortarColour)];
-        foreach ($tones as $tone => $bricks) {
-            $paths[] = new Path(Layer::Art, $bricks, true, null, self::shade($art->brickColour, self::TONES[$tone]));
-        }
+        $all = Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1);
 
-        return new Symbol('art-'.substr($part->print, 7, 12).'-'.substr($part->cut, 7, 12), $box->width(), $box->height(),
-            $whole ? [Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)] : $part->part->region()->rings(), $paths);
+        return new Symbol(
+            self::name($part),
+            $box->width(),
+            $box->height(),
+            $whole ? [$all] : Bleed::of($part->part->region(), 0.0),
+            self::paths($art, $all, $whole ? null : 0.0),
+        );
     }
 
-    private static function tone(Box2 $brick, BrickArt $art): int
+    /**
+     * The same for printing: it runs on beyond every cut, so that no white shows where the knife strays. Its origin lies so much to the
+     * lower left of the paper's own.
+     */
+    public static function bleeding(LabelledPart $part, BrickArt $art, float $by): Symbol
     {
-        $column = (int) floor($brick->x0 / $art->brick * 4.0);
-        $row = (int) round(($brick->y0 - $art->datum) / $art->course);
+        $box = $part->part->outline->ring->bounds()->grown($by);
+        $moved = static fn (Ring $r): Ring => $r->moved($by, $by);
 
-        return crc32($column.','.$row) % count(self::TONES);
+        return new Symbol(
+            self::name($part),
+            $box->width(),
+            $box->height(),
+            array_map($moved, Bleed::of($part->part->region(), $by)),
+            self::paths($art->moved($by, $by), Ring::rectangle(0.0, 0.0, $box->width(), $box->height()), $by),
+        );
+    }
+
+    private static function name(LabelledPart $part): string
+    {
+        return 'art-'.substr($part->print, 7, 12).'-'.substr($part->cut, 7, 12);
+    }
+
+    /**
+     * @param  Ring  $all  a box round what is to be covered
+     * @param  ?float  $beyond  how much farther than it is turned in paper is covered in openings; null where they are not cut out
+     * @return list<Path>
+     */
+    private static function paths(BrickArt $art, Ring $all, ?float $beyond): array
+    {
+        $wall = ($art->receding?->inverse()->ring($all) ?? $all)->bounds();
+        $layout = new BrickLayout($art);
+        $heights = new Interval($wall->y0, $wall->y1);
+        $bricks = [
+            ...$layout->bricks($wall->y0, $wall->y1),
+            ...$layout->turned($art->quoins[0], min(0.0, $wall->x0 - $art->quoins[0]), $heights),
+            ...$layout->turned($art->quoins[1], max(0.0, $wall->x1 - $art->quoins[1]), $heights),
+        ];
+        $paths = [
+            new Path(Layer::Art, [$all->points], true, null, $art->mortarColour),
+            ...self::toned(array_map(static fn (Box2 $b): array => self::corners($b, $art->receding), $bricks), $art),
+        ];
+        foreach ($beyond === null ? [] : $art->reveals as $reveal) {
+            $turned = new RevealLayout($art, $reveal, $beyond ?? 0.0);
+            array_push(
+                $paths,
+                new Path(Layer::Art, [$reveal->ring->points], true, null, $art->mortarColour),
+                ...self::toned(self::outlines($turned->onEdge()), $art),
+                ...[new Path(Layer::Art, self::outlines($turned->jambs()), true, null, $art->mortarColour)],
+                ...self::toned(self::outlines($turned->courses()), $art),
+            );
+        }
+
+        return $paths;
+    }
+
+    /**
+     * @param  list<Hull>  $hulls
+     * @return list<non-empty-list<Vec2>>
+     */
+    private static function outlines(array $hulls): array
+    {
+        return array_map(static fn (Hull $h): array => $h->points, $hulls);
+    }
+
+    /**
+     * Bricks in their tones, a path for each.
+     *
+     * @param  list<non-empty-list<Vec2>>  $bricks
+     * @return list<Path>
+     */
+    private static function toned(array $bricks, BrickArt $art): array
+    {
+        $tones = array_fill(0, count(self::TONES), []);
+        foreach ($bricks as $brick) {
+            // The first corner is the lowest on the left.
+            $column = (int) floor(($brick[0]->x - $art->quoins[0]) / $art->brick * 4.0 + 0.5);
+            $row = (int) round(($brick[0]->y - $art->datum) / $art->course);
+            $tones[crc32($column.','.$row) % count(self::TONES)][] = $brick;
+        }
+        $paths = [];
+        foreach (self::TONES as $tone => $by) {
+            $paths[] = new Path(Layer::Art, $tones[$tone], true, null, self::shade($art->brickColour, $by));
+        }
+
+        return array_values(array_filter($paths, static fn (Path $p): bool => $p->lines !== []));
     }
 
     /** @return non-empty-list<Vec2> */

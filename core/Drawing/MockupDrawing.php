@@ -29,7 +29,7 @@ final readonly class MockupDrawing
                 self::net($drawing, $net, $at, $isTurned);
             }
             SheetFurniture::plain($drawing, $page, $building->name, 'mock-up '.($i + 1).' of '.count($pages),
-                ["Thin card or paper, $mockup->percent % of the model. Cut outside the tabs, fold, stick like numbers together.", trim('scale 1:'.LengthFormat::trimmed($building->scale->ratio * 100.0 / $mockup->percent, 2).'  '.$footer)]);
+                ["Thin card or paper, $mockup->percent % of the model; cut outside the tabs, fold, stick like numbers together", trim('scale 1:'.LengthFormat::trimmed($building->scale->ratio * 100.0 / $mockup->percent, 2).'  '.$footer)]);
             $drawings[] = $drawing->stretched($building->sheets->factorX(), $building->sheets->factorY());
         }
 

@@ -7,145 +7,159 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Part;
 use Chartula\Core\Sheets\Page;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
 
-/** What every sheet carries round its parts: heading, legend, cautions, and proving rules both ways. */
+/** What every page carries round what is on it: one line of heading, and in the strips of the margin proving rules, legend and cautions. */
 final readonly class SheetFurniture
 {
-    private const INK = '#1f2a2e';
+    public const INK = '#1f2a2e';
+
+    public const FOLD = '#9c4a32';
+
+    public const MARK = '#4c5b66';
+
+    /** Type in the margin, mm. */
+    private const SIZE = 2.0;
+
+    /** A letter's width by its height, generous. */
+    private const LETTER = 0.52;
+
+    private const BOLD = 0.64;
 
     private const RULE_LENGTH_MM = 100;
 
-    public static function draw(Drawing $drawing, Building $building, Sheet $sheet, int $of, string $footer): void
+    /** The rules' lines lie so far outside the room. */
+    private const RULE_OUT_MM = 3.4;
+
+    /** A margin that takes a line of words, and keeps it where printers print. */
+    private const WORDS_MM = 6.5;
+
+    private const CAUTION = 'Knives slip: a sharp blade, a safety rule, the other hand behind the cut.';
+
+    private function __construct(private Drawing $drawing, private Page $page)
     {
-        self::heading($drawing, $building, $sheet, $of, $footer);
-        self::legend(
-            $drawing,
-            $sheet->page,
-            array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->bevels() !== []) !== [],
-        );
-        self::rules($drawing, $sheet->page);
+    }
+
+    public static function draw(Drawing $drawing, Building $building, Sheet $sheet, SheetHeading $heading): void
+    {
+        $self = new self($drawing, $sheet->page);
+        $template = $building->methods->template;
+        $stock = $sheet->stock->words();
+        $what = match (true) {
+            $sheet->isTemplate => "Stick to the $template->side of $stock".($sheet->isMirrored ? ' (printed mirrored)' : '').'; '
+                .($template->stays ? 'stays on and counts as thickness' : 'is peeled off after cutting'),
+            $sheet->stock->kind === 'paper' => "Print on $stock and cut",
+            default => "Lay $stock over this sheet and cut",
+        };
+        $scale = '1:'.LengthFormat::trimmed($building->scale->ratio, 4);
+        $self->heading($building->name, $what, trim("$scale  $heading->footer"), "sheet $sheet->number of $heading->of");
+        $self->legend(self::shown($sheet));
+        $self->words('Scores first, then openings from the smallest, then outlines by their numbers. '.self::CAUTION);
+        $self->rules();
     }
 
     /**
      * Round a page that is no sheet of parts.
      *
-     * @param  array{string, string}  $words  under the heading: at the left, and at the right
+     * @param  array{string, string}  $words  after the name, and before the number
      */
     public static function plain(Drawing $drawing, Page $page, string $name, string $number, array $words): void
     {
-        $top = $page->height - $page->margin;
-        $drawing->text(new Text(new Vec2($page->roomX(), $top - 4.0), $name, 4.2, bold: true));
-        $drawing->text(new Text(new Vec2($page->width - $page->margin, $top - 4.0), $number, 3.2, 'end', bold: true));
-        $drawing->text(new Text(new Vec2($page->roomX(), $top - 8.4), $words[0], 2.4));
-        $drawing->text(new Text(new Vec2($page->width - $page->margin, $top - 12.2), $words[1], 2.4, 'end'));
-        $drawing->text(
-            new Text(
-                new Vec2($page->roomX(), $top - 12.2),
-                'Print at 100 %, never fitted to the page. Knives slip: a safety rule, the other hand behind the cut.',
-                2.4,
-            ),
-        );
-        $drawing->line(
-            Layer::Text,
-            new Vec2($page->roomX(), $top - Page::HEADING_MM + 2.6),
-            new Vec2($page->width - $page->margin, $top - Page::HEADING_MM + 2.6),
-            new Stroke(0.3, self::INK),
-        );
-        self::legend($drawing, $page, false);
-        self::rules($drawing, $page);
+        $self = new self($drawing, $page);
+        $self->heading($name, $words[0], $words[1], $number);
+        $self->words(self::CAUTION);
+        $self->rules();
     }
 
-    private static function heading(Drawing $drawing, Building $building, Sheet $sheet, int $of, string $footer): void
+    private function heading(string $name, string $what, string $scale, string $number): void
     {
-        $page = $sheet->page;
-        $top = $page->height - $page->margin;
-        $left = $page->roomX();
-        $right = $page->width - $page->margin;
-        $drawing->text(new Text(new Vec2($left, $top - 4.0), $building->name, 4.2, bold: true));
-        $drawing->text(new Text(new Vec2($right, $top - 4.0), "sheet $sheet->number of $of", 3.2, 'end', bold: true));
-        $what = $sheet->isTemplate
-            ? 'Stick to the '.$building->methods->template->side.' of '.$sheet->stock->words()
-                .($sheet->isMirrored ? ' (printed mirrored)' : '').'; it '
-                .($building->methods->template->stays ? 'stays on and counts as thickness.' : 'is peeled off after cutting.')
-            : (
-                $sheet->stock->kind === 'paper'
-                ? 'Print on '.$sheet->stock->words().' and cut.'
-                : 'Lay '.$sheet->stock->words().' over this sheet and cut.'
-            );
-        $drawing->text(new Text(new Vec2($left, $top - 8.4), $what, 2.4));
-        $drawing->text(
-            new Text(
-                new Vec2($right, $top - 8.4),
-                trim('scale 1:'.LengthFormat::trimmed($building->scale->ratio, 4).'  '.$footer),
-                2.4,
-                'end',
-            ),
-        );
-        $drawing->text(
-            new Text(
-                new Vec2($left, $top - 12.2),
-                'Print at 100 %, never fitted to the page. Both rules must measure 100 mm on a steel rule.',
-                2.4,
-                bold: true,
-            ),
-        );
-        $drawing->text(
-            new Text(
-                new Vec2($left, $top - 16.0),
-                'Knives slip: a sharp blade, a safety rule, the other hand behind the cut. Scores first, then openings from the smallest, then outlines by their numbers.',
-                2.1,
-            ),
-        );
-        $drawing->line(
-            Layer::Text,
-            new Vec2($left, $top - Page::HEADING_MM + 2.6),
-            new Vec2($right, $top - Page::HEADING_MM + 2.6),
-            new Stroke(0.3, self::INK),
-        );
+        $y = $this->page->height - $this->page->margin - 3.4;
+        [$left, $right] = [$this->page->roomX(), $this->page->width - $this->page->margin];
+        $rest = self::LETTER * (2.2 * (mb_strlen($what) + mb_strlen($scale)) + 3.0 * mb_strlen($number)) + 12.0;
+        $letters = (int) floor(($right - $left - $rest) / (self::BOLD * 3.2));
+        $shown = mb_strlen($name) <= $letters ? $name : rtrim(mb_substr($name, 0, max(8, $letters - 1))).'…';
+        $this->drawing->text(new Text(new Vec2($left, $y), $shown, 3.2, bold: true));
+        $this->drawing->text(new Text(new Vec2($left + self::BOLD * 3.2 * mb_strlen($shown) + 2.0, $y), $what, 2.2));
+        $this->drawing->text(new Text(new Vec2($right, $y), $number, 3.0, 'end', bold: true));
+        $this->drawing->text(new Text(new Vec2($right - self::BOLD * 3.0 * mb_strlen($number) - 2.0, $y), $scale, 2.2, 'end'));
+        $this->drawing->line(Layer::Text, new Vec2($left, $y - 1.4), new Vec2($right, $y - 1.4), new Stroke(0.2, self::INK));
     }
 
-    private static function legend(Drawing $drawing, Page $page, bool $hasBevels): void
+    /** @return list<array{string, ?Stroke, int}> what the sheet has, with how it looks and how many ticks stand across its ends */
+    private static function shown(Sheet $sheet): array
     {
-        $y = $page->height - $page->margin - 19.6;
-        $x = $page->roomX();
-        $samples = [
+        $parts = array_map(static fn (PlacedPart $p): Part => $p->part->part, $sheet->parts);
+        $has = static fn (callable $what): bool => array_filter($parts, $what) !== [];
+        $fold = new Stroke(0.1, self::FOLD, [1.2, 0.8]);
+
+        return [
             ['cut', new Stroke(0.1, self::INK), 0],
-            ['fold, printed side scored', new Stroke(0.1, '#9c4a32', [1.2, 0.8]), 1],
-            ['fold, other side scored', new Stroke(0.1, '#9c4a32', [1.2, 0.8]), 2],
-            ['mark', new Stroke(0.12, '#4c5b66'), 0],
-            ...($hasBevels ? [['bevel to here', new Stroke(0.1, '#4c5b66', [0.3, 0.5]), 0]] : []),
+            ...($has(static fn (Part $p): bool => $p->art !== null)
+                ? [['cut along the light line; fold back from tick to tick and from corner to corner of openings', null, 0]]
+                : []),
+            ...($has(static fn (Part $p): bool => $p->art === null && $p->scores !== [])
+                ? [['fold, scored on this side', $fold, 1], ['fold, scored on the other', $fold, 2]]
+                : []),
+            ...($has(static fn (Part $p): bool => $p->marks !== []) ? [['mark', new Stroke(0.12, self::MARK, [0.2, 0.6]), 0]] : []),
+            ...($has(static fn (Part $p): bool => $p->bevels() !== [])
+                ? [['bevel to here', new Stroke(0.1, self::MARK, [0.3, 0.5]), 0]]
+                : []),
+            ['arrow: up', null, 0],
+            ...(array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->like !== null) !== []
+                ? [['letter: parts of one letter are equal', null, 0]]
+                : []),
         ];
-        foreach ($samples as [$words, $stroke, $ticks]) {
-            $drawing->line(Layer::Text, new Vec2($x, $y + 0.7), new Vec2($x + 9.0, $y + 0.7), $stroke);
-            for ($i = 0; $i < $ticks; $i++) {
-                $at = $x + 0.6 + 0.7 * $i;
-                $drawing->line(Layer::Text, new Vec2($at, $y), new Vec2($at, $y + 1.4), new Stroke(0.15, '#9c4a32'));
-            }
-            $drawing->text(new Text(new Vec2($x + 10.2, $y), $words, 2.1));
-            $x += 14.0 + mb_strlen($words) * 1.25;
-        }
-        $drawing->text(new Text(new Vec2($x, $y), 'arrow: up', 2.1));
     }
 
-    private static function rules(Drawing $drawing, Page $page): void
+    /**
+     * Up the left margin, over the rule.
+     *
+     * @param  list<array{string, ?Stroke, int}>  $samples
+     */
+    private function legend(array $samples): void
     {
-        $y = $page->margin + 4.0;
-        $x = $page->roomX();
-        $stroke = new Stroke(0.15, self::INK);
-        $lines = [[new Vec2($x, $y), new Vec2($x + self::RULE_LENGTH_MM, $y)]];
-        $x2 = $page->margin + 4.0;
-        $y2 = $page->roomY();
-        $lines[] = [new Vec2($x2, $y2), new Vec2($x2, $y2 + self::RULE_LENGTH_MM)];
+        $x = $this->page->roomX() - 2.4;
+        $y = $this->page->roomY() + self::RULE_LENGTH_MM + 3.0;
+        foreach ($samples as [$words, $stroke, $ticks]) {
+            if ($stroke !== null) {
+                $this->drawing->line(Layer::Text, new Vec2($x - 0.7, $y), new Vec2($x - 0.7, $y + 7.0), $stroke);
+                $y += 8.0;
+            }
+            for ($i = 0; $i < $ticks; $i++) {
+                $at = $y - 7.4 + 0.7 * $i;
+                $this->drawing->line(Layer::Text, new Vec2($x - 1.4, $at), new Vec2($x, $at), new Stroke(0.15, self::FOLD));
+            }
+            $this->drawing->text(new Text(new Vec2($x, $y), $words, self::SIZE, turnDeg: 90.0));
+            $y += self::LETTER * self::SIZE * mb_strlen($words) + 3.0;
+        }
+    }
+
+    /** Up the right margin; beside the legend where that is too narrow. */
+    private function words(string $words): void
+    {
+        $x = $this->page->margin >= self::WORDS_MM ? $this->page->width - $this->page->margin + 2.6 : $this->page->roomX() - 0.3;
+        $this->drawing->text(new Text(new Vec2($x, $this->page->roomY() + self::RULE_LENGTH_MM + 3.0), $words, self::SIZE, turnDeg: 90.0));
+    }
+
+    private function rules(): void
+    {
+        [$x, $y] = [$this->page->roomX(), $this->page->roomY()];
+        $foot = $y - self::RULE_OUT_MM;
+        $side = $x - self::RULE_OUT_MM;
+        $lines = [
+            [new Vec2($x, $foot), new Vec2($x + self::RULE_LENGTH_MM, $foot)],
+            [new Vec2($side, $y), new Vec2($side, $y + self::RULE_LENGTH_MM)],
+        ];
         for ($mm = 0; $mm <= self::RULE_LENGTH_MM; $mm++) {
             $long = $mm % 10 === 0 ? 2.4 : ($mm % 5 === 0 ? 1.7 : 1.0);
-            $lines[] = [new Vec2($x + $mm, $y), new Vec2($x + $mm, $y + $long)];
-            $lines[] = [new Vec2($x2, $y2 + $mm), new Vec2($x2 + $long, $y2 + $mm)];
+            $lines[] = [new Vec2($x + $mm, $foot), new Vec2($x + $mm, $foot + $long)];
+            $lines[] = [new Vec2($side, $y + $mm), new Vec2($side + $long, $y + $mm)];
         }
-        $drawing->path(new Path(Layer::Mark, $lines, false, $stroke));
-        $drawing->text(new Text(new Vec2($x + self::RULE_LENGTH_MM + 2.0, $y), '100 mm across', 2.1));
-        $drawing->text(new Text(new Vec2($x2 - 0.8, $y2 + self::RULE_LENGTH_MM / 2.0), '100 mm along', 2.1, 'middle', 90.0));
+        $this->drawing->path(new Path(Layer::Mark, $lines, false, new Stroke(0.15, self::INK)));
+        $words = '100 mm. Print at 100 %, never fitted to the page; both rules must measure 100 mm on steel.';
+        $this->drawing->text(new Text(new Vec2($x + self::RULE_LENGTH_MM + 2.0, $foot), $words, self::SIZE));
     }
 }

@@ -10,7 +10,7 @@ use Chartula\Core\Geometry\Ring;
 final readonly class Symbol
 {
     /**
-     * @param  list<Ring>  $clip  what shows of it, even-odd
+     * @param  list<Ring>  $clip  what shows of it: outlines counter-clockwise, holes clockwise
      * @param  list<Path>  $paths
      */
     public function __construct(

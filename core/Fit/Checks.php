@@ -6,7 +6,6 @@ namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Fit\Relief\ReliefChecks;
 use Chartula\Core\Fit\Sight\PerspectiveReport;
 use Chartula\Core\Form\WallForm;
@@ -37,7 +36,7 @@ final readonly class Checks
             ...SliverChecks::of($kit),
             ...EndedRoofChecks::of($kit),
             ...self::braces($building, $kit->walls),
-            ...self::later($kit->walls),
+            ...FinishChecks::all($building, $kit),
             ...self::decks($building, $kit),
             ...self::givenUp($building, $kit),
             ...ReliefChecks::of($building, $kit),
@@ -194,38 +193,5 @@ final readonly class Checks
 
         return $block->footprint->rect !== null ? ['front left', 'front right', 'back right', 'back left'][$vertex]
             : $edges[($vertex + count($edges) - 1) % count($edges)].' / '.$edges[$vertex];
-    }
-
-    /**
-     * What the document says and this kit does not make yet.
-     *
-     * @return list<Check>
-     */
-    private static function later(Walls $walls): array
-    {
-        $checks = [];
-        foreach ($walls->spans() as $span) {
-            $wall = $span->form;
-            $finish = $wall->wall->finish;
-            if ($wall->wall->treat === 'full' && $finish !== Finish::BARE && ! in_array($finish, Finish::DRAWN, true)) {
-                $checks[] = new Check(
-                    'finish.not-drawn',
-                    Check::NOTE,
-                    $span->block->id.'.'.$span->name(),
-                    "No paper is drawn for “{$finish}” yet; the wall stays bare card.",
-                );
-            }
-            $sills = array_filter($wall->openings, static fn ($o): bool => $o->opening->style->sill !== null && ! $o->reachesFoot());
-            if ($sills !== [] && $wall->isPapered) {
-                $checks[] = new Check(
-                    'sill.printed',
-                    Check::NOTE,
-                    $span->block->id.'.'.$span->name(),
-                    'Sills are printed on the paper; raised sills are not made yet.',
-                );
-            }
-        }
-
-        return $checks;
     }
 }

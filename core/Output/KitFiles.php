@@ -65,6 +65,8 @@ final readonly class KitFiles
     {
         $drawings = $derived->printed->drawings();
 
-        return $drawings === [] ? [] : ['sheets.pdf' => PdfWriter::write($drawings, $derived->building->name)];
+        return $drawings === []
+            ? []
+            : ['sheets.pdf' => PdfWriter::write([...$derived->printed->index(), ...$drawings], $derived->building->name)];
     }
 }

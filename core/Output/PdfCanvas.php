@@ -108,7 +108,7 @@ final class PdfCanvas extends TCPDF
         if (! isset($this->forms[$symbol->id])) {
             $id = $this->startTemplate($symbol->width, $symbol->height);
             $this->_out(
-                'q '.implode(' ', array_map(static fn (Ring $r): string => self::outline($r->points, true), $symbol->clip)).' W* n',
+                'q '.implode(' ', array_map(static fn (Ring $r): string => self::outline($r->points, true), $symbol->clip)).' W n',
             );
             foreach ($symbol->paths as $path) {
                 $this->path($path);

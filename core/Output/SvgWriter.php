@@ -48,7 +48,7 @@ final readonly class SvgWriter
     {
         $clip = implode('', array_map(static fn (Ring $r): string => self::line($r->points, true), $symbol->clip));
 
-        return "<clipPath id=\"$symbol->id-clip\"><path clip-rule=\"evenodd\" d=\"$clip\"/></clipPath>\n"
+        return "<clipPath id=\"$symbol->id-clip\"><path d=\"$clip\"/></clipPath>\n"
             ."<g id=\"$symbol->id\" clip-path=\"url(#$symbol->id-clip)\">".implode('', array_map(self::path(...), $symbol->paths))."</g>\n";
     }
 

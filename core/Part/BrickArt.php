@@ -13,12 +13,16 @@ use Chartula\Core\Geometry\Vec2;
  */
 final readonly class BrickArt
 {
+    /** It is printed so far beyond every cut, mm, and so much room is kept round it. */
+    public const BLEED_MM = 1.5;
+
     /**
      * @param  'stretcher'|'english'|'flemish'  $bond
      * @param  float  $datum  height of the bed of course 0
      * @param  bool  $swapped  whether even courses carry the bond's second course, as on walls that meet this one
      * @param  array{float, float}  $quoins  where the wall's outside ends
      * @param  list<Box2>  $jambs  openings up to their springing
+     * @param  list<BrickReveal>  $reveals  openings into which the paper turns
      * @param  ?Homography  $receding  from the wall on which the bricks are laid to the paper, where that is in forced perspective
      */
     public function __construct(
@@ -33,6 +37,7 @@ final readonly class BrickArt
         public string $brickColour,
         public string $mortarColour,
         public ?Homography $receding = null,
+        public array $reveals = [],
     ) {
     }
 
@@ -62,7 +67,8 @@ final readonly class BrickArt
                 static fn (Box2 $jamb): Box2 => new Box2($jamb->x0 + $dx, $jamb->y0 + $dy, $jamb->x1 + $dx, $jamb->y1 + $dy),
                 $this->jambs,
             ),
-            $this->brickColour, $this->mortarColour,
+            $this->brickColour, $this->mortarColour, null,
+            array_map(static fn (BrickReveal $r): BrickReveal => $r->moved($dx, $dy), $this->reveals),
         );
     }
 
@@ -79,6 +85,7 @@ final readonly class BrickArt
                 $this->jambs,
             ),
             'colours' => [$this->brickColour, $this->mortarColour],
-        ] + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()]);
+        ] + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()])
+            + ($this->reveals === [] ? [] : ['reveals' => array_map(static fn (BrickReveal $r): array => $r->toArray(), $this->reveals)]);
     }
 }

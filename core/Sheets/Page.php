@@ -6,12 +6,16 @@ namespace Chartula\Core\Sheets;
 
 use Chartula\Core\Building\PrintSettings;
 
-/** A page and the room on it: a heading above, the proving rules at the left and the foot. Origin lower left, mm. */
+/**
+ * A page and the room on it: a line of heading above; the proving rules lie in the strips of the margin at the left and the foot.
+ * Origin lower left, mm.
+ */
 final readonly class Page
 {
-    public const HEADING_MM = 24.0;
+    public const HEADING_MM = 6.0;
 
-    public const RULE_MM = 9.0;
+    /** A strip of the margin that takes a rule is as wide as this at least. */
+    private const STRIP_MM = 8.0;
 
     public float $width;
 
@@ -27,12 +31,12 @@ final readonly class Page
 
     public function roomX(): float
     {
-        return $this->margin + self::RULE_MM;
+        return max($this->margin, self::STRIP_MM);
     }
 
     public function roomY(): float
     {
-        return $this->margin + self::RULE_MM;
+        return max($this->margin, self::STRIP_MM);
     }
 
     public function roomWidth(): float

@@ -9,6 +9,8 @@ use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Kit\Limits;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
@@ -16,6 +18,12 @@ use Chartula\Core\Recall\Recall;
 /** All parts of a kit on pages, stock by stock. */
 final readonly class SheetPlan
 {
+    /** So much room a line of words takes below a piece. */
+    private const NAME_MM = 2.4;
+
+    /** A piece smaller than this has no room for its name. */
+    private const SMALL_MM = 14.0;
+
     /**
      * @param  list<Sheet>  $sheets
      * @param  list<Check>  $checks  parts that no sheet takes
@@ -54,6 +62,17 @@ final readonly class SheetPlan
         return new self($sheets, $checks);
     }
 
+    /** @return array{float, float, float} how much is kept free beside a piece, below it and above: for bleed, and for its name below */
+    private static function kept(LabelledPart $part): array
+    {
+        if ($part->part->art !== null) {
+            return [BrickArt::BLEED_MM, BrickArt::BLEED_MM + self::NAME_MM, BrickArt::BLEED_MM];
+        }
+        $isSmall = min($part->part->width(), $part->part->height()) < self::SMALL_MM;
+
+        return [0.0, $isSmall || $part->part->group === PartGroup::Trim ? self::NAME_MM : 0.0, 0.0];
+    }
+
     /**
      * @param  non-empty-list<LabelledPart>  $parts  of one stock
      * @param  ?array<string, true>  $wanted  pieces by id and copy
@@ -77,7 +96,8 @@ final readonly class SheetPlan
         $copies = [];
         foreach ($parts as $part) {
             $size = $part->part->blank()->outline->bounds();
-            $box = new Box($part->part->id, $size->width(), $size->height(), $part->part->mayTurn);
+            [$aside, $below, $above] = self::kept($part);
+            $box = new Box($part->part->id, $size->width() + 2.0 * $aside, $size->height() + $below + $above, $part->part->mayTurn);
             if (! $packer->takes($box)) {
                 $checks[] = new Check('part.too-large', Check::STOP, $part->part->id, sprintf('%s (%s × %s) is larger than the %s × %s that a page takes. Make the building in a smaller scale, or in two lengths.',
                     $part->part->name, LengthFormat::millimetres($box->width, 1),
@@ -98,11 +118,12 @@ final readonly class SheetPlan
         $places = $recall->of(Recall::question('packed', $packer, $boxes), static fn (): array => $packer->pack($boxes));
         foreach ($places as $i => $packed) {
             [$part, $copy] = $copies[$i];
+            [$aside, $below] = self::kept($part);
             $onBin[$packed->bin][] = new PlacedPart(
                 $part,
                 $copy,
-                $page->roomX() + $packed->x,
-                $page->roomY() + $page->roomHeight() - $packed->y - $packed->height(),
+                $page->roomX() + $packed->x + $aside,
+                $page->roomY() + $page->roomHeight() - $packed->y - $packed->height() + ($packed->turned ? $aside : $below),
                 $packed->turned,
                 $isMirrored,
             );

@@ -13,6 +13,12 @@ use LogicException;
  */
 final readonly class Bond
 {
+    /** Whole bricks are aimed at, or half ones, where no brick is longer or shorter for it than by such a part. */
+    private const EVENED = [[1.0, 0.04], [0.5, 0.1]];
+
+    /** No bat is shorter than this. */
+    private const LEAST = 0.25;
+
     private const STRETCHER = 1.0;
 
     private const HEADER = 0.5;
@@ -53,7 +59,8 @@ final readonly class Bond
     }
 
     /**
-     * Fills a run from both ends towards the middle, where the odd piece goes.
+     * Fills a run from both ends towards the middle. As a bricklayer does, it first opens or closes the joints, all alike, until whole
+     * bricks or half ones come out; only where that would be seen is a bat cut, and never one of less than a quarter brick.
      *
      * @param  float  $length  in stretchers
      * @return list<float> widths from left to right, in stretchers, adding up to the length
@@ -63,6 +70,26 @@ final readonly class Bond
         if ($length < 0.0) {
             throw new LogicException('A run has a length');
         }
+        foreach (self::EVENED as [$step, $most]) {
+            $even = max($step, round($length / $step) * $step);
+            if (abs($length / $even - 1.0) <= $most) {
+                return array_map(static fn (float $unit): float => $unit * $length / $even, $this->laid($even));
+            }
+        }
+        $units = $this->laid($length);
+        // What is left in the middle is shared with the brick beside it.
+        $odd = intdiv(count($units), 2);
+        if ($odd > 0 && $units[$odd] < self::LEAST) {
+            $half = ($units[$odd] + $units[$odd - 1]) / 2.0;
+            array_splice($units, $odd - 1, 2, [$half, $half]);
+        }
+
+        return $units;
+    }
+
+    /** @return non-empty-list<float> whole units from both ends, and in the middle what is left */
+    private function laid(float $length): array
+    {
         $left = [];
         $right = [];
         $rest = $length;
@@ -79,6 +106,8 @@ final readonly class Bond
             $rest -= $unit;
         }
 
-        return [...$left, ...($rest > Tolerance::FIGURE ? [$rest] : []), ...array_reverse($right)];
+        $units = [...$left, ...($rest > Tolerance::FIGURE ? [$rest] : []), ...array_reverse($right)];
+
+        return $units === [] ? [$length] : $units;
     }
 }

@@ -23,14 +23,16 @@ final readonly class BrickLayout
      */
     public function bricks(float $bottom, float $top): array
     {
-        $bricks = [];
+        return array_merge(...array_map($this->course(...), $this->courses($bottom, $top)));
+    }
+
+    /** @return list<int> the courses that show between two heights */
+    private function courses(float $bottom, float $top): array
+    {
         $first = (int) floor(($bottom - $this->art->datum) / $this->art->course + Tolerance::ROUNDING);
         $last = (int) ceil(($top - $this->art->datum) / $this->art->course - Tolerance::ROUNDING);
-        for ($course = $first; $course < $last; $course++) {
-            array_push($bricks, ...$this->course($course));
-        }
 
-        return $bricks;
+        return $last > $first ? range($first, $last - 1) : [];
     }
 
     /** @return list<Box2> the bricks of one course; course 0 lies on the datum */
@@ -53,26 +55,34 @@ final readonly class BrickLayout
                 }
                 $x = $end;
             }
-            array_push($bricks, ...$this->returns($x0, $x1, $low, $high));
         }
 
         return $bricks;
     }
 
     /**
-     * The half brick that shows in the reveal beside each jamb.
+     * How courses go on round a corner or into a reveal: with the bond's other course, since a stretcher shows its end there.
      *
+     * @param  float  $from  where it turns
+     * @param  float  $far  how far it goes on from there; negative to the left
      * @return list<Box2>
      */
-    private function returns(float $x0, float $x1, float $low, float $high): array
+    public function turned(float $from, float $far, Interval $heights): array
     {
-        $half = $this->art->brick / 2.0;
         $bricks = [];
-        if ($x0 > $this->art->quoins[0] + Tolerance::FIGURE) {
-            $bricks[] = new Box2($x0 - $half, $low, $x0, $high);
-        }
-        if ($x1 < $this->art->quoins[1] - Tolerance::FIGURE) {
-            $bricks[] = new Box2($x1, $low, $x1 + $half, $high);
+        [$way, $length] = [$far < 0.0 ? -1.0 : 1.0, abs($far)];
+        foreach ($this->courses($heights->from, $heights->to) as $course) {
+            $bond = Bond::course($this->art->bond, ($course % 2 !== 0) === $this->art->swapped);
+            $low = $this->art->datum + $course * $this->art->course;
+            for ($i = 0, $at = 0.0; $at < $length; $i++) {
+                $end = min($length, $at + $bond->unit($i) * $this->art->brick);
+                $x = [
+                    $from + $way * ($at + ($i === 0 ? 0.0 : $this->art->joint / 2.0)),
+                    $from + $way * ($end - ($end === $length ? 0.0 : $this->art->joint / 2.0)),
+                ];
+                $bricks[] = new Box2(min($x), $low, max($x), $low + $this->art->course - $this->art->joint);
+                $at = $end;
+            }
         }
 
         return $bricks;

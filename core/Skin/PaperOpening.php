@@ -7,6 +7,7 @@ namespace Chartula\Core\Skin;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Score;
 
@@ -57,6 +58,19 @@ final readonly class PaperOpening
         $walk[] = [(new Vec2($shape->width - $f, 0.0))->plus($by), new Edge('foot', 'foot')];
 
         return $walk;
+    }
+
+    /** Says how its flaps lie, for what is drawn on them; null where nothing is turned in. */
+    public function reveal(): ?BrickReveal
+    {
+        $shape = $this->opening->shape;
+
+        return $this->flap <= 0.0 ? null : new BrickReveal(
+            $this->opening->ring(),
+            $this->flap,
+            $shape->springing() - $shape->springing(-$this->flap),
+            $this->opening->reachesFoot(),
+        );
     }
 
     /** @return list<array{Vec2, Vec2}> */

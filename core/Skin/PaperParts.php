@@ -9,19 +9,17 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
-use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
-use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
-use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
@@ -94,8 +92,8 @@ final readonly class PaperParts
             new PartName($id, $span->block->id, $span->name(), 'paper'), 'P',
             ucfirst($span->name()).' wall, brick paper', PartGroup::Skin, $stock, $stock->thickness_mm,
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
-            $holes, $scores, $slits, self::sills($building, $forms, $wall->receding), mayTurn: false,
-            foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms),
+            $holes, $scores, $slits, [], mayTurn: false,
+            foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms, $openings),
         );
         $joints = [];
         foreach ($walls->facing($span, true) as $card) {
@@ -250,35 +248,10 @@ final readonly class PaperParts
     }
 
     /**
-     * Sills are printed for now.
-     *
      * @param  list<OpeningForm>  $openings
-     * @return list<Mark>
+     * @param  list<PaperOpening>  $papers  the same, in the same order
      */
-    private static function sills(Building $building, array $openings, ?Homography $receding): array
-    {
-        $marks = [];
-        foreach ($openings as $opening) {
-            $sill = $opening->opening->style->sill;
-            if ($sill !== null && ! $opening->reachesFoot()) {
-                $true = $opening->true ?? $opening;
-                $beyond = $building->scale->modelMm($sill->beyond);
-                $box = Ring::rectangle(
-                    $true->left - $beyond,
-                    $true->sill - $building->scale->modelMm($sill->h),
-                    $true->right() + $beyond,
-                    $true->sill,
-                );
-                $ring = $receding?->ring($box) ?? $box;
-                $marks[] = new Mark([...$ring->points, $ring->points[0]], 'sill');
-            }
-        }
-
-        return $marks;
-    }
-
-    /** @param  list<OpeningForm>  $openings */
-    private static function art(Building $building, WallSpan $span, array $openings): BrickArt
+    private static function art(Building $building, WallSpan $span, array $openings, array $papers): BrickArt
     {
         $ratio = $building->scale->ratio;
         $wall = $span->form;
@@ -300,6 +273,7 @@ final readonly class PaperParts
                 $true,
             ),
             $building->methods->skin->brick, $building->methods->skin->mortar, $wall->receding,
+            array_values(array_filter(array_map(static fn (PaperOpening $o): ?BrickReveal => $o->reveal(), $papers))),
         );
     }
 }

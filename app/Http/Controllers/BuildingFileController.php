@@ -63,10 +63,13 @@ final readonly class BuildingFileController
 
         return self::download(
             $this->kept->of($revision->text, $what, function () use ($building, $revision, $only): string {
-                $drawings = $this->derive->printed($revision->text)->drawings(self::footer($revision), $only);
+                $printed = $this->derive->printed($revision->text);
+                $drawings = $printed->drawings(self::footer($revision), $only);
                 abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
 
-                return PdfWriter::write($drawings, $building->name, (int) $revision->created_at->timestamp);
+                $index = $only === null ? $printed->index(self::footer($revision)) : [];
+
+                return PdfWriter::write([...$index, ...$drawings], $building->name, (int) $revision->created_at->timestamp);
             }),
             'application/pdf',
             $building,

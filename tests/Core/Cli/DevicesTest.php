@@ -74,8 +74,8 @@ final class DevicesTest extends TestCase
             (string) self::DOTS_PER_INCH, '--page', '1',
         ])->mustRun();
         $page = GreyPage::ofPng((string) file_get_contents("$this->folder/page-01.png"), self::DOTS_PER_INCH / 25.4);
-        // The rule lies 12 mm above the foot, from 17 mm on; 1.9 mm above its line only its long ticks are met.
-        $dark = array_values(array_filter($page->row(297.0 - 13.9), static fn (float $mm): bool => $mm > 15.0 && $mm < 119.0));
+        // The rule lies 4.6 mm above the foot, from 8 mm on; 1.9 mm above its line only its long ticks are met.
+        $dark = array_values(array_filter($page->row(297.0 - 6.5), static fn (float $mm): bool => $mm > 6.0 && $mm < 109.5));
         $middle = static fn (array $near): float => array_sum($near) / max(1, count($near));
         $last = $dark[count($dark) - 1];
 

@@ -49,9 +49,9 @@ final class PrintedSizeTest extends TestCase
             self::span($page->column($x), 297.0 - self::at(297.0, $placed->y + $h, $fy), 297.0 - self::at(297.0, $placed->y, $fy)),
             0.1,
         );
-        // The rule across: its line runs at margin + 4.
-        $rule = $page->row(297.0 - self::at(297.0, 12.0, $fy));
-        self::assertEqualsWithDelta(100.0 * $fx, self::span($rule, self::at(210.0, 17.0, $fx), self::at(210.0, 117.0, $fx)), 0.1);
+        // The rule across: its line runs in the margin, 4.6 above the foot.
+        $rule = $page->row(297.0 - self::at(297.0, 4.6, $fy));
+        self::assertEqualsWithDelta(100.0 * $fx, self::span($rule, self::at(210.0, 8.0, $fx), self::at(210.0, 108.0, $fx)), 0.1);
     }
 
     private static function at(float $size, float $mm, float $factor): float

@@ -28,10 +28,10 @@ final class SheetPlanTest extends TestCase
             foreach ($sheet->parts as $placed) {
                 self::assertSame($sheet->stock, $placed->part->part->stock);
                 self::assertTrue(
-                    $placed->x >= 19.0
-                        && $placed->y >= 19.0
+                    $placed->x >= 10.0
+                        && $placed->y >= 10.0
                         && $placed->x + $placed->width() <= $width - 10.0 + 1e-6
-                        && $placed->y + $placed->height() <= $height - 34.0 + 1e-6,
+                        && $placed->y + $placed->height() <= $height - 16.0 + 1e-6,
                 );
                 $seen[] = $placed->part->part->id.'#'.$placed->copy;
             }

@@ -33,7 +33,10 @@ final class BondTest extends TestCase
         yield 'English, second: closer beside the quoin header' => ['english', true, 36.0, [4.5, 2.25, 4.5, 4.5, 4.5, 4.5, 4.5, 2.25, 4.5]];
         yield 'Flemish, first' => ['flemish', false, 36.0, [9.0, 4.5, 9.0, 4.5, 9.0]];
         yield 'Flemish, second' => ['flemish', true, 36.0, [4.5, 2.25, 9.0, 4.5, 9.0, 2.25, 4.5]];
-        yield 'the odd piece goes to the middle' => ['stretcher', false, 20.0, [9.0, 2.0, 9.0]];
+        // 27½ in are three bricks that are a sixth of an inch longer each; 31 in three and a half.
+        yield 'joints are opened until whole bricks come out' => ['stretcher', false, 27.54, [9.18, 9.18, 9.18]];
+        yield 'or half ones' => ['stretcher', false, 30.87, [8.82, 8.82, 4.41, 8.82]];
+        yield 'no bat is a sliver: two inches are shared with the brick beside' => ['stretcher', false, 20.0, [5.5, 5.5, 9.0]];
     }
 
     public function testCoursesLieOnOneDatumAndStopAtJambs(): void
@@ -44,13 +47,13 @@ final class BondTest extends TestCase
         self::assertSame([[0.0, 8.75], [9.25, 17.75], [18.25, 27.0]], array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $first));
         self::assertSame([0.0, 2.5], [$first[0]->y0, $first[0]->y1]);
         $beside = (new BrickLayout($art))->course(1);
-        // Header, half brick, then the half brick of the return in the reveal; the same from the other jamb.
+        // Header, half brick; the same from the other jamb.
         self::assertSame(
-            [[0.0, 4.25], [4.75, 9.0], [9.0, 13.5], [18.0, 22.25], [22.75, 27.0], [13.5, 18.0]],
+            [[0.0, 4.25], [4.75, 9.0], [18.0, 22.25], [22.75, 27.0]],
             array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $beside),
         );
         self::assertCount(
-            3 + 6 + 4 + 4,
+            3 + 4 + 2 + 4,
             (new BrickLayout($art))->bricks(0.0, 12.0),
             'courses 0 to 3, with courses 1 and 2 beside the window',
         );

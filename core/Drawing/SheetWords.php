@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\Score;
+use Chartula\Core\Sheets\PlacedPart;
+use Chartula\Core\Sheets\Sheet;
+
+/** Writes on a sheet where there is room: on a piece or beside all of them, never over a cut, a fold, a mark or other words. */
+final class SheetWords
+{
+    /** Places all over the page are so far apart, mm. */
+    private const APART = 6.0;
+
+    private readonly Room $room;
+
+    /** @var list<Region> the pieces as they lie on the sheet */
+    private readonly array $pieces;
+
+    /** @var list<Box2> round each */
+    private readonly array $boxes;
+
+    /** @var list<list<array{Vec2, Vec2}>> folds, slits and marks of each piece */
+    private array $lines;
+
+    /** @var array<string, list<Vec2>> where on the page words of a width lie beside all pieces */
+    private array $free = [];
+
+    public function __construct(private readonly Drawing $drawing, public readonly Sheet $sheet)
+    {
+        $page = $sheet->page;
+        $this->pieces = array_map(self::region(...), $sheet->parts);
+        $this->boxes = array_map(static fn (Region $r): Box2 => $r->outline->bounds(), $this->pieces);
+        $this->lines = array_map(self::linesOf(...), $sheet->parts);
+        $this->room = new Room(
+            new Box2($page->roomX(), $page->roomY(), $page->roomX() + $page->roomWidth(), $page->roomY() + $page->roomHeight()),
+            array_map(
+                static fn (Region $piece, PlacedPart $p): array => [$piece, $p->part->part->art === null ? 0.0 : BrickArt::BLEED_MM],
+                $this->pieces,
+                $sheet->parts,
+            ),
+        );
+    }
+
+    private static function region(PlacedPart $placed): Region
+    {
+        $ring = static fn (Ring $r): Ring => new Ring(array_map($placed->toSheet(...), $r->points));
+        $blank = $placed->part->part->blank();
+
+        return new Region($ring($blank->outline), array_map($ring, $blank->holes));
+    }
+
+    /** @return list<array{Vec2, Vec2}> */
+    private static function linesOf(PlacedPart $placed): array
+    {
+        $part = $placed->part->part;
+        $lines = [
+            ...array_map(static fn (Score $s): array => [$s->from, $s->to], $part->scores),
+            ...$part->slits,
+            ...array_merge(...array_map(static fn (Mark $m): array => array_map(
+                static fn (int $k): array => [$m->path[$k - 1], $m->path[$k]],
+                array_slice(array_keys($m->path), 1),
+            ), $part->marks), ...[[]]),
+        ];
+
+        return array_map(static fn (array $l): array => [$placed->toSheet($l[0]), $placed->toSheet($l[1])], $lines);
+    }
+
+    public function piece(int $i): Region
+    {
+        return $this->pieces[$i];
+    }
+
+    public function box(int $i): Box2
+    {
+        return $this->boxes[$i];
+    }
+
+    /**
+     * A dotted mark on a piece, which words keep off.
+     *
+     * @param  array{Vec2, Vec2}  $line
+     */
+    public function mark(int $i, array $line): void
+    {
+        $this->drawing->path(new Path(Layer::Mark, [$line], false, new Stroke(0.12, SheetFurniture::MARK, [0.2, 0.6])));
+        $this->lines[$i][] = $line;
+    }
+
+    public function isOn(int $i, SheetWord $word): bool
+    {
+        return $this->room->isOn($this->pieces[$i], $word->box(), $this->lines[$i]);
+    }
+
+    public function isBeside(SheetWord $word): bool
+    {
+        return $this->room->isBeside($word->box());
+    }
+
+    /**
+     * A line from words to the nearest corner of a piece.
+     *
+     * @return ?array{Vec2, Vec2} null where it must run clear of other pieces and does not
+     */
+    public function lead(SheetWord $word, int $i, bool $isClear): ?array
+    {
+        $words = $word->box()->bounds();
+        $least = INF;
+        $line = null;
+        foreach ($this->pieces[$i]->outline->points as $p) {
+            $from = new Vec2(max($words->x0, min($words->x1, $p->x)), max($words->y0, min($words->y1, $p->y)));
+            if ($from->distanceTo($p) < $least) {
+                [$least, $line] = [$from->distanceTo($p), [$from, $p]];
+            }
+        }
+        if ($line === null) {
+            return null;
+        }
+        $box = Box2::around($line);
+        foreach ($isClear ? $this->pieces : [] as $k => $other) {
+            if (
+                $k !== $i && $this->boxes[$k]->meets($box)
+                && ($other->index()->isCrossed($line[0], $line[1]) || $other->contains($line[0]))
+            ) {
+                return null;
+            }
+        }
+
+        return $line;
+    }
+
+    /** @param  array{Vec2, Vec2}  $line */
+    public function led(array $line): void
+    {
+        $this->drawing->line(Layer::Text, $line[0], $line[1], new Stroke(0.1, SheetFurniture::INK, [0.6, 0.6]));
+    }
+
+    /** @return list<Vec2> places beside all pieces, all over the page, for words so wide; the nearest first */
+    public function everywhere(Vec2 $near, string $text, int $most): array
+    {
+        $places = array_map(
+            static fn (Vec2 $at): array => [$at->distanceTo($near), $at],
+            $this->free['of '.mb_strlen($text)] ??= $this->freePlaces($text),
+        );
+        usort($places, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_slice(array_column($places, 1), 0, $most);
+    }
+
+    /** @return list<Vec2> */
+    private function freePlaces(string $text): array
+    {
+        $page = $this->sheet->page;
+        $places = [];
+        for ($x = $page->roomX(); $x < $page->roomX() + $page->roomWidth(); $x += self::APART) {
+            for ($y = $page->roomY(); $y < $page->roomY() + $page->roomHeight(); $y += self::APART / 2.0) {
+                $word = new SheetWord(new Vec2($x, $y), $text, arrow: new Vec2(0.0, 1.0));
+                array_push($places, ...$this->room->isClearOfPieces($word->box()) ? [$word->middle] : []);
+            }
+        }
+
+        return $places;
+    }
+
+    public function write(SheetWord $word): void
+    {
+        $this->room->take($word->box());
+        $base = $word->middle->minus($word->up()->times(0.34 * $word->size));
+        if ($word->arrow === null) {
+            $this->drawing->text(new Text($base, $word->text, $word->size, 'middle', $word->turn, $word->bold));
+
+            return;
+        }
+        $along = $word->along();
+        $start = $along->times(1.24 * $word->size - $word->width / 2.0);
+        $this->drawing->text(new Text($base->plus($start), $word->text, $word->size, 'start', $word->turn, $word->bold));
+        $this->arrow($word->middle->plus($along->times(0.5 * $word->size - $word->width / 2.0)), $word->arrow, 0.9 * $word->size);
+    }
+
+    private function arrow(Vec2 $middle, Vec2 $up, float $size): void
+    {
+        $side = new Vec2(-$up->y, $up->x);
+        $tip = $middle->plus($up->times($size * 0.5));
+        $foot = $middle->minus($up->times($size * 0.5));
+        $barb = $tip->minus($up->times($size * 0.35));
+        $lines = [[$foot, $tip], [$barb->plus($side->times($size * 0.25)), $tip, $barb->minus($side->times($size * 0.25))]];
+        $this->drawing->path(new Path(Layer::Text, $lines, false, new Stroke(0.15, SheetFurniture::INK)));
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part;
+
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+
+/** One opening as its paper turns in. The part's own frame, model millimetres. */
+final readonly class BrickReveal
+{
+    /**
+     * @param  Ring  $ring  the finished opening: lower left, lower right, then the head from right to left
+     * @param  float  $flap  how deep the paper turns in
+     * @param  float  $drop  how much lower the jambs' flaps end at their free edges than at the jambs
+     */
+    public function __construct(
+        public Ring $ring,
+        public float $flap,
+        public float $drop,
+        public bool $reachesFoot,
+    ) {
+    }
+
+    public function moved(float $dx, float $dy): self
+    {
+        return new self($this->ring->moved($dx, $dy), $this->flap, $this->drop, $this->reachesFoot);
+    }
+
+    /** @return array{ring: list<array{float, float}>, flap: float, drop: float, foot: bool} */
+    public function toArray(): array
+    {
+        return [
+            'ring' => array_map(static fn (Vec2 $p): array => $p->toArray(), $this->ring->points), 'flap' => round($this->flap, 4),
+            'drop' => round($this->drop, 4), 'foot' => $this->reachesFoot,
+        ];
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Skin;
+
+use Chartula\Core\Geometry\Hull;
+use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\BrickReveal;
+
+/**
+ * The brickwork on what a paper turns into one opening: courses run on into the jambs, sill and head are of bricks on edge.
+ * docs/formulas.md#bonds
+ */
+final readonly class RevealLayout
+{
+    private float $depth;
+
+    /** @param  float  $beyond  how much deeper it is drawn than the paper turns in */
+    public function __construct(
+        private BrickArt $art,
+        private BrickReveal $reveal,
+        float $beyond = 0.0,
+    ) {
+        $box = $reveal->ring->bounds();
+        $this->depth = min($reveal->flap + $beyond, 0.49 * min($box->width(), $box->height()));
+    }
+
+    /** @return list<Hull> the bricks of the sill, where there is one, and of the head */
+    public function onEdge(): array
+    {
+        $points = $this->reveal->ring->points;
+        $head = array_slice($points, 2);
+
+        return [...$this->reveal->reachesFoot ? [] : $this->row([$points[0], $points[1]]), ...$this->row($head)];
+    }
+
+    /** @return array{Hull, Hull} where the flaps of the left and of the right jamb lie */
+    public function jambs(): array
+    {
+        $points = $this->reveal->ring->points;
+
+        return [$this->jamb($points[0], $points[count($points) - 1], 1.0), $this->jamb($points[1], $points[2], -1.0)];
+    }
+
+    /** @return list<Hull> the bricks of both jambs */
+    public function courses(): array
+    {
+        $bricks = [];
+        $layout = new BrickLayout($this->art);
+        foreach ($this->jambs() as $side => $flap) {
+            $jamb = $this->reveal->ring->points[$side];
+            $box = $flap->bounds();
+            foreach ($layout->turned($jamb->x, $side === 0 ? $this->depth : -$this->depth, new Interval($box->y0, $box->y1)) as $brick) {
+                $hull = Hull::rectangle($brick->x0, $brick->y0, $brick->x1, $brick->y1);
+                $from = $flap->points[count($flap->points) - 1];
+                foreach ($flap->points as $to) {
+                    $hull = $hull?->leftOf($from, $to->minus($from));
+                    $from = $to;
+                }
+                $box = $hull?->bounds();
+                array_push($bricks, ...$hull !== null && min($box?->width(), $box?->height()) > Tolerance::EDGE ? [$hull] : []);
+            }
+        }
+
+        return $bricks;
+    }
+
+    private function jamb(Vec2 $foot, Vec2 $top, float $in): Hull
+    {
+        $rise = $this->reveal->reachesFoot ? 0.0 : $this->depth;
+        $drop = $this->reveal->flap > 0.0 ? $this->reveal->drop * $this->depth / $this->reveal->flap : $this->depth;
+
+        return Hull::around([
+            $foot, $top, new Vec2($top->x + $in * $this->depth, $top->y - $drop), new Vec2($foot->x + $in * $this->depth, $foot->y + $rise),
+        ]);
+    }
+
+    /**
+     * Bricks on edge along a line, as wide as a course is high, square to it on its left.
+     *
+     * @param  list<Vec2>  $line
+     * @return list<Hull>
+     */
+    private function row(array $line): array
+    {
+        $length = 0.0;
+        $along = [];
+        foreach (array_slice($line, 1) as $i => $to) {
+            $along[] = [$length, $line[$i], $to];
+            $length += $to->distanceTo($line[$i]);
+        }
+        $count = max(1, (int) round($length / $this->art->course));
+        $bricks = [];
+        for ($k = 0; $k < $count; $k++) {
+            $corners = [];
+            foreach ([$k, $k + 1] as $end) {
+                $at = $length * $end / $count + ($end === $k ? 1.0 : -1.0) * ($end % $count === 0 ? 0.0 : $this->art->joint / 2.0);
+                [$place, $in] = self::at($along, $at);
+                array_push($corners, $place, $place->plus($in->times($this->depth)));
+            }
+            $bricks[] = Hull::around($corners);
+        }
+
+        return $bricks;
+    }
+
+    /**
+     * @param  list<array{float, Vec2, Vec2}>  $along
+     * @return array{Vec2, Vec2} a place on the line, and the way square to it
+     */
+    private static function at(array $along, float $at): array
+    {
+        [$begins, $from, $to] = $along[0];
+        foreach ($along as $piece) {
+            if ($piece[0] <= $at) {
+                [$begins, $from, $to] = $piece;
+            }
+        }
+        $way = $to->minus($from)->times(1.0 / $to->distanceTo($from));
+
+        return [$from->plus($way->times($at - $begins)), new Vec2(-$way->y, $way->x)];
+    }
+}
