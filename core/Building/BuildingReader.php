@@ -67,7 +67,7 @@ final readonly class BuildingReader
         $blocks = (
             new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1]))
         )->readAll($root->get('blocks'));
-        $sheets = self::sheets($root->get('sheets'), $values);
+        $sheets = (new PrintSettingsReader($values))->read($root->get('sheets'));
         if ($name === null || $methods === null || $blocks === null || $blocks === [] || $sheets === null) {
             return null;
         }
@@ -205,35 +205,5 @@ final readonly class BuildingReader
         }
 
         return $text;
-    }
-
-    private static function sheets(?Node $node, Values $values): ?PrintSettings
-    {
-        if ($node !== null && ! $node->isObject([], ['paper', 'margin', 'gap', 'proof'])) {
-            return null;
-        }
-        $paper = 'a4';
-        if ($node?->get('paper') !== null) {
-            $paper = $node->get('paper')->choice(['a4', 'letter']) ?? 'a4';
-        }
-        $margin = $values->model($node?->get('margin'), Sign::ZeroOrMore)->mm ?? 8.0;
-        $gap = $values->model($node?->get('gap'), Sign::ZeroOrMore)->mm ?? 2.0;
-        if ($margin > 60.0) {
-            $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $paper]);
-        }
-        $proof = $node?->get('proof');
-        $proof?->isObject([], ['x', 'y']);
-
-        return new PrintSettings($paper, $margin, $gap, self::proof($proof?->get('x'), $values), self::proof($proof?->get('y'), $values));
-    }
-
-    private static function proof(?Node $node, Values $values): float
-    {
-        $mm = $values->model($node)?->mm;
-        if ($node !== null && $mm !== null && abs($mm - 100.0) > 5.0) {
-            $node->fault('proof.out-of-range', ['given' => is_string($node->value) ? $node->value : '']);
-        }
-
-        return $mm ?? 100.0;
     }
 }

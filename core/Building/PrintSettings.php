@@ -7,15 +7,28 @@ namespace Chartula\Core\Building;
 /** The pages that are printed. Model millimetres. */
 final readonly class PrintSettings
 {
-    public const PAPERS_MM = ['a4' => [210.0, 297.0], 'letter' => [215.9, 279.4]];
+    /** Upright; `own` pages are as large as they are said to be. */
+    public const PAPERS_MM = [
+        'a5' => [148.0, 210.0], 'a4' => [210.0, 297.0], 'a3' => [297.0, 420.0], 'letter' => [215.9, 279.4], 'legal' => [215.9, 355.6],
+        'tabloid' => [279.4, 431.8],
+    ];
+
+    public const PAPERS = ['a5', 'a4', 'a3', 'letter', 'legal', 'tabloid', 'own'];
+
+    /** A page smaller than this takes no proving rule of 100 mm; one larger no printer. */
+    public const LEAST_MM = 130.0;
+
+    public const MOST_MM = 1200.0;
 
     /**
-     * @param  'a4'|'letter'  $paper
+     * @param  value-of<self::PAPERS>  $paper
+     * @param  array{float, float}  $size_mm  width and height as it lies in the printer
      * @param  float  $proofX_mm  what the printed 100 mm rule across measured
      * @param  float  $proofY_mm  what the printed 100 mm rule along measured
      */
     public function __construct(
         public string $paper,
+        public array $size_mm,
         public float $margin_mm,
         public float $gap_mm,
         public float $proofX_mm,
@@ -23,10 +36,17 @@ final readonly class PrintSettings
     ) {
     }
 
-    /** @return array{float, float} */
-    public function size_mm(): array
+    /** Gives the words for one of its pages: “A4”, “A3 on its side”. */
+    public function words(): string
     {
-        return self::PAPERS_MM[$this->paper];
+        [$width, $height] = $this->size_mm;
+        $name = match ($this->paper) {
+            'own' => "$width × $height mm",
+            'a5', 'a4', 'a3' => strtoupper($this->paper),
+            default => ucfirst($this->paper),
+        };
+
+        return $name.($this->paper !== 'own' && $width > $height ? ' on its side' : '');
     }
 
     /** Drawings are stretched across by this factor so that 100 mm measure 100 mm. docs/formulas.md#print-calibration */

@@ -25,9 +25,9 @@ final readonly class SheetFurniture
     private const SIZE = 2.0;
 
     /** A letter's width by its height, generous. */
-    private const LETTER = 0.52;
+    private const LETTER = 0.49;
 
-    private const BOLD = 0.64;
+    private const BOLD = 0.57;
 
     private const RULE_LENGTH_MM = 100;
 
@@ -36,6 +36,9 @@ final readonly class SheetFurniture
 
     /** A margin that takes a line of words, and keeps it where printers print. */
     private const WORDS_MM = 6.5;
+
+    /** Printers print no nearer to the edge of a page. */
+    private const EDGE_MM = 4.5;
 
     private const CAUTION = 'Knives slip: a sharp blade, a safety rule, the other hand behind the cut.';
 
@@ -122,8 +125,12 @@ final readonly class SheetFurniture
     private function legend(array $samples): void
     {
         $x = $this->page->roomX() - 2.4;
-        $y = $this->page->roomY() + self::RULE_LENGTH_MM + 3.0;
+        $begin = $y = $this->page->roomY() + self::RULE_LENGTH_MM + 3.0;
         foreach ($samples as [$words, $stroke, $ticks]) {
+            $length = ($stroke === null ? 0.0 : 8.0) + self::LETTER * self::SIZE * mb_strlen($words);
+            if ($y > $begin && $y + $length > $this->page->height - $this->page->margin) {
+                [$x, $y] = [$x + self::SIZE, $begin];
+            }
             if ($stroke !== null) {
                 $this->drawing->line(Layer::Text, new Vec2($x - 0.7, $y), new Vec2($x - 0.7, $y + 7.0), $stroke);
                 $y += 8.0;
@@ -141,7 +148,8 @@ final readonly class SheetFurniture
     private function words(string $words): void
     {
         $x = $this->page->margin >= self::WORDS_MM ? $this->page->width - $this->page->margin + 2.6 : $this->page->roomX() - 0.3;
-        $this->drawing->text(new Text(new Vec2($x, $this->page->roomY() + self::RULE_LENGTH_MM + 3.0), $words, self::SIZE, turnDeg: 90.0));
+        $y = $this->page->roomY() + ($x > $this->page->roomX() ? 0.0 : self::RULE_LENGTH_MM + 3.0);
+        $this->drawing->text(new Text(new Vec2($x, $y), $words, self::SIZE, turnDeg: 90.0));
     }
 
     private function rules(): void
@@ -159,7 +167,12 @@ final readonly class SheetFurniture
             $lines[] = [new Vec2($side, $y + $mm), new Vec2($side + $long, $y + $mm)];
         }
         $this->drawing->path(new Path(Layer::Mark, $lines, false, new Stroke(0.15, self::INK)));
-        $words = '100 mm. Print at 100 %, never fitted to the page; both rules must measure 100 mm on steel.';
-        $this->drawing->text(new Text(new Vec2($x + self::RULE_LENGTH_MM + 2.0, $foot), $words, self::SIZE));
+        $at = new Vec2($x + self::RULE_LENGTH_MM + 2.0, $foot);
+        $all = ['100 mm. Print at 100 %, never fitted to the page; both rules must measure 100 mm on steel.', 'Print at 100 %: both are 100 mm.'];
+        $fits = array_filter(
+            $all,
+            fn (string $words): bool => $at->x + self::LETTER * self::SIZE * mb_strlen($words) < $this->page->width - self::EDGE_MM,
+        );
+        $this->drawing->text(new Text($at, array_values($fits)[0] ?? '100 mm', self::SIZE));
     }
 }

@@ -41,7 +41,7 @@ final readonly class Docket
             ['key' => 'parts', 'over' => 'parts', 'text' => "$pieces pieces", 'state' => 'plain'],
             [
                 'key' => 'sheets', 'over' => 'sheets',
-                'text' => "$sheets of ".($d->building->sheets->paper === 'a4' ? 'A4' : 'Letter'), 'state' => 'plain',
+                'text' => "$sheets of ".$d->building->sheets->words(), 'state' => 'plain',
             ],
         ];
     }

@@ -51,7 +51,7 @@ final class PdfCanvas extends TCPDF
     public function draw(Drawing $drawing): void
     {
         $forms = [];
-        $this->AddPage('P', [$drawing->width, $drawing->height]);
+        $this->AddPage($drawing->width > $drawing->height ? 'L' : 'P', [$drawing->width, $drawing->height]);
         foreach ($drawing->symbols() as $symbol) {
             $forms[$symbol->id] = $this->form($symbol);
         }

@@ -145,6 +145,8 @@ final readonly class ProblemText
         'limit.bricks' => 'this would draw {given} bricks; the limit is {limit}',
         'limit.sheets' => 'this would need {given} sheets; the limit is {limit}',
         'proof.out-of-range' => '“{given}” for 100 mm is off by more than 5 %; was the page fitted to the paper? Print at 100 % and measure again',
+        'paper.no-size' => 'a page of your own needs its {side}: say how {side} it is, in millimetres',
+        'paper.out-of-range' => 'a page of {given} mm; it must be from {least}, so that a proving rule of 100 mm goes on it, to {most}',
         'sheet.no-room' => 'a margin of {margin} mm leaves no room for parts on {paper}; it must be less',
         // edits and history
         'history.nothing' => 'there is nothing to {what}',

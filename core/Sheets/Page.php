@@ -25,7 +25,7 @@ final readonly class Page
 
     public function __construct(public PrintSettings $settings)
     {
-        [$this->width, $this->height] = $settings->size_mm();
+        [$this->width, $this->height] = $settings->size_mm;
         $this->margin = $settings->margin_mm;
     }
 

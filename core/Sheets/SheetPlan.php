@@ -44,7 +44,7 @@ final readonly class SheetPlan
         $wanted = $only === null ? null : array_fill_keys($only, true);
         $page = new Page($building->sheets);
         if ($page->roomWidth() < 20.0 || $page->roomHeight() < 20.0) {
-            throw InvalidInput::at('sheets.margin', 'sheet.no-room', ['margin' => $page->margin, 'paper' => $building->sheets->paper]);
+            throw InvalidInput::at('sheets.margin', 'sheet.no-room', ['margin' => $page->margin, 'paper' => $building->sheets->words()]);
         }
         $byStock = [];
         foreach ($kit->parts as $part) {

@@ -77,6 +77,16 @@ final class OddDocumentsTest extends TestCase
             'ropewalk-row', ['perspective.mouths.1' => ['opening' => 'rope.front.p1', 'depth' => '30mm', 'apparent' => '80mm']],
             'perspective.mouths.1.opening', 'mouth.twice',
         ];
+        yield 'a page of one’s own without its size' => [
+            'weigh-office', ['sheets' => ['paper' => 'own', 'width' => '200mm']], 'sheets.paper', 'paper.no-size',
+        ];
+        yield 'a page too small for its rule' => [
+            'weigh-office', ['sheets' => ['paper' => 'own', 'width' => '90mm', 'height' => '250mm']], 'sheets.width', 'paper.out-of-range',
+        ];
+        yield 'margins that eat the page' => [
+            'weigh-office', ['sheets' => ['paper' => 'own', 'width' => '131mm', 'height' => '190mm', 'margin' => '59mm']], 'sheets.margin',
+            'sheet.no-room',
+        ];
         yield 'a clear side by number' => ['halt', ['plot.clear' => (object) ['1' => '5mm']], 'plot.clear.1', 'unknown-edge'];
     }
 

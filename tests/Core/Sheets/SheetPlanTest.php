@@ -17,11 +17,17 @@ use Tests\Support\Kits;
 
 final class SheetPlanTest extends TestCase
 {
+    /** @param  array<string, mixed>  $more */
     #[TestWith(['a4', 210.0, 297.0])]
     #[TestWith(['letter', 215.9, 279.4])]
-    public function testEveryPieceLiesOnceOnASheetOfItsStock(string $paper, float $width, float $height): void
+    #[TestWith(['legal', 215.9, 355.6])]
+    #[TestWith(['a5', 148.0, 210.0])]
+    #[TestWith(['a3', 420.0, 297.0, ['landscape' => true]])]
+    #[TestWith(['tabloid', 279.4, 431.8, ['landscape' => false]])]
+    #[TestWith(['own', 187.5, 333.25, ['width' => '187.5mm', 'height' => '333.25mm']])]
+    public function testEveryPieceLiesOnceOnASheetOfItsStock(string $paper, float $width, float $height, array $more = []): void
     {
-        $derived = self::office(['sheets' => (object) ['paper' => $paper, 'margin' => '10mm', 'gap' => '3mm']]);
+        $derived = self::office(['sheets' => (object) (['paper' => $paper, 'margin' => '10mm', 'gap' => '3mm'] + $more)]);
         $seen = [];
         foreach ($derived->printed->plan->sheets as $sheet) {
             self::assertSame([$width, $height], [$sheet->page->width, $sheet->page->height]);

@@ -33,5 +33,5 @@ export function textAt(document: unknown, path: string): string {
     if (value === null || typeof value !== 'object') return '';
     value = (value as Record<string, unknown>)[key];
   }
-  return typeof value === 'string' || typeof value === 'number' ? String(value) : '';
+  return ['string', 'number', 'boolean'].includes(typeof value) ? String(value) : '';
 }

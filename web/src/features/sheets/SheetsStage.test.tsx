@@ -27,6 +27,20 @@ describe('Sheets', () => {
     ]);
   });
 
+  it('asks for both sides of a page of one’s own, which begins as A4', () => {
+    const { save } = showIn(hutState(), <SheetsStage />, hut());
+    fireEvent.change(screen.getByLabelText('pages'), { target: { value: 'own' } });
+    fireEvent.change(screen.getByLabelText('lying'), { target: { value: 'wide' } });
+    expect(save.mock.calls.map(([edits]) => edits)).toEqual([
+      [
+        { op: 'set', path: 'sheets.width', value: '210mm' },
+        { op: 'set', path: 'sheets.height', value: '297mm' },
+        { op: 'set', path: 'sheets.paper', value: 'own' },
+      ],
+      [{ op: 'set', path: 'sheets.landscape', value: true }],
+    ]);
+  });
+
   it('prints nothing while there are faults', () => {
     const faults = [{ path: 'blocks.0.eaves', code: 'x', text: 'too low' }];
     showIn(hutState({ faults }), <SheetsStage />, hut());

@@ -7,7 +7,7 @@ import { Link, useSearchParams } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { api } from '../../api/client';
 import { buildingOptions, madeOptions } from '../../api/options';
-import type { Made, Part, Sheet, StockView } from '../../api/types';
+import type { Edit, Made, Part, Sheet, StockView } from '../../api/types';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
@@ -198,6 +198,14 @@ function PartsTable({ parts }: { parts: Part[] }) {
   );
 }
 
+/** A size of one's own begins as A4, to be changed. */
+function paperEdits(value: string): Edit[] {
+  const paper: Edit = { op: 'set', path: 'sheets.paper', value };
+  return value === 'own'
+    ? [{ op: 'set', path: 'sheets.width', value: '210mm' }, { op: 'set', path: 'sheets.height', value: '297mm' }, paper]
+    : [paper];
+}
+
 /** The paper and its printer, and how thick the card really is. */
 function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound: boolean }) {
   const { state, save } = useBuilding();
@@ -209,11 +217,32 @@ function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound: boole
         label="pages"
         value={text('sheets.paper') || 'a4'}
         choices={[
+          ['a5', 'A5'],
           ['a4', 'A4'],
+          ['a3', 'A3'],
           ['letter', 'Letter'],
+          ['legal', 'Legal'],
+          ['tabloid', 'Tabloid'],
+          ['own', 'a size of my own'],
         ]}
-        onChange={(value) => save([{ op: 'set', path: 'sheets.paper', value }])}
+        onChange={(value) => save(paperEdits(value))}
       />
+      {text('sheets.paper') === 'own' ? (
+        <>
+          <LengthField label="page width" path="sheets.width" value={text('sheets.width')} world="model" plain />
+          <LengthField label="page height" path="sheets.height" value={text('sheets.height')} world="model" plain />
+        </>
+      ) : (
+        <SelectField
+          label="lying"
+          value={text('sheets.landscape') === 'true' ? 'wide' : 'upright'}
+          choices={[
+            ['upright', 'upright'],
+            ['wide', 'on its side'],
+          ]}
+          onChange={(value) => save([{ op: 'set', path: 'sheets.landscape', value: value === 'wide' }])}
+        />
+      )}
       <LengthField label="margin" path="sheets.margin" value={text('sheets.margin') || '8mm'} world="model" plain />
       <LengthField
         label="gap between parts"

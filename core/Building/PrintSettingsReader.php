@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+/** Reads `sheets`. docs/formats.md */
+final readonly class PrintSettingsReader
+{
+    public function __construct(private Values $values)
+    {
+    }
+
+    /** Null where a key is wrong. */
+    public function read(?Node $node): ?PrintSettings
+    {
+        if ($node !== null && ! $node->isObject([], ['paper', 'width', 'height', 'landscape', 'margin', 'gap', 'proof'])) {
+            return null;
+        }
+        $paper = $node?->get('paper') === null ? 'a4' : $node->get('paper')->choice(PrintSettings::PAPERS) ?? 'a4';
+        $size = $this->size($node, $paper);
+        $margin = $this->values->model($node?->get('margin'), Sign::ZeroOrMore)->mm ?? 8.0;
+        $gap = $this->values->model($node?->get('gap'), Sign::ZeroOrMore)->mm ?? 2.0;
+        if ($margin > 60.0) {
+            $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $paper]);
+        }
+        $proof = $node?->get('proof');
+        $proof?->isObject([], ['x', 'y']);
+
+        return new PrintSettings($paper, $size, $margin, $gap, $this->proof($proof?->get('x')), $this->proof($proof?->get('y')));
+    }
+
+    /** @return array{float, float} */
+    private function size(?Node $node, string $paper): array
+    {
+        [$width, $height] = PrintSettings::PAPERS_MM[$paper] ?? [$this->own($node, 'width'), $this->own($node, 'height')];
+        $isWide = $node?->get('landscape')?->bool() ?? false;
+
+        return $isWide && $width < $height ? [$height, $width] : [$width, $height];
+    }
+
+    /** A side of a page of one's own. */
+    private function own(?Node $node, string $key): float
+    {
+        $side = $node?->get($key);
+        if ($side === null) {
+            $node?->get('paper')?->fault('paper.no-size', ['side' => $key]);
+        }
+        $mm = $this->values->model($side)->mm ?? 210.0;
+        if ($side !== null && ($mm < PrintSettings::LEAST_MM || $mm > PrintSettings::MOST_MM)) {
+            $side->fault('paper.out-of-range', [
+                'given' => round($mm, 1), 'least' => PrintSettings::LEAST_MM, 'most' => PrintSettings::MOST_MM,
+            ]);
+        }
+
+        return $mm;
+    }
+
+    private function proof(?Node $node): float
+    {
+        $mm = $this->values->model($node)?->mm;
+        if ($node !== null && $mm !== null && abs($mm - 100.0) > 5.0) {
+            $node->fault('proof.out-of-range', ['given' => is_string($node->value) ? $node->value : '']);
+        }
+
+        return $mm ?? 100.0;
+    }
+}
