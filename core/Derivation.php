@@ -39,6 +39,7 @@ final readonly class Derivation
         private array $serialised,
         public Report $dryFit,
         public ?Fit $fit,
+        private string $fingerprint,
     ) {
     }
 
@@ -53,7 +54,8 @@ final readonly class Derivation
         $printed = PrintedKit::of($building, $recall);
         // From here on the building is what is modelled of it.
         [$described, $building, $kit, $plan] = [$building, $printed->building, $printed->kit, $printed->plan];
-        $document = KitDocument::of($building, 'sha256:'.hash('sha256', $text), $kit, $recall);
+        $fingerprint = 'sha256:'.hash('sha256', $text);
+        $document = KitDocument::of($building, $fingerprint, $kit, $recall);
         // What is judged is what was written down: it is read back before the remarks on it are added.
         [$json, $serialised] = self::written($document);
         $assembly = Assembly::of($serialised, $recall);
@@ -79,6 +81,7 @@ final readonly class Derivation
             $serialised + $readBack,
             $dryFit,
             $fit,
+            $fingerprint,
         );
     }
 
@@ -93,6 +96,12 @@ final readonly class Derivation
         $serialised = json_decode($json, true, 512, JSON_THROW_ON_ERROR);
 
         return [$json, $serialised];
+    }
+
+    /** Gives the fingerprint of the building's text, `sha256:` and 64 digits. */
+    public function fingerprint(): string
+    {
+        return $this->fingerprint;
     }
 
     /** @return array<string, mixed> the kit document as it reads back from its JSON */

@@ -8,27 +8,32 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Output\KitFiles;
 use Chartula\Core\Problem\Check;
+use DateTimeImmutable;
 use RuntimeException;
 
 /** `chartula kit FILE --out DIR`: derives a kit and writes its files, all of them or none. docs/formats.md, section 4 */
 final readonly class KitVerb extends Verb
 {
     public const USAGE = <<<'TEXT'
-        Usage: chartula kit FILE --out DIR [--only json,svg,…] [--strict]
+        Usage: chartula kit FILE --out DIR [--only json,svg,…] [--revision TEXT] [--date YYYY-MM-DD] [--strict]
 
           FILE      a building document; - reads it from standard input
           --out     a folder that does not exist yet or is replaced whole; with --only json, - writes to standard output
           --only    some of json (kit.json), svg (sheet-01.svg …), pdf (sheets.pdf), dxf (sheets.dxf),
                     csv (cutlist.csv), obj (model.obj), plt (sheet-01.plt …)
+          --revision, --date
+                    what stands on every page; the first of the building's fingerprint where nothing is said
           --strict  exit 1 where a check says that the kit should not be cut as it is
 
         Exit 0: written. Exit 2: refused, every fault on standard error, one a line, and nothing written.
 
         TEXT;
 
+    private const REVISION_LETTERS = 24;
+
     protected function work(array $words): int
     {
-        $options = Options::read($words, ['--out', '--only'], ['--strict']);
+        $options = Options::read($words, ['--out', '--only', '--revision', '--date'], ['--strict']);
         $folder = $options->value('--out') ?? throw new RuntimeException('a FILE and --out DIR are needed; see chartula --help');
         $formats = explode(',', $options->value('--only') ?? implode(',', KitFiles::FORMATS));
         $unknown = array_diff($formats, KitFiles::FORMATS);
@@ -40,7 +45,7 @@ final readonly class KitVerb extends Verb
         }
         $text = $options->contents($this->in);
         $derived = Derivation::of(BuildingReader::fromText($text), $text);
-        $files = KitFiles::of($derived, $formats);
+        $files = KitFiles::of($derived, $formats, self::footer($options));
         if ($folder === '-') {
             $this->say($files['kit.json']);
         } else {
@@ -51,6 +56,22 @@ final readonly class KitVerb extends Verb
         }
 
         return $options->has('--strict') && (! $derived->dryFit->goesTogether() || self::hasStop($derived->checks)) ? 1 : 0;
+    }
+
+    /** What is said of the revision, null where nothing is. */
+    private static function footer(Options $options): ?string
+    {
+        [$revision, $date] = [$options->value('--revision'), $options->value('--date')];
+        if ($revision !== null && (mb_strlen($revision) > self::REVISION_LETTERS || ! mb_check_encoding($revision, 'UTF-8'))) {
+            throw new RuntimeException('a revision of more than '.self::REVISION_LETTERS.' letters does not go into the heading of a page');
+        }
+        $day = $date === null ? null : DateTimeImmutable::createFromFormat('!Y-m-d', $date);
+        if ($date !== null && (! $day instanceof DateTimeImmutable || $day->format('Y-m-d') !== $date)) {
+            throw new RuntimeException("“{$date}” is no date; write it like 2026-03-09");
+        }
+        $said = [...$revision === null ? [] : ["revision $revision"], ...$day instanceof DateTimeImmutable ? [$day->format('j M Y')] : []];
+
+        return $said === [] ? null : implode(', ', $said);
     }
 
     /** @param  array<string, string>  $files */

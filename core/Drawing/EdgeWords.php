@@ -38,6 +38,7 @@ final class EdgeWords
                 $this->mates($i, $placed);
                 $this->bevels($i, $placed);
             }
+            $this->marks($i, $placed);
             foreach ($this->stood[$i] as [$line, $label]) {
                 $this->beside($i, $line, $label, [1.0, -1.0]);
             }
@@ -76,6 +77,24 @@ final class EdgeWords
             if ($line[0]->distanceTo($line[1]) > SheetWord::widthOf($words)) {
                 $this->beside($i, $line, $words, self::inwards($placed));
             }
+        }
+    }
+
+    /** What is marked on a piece, by its words; once, at the longest, where several lines mark the same. */
+    private function marks(int $i, PlacedPart $placed): void
+    {
+        $longest = [];
+        foreach ($placed->part->part->marks as $mark) {
+            $path = array_map($placed->toSheet(...), $mark->path);
+            foreach (array_slice(array_keys($path), 1) as $k) {
+                $length = $path[$k]->distanceTo($path[$k - 1]);
+                if ($mark->text !== '' && $length > ($longest[$mark->text][0] ?? 0.0)) {
+                    $longest[$mark->text] = [$length, [$path[$k - 1], $path[$k]]];
+                }
+            }
+        }
+        foreach ($longest as $text => [, $line]) {
+            $this->beside($i, $line, (string) $text, [1.0, -1.0]);
         }
     }
 

@@ -36,7 +36,7 @@ final readonly class IndexPages
             return [];
         }
         $page = new Page($building->sheets);
-        $lines = [...self::head($plan), ...self::parts($kit, $plan, self::letters($page))];
+        $lines = [...self::head($building, $plan), ...self::parts($kit, $plan, self::letters($page))];
         $most = max(1, (int) floor(($page->roomHeight() - self::LINE) / self::LINE));
         $pages = array_chunk(array_chunk($lines, $most), self::COLUMNS);
         $scale = trim('1:'.LengthFormat::trimmed($building->scale->ratio, 4)."  $footer");
@@ -77,8 +77,9 @@ final readonly class IndexPages
     }
 
     /** @return list<array{float, string, bool}> */
-    private static function head(SheetPlan $plan): array
+    private static function head(Building $building, SheetPlan $plan): array
     {
+        $template = $building->methods->template;
         $count = [];
         $stock = [];
         foreach ($plan->sheets as $sheet) {
@@ -95,6 +96,9 @@ final readonly class IndexPages
             [0.0, '', false],
             [0.0, 'Before cutting', true],
             [0.0, 'Print one sheet and measure both of its rules with a steel rule.', false],
+            [0.0, "Sheets for card are stuck to its $template->side; they ".(
+                $template->stays ? 'stay on and count as thickness.' : 'are peeled off after cutting.'
+            ), false],
             [0.0, 'Measure a pile of your own card: the parts are made for the thicknesses above.', false],
             [0.0, 'Cut nothing before its label says what it is; write the name on what is peeled.', false],
             [0.0, 'Where others stand on a piece is dotted on its printed side.', false],

@@ -163,6 +163,7 @@ final readonly class SheetDrawing
 
     private function mark(PlacedPart $placed, Mark $mark): void
     {
-        $this->drawing->path(new Path(Layer::Mark, [$this->on($placed, $mark->path)], false, new Stroke(0.12, SheetFurniture::MARK)));
+        $dots = new Stroke(0.15, SheetFurniture::MARK, SheetFurniture::DOTS);
+        $this->drawing->path(new Path(Layer::Mark, [$this->on($placed, $mark->path)], false, $dots));
     }
 }

@@ -21,13 +21,19 @@ final readonly class SheetFurniture
 
     public const MARK = '#4c5b66';
 
+    /** Marks are dotted, so that they are no cuts in black and white either. */
+    public const DOTS = [0.3, 0.7];
+
     /** Type in the margin, mm. */
     private const SIZE = 2.0;
 
     /** A letter's width by its height, generous. */
     private const LETTER = 0.49;
 
-    private const BOLD = 0.57;
+    private const BOLD = 0.6;
+
+    /** So much of a long name is shown before anything else is. */
+    private const NAME_LETTERS = 18;
 
     private const RULE_LENGTH_MM = 100;
 
@@ -51,11 +57,16 @@ final readonly class SheetFurniture
         $self = new self($drawing, $sheet->page);
         $template = $building->methods->template;
         $stock = $sheet->stock->words();
+        $mirrored = $sheet->isMirrored ? ' (printed mirrored)' : '';
         $what = match (true) {
-            $sheet->isTemplate => "Stick to the $template->side of $stock".($sheet->isMirrored ? ' (printed mirrored)' : '').'; '
-                .($template->stays ? 'stays on and counts as thickness' : 'is peeled off after cutting'),
-            $sheet->stock->kind === 'paper' => "Print on $stock and cut",
-            default => "Lay $stock over this sheet and cut",
+            $sheet->isTemplate => [
+                "Stick to the $template->side of $stock$mirrored; "
+                    .($template->stays ? 'stays on and counts as thickness' : 'is peeled off after cutting'),
+                "Stick to the $template->side of $stock$mirrored",
+                "To the $template->side of $stock",
+            ],
+            $sheet->stock->kind === 'paper' => ["Print on $stock and cut"],
+            default => ["Lay $stock over this sheet and cut", "For $stock"],
         };
         $scale = '1:'.LengthFormat::trimmed($building->scale->ratio, 4);
         $self->heading($building->name, $what, trim("$scale  $heading->footer"), "sheet $sheet->number of $heading->of");
@@ -72,18 +83,23 @@ final readonly class SheetFurniture
     public static function plain(Drawing $drawing, Page $page, string $name, string $number, array $words): void
     {
         $self = new self($drawing, $page);
-        $self->heading($name, $words[0], $words[1], $number);
+        $self->heading($name, [$words[0]], $words[1], $number);
         $self->words(self::CAUTION);
         $self->rules();
     }
 
-    private function heading(string $name, string $what, string $scale, string $number): void
+    /** @param  non-empty-list<string>  $whats  what is done with the page, in ever fewer words */
+    private function heading(string $name, array $whats, string $scale, string $number): void
     {
         $y = $this->page->height - $this->page->margin - 3.4;
         [$left, $right] = [$this->page->roomX(), $this->page->width - $this->page->margin];
-        $rest = self::LETTER * (2.2 * (mb_strlen($what) + mb_strlen($scale)) + 3.0 * mb_strlen($number)) + 12.0;
-        $letters = (int) floor(($right - $left - $rest) / (self::BOLD * 3.2));
-        $shown = mb_strlen($name) <= $letters ? $name : rtrim(mb_substr($name, 0, max(8, $letters - 1))).'…';
+        $letters = static fn (string $what): int => (int) floor((
+            $right - $left - 8.0 - self::LETTER * 2.2 * (mb_strlen($what) + mb_strlen($scale)) - self::BOLD * 3.0 * mb_strlen($number)
+        ) / (self::BOLD * 3.2));
+        $fits = array_filter($whats, static fn (string $w): bool => $letters($w) >= min(mb_strlen($name), self::NAME_LETTERS));
+        $what = array_values($fits)[0] ?? $whats[count($whats) - 1];
+        $letters = $letters($what);
+        $shown = mb_strlen($name) <= $letters ? $name : rtrim(mb_substr($name, 0, max(6, $letters - 1))).'…';
         $this->drawing->text(new Text(new Vec2($left, $y), $shown, 3.2, bold: true));
         $this->drawing->text(new Text(new Vec2($left + self::BOLD * 3.2 * mb_strlen($shown) + 2.0, $y), $what, 2.2));
         $this->drawing->text(new Text(new Vec2($right, $y), $number, 3.0, 'end', bold: true));
@@ -106,7 +122,7 @@ final readonly class SheetFurniture
             ...($has(static fn (Part $p): bool => $p->art === null && $p->scores !== [])
                 ? [['fold, scored on this side', $fold, 1], ['fold, scored on the other', $fold, 2]]
                 : []),
-            ...($has(static fn (Part $p): bool => $p->marks !== []) ? [['mark', new Stroke(0.12, self::MARK, [0.2, 0.6]), 0]] : []),
+            ...($has(static fn (Part $p): bool => $p->marks !== []) ? [['mark', new Stroke(0.15, self::MARK, self::DOTS), 0]] : []),
             ...($has(static fn (Part $p): bool => $p->bevels() !== [])
                 ? [['bevel to here', new Stroke(0.1, self::MARK, [0.3, 0.5]), 0]]
                 : []),

@@ -91,7 +91,7 @@ final class SheetWords
      */
     public function mark(int $i, array $line): void
     {
-        $this->drawing->path(new Path(Layer::Mark, [$line], false, new Stroke(0.12, SheetFurniture::MARK, [0.2, 0.6])));
+        $this->drawing->path(new Path(Layer::Mark, [$line], false, new Stroke(0.15, SheetFurniture::MARK, SheetFurniture::DOTS)));
         $this->lines[$i][] = $line;
     }
 

@@ -14,10 +14,13 @@ final readonly class KitFiles
 
     /**
      * @param  list<string>  $formats  some of FORMATS
+     * @param  ?string  $footer  revision and date for every page; the first of the building's fingerprint where it is null, so that equal
+     *     input gives equal bytes
      * @return array<string, string> contents by file name
      */
-    public static function of(Derivation $derived, array $formats): array
+    public static function of(Derivation $derived, array $formats, ?string $footer = null): array
     {
+        $footer ??= 'revision '.substr($derived->fingerprint(), 7, 8);
         $files = [];
         foreach (array_intersect(self::FORMATS, $formats) as $format) {
             $files += match ($format) {
@@ -28,9 +31,9 @@ final readonly class KitFiles
                     )
                         ."\n",
                 ],
-                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $derived->printed->drawings())),
-                'pdf' => self::pdf($derived),
-                'dxf' => ['sheets.dxf' => DxfWriter::write($derived->printed->drawings())],
+                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $derived->printed->drawings($footer))),
+                'pdf' => self::pdf($derived, $footer),
+                'dxf' => ['sheets.dxf' => DxfWriter::write($derived->printed->drawings($footer))],
                 'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->printed->plan)],
                 'obj' => ['model.obj' => ObjWriter::write($derived->serialised())],
                 'plt' => self::numbered(
@@ -61,12 +64,12 @@ final readonly class KitFiles
     }
 
     /** @return array<string, string> none where no part fits a page */
-    private static function pdf(Derivation $derived): array
+    private static function pdf(Derivation $derived, string $footer): array
     {
-        $drawings = $derived->printed->drawings();
+        $drawings = $derived->printed->drawings($footer);
 
         return $drawings === []
             ? []
-            : ['sheets.pdf' => PdfWriter::write([...$derived->printed->index(), ...$drawings], $derived->building->name)];
+            : ['sheets.pdf' => PdfWriter::write([...$derived->printed->index($footer), ...$drawings], $derived->building->name)];
     }
 }

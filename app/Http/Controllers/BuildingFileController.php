@@ -104,10 +104,13 @@ final readonly class BuildingFileController
     public function other(Building $building, string $file): Response
     {
         [$format, $type] = self::OTHER[$file];
-        $text = $building->lastSoundOrFail()->text;
+        $revision = $building->lastSoundOrFail();
+        [$text, $footer] = [$revision->text, self::footer($revision)];
+
+        $write = fn (): string => KitFiles::of($this->derive->derivation($text), [$format], $footer)[$file];
 
         return self::download(
-            $this->kept->of($text, $file, fn (): string => KitFiles::of($this->derive->derivation($text), [$format])[$file]),
+            $this->kept->of($text, "$file $footer", $write),
             $type,
             $building,
             '-'.$file,

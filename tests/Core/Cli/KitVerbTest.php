@@ -41,6 +41,35 @@ final class KitVerbTest extends TestCase
         self::assertSame($before, md5_file("$this->folder/kit/sheets.pdf").md5_file("$this->folder/kit/kit.json"));
     }
 
+    /** Two printings of one building can be told apart. */
+    public function testEveryPageCarriesItsRevisionAndDate(): void
+    {
+        $said = function (string ...$more): string {
+            $folder = "$this->folder/".self::kit($this->folder, $more);
+
+            return (new Process(['pdftotext', "$folder/sheets.pdf", '-']))->mustRun()->getOutput();
+        };
+        $text = $said('--revision', 'b 2', '--date', '2026-03-09');
+        // The index and five sheets.
+        self::assertSame(6, substr_count($text, 'revision b 2, 9 Mar 2026'));
+        $digits = substr(hash('sha256', Kits::exampleText('weigh-office')), 0, 8);
+        self::assertSame(6, substr_count($said(), "revision $digits"));
+        $wrong = self::chartula(['kit', 'docs/examples/weigh-office.json', '--date', '2026-02-30', '--out', "$this->folder/wrong"]);
+        $words = "chartula: “2026-02-30” is no date; write it like 2026-03-09\n";
+        self::assertSame([2, $words], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
+    }
+
+    /** @param  array<string>  $more */
+    private static function kit(string $folder, array $more): string
+    {
+        $name = 'pages'.count($more);
+        $words = ['kit', 'docs/examples/weigh-office.json', '--only', 'pdf', '--out', "$folder/$name", ...array_values($more)];
+        $process = self::chartula($words);
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+
+        return $name;
+    }
+
     public function testReadsStandardInputAndWritesStandardOutput(): void
     {
         $process = self::chartula(['kit', '-', '--only', 'json', '--out', '-'], Kits::exampleText('weigh-office'));
