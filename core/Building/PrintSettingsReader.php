@@ -36,7 +36,7 @@ final readonly class PrintSettingsReader
         [$width, $height] = PrintSettings::PAPERS_MM[$paper] ?? [$this->own($node, 'width'), $this->own($node, 'height')];
         $isWide = $node?->get('landscape')?->bool() ?? false;
 
-        return $isWide && $width < $height ? [$height, $width] : [$width, $height];
+        return $isWide && $paper !== 'own' && $width < $height ? [$height, $width] : [$width, $height];
     }
 
     /** A side of a page of one's own. */

@@ -24,7 +24,7 @@ final class SheetPlanTest extends TestCase
     #[TestWith(['a5', 148.0, 210.0])]
     #[TestWith(['a3', 420.0, 297.0, ['landscape' => true]])]
     #[TestWith(['tabloid', 279.4, 431.8, ['landscape' => false]])]
-    #[TestWith(['own', 187.5, 333.25, ['width' => '187.5mm', 'height' => '333.25mm']])]
+    #[TestWith(['own', 187.5, 333.25, ['width' => '187.5mm', 'height' => '333.25mm', 'landscape' => true]])]
     public function testEveryPieceLiesOnceOnASheetOfItsStock(string $paper, float $width, float $height, array $more = []): void
     {
         $derived = self::office(['sheets' => (object) (['paper' => $paper, 'margin' => '10mm', 'gap' => '3mm'] + $more)]);
