@@ -62,6 +62,23 @@ final readonly class SheetPlan
         return new self($sheets, $checks);
     }
 
+    private static function tooLarge(LabelledPart $part, Page $page): Check
+    {
+        $size = $part->part->blank()->outline->bounds();
+        [$aside, $below, $above] = self::kept($part);
+        $mm = static fn (float $mm): string => LengthFormat::millimetres($mm, 1);
+
+        return new Check('part.too-large', Check::STOP, $part->part->id, sprintf(
+            '%s %s (%s × %s) is on no page: one takes %s × %s of it. Choose larger pages, a smaller scale, or make the building in two lengths.',
+            $part->label,
+            $part->part->name,
+            $mm($size->width()),
+            $mm($size->height()),
+            $mm($page->roomWidth() - 2.0 * $aside),
+            $mm($page->roomHeight() - $below - $above),
+        ), max($size->width(), $size->height()));
+    }
+
     /** @return array{float, float, float} how much is kept free beside a piece, below it and above: for bleed, and for its name below */
     private static function kept(LabelledPart $part): array
     {
@@ -99,10 +116,7 @@ final readonly class SheetPlan
             [$aside, $below, $above] = self::kept($part);
             $box = new Box($part->part->id, $size->width() + 2.0 * $aside, $size->height() + $below + $above, $part->part->mayTurn);
             if (! $packer->takes($box)) {
-                $checks[] = new Check('part.too-large', Check::STOP, $part->part->id, sprintf('%s (%s × %s) is larger than the %s × %s that a page takes. Make the building in a smaller scale, or in two lengths.',
-                    $part->part->name, LengthFormat::millimetres($box->width, 1),
-                    LengthFormat::millimetres($box->height, 1), LengthFormat::millimetres($page->roomWidth(), 1),
-                    LengthFormat::millimetres($page->roomHeight(), 1)), max($box->width, $box->height));
+                $checks[] = self::tooLarge($part, $page);
 
                 continue;
             }

@@ -27,6 +27,20 @@ describe('Sheets', () => {
     ]);
   });
 
+  it('says in red what is on no page', () => {
+    const large = {
+      code: 'part.too-large',
+      level: 'stop' as const,
+      at: 'main.front',
+      text: 'W1 is on no page.',
+      mm: 300,
+    };
+    const derived = hut();
+    derived.kit.checks.push(large);
+    showIn(hutState(), <SheetsStage />, derived);
+    expect(screen.getByText('W1 is on no page.')).toHaveClass('text-danger');
+  });
+
   it('asks for both sides of a page of one’s own, which begins as A4', () => {
     const { save } = showIn(hutState(), <SheetsStage />, hut());
     fireEvent.change(screen.getByLabelText('pages'), { target: { value: 'own' } });
