@@ -120,12 +120,17 @@ final readonly class PieceNames
     /** All that may be said or the name alone; from farther off a line leads to it. */
     private function beside(int $i, PlacedPart $placed): void
     {
-        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM);
+        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM + FoldTicks::LENGTH_MM);
         $name = self::name($placed);
         $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $name];
         foreach (self::AWAY as $away) {
             foreach ($all as $text) {
-                foreach (self::around($own, $away, SheetWord::widthOf($text, hasArrow: true)) as [$middle, $turn]) {
+                $width = SheetWord::widthOf($text, hasArrow: true);
+                foreach (self::around($own, $away, $width) as [$middle, $turn]) {
+                    // What is longer than the side it stands at would seem to be a neighbour's.
+                    if ($text !== $name && $width > 1.1 * ($turn === 0.0 ? $own->width() : $own->height())) {
+                        continue;
+                    }
                     $word = new SheetWord($middle, $text, $turn, arrow: self::up($placed));
                     if ($this->isWritten($i, $word, $away > self::AWAY[0], true)) {
                         return;

@@ -7,7 +7,6 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\Mark;
@@ -89,12 +88,11 @@ final readonly class SheetDrawing
         foreach ($part->slits as $slit) {
             $this->drawing->path(new Path(Layer::Cut, [$this->on($placed, $slit)], false, $cut));
         }
-        foreach ($part->scores as $score) {
-            if ($part->art === null) {
-                $this->score($placed, $score);
-            } else {
-                $this->foldBeside($placed, $score);
-            }
+        foreach ($part->art === null ? $part->scores : [] as $score) {
+            $this->score($placed, $score);
+        }
+        foreach (FoldTicks::of($placed) as [$from, $to]) {
+            $this->drawing->line(Layer::Score, $from, $to, new Stroke(0.15, SheetFurniture::FOLD));
         }
         foreach ($part->marks as $mark) {
             $this->mark($placed, $mark);
@@ -134,21 +132,6 @@ final readonly class SheetDrawing
                     $foot->plus($across->times(self::TICK_MM / 2.0)),
                     new Stroke(0.15, SheetFurniture::FOLD),
                 );
-            }
-        }
-    }
-
-    /** A fold of a printed paper is shown where it runs out of the paper, beyond all that is printed: nothing of it is on the face. */
-    private function foldBeside(PlacedPart $placed, Score $score): void
-    {
-        $region = $placed->part->part->region();
-        $along = $score->to->minus($score->from)->times(1.0 / $score->to->distanceTo($score->from));
-        foreach ([[$score->from, $along->times(-1.0)], [$score->to, $along]] as [$end, $out]) {
-            $tick = [$end->plus($out->times(BrickArt::BLEED_MM)), $end->plus($out->times(BrickArt::BLEED_MM + self::TICK_MM))];
-            $onPaper = array_filter([$end->plus($out->times(Tolerance::MEET)), ...$tick], $region->contains(...));
-            if ($onPaper === []) {
-                $stroke = new Stroke(0.15, SheetFurniture::FOLD);
-                $this->drawing->line(Layer::Score, $placed->toSheet($tick[0]), $placed->toSheet($tick[1]), $stroke);
             }
         }
     }

@@ -20,6 +20,9 @@ final class SheetWords
     /** Places all over the page are so far apart, mm. */
     private const APART = 6.0;
 
+    /** Words keep so far from a tick. */
+    private const TICK_MM = 0.2;
+
     private readonly Room $room;
 
     /** @var list<Region> the pieces as they lie on the sheet */
@@ -48,6 +51,10 @@ final class SheetWords
                 $sheet->parts,
             ),
         );
+        foreach (array_merge(...array_map(FoldTicks::of(...), $sheet->parts), ...[[]]) as $tick) {
+            $box = Box2::around($tick)->grown(self::TICK_MM);
+            $this->room->take(Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1));
+        }
     }
 
     private static function region(PlacedPart $placed): Region
