@@ -65,9 +65,14 @@ final readonly class PieceNames
 
     private function on(int $i, PlacedPart $placed): bool
     {
+        $box = $this->words->box($i);
+        $middles = $this->middles($i);
         foreach (self::SIZES as $size) {
-            foreach ($this->middles($i) as $middle) {
-                foreach ([0.0, 90.0] as $turn) {
+            $width = SheetWord::widthOf(self::name($placed), $size, true);
+            // Where it is longer than the piece nothing need be tried.
+            $turns = [...($width < $box->width() ? [0.0] : []), ...($width < $box->height() ? [90.0] : [])];
+            foreach ($middles as $middle) {
+                foreach ($turns as $turn) {
                     $word = new SheetWord($middle, self::name($placed), $turn, $size, self::up($placed), true);
                     if ($this->words->isOn($i, $word)) {
                         $this->words->write($word);

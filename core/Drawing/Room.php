@@ -16,11 +16,20 @@ final class Room
     /** Words keep so far from a cut. */
     private const CLEAR_MM = 0.35;
 
+    /** Pieces and words are looked up in squares of this size. */
+    private const CELL_MM = 20.0;
+
     /** @var list<array{Ring, Box2}> */
     private array $words = [];
 
+    /** @var array<string, list<int>> by square */
+    private array $wordsIn = [];
+
     /** @var list<Box2> round each piece as far as words keep off */
     private readonly array $boxes;
+
+    /** @var array<string, list<int>> by square */
+    private array $piecesIn = [];
 
     /**
      * @param  Box2  $page  the room on the page
@@ -29,6 +38,24 @@ final class Room
     public function __construct(private readonly Box2 $page, private readonly array $pieces)
     {
         $this->boxes = array_map(static fn (array $p): Box2 => $p[0]->outline->bounds()->grown($p[1] + self::CLEAR_MM), $pieces);
+        foreach ($this->boxes as $i => $box) {
+            foreach (self::cells($box) as $cell) {
+                $this->piecesIn[$cell][] = $i;
+            }
+        }
+    }
+
+    /** @return list<string> the squares into which a box comes */
+    private static function cells(Box2 $box): array
+    {
+        $cells = [];
+        for ($x = floor($box->x0 / self::CELL_MM); $x <= floor($box->x1 / self::CELL_MM); $x++) {
+            for ($y = floor($box->y0 / self::CELL_MM); $y <= floor($box->y1 / self::CELL_MM); $y++) {
+                $cells[] = "$x $y";
+            }
+        }
+
+        return $cells;
     }
 
     /**
@@ -48,12 +75,8 @@ final class Room
                 return false;
             }
         }
-        foreach ($piece->rings() as $ring) {
-            foreach ($ring->points as $p) {
-                if ($box->contains($p)) {
-                    return false;
-                }
-            }
+        if (self::hasCorner($piece, $box)) {
+            return false;
         }
         foreach ($lines as [$a, $b]) {
             if (self::touches($box, $a, $b)) {
@@ -79,9 +102,12 @@ final class Room
     public function isClearOfPieces(Ring $words): bool
     {
         $box = $words->bounds();
-        foreach ($this->boxes as $i => $taken) {
-            if ($taken->meets($box) && self::comesInto($this->pieces[$i][0], self::grown($words, $this->pieces[$i][1]))) {
-                return false;
+        foreach (self::cells($box) as $cell) {
+            foreach ($this->piecesIn[$cell] ?? [] as $i) {
+                [$piece, $bleed] = $this->pieces[$i];
+                if ($this->boxes[$i]->meets($box) && self::comesInto($piece, self::grown($words, $bleed))) {
+                    return false;
+                }
             }
         }
 
@@ -96,8 +122,15 @@ final class Room
                 return true;
             }
         }
-        foreach ($piece->rings() as $ring) {
-            if ($box->contains($ring->points[0])) {
+
+        return self::hasCorner($piece, $box);
+    }
+
+    /** Whether a corner of a piece lies in a box. */
+    private static function hasCorner(Region $piece, Ring $box): bool
+    {
+        foreach ($piece->index()->in($box->bounds()) as [$x, $y]) {
+            if ($box->contains(new Vec2($x, $y))) {
                 return true;
             }
         }
@@ -107,15 +140,21 @@ final class Room
 
     public function take(Ring $words): void
     {
+        foreach (self::cells($words->bounds()->grown(self::CLEAR_MM)) as $cell) {
+            $this->wordsIn[$cell][] = count($this->words);
+        }
         $this->words[] = [$words, $words->bounds()];
     }
 
     private function isFree(Ring $words): bool
     {
         $own = $words->bounds();
-        foreach ($this->words as [$other, $box]) {
-            if ($box->meets($own) && self::meet($other, $words)) {
-                return false;
+        foreach (self::cells($own) as $cell) {
+            foreach ($this->wordsIn[$cell] ?? [] as $i) {
+                [$other, $box] = $this->words[$i];
+                if ($box->meets($own) && self::meet($other, $words)) {
+                    return false;
+                }
             }
         }
 
