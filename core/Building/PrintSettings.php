@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Measure\LengthFormat;
+
 /** The pages that are printed. Model millimetres. */
 final readonly class PrintSettings
 {
@@ -41,7 +43,7 @@ final readonly class PrintSettings
     {
         [$width, $height] = $this->size_mm;
         $name = match ($this->paper) {
-            'own' => "$width × $height mm",
+            'own' => LengthFormat::trimmed($width, 1).' × '.LengthFormat::trimmed($height, 1).' mm',
             'a5', 'a4', 'a3' => strtoupper($this->paper),
             default => ucfirst($this->paper),
         };

@@ -21,13 +21,15 @@ final readonly class PrintSettingsReader
         $size = $this->size($node, $paper);
         $margin = $this->values->model($node?->get('margin'), Sign::ZeroOrMore)->mm ?? 8.0;
         $gap = $this->values->model($node?->get('gap'), Sign::ZeroOrMore)->mm ?? 2.0;
-        if ($margin > 60.0) {
-            $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $paper]);
-        }
         $proof = $node?->get('proof');
         $proof?->isObject([], ['x', 'y']);
 
-        return new PrintSettings($paper, $size, $margin, $gap, $this->proof($proof?->get('x')), $this->proof($proof?->get('y')));
+        $settings = new PrintSettings($paper, $size, $margin, $gap, $this->proof($proof?->get('x')), $this->proof($proof?->get('y')));
+        if ($margin > 60.0) {
+            $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $settings->words()]);
+        }
+
+        return $settings;
     }
 
     /** @return array{float, float} */

@@ -54,7 +54,8 @@ final readonly class BrickSymbol
         );
     }
 
-    private static function name(LabelledPart $part): string
+    /** Parts of one shape and one print share it. */
+    public static function name(LabelledPart $part): string
     {
         return 'art-'.substr($part->print, 7, 12).'-'.substr($part->cut, 7, 12);
     }

@@ -12,8 +12,6 @@ use Chartula\Core\Sheets\PlacedPart;
 /** Folds of a printed paper are shown where they run out of it, beyond all that is printed: nothing of them is on its face. */
 final readonly class FoldTicks
 {
-    public const LENGTH_MM = 1.2;
-
     /** @return list<array{Vec2, Vec2}> on the sheet; none of what is not printed */
     public static function of(PlacedPart $placed): array
     {
@@ -25,7 +23,7 @@ final readonly class FoldTicks
             foreach ([[$score->from, $along->times(-1.0)], [$score->to, $along]] as [$end, $out]) {
                 $tick = [
                     $end->plus($out->times(BrickArt::BLEED_MM)),
-                    $end->plus($out->times(BrickArt::BLEED_MM + self::LENGTH_MM)),
+                    $end->plus($out->times(BrickArt::BLEED_MM + BrickArt::TICK_MM)),
                 ];
                 // An end within the paper is a corner of an opening, which is seen.
                 if (array_filter([$end->plus($out->times(Tolerance::MEET)), ...$tick], $region->contains(...)) === []) {

@@ -95,7 +95,8 @@ final readonly class IndexPages
             ...$lines,
             [0.0, '', false],
             [0.0, 'Before cutting', true],
-            [0.0, 'Print one sheet and measure both of its rules with a steel rule.', false],
+            [0.0, 'Print at 100 %, never fitted to the page; measure both rules of one sheet.', false],
+            [0.0, SheetFurniture::ORDER, false],
             [0.0, "Sheets for card are stuck to its $template->side; they ".(
                 $template->stays ? 'stay on and count as thickness.' : 'are peeled off after cutting.'
             ), false],

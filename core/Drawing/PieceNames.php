@@ -125,7 +125,7 @@ final readonly class PieceNames
     /** All that may be said or the name alone; from farther off a line leads to it. */
     private function beside(int $i, PlacedPart $placed): void
     {
-        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM + FoldTicks::LENGTH_MM);
+        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM + BrickArt::TICK_MM);
         $name = self::name($placed);
         $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $name];
         foreach (self::AWAY as $away) {

@@ -68,8 +68,8 @@ final readonly class SheetDrawing
             if ($art === null) {
                 continue;
             }
-            $id = 'art-'.substr($placed->part->print, 7, 12).'-'.substr($placed->part->cut, 7, 12);
-            $symbol = $this->drawing->symbol($id) ?? BrickSymbol::bleeding($placed->part, $art, BrickArt::BLEED_MM);
+            $symbol = $this->drawing->symbol(BrickSymbol::name($placed->part))
+                ?? BrickSymbol::bleeding($placed->part, $art, BrickArt::BLEED_MM);
             $o = $placed->toSheet(new Vec2(0.0, 0.0));
             $x = $placed->toSheet(new Vec2(1.0, 0.0))->minus($o);
             $y = $placed->toSheet(new Vec2(0.0, 1.0))->minus($o);

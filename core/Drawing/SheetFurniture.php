@@ -40,11 +40,10 @@ final readonly class SheetFurniture
     /** The rules' lines lie so far outside the room. */
     private const RULE_OUT_MM = 3.4;
 
-    /** A margin that takes a line of words, and keeps it where printers print. */
-    private const WORDS_MM = 6.5;
-
     /** Printers print no nearer to the edge of a page. */
     private const EDGE_MM = 4.5;
+
+    public const ORDER = 'Scores first, then openings from the smallest, then outlines by their numbers.';
 
     private const CAUTION = 'Knives slip: a sharp blade, a safety rule, the other hand behind the cut.';
 
@@ -71,7 +70,7 @@ final readonly class SheetFurniture
         $scale = '1:'.LengthFormat::trimmed($building->scale->ratio, 4);
         $self->heading($building->name, $what, trim("$scale  $heading->footer"), "sheet $sheet->number of $heading->of");
         $self->legend(self::shown($sheet));
-        $self->words('Scores first, then openings from the smallest, then outlines by their numbers. '.self::CAUTION);
+        $self->words([self::ORDER.' '.self::CAUTION, self::CAUTION]);
         $self->rules();
     }
 
@@ -84,7 +83,7 @@ final readonly class SheetFurniture
     {
         $self = new self($drawing, $page);
         $self->heading($name, [$words[0]], $words[1], $number);
-        $self->words(self::CAUTION);
+        $self->words([self::CAUTION]);
         $self->rules();
     }
 
@@ -92,7 +91,7 @@ final readonly class SheetFurniture
     private function heading(string $name, array $whats, string $scale, string $number): void
     {
         $y = $this->page->height - $this->page->margin - 3.4;
-        [$left, $right] = [$this->page->roomX(), $this->page->width - $this->page->margin];
+        [$left, $right] = [$this->page->roomX(), $this->page->width - $this->page->roomX()];
         $letters = static fn (string $what): int => (int) floor((
             $right - $left - 8.0 - self::LETTER * 2.2 * (mb_strlen($what) + mb_strlen($scale)) - self::BOLD * 3.0 * mb_strlen($number)
         ) / (self::BOLD * 3.2));
@@ -134,38 +133,51 @@ final readonly class SheetFurniture
     }
 
     /**
-     * Up the left margin, over the rule.
+     * Up the left margin, over the rule; on a short page what finds no room there goes up the right one.
      *
      * @param  list<array{string, ?Stroke, int}>  $samples
      */
     private function legend(array $samples): void
     {
-        $x = $this->page->roomX() - 2.4;
-        $begin = $y = $this->page->roomY() + self::RULE_LENGTH_MM + 3.0;
-        foreach ($samples as [$words, $stroke, $ticks]) {
-            $length = ($stroke === null ? 0.0 : 8.0) + self::LETTER * self::SIZE * mb_strlen($words);
-            if ($y > $begin && $y + $length > $this->page->height - $this->page->margin) {
-                [$x, $y] = [$x + self::SIZE, $begin];
-            }
-            if ($stroke !== null) {
-                $this->drawing->line(Layer::Text, new Vec2($x - 0.7, $y), new Vec2($x - 0.7, $y + 7.0), $stroke);
-                $y += 8.0;
-            }
-            for ($i = 0; $i < $ticks; $i++) {
-                $at = $y - 7.4 + 0.7 * $i;
-                $this->drawing->line(Layer::Text, new Vec2($x - 1.4, $at), new Vec2($x, $at), new Stroke(0.15, self::FOLD));
-            }
-            $this->drawing->text(new Text(new Vec2($x, $y), $words, self::SIZE, turnDeg: 90.0));
-            $y += self::LETTER * self::SIZE * mb_strlen($words) + 3.0;
+        [$left, $foot] = [$this->page->roomX(), $this->page->roomY()];
+        $top = $this->page->height - $this->page->margin;
+        $over = $foot + self::RULE_LENGTH_MM + 3.0;
+        $lanes = [[$left - 2.4, $over], [$left - 0.4, $over], [$this->page->width - $left + 4.6, $foot]];
+        foreach ($samples as $sample) {
+            $length = ($sample[1] === null ? 0.0 : 8.0) + self::LETTER * self::SIZE * mb_strlen($sample[0]);
+            $fits = array_keys(array_filter($lanes, static fn (array $lane): bool => $top >= $lane[1] + $length));
+            $lane = $fits[0] ?? count($lanes) - 1;
+            $this->sample($sample, ...$lanes[$lane]);
+            $lanes[$lane][1] += $length + 3.0;
         }
     }
 
-    /** Up the right margin; beside the legend where that is too narrow. */
-    private function words(string $words): void
+    /** @param  array{string, ?Stroke, int}  $sample */
+    private function sample(array $sample, float $x, float $y): void
     {
-        $x = $this->page->margin >= self::WORDS_MM ? $this->page->width - $this->page->margin + 2.6 : $this->page->roomX() - 0.3;
-        $y = $this->page->roomY() + ($x > $this->page->roomX() ? 0.0 : self::RULE_LENGTH_MM + 3.0);
+        [$words, $stroke, $ticks] = $sample;
+        if ($stroke !== null) {
+            $this->drawing->line(Layer::Text, new Vec2($x - 0.7, $y), new Vec2($x - 0.7, $y + 7.0), $stroke);
+            $y += 8.0;
+        }
+        for ($i = 0; $i < $ticks; $i++) {
+            $at = $y - 7.4 + 0.7 * $i;
+            $this->drawing->line(Layer::Text, new Vec2($x - 1.4, $at), new Vec2($x, $at), new Stroke(0.15, self::FOLD));
+        }
         $this->drawing->text(new Text(new Vec2($x, $y), $words, self::SIZE, turnDeg: 90.0));
+    }
+
+    /**
+     * Up the right margin.
+     *
+     * @param  non-empty-list<string>  $all  in ever fewer words
+     */
+    private function words(array $all): void
+    {
+        $at = new Vec2($this->page->width - $this->page->roomX() + 2.6, $this->page->roomY());
+        $most = $this->page->height - $this->page->margin - $at->y;
+        $fits = array_filter($all, static fn (string $words): bool => self::LETTER * self::SIZE * mb_strlen($words) <= $most);
+        $this->drawing->text(new Text($at, array_values($fits)[0] ?? $all[count($all) - 1], self::SIZE, turnDeg: 90.0));
     }
 
     private function rules(): void

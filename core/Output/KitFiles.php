@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Chartula\Core\Output;
 
 use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Output\Plotter\PlotterWriter;
 
 /** Every file that is made of a kit, by its name. docs/formats.md, section 4 */
 final readonly class KitFiles
 {
+    /** Those in which the sheets are drawn. */
+    private const DRAWN = ['svg', 'pdf', 'dxf'];
+
     public const FORMATS = ['json', 'svg', 'pdf', 'dxf', 'csv', 'obj', 'plt'];
 
     /**
@@ -22,6 +26,7 @@ final readonly class KitFiles
     {
         $footer ??= 'revision '.substr($derived->fingerprint(), 7, 8);
         $files = [];
+        $drawings = array_intersect(self::DRAWN, $formats) === [] ? [] : $derived->printed->drawings($footer);
         foreach (array_intersect(self::FORMATS, $formats) as $format) {
             $files += match ($format) {
                 'json' => [
@@ -31,9 +36,9 @@ final readonly class KitFiles
                     )
                         ."\n",
                 ],
-                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $derived->printed->drawings($footer))),
-                'pdf' => self::pdf($derived, $footer),
-                'dxf' => ['sheets.dxf' => DxfWriter::write($derived->printed->drawings($footer))],
+                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $drawings)),
+                'pdf' => self::pdf($derived, $drawings, $footer),
+                'dxf' => ['sheets.dxf' => DxfWriter::write($drawings)],
                 'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->printed->plan)],
                 'obj' => ['model.obj' => ObjWriter::write($derived->serialised())],
                 'plt' => self::numbered(
@@ -63,11 +68,12 @@ final readonly class KitFiles
         return $files;
     }
 
-    /** @return array<string, string> none where no part fits a page */
-    private static function pdf(Derivation $derived, string $footer): array
+    /**
+     * @param  list<Drawing>  $drawings
+     * @return array<string, string> none where no part fits a page
+     */
+    private static function pdf(Derivation $derived, array $drawings, string $footer): array
     {
-        $drawings = $derived->printed->drawings($footer);
-
         return $drawings === []
             ? []
             : ['sheets.pdf' => PdfWriter::write([...$derived->printed->index($footer), ...$drawings], $derived->building->name)];

@@ -16,6 +16,9 @@ final readonly class BrickArt
     /** It is printed so far beyond every cut, mm, and so much room is kept round it. */
     public const BLEED_MM = 1.5;
 
+    /** Beyond that its folds are told by ticks so long. */
+    public const TICK_MM = 1.2;
+
     /**
      * @param  'stretcher'|'english'|'flemish'  $bond
      * @param  float  $datum  height of the bed of course 0

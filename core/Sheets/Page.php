@@ -7,14 +7,14 @@ namespace Chartula\Core\Sheets;
 use Chartula\Core\Building\PrintSettings;
 
 /**
- * A page and the room on it: a line of heading above; the proving rules lie in the strips of the margin at the left and the foot.
- * Origin lower left, mm.
+ * A page and the room on it: a line of heading above; the proving rules lie in the strips of the margin at the left and the foot, words
+ * in that at the right. Origin lower left, mm.
  */
 final readonly class Page
 {
     public const HEADING_MM = 6.0;
 
-    /** A strip of the margin that takes a rule is as wide as this at least. */
+    /** A strip of the margin that takes a rule or words is as wide as this at least. */
     private const STRIP_MM = 8.0;
 
     public float $width;
@@ -41,7 +41,7 @@ final readonly class Page
 
     public function roomWidth(): float
     {
-        return $this->width - $this->margin - $this->roomX();
+        return $this->width - 2.0 * $this->roomX();
     }
 
     public function roomHeight(): float

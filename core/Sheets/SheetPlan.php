@@ -21,9 +21,6 @@ final readonly class SheetPlan
     /** So much room a line of words takes below a piece. */
     private const NAME_MM = 2.4;
 
-    /** Over it the ticks of folds of a printed piece. */
-    private const TICKS_MM = 1.2;
-
     /** A piece smaller than this has no room for its name. */
     private const SMALL_MM = 14.0;
 
@@ -86,7 +83,7 @@ final readonly class SheetPlan
     private static function kept(LabelledPart $part): array
     {
         if ($part->part->art !== null) {
-            return [BrickArt::BLEED_MM, BrickArt::BLEED_MM + self::TICKS_MM + self::NAME_MM, BrickArt::BLEED_MM];
+            return [BrickArt::BLEED_MM, BrickArt::BLEED_MM + BrickArt::TICK_MM + self::NAME_MM, BrickArt::BLEED_MM];
         }
         $isSmall = min($part->part->width(), $part->part->height()) < self::SMALL_MM;
 
