@@ -12,6 +12,7 @@ use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Report;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\KitDocument;
+use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
@@ -46,12 +47,13 @@ final readonly class Derivation
     /**
      * @param  string  $text  the building's accepted text, for its fingerprint
      * @param  Recall  $recall  what an earlier run worked out
+     * @param  Effort  $effort  how long is looked for fewer sheets
      *
      * @throws InvalidInput with every reason why it cannot be made
      */
-    public static function of(Building $building, string $text, Recall $recall = new Recall): self
+    public static function of(Building $building, string $text, Recall $recall = new Recall, Effort $effort = Effort::Quick): self
     {
-        $printed = PrintedKit::of($building, $recall);
+        $printed = PrintedKit::of($building, $recall, $effort);
         // From here on the building is what is modelled of it.
         [$described, $building, $kit, $plan] = [$building, $printed->building, $printed->kit, $printed->plan];
         $fingerprint = 'sha256:'.hash('sha256', $text);

@@ -11,10 +11,12 @@ use Chartula\Core\Drawing\Mates;
 use Chartula\Core\Drawing\SheetDrawing;
 use Chartula\Core\Drawing\SheetHeading;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Sheets\Sheet;
 use Chartula\Core\Sheets\SheetPlan;
+use Chartula\Core\Sheets\Wanted;
 
 /** The kit of one building on its sheets: all that printing, cutting and drawing a part take. Nothing is proven here. */
 final readonly class PrintedKit
@@ -29,15 +31,16 @@ final readonly class PrintedKit
 
     /**
      * @param  Recall  $recall  what an earlier run worked out
+     * @param  Effort  $effort  how long is looked for fewer sheets
      *
      * @throws InvalidInput with every reason why it cannot be made
      */
-    public static function of(Building $building, Recall $recall = new Recall): self
+    public static function of(Building $building, Recall $recall = new Recall, Effort $effort = Effort::Quick): self
     {
         $kit = Kit::derive($building, $recall);
         $modelled = $kit->modelled->building;
 
-        return new self($modelled, $kit, SheetPlan::of($modelled, $kit, null, $recall));
+        return new self($modelled, $kit, SheetPlan::of($modelled, $kit, new Wanted($effort), $recall));
     }
 
     /**
@@ -83,6 +86,6 @@ final readonly class PrintedKit
      */
     private function sheets(?array $only): array
     {
-        return ($only === null ? $this->plan : SheetPlan::of($this->building, $this->kit, $only))->sheets;
+        return ($only === null ? $this->plan : SheetPlan::of($this->building, $this->kit, new Wanted(only: $only)))->sheets;
     }
 }

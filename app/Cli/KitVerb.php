@@ -7,6 +7,7 @@ namespace App\Cli;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Output\KitFiles;
+use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\Check;
 use DateTimeImmutable;
 use RuntimeException;
@@ -15,7 +16,8 @@ use RuntimeException;
 final readonly class KitVerb extends Verb
 {
     public const USAGE = <<<'TEXT'
-        Usage: chartula kit FILE --out DIR [--only json,svg,…] [--revision TEXT] [--date YYYY-MM-DD] [--strict]
+        Usage: chartula kit FILE --out DIR [--only json,svg,…] [--revision TEXT] [--date YYYY-MM-DD]
+                            [--packing quick|usual|thorough] [--strict]
 
           FILE      a building document; - reads it from standard input
           --out     a folder that does not exist yet or is replaced whole; with --only json, - writes to standard output
@@ -23,6 +25,7 @@ final readonly class KitVerb extends Verb
                     csv (cutlist.csv), obj (model.obj), plt (sheet-01.plt …)
           --revision, --date
                     what stands on every page; the first of the building's fingerprint where nothing is said
+          --packing how long is looked for fewer sheets (usual: a few seconds; thorough: up to 20)
           --strict  exit 1 where a check says that the kit should not be cut as it is
 
         Exit 0: written. Exit 2: refused, every fault on standard error, one a line, and nothing written.
@@ -33,7 +36,7 @@ final readonly class KitVerb extends Verb
 
     protected function work(array $words): int
     {
-        $options = Options::read($words, ['--out', '--only', '--revision', '--date'], ['--strict']);
+        $options = Options::read($words, ['--out', '--only', '--revision', '--date', '--packing'], ['--strict']);
         $folder = $options->value('--out') ?? throw new RuntimeException('a FILE and --out DIR are needed; see chartula --help');
         $formats = explode(',', $options->value('--only') ?? implode(',', KitFiles::FORMATS));
         $unknown = array_diff($formats, KitFiles::FORMATS);
@@ -44,7 +47,7 @@ final readonly class KitVerb extends Verb
             throw new RuntimeException('only kit.json can go to standard output: add --only json');
         }
         $text = $options->contents($this->in);
-        $derived = Derivation::of(BuildingReader::fromText($text), $text);
+        $derived = Derivation::of(BuildingReader::fromText($text), $text, effort: self::effort($options));
         $files = KitFiles::of($derived, $formats, self::footer($options));
         if ($folder === '-') {
             $this->say($files['kit.json']);
@@ -56,6 +59,16 @@ final readonly class KitVerb extends Verb
         }
 
         return $options->has('--strict') && (! $derived->dryFit->goesTogether() || self::hasStop($derived->checks)) ? 1 : 0;
+    }
+
+    private static function effort(Options $options): Effort
+    {
+        $packing = $options->value('--packing') ?? Effort::Usual->value;
+
+        return Effort::tryFrom($packing) ?? throw new RuntimeException("“{$packing}” is no way of packing; known are ".implode(
+            ', ',
+            array_column(Effort::cases(), 'value'),
+        ));
     }
 
     /** What is said of the revision, null where nothing is. */

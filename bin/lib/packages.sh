@@ -1,7 +1,7 @@
 # What the machine, PHP and the front end need, installed when it is missing.
 
 debian_for_running=(
-  php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-curl php8.2-zip
+  php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-curl php8.2-zip php8.2-gmp
   composer nginx-light postgresql rsync unzip ca-certificates poppler-utils
 )
 debian_for_tests=(chromium chromium-driver fonts-liberation qpdf git python3-ezdxf assimp-utils hp2xx)

@@ -27,13 +27,13 @@ final class EdgeWords
     /** Draws the marks on the pieces, before anything is written there. */
     public function __construct(private readonly SheetWords $words, private readonly Mates $mates)
     {
-        $parts = $words->sheet->parts;
+        $parts = $words->parts;
         $this->stood = array_map($this->stood(...), array_keys($parts), $parts);
     }
 
     public function draw(): void
     {
-        foreach ($this->words->sheet->parts as $i => $placed) {
+        foreach ($this->words->parts as $i => $placed) {
             if ($placed->part->part->art === null) {
                 $this->mates($i, $placed);
                 $this->bevels($i, $placed);

@@ -9,6 +9,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Sheets\Page;
+use Chartula\Core\Sheets\Sheet;
 use Chartula\Core\Sheets\SheetPlan;
 use Chartula\Core\Stock\Stock;
 
@@ -82,13 +83,13 @@ final readonly class IndexPages
         $template = $building->methods->template;
         $count = [];
         $stock = [];
-        foreach ($plan->sheets as $sheet) {
-            $count[$sheet->stock->id] = ($count[$sheet->stock->id] ?? 0) + 1;
-            $stock[$sheet->stock->id] = $sheet->stock;
+        foreach (array_merge(...array_map(static fn (Sheet $s): array => $s->frames, $plan->sheets)) as $frame) {
+            $count[$frame->stock->id] = ($count[$frame->stock->id] ?? 0.0) + $frame->box->height() / $plan->sheets[0]->page->roomHeight();
+            $stock[$frame->stock->id] = $frame->stock;
         }
         $lines = [[0.0, 'What is bought', true]];
         foreach ($count as $id => $pages) {
-            $lines[] = [0.0, self::bought($stock[$id], $pages), false];
+            $lines[] = [0.0, self::bought($stock[$id], (int) ceil($pages)), false];
         }
 
         return [

@@ -32,13 +32,13 @@ final readonly class PieceNames
     public function draw(): void
     {
         $beside = [];
-        foreach ($this->words->sheet->parts as $i => $placed) {
+        foreach ($this->words->parts as $i => $placed) {
             if ($placed->part->part->art !== null || ! $this->on($i, $placed)) {
                 $beside[] = $i;
             }
         }
         foreach ($beside as $i) {
-            $this->beside($i, $this->words->sheet->parts[$i]);
+            $this->beside($i, $this->words->parts[$i]);
         }
     }
 
@@ -90,7 +90,7 @@ final readonly class PieceNames
     /** Under the name or over it. */
     private function moreOn(int $i, SheetWord $name): void
     {
-        foreach ($this->more($this->words->sheet->parts[$i]) as $text) {
+        foreach ($this->more($this->words->parts[$i]) as $text) {
             foreach ([-1.0, 1.0] as $side) {
                 $at = $name->middle->plus($name->up()->times($side * (0.55 * $name->size + 0.75 * SheetWord::SMALL)));
                 $word = new SheetWord($at, $text, $name->turn);
@@ -125,7 +125,7 @@ final readonly class PieceNames
     /** All that may be said or the name alone; from farther off a line leads to it. */
     private function beside(int $i, PlacedPart $placed): void
     {
-        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM + BrickArt::TICK_MM);
+        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM);
         $name = self::name($placed);
         $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $name];
         foreach (self::AWAY as $away) {

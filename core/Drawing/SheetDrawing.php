@@ -33,16 +33,19 @@ final readonly class SheetDrawing
         $title = $building->name.', sheet '.$sheet->number;
         $self = new self(
             $sheet,
-            new Drawing($sheet->page->width, $sheet->page->height, $title, $sheet->stock->kind === 'paper'),
+            new Drawing($sheet->page->width, $sheet->page->height, $title, $sheet->stock()->kind === 'paper'),
         );
         $self->art();
         foreach ($sheet->parts as $placed) {
             $self->part($placed);
         }
-        $words = new SheetWords($self->drawing, $sheet);
-        $edges = new EdgeWords($words, $mates);
-        (new PieceNames($words, $mates, self::turns($sheet)))->draw();
-        $edges->draw();
+        $turns = self::turns($sheet);
+        foreach ($sheet->frames as $frame) {
+            $words = new SheetWords($self->drawing, $frame->parts, $sheet->isShared() ? $frame->box : $sheet->page->room());
+            $edges = new EdgeWords($words, $mates);
+            (new PieceNames($words, $mates, $turns))->draw();
+            $edges->draw();
+        }
         SheetFurniture::draw($self->drawing, $building, $sheet, $heading);
 
         return $self->drawing->stretched($building->sheets->factorX(), $building->sheets->factorY());

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Template;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Sheets\Frame;
 use Chartula\Core\Sheets\Page;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
@@ -35,6 +37,12 @@ final readonly class SheetFurniture
     /** So much of a long name is shown before anything else is. */
     private const NAME_LETTERS = 18;
 
+    /** Type over a frame, mm. */
+    private const FRAME_SIZE = 2.2;
+
+    /** The line between two frames lies so far below what is in the upper one. */
+    private const LINE_BELOW_MM = 0.7;
+
     private const RULE_LENGTH_MM = 100;
 
     /** The rules' lines lie so far outside the room. */
@@ -55,23 +63,52 @@ final readonly class SheetFurniture
     {
         $self = new self($drawing, $sheet->page);
         $template = $building->methods->template;
-        $stock = $sheet->stock->words();
-        $mirrored = $sheet->isMirrored ? ' (printed mirrored)' : '';
-        $what = match (true) {
-            $sheet->isTemplate => [
-                "Stick to the $template->side of $stock$mirrored; "
-                    .($template->stays ? 'stays on and counts as thickness' : 'is peeled off after cutting'),
-                "Stick to the $template->side of $stock$mirrored",
-                "To the $template->side of $stock",
-            ],
-            $sheet->stock->kind === 'paper' => ["Print on $stock and cut"],
-            default => ["Lay $stock over this sheet and cut", "For $stock"],
-        };
+        $what = $sheet->isShared()
+            ? ['For several cards: cut the page along its lines first, then stick each part to its own', 'For several cards: cut along the lines first']
+            : self::what($sheet->frames[0], $template);
+        foreach ($sheet->isShared() ? $sheet->frames : [] as $i => $frame) {
+            $self->frame($frame, self::what($frame, $template), $i > 0);
+        }
         $scale = '1:'.LengthFormat::trimmed($building->scale->ratio, 4);
         $self->heading($building->name, $what, trim("$scale  $heading->footer"), "sheet $sheet->number of $heading->of");
         $self->legend(self::shown($sheet));
         $self->words([self::ORDER.' '.self::CAUTION, self::CAUTION]);
         $self->rules();
+    }
+
+    /** @return non-empty-list<string> what is done with what lies in a frame, in ever fewer words */
+    private static function what(Frame $frame, Template $template): array
+    {
+        $stock = $frame->stock->words();
+        $mirrored = $frame->isMirrored() ? ' (printed mirrored)' : '';
+
+        return match (true) {
+            $frame->isTemplate() => [
+                "Stick to the $template->side of $stock$mirrored; "
+                    .($template->stays ? 'stays on and counts as thickness' : 'is peeled off after cutting: write the names on the card first'),
+                "Stick to the $template->side of $stock$mirrored",
+                "To the $template->side of $stock",
+            ],
+            $frame->stock->kind === 'paper' => ["Print on $stock and cut"],
+            default => ["Lay $stock over this and cut", "For $stock"],
+        };
+    }
+
+    /**
+     * What stands over a frame, and a line over that where another lies above.
+     *
+     * @param  non-empty-list<string>  $whats
+     */
+    private function frame(Frame $frame, array $whats, bool $hasAbove): void
+    {
+        $box = $frame->box;
+        $fits = array_filter($whats, static fn (string $what): bool => self::BOLD * self::FRAME_SIZE * mb_strlen($what) <= $box->width());
+        $what = array_values($fits)[0] ?? $whats[count($whats) - 1];
+        $this->drawing->text(new Text(new Vec2($box->x0, $box->y1 + 1.1), $what, self::FRAME_SIZE, bold: true));
+        if ($hasAbove) {
+            $y = $box->y1 + Frame::TITLE_MM - self::LINE_BELOW_MM;
+            $this->drawing->line(Layer::Text, new Vec2($box->x0, $y), new Vec2($box->x1, $y), new Stroke(0.2, self::INK, [3.0, 1.0]));
+        }
     }
 
     /**

@@ -8,17 +8,23 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Sheets\PlacedPart;
-use Chartula\Core\Sheets\Sheet;
 
 /** Writes on a sheet where there is room: on a piece or beside all of them, never over a cut, a fold, a mark or other words. */
 final class SheetWords
 {
     /** Places all over the page are so far apart, mm. */
     private const APART = 6.0;
+
+    /** So many corners of a piece are tried for a line to it. */
+    private const CORNERS = 3;
+
+    /** Lines to pieces keep so far from a printed face. */
+    private const PRINTED_MM = 0.6;
 
     /** Words keep so far from a tick. */
     private const TICK_MM = 0.2;
@@ -37,21 +43,24 @@ final class SheetWords
     /** @var array<string, list<Vec2>> where on the page words of a width lie beside all pieces */
     private array $free = [];
 
-    public function __construct(private readonly Drawing $drawing, public readonly Sheet $sheet)
+    /**
+     * @param  list<PlacedPart>  $parts  that are written of
+     * @param  Box2  $within  where words may lie
+     */
+    public function __construct(private readonly Drawing $drawing, public readonly array $parts, private readonly Box2 $within)
     {
-        $page = $sheet->page;
-        $this->pieces = array_map(self::region(...), $sheet->parts);
+        $this->pieces = array_map(self::region(...), $parts);
         $this->boxes = array_map(static fn (Region $r): Box2 => $r->outline->bounds(), $this->pieces);
-        $this->lines = array_map(self::linesOf(...), $sheet->parts);
+        $this->lines = array_map(self::linesOf(...), $parts);
         $this->room = new Room(
-            new Box2($page->roomX(), $page->roomY(), $page->roomX() + $page->roomWidth(), $page->roomY() + $page->roomHeight()),
+            $within,
             array_map(
                 static fn (Region $piece, PlacedPart $p): array => [$piece, $p->part->part->art === null ? 0.0 : BrickArt::BLEED_MM],
                 $this->pieces,
-                $sheet->parts,
+                $parts,
             ),
         );
-        foreach (array_merge(...array_map(FoldTicks::of(...), $sheet->parts), ...[[]]) as $tick) {
+        foreach (array_merge(...array_map(FoldTicks::of(...), $parts), ...[[]]) as $tick) {
             $box = Box2::around($tick)->grown(self::TICK_MM);
             $this->room->take(Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1));
         }
@@ -113,35 +122,60 @@ final class SheetWords
     }
 
     /**
-     * A line from words to the nearest corner of a piece.
+     * A line from words to one of the nearest corners of a piece.
      *
-     * @return ?array{Vec2, Vec2} null where it must run clear of other pieces and does not
+     * @return ?array{Vec2, Vec2} null where it would run over a printed face, or must run clear of all other pieces and does not
      */
     public function lead(SheetWord $word, int $i, bool $isClear): ?array
     {
         $words = $word->box()->bounds();
-        $least = INF;
-        $line = null;
+        $lines = [];
         foreach ($this->pieces[$i]->outline->points as $p) {
             $from = new Vec2(max($words->x0, min($words->x1, $p->x)), max($words->y0, min($words->y1, $p->y)));
-            if ($from->distanceTo($p) < $least) {
-                [$least, $line] = [$from->distanceTo($p), [$from, $p]];
+            $lines[] = [$from->distanceTo($p), [$from, $p]];
+        }
+        usort($lines, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        foreach (array_slice($lines, 0, self::CORNERS) as [$length, $line]) {
+            if ($this->parts[$i]->part->part->art !== null) {
+                $away = min(1.0, (BrickArt::BLEED_MM + self::TICK_MM) / max(Tolerance::MEET, $length));
+                $line[1] = $line[1]->plus($line[0]->minus($line[1])->times($away));
             }
-        }
-        if ($line === null) {
-            return null;
-        }
-        $box = Box2::around($line);
-        foreach ($isClear ? $this->pieces : [] as $k => $other) {
-            if (
-                $k !== $i && $this->boxes[$k]->meets($box)
-                && ($other->index()->isCrossed($line[0], $line[1]) || $other->contains($line[0]))
-            ) {
-                return null;
+            if (! $this->runsOver($line, $i, $isClear)) {
+                return $line;
             }
         }
 
-        return $line;
+        return null;
+    }
+
+    /**
+     * @param  array{Vec2, Vec2}  $line
+     * @param  bool  $isClear  whether what is not printed counts too
+     */
+    private function runsOver(array $line, int $own, bool $isClear): bool
+    {
+        $box = Box2::around($line)->grown(self::PRINTED_MM);
+        $steps = (int) ceil($line[0]->distanceTo($line[1]) / self::PRINTED_MM);
+        $points = array_map(
+            static fn (int $i): Vec2 => $line[0]->plus($line[1]->minus($line[0])->times($i / max(1, $steps))),
+            range(0, $steps),
+        );
+        foreach ($this->pieces as $k => $other) {
+            $isPrinted = $this->parts[$k]->part->part->art !== null;
+            if (! $this->boxes[$k]->meets($box) || ! ($isPrinted || ($isClear && $k !== $own))) {
+                continue;
+            }
+            $isNear = static fn (Vec2 $p): bool => $other->outline->distanceTo($p) < self::PRINTED_MM;
+            if (
+                $other->index()->isCrossed($line[0], $line[1])
+                || $other->contains($line[$k === $own ? 1 : 0])
+                || ($isPrinted && array_filter($points, $isNear) !== [])
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param  array{Vec2, Vec2}  $line */
@@ -165,10 +199,9 @@ final class SheetWords
     /** @return list<Vec2> */
     private function freePlaces(string $text): array
     {
-        $page = $this->sheet->page;
         $places = [];
-        for ($x = $page->roomX(); $x < $page->roomX() + $page->roomWidth(); $x += self::APART) {
-            for ($y = $page->roomY(); $y < $page->roomY() + $page->roomHeight(); $y += self::APART / 2.0) {
+        for ($x = $this->within->x0; $x < $this->within->x1; $x += self::APART) {
+            for ($y = $this->within->y0; $y < $this->within->y1; $y += self::APART / 2.0) {
                 $word = new SheetWord(new Vec2($x, $y), $text, arrow: new Vec2(0.0, 1.0));
                 array_push($places, ...$this->room->isClearOfPieces($word->box()) ? [$word->middle] : []);
             }

@@ -52,6 +52,23 @@ final readonly class Hull
         );
     }
 
+    /** All that lies within $by of it, and a little more at corners: an octagon goes round each. */
+    public function grown(float $by): self
+    {
+        if ($by <= 0.0) {
+            return $this;
+        }
+        $near = $by * tan(M_PI / 8.0);
+        $all = [];
+        foreach ($this->points as $p) {
+            foreach ([[$by, $near], [$near, $by], [-$near, $by], [-$by, $near]] as [$x, $y]) {
+                array_push($all, new Vec2($p->x + $x, $p->y + $y), new Vec2($p->x - $x, $p->y - $y));
+            }
+        }
+
+        return self::around($all);
+    }
+
     /**
      * @param  list<Vec2>  $points  in order along x
      * @return list<Vec2>

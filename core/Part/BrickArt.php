@@ -17,7 +17,7 @@ final readonly class BrickArt
     public const BLEED_MM = 1.5;
 
     /** Beyond that its folds are told by ticks so long. */
-    public const TICK_MM = 1.2;
+    public const TICK_MM = 1.0;
 
     /**
      * @param  'stretcher'|'english'|'flemish'  $bond

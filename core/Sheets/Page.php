@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Sheets;
 
 use Chartula\Core\Building\PrintSettings;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Packing\Bin;
 
 /**
  * A page and the room on it: a line of heading above; the proving rules lie in the strips of the margin at the left and the foot, words
@@ -27,6 +29,16 @@ final readonly class Page
     {
         [$this->width, $this->height] = $settings->size_mm;
         $this->margin = $settings->margin_mm;
+    }
+
+    public function bin(float $gap): Bin
+    {
+        return new Bin($this->roomWidth(), $this->roomHeight(), $gap);
+    }
+
+    public function room(): Box2
+    {
+        return new Box2($this->roomX(), $this->roomY(), $this->roomX() + $this->roomWidth(), $this->roomY() + $this->roomHeight());
     }
 
     public function roomX(): float

@@ -13,34 +13,40 @@ final readonly class PlacedPart
 {
     private Box2 $box;
 
+    /** @param  0|90|180|270  $turn  degrees to the left */
     public function __construct(
         public LabelledPart $part,
         public int $copy,
         public float $x,
         public float $y,
-        public bool $turned,
+        public int $turn,
         public bool $mirrored,
     ) {
         $this->box = $part->part->blank()->outline->bounds();
     }
 
-    /** A point of the part, on the sheet. Mirrored first, then turned a quarter to the left. */
+    /** A point of the part, on the sheet. Mirrored first, then turned to the left. */
     public function toSheet(Vec2 $point): Vec2
     {
         $x = $this->mirrored ? $this->box->x1 - $point->x : $point->x - $this->box->x0;
+        $y = $point->y - $this->box->y0;
+        [$width, $height] = [$this->box->width(), $this->box->height()];
 
-        return $this->turned
-            ? new Vec2($this->x + $this->box->y1 - $point->y, $this->y + $x)
-            : new Vec2($this->x + $x, $this->y + $point->y - $this->box->y0);
+        return match ($this->turn) {
+            0 => new Vec2($this->x + $x, $this->y + $y),
+            90 => new Vec2($this->x + $height - $y, $this->y + $x),
+            180 => new Vec2($this->x + $width - $x, $this->y + $height - $y),
+            270 => new Vec2($this->x + $y, $this->y + $width - $x),
+        };
     }
 
     public function width(): float
     {
-        return $this->turned ? $this->box->height() : $this->box->width();
+        return $this->turn % 180 === 0 ? $this->box->width() : $this->box->height();
     }
 
     public function height(): float
     {
-        return $this->turned ? $this->box->width() : $this->box->height();
+        return $this->turn % 180 === 0 ? $this->box->height() : $this->box->width();
     }
 }

@@ -18,6 +18,7 @@ use Chartula\Core\Output\PdfWriter;
 use Chartula\Core\Output\Plotter\PlotterWriter;
 use Chartula\Core\Output\Plotter\SimulatedCutter;
 use Chartula\Core\Output\SvgWriter;
+use Chartula\Core\Sheets\Frame;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -137,8 +138,14 @@ final readonly class BuildingFileController
         $size = [$found->page->width, $found->page->height];
 
         return response()->json(
-            SimulatedCutter::run(PlotterWriter::write($found, $building->name), $size, $found->stock->cutPasses())->toArray()
-                + ['size' => $size, 'passes' => $found->stock->cutPasses()],
+            SimulatedCutter::run(PlotterWriter::write($found, $building->name), $size, $found->passesAt(...))->toArray() + [
+                'size' => $size,
+                'passes' => $found->stock()->cutPasses(),
+                'cuts' => array_map(
+                    static fn (Frame $f): array => ['stock' => $f->stock->words(), 'passes' => $f->stock->cutPasses()],
+                    $found->frames,
+                ),
+            ],
         );
     }
 

@@ -7,6 +7,7 @@ namespace Chartula\Core\Output\Plotter;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Sheets\CutStep;
 use Chartula\Core\Sheets\CuttingOrder;
+use Chartula\Core\Sheets\Frame;
 use Chartula\Core\Sheets\Sheet;
 
 /**
@@ -30,7 +31,7 @@ final readonly class PlotterWriter
                 'CO"%s, sheet %d, %s, %s x %s mm";',
                 self::comment($name),
                 $sheet->number,
-                $sheet->stock->id,
+                implode(', ', array_map(static fn (Frame $f): string => $f->stock->id, $sheet->frames)),
                 self::mm($sheet->page->width),
                 self::mm($sheet->page->height),
             ),
@@ -41,13 +42,20 @@ final readonly class PlotterWriter
             $lines[] = sprintf('CO"%d %s scored on the other side of this sheet, by hand";', $left, $left === 1 ? 'fold is' : 'folds are');
         }
         $tool = 0;
+        $stock = $sheet->stock();
         foreach ($steps as $step) {
+            if ($step->placed->part->part->stock !== $stock) {
+                $stock = $step->placed->part->part->stock;
+                $lines[] = 'SP0;';
+                $lines[] = 'CO"from here on '.$stock->id.'";';
+                $tool = 0;
+            }
             $wanted = $step->what === 'score' ? self::SCORE : self::CUT;
             if ($wanted !== $tool) {
                 $lines[] = "SP$wanted;";
                 $tool = $wanted;
             }
-            $passes = $step->what === 'score' ? 1 : $sheet->stock->cutPasses();
+            $passes = $step->what === 'score' ? 1 : $step->placed->part->part->stock->cutPasses();
             $lines[] = self::stroke($step, $passes);
         }
         $lines[] = 'SP0;';

@@ -42,11 +42,11 @@ final readonly class SimulatedCutter
 
     /**
      * @param  array{float, float}  $sheet  width and height, mm
-     * @param  ?int  $passes  how often the stock has to be cut; null where it is not known
+     * @param  int|(callable(Vec2): int)|null  $passes  how often the stock has to be cut, or that at a place; null where it is not known
      *
      * @throws InvalidInput where the file is not understood
      */
-    public static function run(string $file, array $sheet, ?int $passes = null): self
+    public static function run(string $file, array $sheet, int|callable|null $passes = null): self
     {
         [$strokes, $seconds] = self::strokes(PlotterReader::read($file));
 
@@ -161,14 +161,16 @@ final readonly class SimulatedCutter
 
     /**
      * @param  list<Stroke>  $strokes
+     * @param  int|(callable(Vec2): int)|null  $passes
      * @return list<string>
      */
-    private static function notThrough(array $strokes, ?int $passes): array
+    private static function notThrough(array $strokes, int|callable|null $passes): array
     {
         $findings = [];
         foreach ($strokes as $i => $stroke) {
-            if ($passes !== null && $stroke->tool !== PlotterWriter::SCORE && $stroke->passes < $passes) {
-                $findings[] = sprintf('Line %d is cut %d times; this stock needs %d.', $i + 1, $stroke->passes, $passes);
+            $needed = is_callable($passes) ? $passes($stroke->points[0]) : $passes ?? 0;
+            if ($stroke->tool !== PlotterWriter::SCORE && $stroke->passes < $needed) {
+                $findings[] = sprintf('Line %d is cut %d times; this stock needs %d.', $i + 1, $stroke->passes, $needed);
             }
         }
 

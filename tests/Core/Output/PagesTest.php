@@ -175,7 +175,7 @@ final class PagesTest extends TestCase
         $derived = Kits::example($name);
         $wrong = [];
         foreach ($derived->printed->plan->sheets as $i => $sheet) {
-            if ($sheet->stock->kind !== 'paper') {
+            if ($sheet->stock()->kind !== 'paper') {
                 continue;
             }
             $picture = self::picture($derived, $i);

@@ -35,7 +35,7 @@ final class PrintedSizeTest extends TestCase
             $placed = $part->part->part->id === 'main.front.core' ? $part : $placed;
         }
         self::assertNotNull($placed);
-        [$w, $h] = $placed->turned ? [40.0, 100.0] : [100.0, 40.0];
+        [$w, $h] = $placed->turn % 180 !== 0 ? [40.0, 100.0] : [100.0, 40.0];
         // Across the part a quarter up, clear of its label; along it a quarter in.
         $y = self::at(297.0, $placed->y + $h / 4.0, $fy);
         $x = self::at(210.0, $placed->x + $w / 4.0, $fx);

@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Core\Sheets;
 
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Derivation;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Packing\Effort;
+use Chartula\Core\PrintedKit;
 use Chartula\Core\Sheets\CutStep;
 use Chartula\Core\Sheets\CuttingOrder;
+use Chartula\Core\Sheets\Frame;
 use Chartula\Core\Sheets\PlacedPart;
+use Chartula\Core\Sheets\Sheet;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\BuildingGenerator;
@@ -32,7 +39,6 @@ final class SheetPlanTest extends TestCase
         foreach ($derived->printed->plan->sheets as $sheet) {
             self::assertSame([$width, $height], [$sheet->page->width, $sheet->page->height]);
             foreach ($sheet->parts as $placed) {
-                self::assertSame($sheet->stock, $placed->part->part->stock);
                 self::assertTrue(
                     $placed->x >= 10.0
                         && $placed->y >= 10.0
@@ -49,28 +55,37 @@ final class SheetPlanTest extends TestCase
     public function testTemplatesForTheBackAreMirroredAndPapersAreNot(): void
     {
         foreach ($derivedSheets = self::office([])->printed->plan->sheets as $sheet) {
-            self::assertSame($sheet->stock->takesTemplate(), $sheet->isMirrored, $sheet->stock->id);
+            foreach ($sheet->frames as $frame) {
+                self::assertSame($frame->stock->takesTemplate(), $frame->isMirrored(), $frame->stock->id);
+                foreach ($frame->parts as $placed) {
+                    self::assertSame([$frame->stock, $frame->isMirrored()], [$placed->part->part->stock, $placed->mirrored]);
+                }
+            }
         }
-        self::assertCount(5, $derivedSheets);
+        self::assertCount(2, $derivedSheets, 'one of paper, and one of labels for all cards');
         foreach (self::office(['methods.template.side' => 'front'])->printed->plan->sheets as $sheet) {
-            self::assertFalse($sheet->isMirrored);
+            self::assertFalse($sheet->frames[0]->isMirrored());
         }
     }
 
     public function testWhereAPointOfAPartLiesOnTheSheet(): void
     {
         $part = self::office([])->kit->part('main.front.core'); // 72 × 38
-        $at = static fn (bool $turned, bool $mirrored): array =>
-            (new PlacedPart($part, 0, 100.0, 50.0, $turned, $mirrored))->toSheet(new Vec2(10.0, 4.0))->toArray();
-        self::assertSame([110.0, 54.0], $at(false, false));
-        self::assertSame([162.0, 54.0], $at(false, true), '100 + 72 − 10');
-        self::assertSame([134.0, 60.0], $at(true, false), 'a quarter to the left: 100 + 38 − 4, 50 + 10');
-        self::assertSame([134.0, 112.0], $at(true, true));
+        $at = static fn (int $turn, bool $mirrored): array =>
+            (new PlacedPart($part, 0, 100.0, 50.0, match ($turn) {
+                0 => 0, 90 => 90, 180 => 180, default => 270
+            }, $mirrored))->toSheet(new Vec2(10.0, 4.0))->toArray();
+        self::assertSame([110.0, 54.0], $at(0, false));
+        self::assertSame([162.0, 54.0], $at(0, true), '100 + 72 − 10');
+        self::assertSame([134.0, 60.0], $at(90, false), 'a quarter to the left: 100 + 38 − 4, 50 + 10');
+        self::assertSame([134.0, 112.0], $at(90, true));
+        self::assertSame([162.0, 84.0], $at(180, false), 'on its head: 100 + 72 − 10, 50 + 38 − 4');
+        self::assertSame([104.0, 112.0], $at(270, false), 'a quarter to the right: 100 + 4, 50 + 72 − 10');
     }
 
     public function testScoresThenOpeningsFromTheSmallestThenOutlinesFromTheOutside(): void
     {
-        foreach (self::office([])->printed->plan->sheets as $sheet) {
+        foreach (self::frames(self::office([])) as $sheet) {
             $steps = CuttingOrder::of($sheet);
             $rank = array_flip(['score', 'slit', 'opening', 'outline']);
             $kinds = array_map(static fn (CutStep $s): int => $rank[$s->what], $steps);
@@ -94,10 +109,87 @@ final class SheetPlanTest extends TestCase
     {
         foreach (self::office([])->printed->plan->sheets as $sheet) {
             foreach ($sheet->parts as $placed) {
-                self::assertTrue($placed->part->part->mayTurn || ! $placed->turned);
+                self::assertTrue($placed->part->part->mayTurn || $placed->turn % 180 === 0);
             }
         }
         self::assertFalse(self::office([])->kit->part('main.front.paper')->part->mayTurn);
+    }
+
+    /** The four examples as they stood when this was wanted: 29 pages before. */
+    #[Group('property')]
+    public function testTheExamplesTakeNineteenPages(): void
+    {
+        $pages = [];
+        foreach (['weigh-office', 'creamery', 'halt', 'ropewalk-row'] as $name) {
+            $building = BuildingReader::fromText((string) file_get_contents(dirname(__DIR__, 2)."/fixtures/kits/$name.json"));
+            $plan = PrintedKit::of($building, effort: Effort::Usual)->plan;
+            $pages[$name] = count($plan->sheets);
+            self::assertSame([], $plan->checks);
+            foreach ($plan->sheets as $sheet) {
+                self::assertInFrames($sheet);
+            }
+        }
+        self::assertLessThanOrEqual(3, $pages['weigh-office']);
+        self::assertLessThanOrEqual(19, array_sum($pages), (string) json_encode($pages));
+    }
+
+    /** Frames do not overlap, lie in the room of their page, and each holds all of its parts, apart from each other. */
+    private static function assertInFrames(Sheet $sheet): void
+    {
+        $room = $sheet->page->room();
+        $top = $room->y1;
+        foreach ($sheet->frames as $frame) {
+            $top -= $sheet->isShared() ? Frame::TITLE_MM : 0.0;
+            self::assertEqualsWithDelta($top, $frame->box->y1, 1e-6);
+            foreach ($frame->parts as $i => $placed) {
+                self::assertSame($frame->stock, $placed->part->part->stock);
+                $ring = self::ring($placed);
+                $box = $ring->bounds();
+                self::assertTrue($box->x0 > $room->x0 - 1e-6 && $box->x1 < $room->x1 + 1e-6, $placed->part->label);
+                self::assertTrue($box->y0 > $frame->box->y0 - 1e-6 && $box->y1 < $frame->box->y1 + 1e-6, $placed->part->label);
+                foreach (array_slice($frame->parts, $i + 1) as $other) {
+                    self::assertApart($placed, $other);
+                }
+            }
+            $top = $frame->box->y0;
+        }
+        self::assertGreaterThan($room->y0 - 1e-6, $top);
+    }
+
+    private static function ring(PlacedPart $placed): Ring
+    {
+        return new Ring(array_map($placed->toSheet(...), $placed->part->part->blank()->outline->points));
+    }
+
+    /** Two pieces are two millimetres apart, also where one lies in an opening of the other. */
+    private static function assertApart(PlacedPart $a, PlacedPart $b): void
+    {
+        [$ringA, $ringB] = [self::ring($a), self::ring($b)];
+        if (! $ringA->bounds()->grown(2.0)->meets($ringB->bounds())) {
+            return;
+        }
+        foreach ([[$a, $b], [$b, $a]] as [$one, $other]) {
+            $blank = $other->part->part->blank();
+            foreach (self::ring($one)->points as $point) {
+                foreach ($blank->rings() as $ring) {
+                    $distance = (new Ring(array_map($other->toSheet(...), $ring->points)))->distanceTo($point);
+                    self::assertGreaterThan(2.0 - 1e-6, $distance, $one->part->label.' and '.$other->part->label);
+                }
+            }
+        }
+    }
+
+    /** @return list<Sheet> each frame as a sheet of its own */
+    private static function frames(Derivation $derived): array
+    {
+        $sheets = [];
+        foreach ($derived->printed->plan->sheets as $sheet) {
+            foreach ($sheet->frames as $frame) {
+                $sheets[] = new Sheet($sheet->number, $sheet->page, [$frame]);
+            }
+        }
+
+        return $sheets;
     }
 
     /** @param  array<string, mixed>  $changes */

@@ -359,6 +359,16 @@ export interface Sheet {
     part: string;
     copy: number;
   }[];
+  frames: {
+    stock: string;
+    template: boolean;
+    mirrored: boolean;
+    x: number;
+    y: number;
+    width: number;
+    height: number;
+    parts: number;
+  }[];
 }
 export interface DryFitFound {
   ok: boolean;
@@ -854,6 +864,10 @@ export interface Cut {
    * What the file's own comments say.
    */
   notes: string[];
+  cuts: {
+    stock: string;
+    passes: number;
+  }[];
 }
 export interface KnifeStroke {
   tool: 'score' | 'cut';

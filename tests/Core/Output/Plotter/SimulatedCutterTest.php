@@ -104,7 +104,7 @@ final class SimulatedCutterTest extends TestCase
                 $run = SimulatedCutter::run(
                     PlotterWriter::write($sheet, $derived->building->name),
                     [$sheet->page->width, $sheet->page->height],
-                    $sheet->stock->cutPasses(),
+                    $sheet->passesAt(...),
                 );
                 self::assertSame([], $run->findings, "seed $seed, sheet $sheet->number");
                 $cut = array_sum(
@@ -130,10 +130,14 @@ final class SimulatedCutterTest extends TestCase
     public function testFoldsOfTheOtherSideAreLeftToTheHandAndSaid(): void
     {
         $derived = Kits::example('weigh-office');
-        // The ridge strip is scored on its face; its template goes on the back, so the face lies down.
-        $strip = SimulatedCutter::run(PlotterWriter::write($derived->printed->plan->sheets[2], 'Weigh office'), self::SHEET);
+        // The ridge strip is scored on its face; its template goes on the back, so the face lies down. All cards share a page.
+        $strip = SimulatedCutter::run(PlotterWriter::write($derived->printed->plan->sheets[0], 'Weigh office'), self::SHEET);
         self::assertSame(
-            ['Weigh office, sheet 3, card-0.25, 210 x 297 mm', '1 fold is scored on the other side of this sheet, by hand'],
+            [
+                'Weigh office, sheet 1, card-0.5, greyboard-1, card-0.25, acetate-0.2, 210 x 297 mm',
+                '1 fold is scored on the other side of this sheet, by hand',
+                'from here on greyboard-1', 'from here on card-0.25', 'from here on acetate-0.2',
+            ],
             $strip->notes,
         );
         self::assertSame(
@@ -144,9 +148,12 @@ final class SimulatedCutterTest extends TestCase
         $front = Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'methods.template.side', 'front'));
         $tools = array_map(
             static fn (Stroke $s): int => $s->tool,
-            SimulatedCutter::run(PlotterWriter::write($front->printed->plan->sheets[2], 'x'), self::SHEET)->strokes,
+            SimulatedCutter::run(PlotterWriter::write($front->printed->plan->sheets[0], 'x'), self::SHEET)->strokes,
         );
-        self::assertSame([PlotterWriter::SCORE, PlotterWriter::CUT], $tools);
+        self::assertSame(1, count(array_keys($tools, PlotterWriter::SCORE, true)));
+        $at = (int) array_search(PlotterWriter::SCORE, $tools, true);
+        $around = [$tools[$at - 1], $tools[$at + 1]];
+        self::assertSame([PlotterWriter::CUT, PlotterWriter::CUT], $around, 'after the greyboard, before the strip');
     }
 
     public function testNamesCannotBreakOutOfAComment(): void
@@ -155,7 +162,7 @@ final class SimulatedCutterTest extends TestCase
             BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'name', "A\";PU0,0;PD9999,9999;\n\x03é"),
         );
         $file = PlotterWriter::write($derived->printed->plan->sheets[0], $derived->building->name);
-        self::assertSame('CO"A PU0,0 PD9999,9999 , sheet 1, card-0.5, 210 x 297 mm";', explode("\n", $file)[1]);
+        self::assertSame('CO"A PU0,0 PD9999,9999 , sheet 1, card-0.5, greyboard-1, card-0.25, acetate-0.2, 210 x 297 mm";', explode("\n", $file)[1]);
         self::assertSame([], SimulatedCutter::run($file, self::SHEET)->findings);
     }
 

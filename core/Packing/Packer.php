@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Sheets;
+namespace Chartula\Core\Packing;
 
 use Chartula\Core\Measure\Tolerance;
 use LogicException;
@@ -23,14 +23,8 @@ final readonly class Packer
     ) {
     }
 
-    public function takes(Box $box): bool
-    {
-        return ($box->width <= $this->width + self::FITS && $box->height <= $this->height + self::FITS)
-            || ($box->mayTurn && $box->height <= $this->width + self::FITS && $box->width <= $this->height + self::FITS);
-    }
-
     /**
-     * @param  list<Box>  $boxes  each of which takes()
+     * @param  list<Box>  $boxes  each of which a bin takes
      * @return list<Packed> in the order of the boxes
      */
     public function pack(array $boxes): array
@@ -99,9 +93,10 @@ final readonly class Packer
     {
         $best = null;
         $least = [INF, INF];
-        foreach ($box->mayTurn ? [false, true] : [false] as $turned) {
-            $w = ($turned ? $box->height : $box->width) + $this->gap;
-            $h = ($turned ? $box->width : $box->height) + $this->gap;
+        foreach ($box->turned !== null ? [false, true] : [false] as $turned) {
+            [$w, $h] = $box->size($turned);
+            $w += $this->gap;
+            $h += $this->gap;
             foreach ($free as [$x, $y, $fw, $fh]) {
                 if ($w <= $fw + self::FITS && $h <= $fh + self::FITS) {
                     $cost = $snug ? [min($fw - $w, $fh - $h), max($fw - $w, $fh - $h)] : [$y + $h, $x];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Sheets;
+namespace Chartula\Core\Packing;
 
 /** Where a box lies: its lower left corner from the lower left of the bin, millimetres. */
 final readonly class Packed
@@ -18,11 +18,11 @@ final readonly class Packed
 
     public function width(): float
     {
-        return $this->turned ? $this->box->height : $this->box->width;
+        return $this->box->size($this->turned)[0];
     }
 
     public function height(): float
     {
-        return $this->turned ? $this->box->width : $this->box->height;
+        return $this->box->size($this->turned)[1];
     }
 }

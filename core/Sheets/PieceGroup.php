@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Sheets;
+
+use Chartula\Core\Packing\Effort;
+use Chartula\Core\Packing\Nesting;
+use Chartula\Core\Packing\Packing;
+use Chartula\Core\Packing\Piece;
+use Chartula\Core\Packing\Place;
+use Chartula\Core\Recall\Recall;
+use Chartula\Core\Stock\Stock;
+
+/** Pieces of one stock that are packed together. */
+final class PieceGroup
+{
+    /** @var array<string, array{SheetPiece, int}> with their copies, by key */
+    private array $pieces = [];
+
+    private float $least = INF;
+
+    /** @param  string  $medium  groups of one medium may share a page */
+    public function __construct(public readonly Stock $stock, public readonly string $medium)
+    {
+    }
+
+    public function add(SheetPiece $piece, int $copy): void
+    {
+        $this->pieces[$piece->part->part->id.'#'.$copy] = [$piece, $copy];
+        $this->least = min($this->least, $piece->least());
+    }
+
+    public function count(): int
+    {
+        return count($this->pieces);
+    }
+
+    /**
+     * @param  float  $share  of the looks that the effort allows
+     * @return list<Band> a band a page, and the last no higher than it must be
+     */
+    public function bands(Page $page, Effort $effort, float $share, Recall $recall): array
+    {
+        $gap = SheetPiece::keepsHalf($this->stock) ? 0.0 : $page->settings->gap_mm;
+        $pieces = $this->pieces($gap, $effort);
+        $bin = $page->bin($gap);
+        $question = [
+            array_map(static fn (Piece $p): array => [$p->key, array_map(static fn ($shape): string => $shape->key, $p->turns)], $pieces),
+            $bin, $effort, $share,
+        ];
+        $places = $recall->of(
+            Recall::question('packed', $question),
+            static fn (): array => array_map(
+                static fn (Place $p): array => [$p->piece->key, $p->bin, $p->turn, $p->x, $p->y],
+                Nesting::of($pieces, $bin, $effort, $share)->places,
+            ),
+        );
+        $byKey = array_column($pieces, null, 'key');
+        $found = Packing::of(array_map(static fn (array $p): Place => new Place($byKey[$p[0]], $p[1], $p[2], $p[3], $p[4]), $places));
+
+        return array_map(fn (array $all): Band => new Band($this->stock, $this->medium, $all, $this->pieces), $found->byBin());
+    }
+
+    /** How many pages these pieces take at the least. */
+    public function bound(Page $page): int
+    {
+        return Nesting::bound($this->pieces($page->settings->gap_mm, Effort::Quick), $page->bin($page->settings->gap_mm));
+    }
+
+    /** @return list<Piece> */
+    private function pieces(float $gap, Effort $effort): array
+    {
+        $pieces = [];
+        foreach ($this->pieces as [$piece, $copy]) {
+            $pieces[] = $piece->piece($copy, $this->least + 2.0 * $gap, $effort);
+        }
+
+        return $pieces;
+    }
+}
