@@ -62,7 +62,7 @@ final readonly class Derivation
         [$json, $serialised] = self::written($document);
         $assembly = Assembly::of($serialised, $recall);
         $fit = Fit::of($building, $kit, $assembly, $recall);
-        $totals = ['totals' => KitDocument::totals($kit, count($plan->sheets))];
+        $totals = ['totals' => KitDocument::totals($kit, $plan->totals())];
         $dryFit = DryFit::of($assembly->in($serialised + self::written($totals)[1]), $described, $recall);
         $remarks = [...$plan->checks, ...Checks::of($building, $kit), ...$fit?->checks() ?? [], ...array_filter([$dryFit->closedBehind()])];
         $checks = Checks::inOrder($remarks);

@@ -47,14 +47,14 @@ final readonly class PrintedKit
      * The sheets as they print.
      *
      * @param  string  $footer  revision and date, for the heading
-     * @param  ?list<string>  $only  pieces by id and copy (`main.front.core#0`), packed afresh; all where it is null
+     * @param  ?Wanted  $wanted  packed afresh; those of the plan where it is null
      * @return list<Drawing>
      */
-    public function drawings(string $footer = '', ?array $only = null): array
+    public function drawings(string $footer = '', ?Wanted $wanted = null): array
     {
-        $sheets = $this->sheets($only);
+        $sheets = $this->sheets($wanted);
         $mates = Mates::of($this->kit);
-        $heading = new SheetHeading(count($sheets), $footer);
+        $heading = new SheetHeading(count($sheets), $footer, $wanted->words ?? '');
 
         return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, $mates, $heading), $sheets);
     }
@@ -65,27 +65,19 @@ final readonly class PrintedKit
         return IndexPages::of($this->building, $this->kit, $this->plan, $footer);
     }
 
-    /**
-     * One of drawings(), counted from 1; null where there is no such sheet.
-     *
-     * @param  ?list<string>  $only
-     */
-    public function drawing(int $number, string $footer = '', ?array $only = null): ?Drawing
+    /** One of drawings(), counted from 1; null where there is no such sheet. */
+    public function drawing(int $number, string $footer = '', ?Wanted $wanted = null): ?Drawing
     {
-        $sheets = $this->sheets($only);
+        $sheets = $this->sheets($wanted);
         $sheet = $sheets[$number - 1] ?? null;
+        $heading = new SheetHeading(count($sheets), $footer, $wanted->words ?? '');
 
-        return $sheet === null
-            ? null
-            : SheetDrawing::of($this->building, $sheet, Mates::of($this->kit), new SheetHeading(count($sheets), $footer));
+        return $sheet === null ? null : SheetDrawing::of($this->building, $sheet, Mates::of($this->kit), $heading);
     }
 
-    /**
-     * @param  ?list<string>  $only
-     * @return list<Sheet>
-     */
-    private function sheets(?array $only): array
+    /** @return list<Sheet> */
+    private function sheets(?Wanted $wanted): array
     {
-        return ($only === null ? $this->plan : SheetPlan::of($this->building, $this->kit, new Wanted(only: $only)))->sheets;
+        return ($wanted === null ? $this->plan : SheetPlan::of($this->building, $this->kit, $wanted))->sheets;
     }
 }

@@ -18,6 +18,7 @@ use App\Http\Controllers\ReliefController;
 use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\ScaleTableController;
 use App\Http\Controllers\SectionController;
+use App\Http\Controllers\SheetsController;
 use App\Http\Controllers\SightController;
 use App\Http\Controllers\StandController;
 use App\Http\Controllers\StarterShapeController;
@@ -76,6 +77,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
             Route::get('made', [MadeController::class, 'show'])->name('made.show');
             Route::get('find', [FindController::class, 'building'])->name('find.building');
 
+            Route::get('sheets', SheetsController::class)->name('sheets');
             Route::get('fit', DryFitController::class)->name('fit');
             Route::get('stand', StandController::class)->name('stand');
             Route::get('section', SectionController::class)->name('section');

@@ -13,6 +13,7 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\BuildingView;
 use Chartula\Core\Drawing\PlotView;
 use Chartula\Core\Output\Docket;
+use Chartula\Core\Packing\Effort;
 use Chartula\Core\PrintedKit;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
@@ -27,6 +28,10 @@ class DeriveKit
 {
     /** @var array<string, string> what this request has answered already, by the text's fingerprint: it is large to fetch again */
     private array $answered = [];
+
+    public function __construct(private readonly PackedSheets $packed)
+    {
+    }
 
     /**
      * @return string the answer as JSON: kit, dry_fit, plot, view, docket, stages
@@ -104,8 +109,10 @@ class DeriveKit
     /**
      * What this person's last derivation of this building worked out, or of a text that was no building yet: it may have become this one.
      * Nothing where nobody is signed in.
+     *
+     * @param  array<string, mixed>  $more  that is known of it
      */
-    private static function recall(string $version): Recall
+    private static function recall(string $version, array $more = []): Recall
     {
         $key = self::recallKey();
         $kept = $key === null ? null : Cache::get($key) ?? Cache::get(self::newKey());
@@ -114,7 +121,7 @@ class DeriveKit
         /** @var array<string, mixed> $answers */
         $answers = is_array($before) ? $before : [];
 
-        return new Recall($answers);
+        return new Recall($answers + $more);
     }
 
     private static function recallKey(): ?string
@@ -173,20 +180,35 @@ class DeriveKit
         return $parts ?? StoredKit::partsOf($text) ?? throw new LogicException('A kit that was just derived is not kept');
     }
 
-    /** @throws InvalidInput */
-    public function derivation(string $text): Derivation
+    /**
+     * @param  ?Effort  $packing  how its sheets are packed: as well as is known where it is null
+     *
+     * @throws InvalidInput
+     */
+    public function derivation(string $text, ?Effort $packing = null): Derivation
     {
-        return Derivation::of(BuildingReader::fromText($text), $text, self::recall(self::version()));
+        return Derivation::of(BuildingReader::fromText($text), $text, ...$this->packing($text, $packing));
     }
 
     /**
      * The kit as it is printed, unproven: much less work than derivation().
      *
+     * @param  ?Effort  $packing  how its sheets are packed: as well as is known where it is null
+     *
      * @throws InvalidInput
      */
-    public function printed(string $text): PrintedKit
+    public function printed(string $text, ?Effort $packing = null): PrintedKit
     {
-        return PrintedKit::of(BuildingReader::fromText($text), self::recall(self::version()));
+        return PrintedKit::of(BuildingReader::fromText($text), ...$this->packing($text, $packing));
+    }
+
+    /** @return array{Recall, Effort} what is known already, and how sheets are packed */
+    private function packing(string $text, ?Effort $asked): array
+    {
+        $packed = $asked === Effort::Quick ? null : $this->packed->answers($text);
+        $effort = $asked ?? ($packed === null ? Effort::Quick : Effort::Thorough);
+
+        return [self::recall(self::version(), $packed ?? []), $effort];
     }
 
     private static function version(): string

@@ -13,6 +13,7 @@ use Chartula\Core\Bench\MadePiece;
 use Chartula\Core\Bench\MadePieces;
 use Chartula\Core\Derivation;
 use Chartula\Core\Kit\Compare\PartRecord;
+use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
@@ -60,18 +61,19 @@ final readonly class MadeParts
      * Marks sheets, or the stale pieces, as printed now. Pieces that were made before and are still good stay as they are.
      *
      * @param  'all'|'stale'|list<string>  $which  all, what is stale, or the ids of sheets
+     * @param  ?Effort  $packing  how these sheets were packed; as well as is known where it is null
      *
      * @throws InvalidInput where a sheet is not there, or nothing is to be printed
      */
-    public function printed(Building $building, string $clientId, string|array $which): void
+    public function printed(Building $building, string $clientId, string|array $which, ?Effort $packing = null): void
     {
-        DB::transaction(function () use ($building, $clientId, $which): void {
+        DB::transaction(function () use ($building, $clientId, $which, $packing): void {
             Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
             if ($building->prints()->where('client_id', $clientId)->exists()) {
                 return;
             }
             $revision = $building->lastSoundOrFail();
-            $derived = $this->derive->derivation($revision->text);
+            $derived = $this->derive->derivation($revision->text, $packing);
             $records = PartRecord::ofKit($derived->serialised());
             // What the kit no longer has is done with once what is stale has been printed.
             $gone = $which === 'stale' ? self::gone($building, $records) : [];

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $fingerprint
  * @property string $core_version
  * @property string $answer
+ * @property ?string $packed  what a thorough search for fewer sheets found
  * @property string $parts  fingerprints of cut and print, and how often it is cut, by part, as JSON
  */
 final class StoredKit extends Model
@@ -21,7 +22,7 @@ final class StoredKit extends Model
 
     protected $table = 'kits';
 
-    protected $fillable = ['fingerprint', 'core_version', 'answer', 'parts'];
+    protected $fillable = ['fingerprint', 'core_version', 'answer', 'parts', 'packed'];
 
     public static function fingerprint(string $text): string
     {

@@ -46,6 +46,7 @@ async function whole() {
     for (const [name, tsType] of Object.entries(WRITTEN)) Object.assign($defs[name], { tsType });
     const joined = JSON.stringify({ $defs })
         .replaceAll('"https://chartula.example/schema/kit.schema.json"', '"#/$defs/kit"')
+        .replaceAll('"https://chartula.example/schema/kit.schema.json#/', '"#/$defs/kit/')
         .replaceAll('"#/$defs/place"', '"#/$defs/triple"');
     return readable({ title: 'Answers', type: 'object', ...JSON.parse(joined) });
 }

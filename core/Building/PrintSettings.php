@@ -15,6 +15,9 @@ final readonly class PrintSettings
         'tabloid' => [279.4, 431.8],
     ];
 
+    /** By what the pages are in order: a stock after the other, or all of one block and then of the next. */
+    public const ORDERS = ['stock', 'block'];
+
     public const PAPERS = ['a5', 'a4', 'a3', 'letter', 'legal', 'tabloid', 'own'];
 
     /** A page smaller than this takes no proving rule of 100 mm; one larger no printer. */
@@ -27,6 +30,7 @@ final readonly class PrintSettings
      * @param  array{float, float}  $size_mm  width and height as it lies in the printer
      * @param  float  $proofX_mm  what the printed 100 mm rule across measured
      * @param  float  $proofY_mm  what the printed 100 mm rule along measured
+     * @param  value-of<self::ORDERS>  $order
      */
     public function __construct(
         public string $paper,
@@ -35,6 +39,7 @@ final readonly class PrintSettings
         public float $gap_mm,
         public float $proofX_mm,
         public float $proofY_mm,
+        public string $order = 'stock',
     ) {
     }
 

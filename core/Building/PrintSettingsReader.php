@@ -14,7 +14,7 @@ final readonly class PrintSettingsReader
     /** Null where a key is wrong. */
     public function read(?Node $node): ?PrintSettings
     {
-        if ($node !== null && ! $node->isObject([], ['paper', 'width', 'height', 'landscape', 'margin', 'gap', 'proof'])) {
+        if ($node !== null && ! $node->isObject([], ['paper', 'width', 'height', 'landscape', 'margin', 'gap', 'proof', 'order'])) {
             return null;
         }
         $paper = $node?->get('paper') === null ? 'a4' : $node->get('paper')->choice(PrintSettings::PAPERS) ?? 'a4';
@@ -24,7 +24,9 @@ final readonly class PrintSettingsReader
         $proof = $node?->get('proof');
         $proof?->isObject([], ['x', 'y']);
 
-        $settings = new PrintSettings($paper, $size, $margin, $gap, $this->proof($proof?->get('x')), $this->proof($proof?->get('y')));
+        $order = $node?->get('order')?->choice(PrintSettings::ORDERS) ?? 'stock';
+        $proofs = [$this->proof($proof?->get('x')), $this->proof($proof?->get('y'))];
+        $settings = new PrintSettings($paper, $size, $margin, $gap, $proofs[0], $proofs[1], $order);
         if ($margin > 60.0) {
             $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $settings->words()]);
         }

@@ -70,7 +70,8 @@ final readonly class SheetFurniture
             $self->frame($frame, self::what($frame, $template), $i > 0);
         }
         $scale = '1:'.LengthFormat::trimmed($building->scale->ratio, 4);
-        $self->heading($building->name, $what, trim("$scale  $heading->footer"), "sheet $sheet->number of $heading->of");
+        $name = $heading->only === '' ? $building->name : ucfirst($heading->only).", $building->name";
+        $self->heading($name, $what, trim("$scale  $heading->footer"), "sheet $sheet->number of $heading->of");
         $self->legend(self::shown($sheet));
         $self->words([self::ORDER.' '.self::CAUTION, self::CAUTION]);
         $self->rules();

@@ -51,7 +51,7 @@ final readonly class KitDocument
     {
         /** @var array<string, mixed> $read */
         $read = json_decode(
-            json_encode(self::of($kit->modelled->building, '', $kit, $recall) + ['totals' => self::totals($kit, 0)], JSON_THROW_ON_ERROR),
+            json_encode(self::of($kit->modelled->building, '', $kit, $recall) + ['totals' => self::totals($kit, ['sheets' => 0, 'sheets_bound' => 0, 'sheets_yield' => 0.0])], JSON_THROW_ON_ERROR),
             true,
             512,
             JSON_THROW_ON_ERROR,
@@ -130,8 +130,11 @@ final readonly class KitDocument
         return ['label' => $label, 'origin' => $frame->origin->toArray(), 'x' => $frame->x->toDirection(), 'y' => $frame->y->toDirection()];
     }
 
-    /** @return array<string, mixed> */
-    public static function totals(Kit $kit, int $sheets): array
+    /**
+     * @param  array{sheets: int, sheets_bound: int, sheets_yield: float}  $sheets  how many, no fewer than, and what share of them is parts
+     * @return array<string, mixed>
+     */
+    public static function totals(Kit $kit, array $sheets): array
     {
         $cut = 0.0;
         $areas = [];
@@ -149,7 +152,7 @@ final readonly class KitDocument
         }
 
         return [
-            'parts' => $kit->count(), 'sheets' => $sheets, 'cut_length_mm' => round($cut, 1),
+            'parts' => $kit->count(), ...$sheets, 'cut_length_mm' => round($cut, 1),
             'area_mm2' => (object) array_map(static fn (float $a): float => round($a, 1), $areas),
         ];
     }

@@ -10,6 +10,7 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Plot\Clearance;
 use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\PrintedKit;
 use Chartula\Core\Problem\Check;
 
 /** The building's state in sentences: the docket over every screen, and the words on the stages' labels. */
@@ -23,7 +24,6 @@ final readonly class Docket
         $warnings = self::count($d->checks, Check::WARN);
         $notes = self::count($d->checks, Check::NOTE);
         $pieces = $d->kit->count();
-        $sheets = count($d->printed->plan->sheets);
 
         return [
             ...self::plot($d->fit),
@@ -39,11 +39,22 @@ final readonly class Docket
                 default => 'nothing',
             }, 'state' => $stops > 0 ? 'stop' : ($warnings > 0 ? 'look' : 'plain')],
             ['key' => 'parts', 'over' => 'parts', 'text' => "$pieces pieces", 'state' => 'plain'],
-            [
-                'key' => 'sheets', 'over' => 'sheets',
-                'text' => "$sheets of ".$d->building->sheets->words(), 'state' => 'plain',
-            ],
+            self::sheets($d->printed),
         ];
+    }
+
+    /** @return array{key: string, over: string, text: string, state: string} */
+    public static function sheets(PrintedKit $printed): array
+    {
+        return [
+            'key' => 'sheets', 'over' => 'sheets',
+            'text' => count($printed->plan->sheets).' of '.$printed->building->sheets->words(), 'state' => 'plain',
+        ];
+    }
+
+    public static function pages(PrintedKit $printed): string
+    {
+        return self::many(count($printed->plan->sheets), 'page', 'pages');
     }
 
     /** @return list<array{key: string, over: string, text: string, state: string}> */
@@ -78,7 +89,7 @@ final readonly class Docket
             'skin' => $papers === 0
                 ? ($bare === count($d->kit->form->walls()) ? 'all bare' : 'no papers yet')
                 : self::many($papers, 'paper', 'papers'),
-            'sheets' => self::many(count($d->printed->plan->sheets), 'page', 'pages'),
+            'sheets' => self::pages($d->printed),
         ];
     }
 

@@ -166,6 +166,7 @@ final readonly class ProblemText
         'archive.numbers' => 'the revisions are not in order; this should be number {wanted}',
         'mockup.too-large' => 'at {given} % the {what} do not fit a page; {most} % is the most that does',
         // prints and pieces
+        'sheets.no-such' => 'there is no block or wall “{given}”; the blocks are {known}, and a wall is written as block.wall',
         'print.no-sheet' => 'there is no sheet {given}; known are {known}',
         'print.nothing' => 'there is nothing to print',
         'piece.not-by-program' => 'only what a new version of the program makes otherwise is kept as it is; “{given}” was changed by an edit, or not at all',

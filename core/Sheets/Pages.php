@@ -21,11 +21,13 @@ final class Pages
     {
     }
 
-    /** Labels for any card share pages; what is printed itself lies with its like. */
-    public static function medium(Stock $stock): string
+    /** Labels for any card share pages; what is printed itself lies with its like; where blocks are kept apart, each has its own pages. */
+    public static function medium(Stock $stock, string $block): string
     {
         return match (true) {
-            $stock->takesTemplate() => 'label', $stock->kind === 'paper' => $stock->id, default => self::ANY
+            $stock->takesTemplate() => "label $block",
+            $stock->kind === 'paper' => "$stock->id $block",
+            default => $block === '' ? self::ANY : "label $block",
         };
     }
 

@@ -62,10 +62,12 @@ final class PieceGroup
         return array_map(fn (array $all): Band => new Band($this->stock, $this->medium, $all, $this->pieces), $found->byBin());
     }
 
-    /** How many pages these pieces take at the least. */
-    public function bound(Page $page): int
+    /** How much of pages these pieces take at the least. docs/formulas.md#packing */
+    public function share(Page $page): float
     {
-        return Nesting::bound($this->pieces($page->settings->gap_mm, Effort::Quick), $page->bin($page->settings->gap_mm));
+        $gap = SheetPiece::keepsHalf($this->stock) ? 0.0 : $page->settings->gap_mm;
+
+        return array_sum(array_map(static fn (array $p): float => $p[0]->leastArea($gap), $this->pieces)) / $page->bin($gap)->area();
     }
 
     /** @return list<Piece> */

@@ -9,6 +9,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\Packing\Piece;
 use Chartula\Core\Packing\Place;
@@ -48,6 +49,17 @@ final readonly class SheetPiece
             $isPrinted || $isSmall || $part->part->group === PartGroup::Trim => self::NAME_MM,
             default => 0.0,
         };
+    }
+
+    /** What it takes of a page at the least: of a rectangle its margin too, of anything else what is cut out. */
+    public function leastArea(float $gap): float
+    {
+        $blank = $this->part->part->blank();
+        $box = $blank->outline->bounds();
+        $isBox = $box->width() * $box->height() - $blank->area() < Tolerance::FIGURE;
+        $around = 2.0 * $this->rim + $gap;
+
+        return $isBox ? ($box->width() + $around) * ($box->height() + $around) : $blank->area();
     }
 
     /** Whether pieces keep half of the gap each, so that what is printed beyond a cut lies in it, rather than a gap between them. */

@@ -21,10 +21,14 @@ final readonly class SheetPlan
     /**
      * @param  list<Sheet>  $sheets
      * @param  list<Check>  $checks  parts that no sheet takes
+     * @param  int  $bound  on fewer pages the parts could not lie, by their areas
+     * @param  float  $yield  the share of all pages that is parts
      */
     private function __construct(
         public array $sheets,
         public array $checks,
+        public int $bound,
+        public float $yield,
     ) {
     }
 
@@ -46,7 +50,37 @@ final readonly class SheetPlan
             throw InvalidInput::at('sheets', 'limit.sheets', ['given' => count($sheets), 'limit' => Limits::SHEETS]);
         }
 
-        return new self($sheets, $checks);
+        return new self($sheets, $checks, self::bound($groups, $page), self::yielded($sheets));
+    }
+
+    /** @return array{sheets: int, sheets_bound: int, sheets_yield: float} */
+    public function totals(): array
+    {
+        return ['sheets' => count($this->sheets), 'sheets_bound' => $this->bound, 'sheets_yield' => round($this->yield, 4)];
+    }
+
+    /** @param  list<PieceGroup>  $groups */
+    private static function bound(array $groups, Page $page): int
+    {
+        $shares = [];
+        foreach ($groups as $group) {
+            $shares[$group->medium] = ($shares[$group->medium] ?? 0.0) + $group->share($page);
+        }
+        $bounds = array_map(static fn (float $share): int => (int) ceil($share), array_diff_key($shares, [Pages::ANY => 0]));
+
+        return $groups === [] ? 0 : max(1, array_sum($bounds));
+    }
+
+    /** @param  list<Sheet>  $sheets */
+    private static function yielded(array $sheets): float
+    {
+        $parts = $pages = 0.0;
+        foreach ($sheets as $sheet) {
+            $pages += $sheet->page->width * $sheet->page->height;
+            $parts += array_sum(array_map(static fn (PlacedPart $p): float => $p->part->part->region()->area(), $sheet->parts));
+        }
+
+        return $pages > 0.0 ? $parts / $pages : 0.0;
     }
 
     /**
@@ -60,6 +94,7 @@ final readonly class SheetPlan
         $groups = [];
         foreach ($kit->parts as $part) {
             $stock = $part->part->stock;
+            $block = $building->sheets->order === 'block' ? $part->part->of->block ?? '' : '';
             $isMirrored = $stock->takesTemplate() && $building->methods->template->side === 'back';
             $piece = new SheetPiece($part, $building->sheets->gap_mm, $isMirrored);
             if (! $piece->piece(0, INF, Effort::Quick)->goesOn($page->bin(0.0))) {
@@ -69,7 +104,7 @@ final readonly class SheetPlan
             }
             for ($copy = 0; $copy < $part->part->qty(); $copy++) {
                 if ($keys === null || isset($keys[$part->part->id.'#'.$copy])) {
-                    ($groups[$stock->id] ??= new PieceGroup($stock, Pages::medium($stock)))->add($piece, $copy);
+                    ($groups["$block $stock->id"] ??= new PieceGroup($stock, Pages::medium($stock, $block)))->add($piece, $copy);
                 }
             }
         }

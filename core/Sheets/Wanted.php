@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Sheets;
 
+use Chartula\Core\Building\Block;
+use Chartula\Core\Kit\Kit;
 use Chartula\Core\Packing\Effort;
+use Chartula\Core\Problem\InvalidInput;
 
 /** What is wanted on sheets, and how long is looked for fewer of them. */
 final readonly class Wanted
@@ -18,6 +21,46 @@ final readonly class Wanted
         public ?array $only = null,
         public string $words = '',
     ) {
+    }
+
+    /**
+     * The pieces of some blocks and walls alone.
+     *
+     * @param  non-empty-list<string>  $of  blocks (`main`) and walls with the slopes over them (`main.front`)
+     *
+     * @throws InvalidInput sheets.no-such at of.N
+     */
+    public function of(Kit $kit, array $of): self
+    {
+        $words = array_map(static fn (string $one, int $i): string => self::nameOf($kit, $one, $i), $of, array_keys($of));
+        $only = [];
+        foreach ($kit->parts as $part) {
+            $name = $part->part->of;
+            $isWanted = $name->block !== null
+                && (in_array($name->block, $of, true) || in_array("$name->block.$name->edge", $of, true));
+            for ($copy = 0; $isWanted && $copy < $part->part->qty(); $copy++) {
+                $only[] = $part->part->id.'#'.$copy;
+            }
+        }
+
+        return new self($this->effort, $only, implode(' and ', $words));
+    }
+
+    /** @throws InvalidInput */
+    private static function nameOf(Kit $kit, string $of, int $i): string
+    {
+        $blocks = $kit->modelled->building->blocks;
+        foreach ($blocks as $block) {
+            foreach (['', ...$block->footprint->edges] as $edge) {
+                if ($of === ($edge === '' ? $block->id : "$block->id.$edge")) {
+                    return trim("$block->name $edge");
+                }
+            }
+        }
+
+        throw InvalidInput::at("of.$i", 'sheets.no-such', [
+            'given' => $of, 'known' => implode(', ', array_map(static fn (Block $b): string => $b->id, $blocks)),
+        ]);
     }
 
     /** @return ?array<string, true> pieces by id and copy */

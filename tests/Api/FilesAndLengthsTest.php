@@ -44,10 +44,10 @@ final class FilesAndLengthsTest extends ApiTestCase
             self::assertStringStartsWith($begins, (string) $answer->getContent());
         }
         self::assertStringStartsWith(
-            "IN;\nCO\"Weigh office, sheet 2, greyboard-1, 210 x 297 mm\";\nSP2;",
-            (string) $this->get("/api/buildings/$building->id/sheets/2.plt")->assertOk()->getContent(),
+            "IN;\nCO\"Weigh office, sheet 1, card-0.5, greyboard-1, card-0.25, acetate-0.2, 210 x 297 mm\";\n",
+            (string) $this->get("/api/buildings/$building->id/sheets/1.plt")->assertOk()->getContent(),
         );
-        $cut = $this->getJson("/api/buildings/$building->id/sheets/2/cut")
+        $cut = $this->getJson("/api/buildings/$building->id/sheets/1/cut")
             ->assertOk()
             ->assertJsonPath('findings', [])
             ->assertJsonPath('passes', 5);

@@ -6,8 +6,10 @@ namespace Tests\Api;
 
 use App\Actions\DeriveKit;
 use App\Actions\KeptFiles;
+use App\Actions\PackedSheets;
 use Chartula\Core\Building\Building as Described;
 use Chartula\Core\Derivation;
+use Chartula\Core\Packing\Effort;
 use Chartula\Core\PrintedKit;
 use Illuminate\Support\Facades\File;
 use LogicException;
@@ -33,19 +35,19 @@ final class KeptFilesTest extends ApiTestCase
             $paths,
         );
         self::assertNotSame($first[1], $first[2], 'hairlines are thicker on a screen');
-        $this->app?->instance(DeriveKit::class, new class extends DeriveKit
+        $this->app?->instance(DeriveKit::class, new class(new PackedSheets) extends DeriveKit
         {
             public function execute(Described $building, string $text): string
             {
                 throw new LogicException('derived again');
             }
 
-            public function derivation(string $text): Derivation
+            public function derivation(string $text, ?Effort $packing = null): Derivation
             {
                 throw new LogicException('derived again');
             }
 
-            public function printed(string $text): PrintedKit
+            public function printed(string $text, ?Effort $packing = null): PrintedKit
             {
                 throw new LogicException('derived again');
             }

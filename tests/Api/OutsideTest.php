@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Api;
 
 use App\Actions\DeriveKit;
+use App\Actions\PackedSheets;
 use App\Http\Database;
 use App\Models\Building;
 use Chartula\Core\Building\Building as Described;
@@ -217,7 +218,7 @@ final class OutsideTest extends ApiTestCase
         Event::listen(MessageLogged::class, static function (MessageLogged $e) use (&$logged): void {
             $logged[] = is_string($e->context['document'] ?? null) ? $e->context['document'] : '';
         });
-        $broken = new class extends DeriveKit
+        $broken = new class(new PackedSheets) extends DeriveKit
         {
             public function execute(Described $building, string $text): string
             {

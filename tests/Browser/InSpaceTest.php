@@ -49,8 +49,8 @@ final class InSpaceTest extends BrowserTestCase
         // A piece in the list leads to the drawing and to its sheet.
         $this->press('W2 Front wall, core');
         $this->sees('greyboard-1, 1.17 mm thick. It stands from 0.0 to 72.0 across');
-        $this->link('On sheet 2')->click();
-        $this->find("//figure[@class='chosen']//img[contains(@alt, 'Sheet 2')]");
+        $this->link('On sheet 1')->click();
+        $this->find("//figure[@class='chosen']//img[contains(@alt, 'Sheet 1')]");
         // And the other way round.
         $this->link('R3')->click();
         $this->heading('R3 Ridge strip');

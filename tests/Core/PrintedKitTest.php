@@ -8,6 +8,7 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Output\SvgWriter;
 use Chartula\Core\PrintedKit;
+use Chartula\Core\Sheets\Wanted;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Kits;
 
@@ -28,11 +29,31 @@ final class PrintedKitTest extends TestCase
     public function testAFewPiecesAreLaidOnASheetOfTheirOwn(): void
     {
         $only = ['main.front.core#0'];
-        $sheet = self::office()->drawing(1, '', $only);
+        $sheet = self::office()->drawing(1, '', new Wanted(only: $only, words: 'stale pieces'));
         self::assertNotNull($sheet);
         self::assertStringContainsString('Front wall', SvgWriter::write($sheet));
         self::assertStringContainsString('1 of 1', SvgWriter::write($sheet));
-        self::assertNull(self::office()->drawing(2, '', $only));
+        self::assertStringContainsString('Stale pieces, Weigh', SvgWriter::write($sheet), 'headed as what it is');
+        self::assertNull(self::office()->drawing(2, '', new Wanted(only: $only)));
+    }
+
+    public function testABlockOrAWallIsPrintedAlone(): void
+    {
+        $kit = self::office();
+        $wall = (new Wanted)->of($kit->kit, ['main.front']);
+        $ids = array_map(static fn (string $key): string => explode('#', $key)[0], $wall->only ?? []);
+        self::assertContains('main.front.paper', $ids);
+        self::assertContains('main.front.core', $ids);
+        self::assertSame([], array_filter($ids, static fn (string $id): bool => ! str_starts_with($id, 'main.front')));
+        self::assertSame(count($kit->kit->parts), count(array_unique(array_map(
+            static fn (string $key): string => explode('#', $key)[0],
+            (new Wanted)->of($kit->kit, ['main'])->only ?? [],
+        ))));
+        $sheet = $kit->drawing(1, '', $wall);
+        self::assertNotNull($sheet);
+        self::assertStringContainsString(' front, Weigh', SvgWriter::write($sheet));
+        $this->expectExceptionMessage('there is no block or wall “annex”; the blocks are main');
+        (new Wanted)->of($kit->kit, ['annex']);
     }
 
     public function testItIsTheKitThatIsProven(): void

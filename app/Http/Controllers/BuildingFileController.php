@@ -7,8 +7,10 @@ namespace App\Http\Controllers;
 use App\Actions\DeriveKit;
 use App\Actions\KeptFiles;
 use App\Actions\MadeParts;
+use App\Actions\PackedSheets;
 use App\Http\Attachment;
 use App\Http\Requests\PrinterRequest;
+use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
 use App\Models\Revision;
 use Chartula\Core\Drawing\PartDrawing;
@@ -39,6 +41,7 @@ final readonly class BuildingFileController
         private DeriveKit $derive,
         private MadeParts $made,
         private KeptFiles $kept,
+        private PackedSheets $packed,
     ) {
     }
 
@@ -50,47 +53,51 @@ final readonly class BuildingFileController
     public function kit(Building $building): Response
     {
         $text = $building->lastSoundOrFail()->text;
-        $json = $this->kept->of($text, 'kit', fn (): string => $this->derive->derivation($text)->json);
+        $json = $this->kept->of($text, 'kit '.json_encode($this->packed->answers($text) !== null), fn (): string => $this->derive->derivation($text)->json);
 
         return self::download($json, 'application/json', $building, '.kit.json');
     }
 
-    /** All sheets, or with `only=stale` the pieces that were made and are no longer right. */
-    public function pdf(Request $request, Building $building): Response
+    /** All sheets; with `only=stale` the pieces that were made and are no longer right, with `of` those of a block or wall. */
+    public function pdf(SheetsRequest $request, Building $building): Response
     {
         $revision = $building->lastSoundOrFail();
-        $only = $this->only($request, $building);
-        $what = 'pdf '.json_encode([self::footer($revision), $building->name, $only]);
+        $stale = $this->stale($request, $building);
+        $what = 'pdf '.json_encode([self::footer($revision), $building->name, $stale, $request->key(), $this->packed->answers($revision->text) !== null]);
 
         return self::download(
-            $this->kept->of($revision->text, $what, function () use ($building, $revision, $only): string {
-                $printed = $this->derive->printed($revision->text);
-                $drawings = $printed->drawings(self::footer($revision), $only);
-                abort_if($drawings === [], 404, $only === null ? 'No part fits a page.' : 'No piece is stale.');
-
-                $index = $only === null ? $printed->index(self::footer($revision)) : [];
+            $this->kept->of($revision->text, $what, function () use ($request, $building, $revision, $stale): string {
+                $printed = $this->derive->printed($revision->text, $request->packing());
+                $wanted = $request->wanted($printed->kit, $stale);
+                $drawings = $printed->drawings(self::footer($revision), $wanted);
+                abort_if($drawings === [], 404, $stale === null ? 'No part fits a page.' : 'No piece is stale.');
+                $index = $wanted === null ? $printed->index(self::footer($revision)) : [];
 
                 return PdfWriter::write([...$index, ...$drawings], $building->name, (int) $revision->created_at->timestamp);
             }),
             'application/pdf',
             $building,
-            '-r'.$revision->number.($only === null ? '' : '-stale').'.pdf',
+            '-r'.$revision->number.match (true) {
+                $stale !== null => '-stale', $request->of() !== null => '-'.str_replace('.', '-', $request->of()), default => ''
+            }.'.pdf',
         );
     }
 
-    /** @return ?list<string> the pieces asked for, or null for all */
-    private function only(Request $request, Building $building): ?array
+    /** @return ?list<string> the stale pieces where these alone are asked for */
+    private function stale(SheetsRequest $request, Building $building): ?array
     {
-        return $request->query('only') === 'stale' ? $this->made->toMakeAgain($building) : null;
+        return $request->isStaleOnly() ? $this->made->toMakeAgain($building) : null;
     }
 
-    public function sheet(Request $request, Building $building, int $sheet): Response
+    public function sheet(SheetsRequest $request, Building $building, int $sheet): Response
     {
         $revision = $building->asked($request);
-        [$only, $isScreen] = [$this->only($request, $building), $request->boolean('screen')];
-        $what = "sheet $sheet ".json_encode([self::footer($revision), $only, $isScreen]);
-        $svg = $this->kept->of($revision->text, $what, function () use ($revision, $sheet, $only, $isScreen): string {
-            $drawing = $this->derive->printed($revision->text)->drawing($sheet, self::footer($revision), $only) ?? abort(404);
+        [$stale, $isScreen] = [$this->stale($request, $building), $request->boolean('screen')];
+        $isPacked = $this->packed->answers($revision->text) !== null;
+        $what = "sheet $sheet ".json_encode([self::footer($revision), $stale, $isScreen, $request->key(), $isPacked]);
+        $svg = $this->kept->of($revision->text, $what, function () use ($request, $revision, $sheet, $stale, $isScreen): string {
+            $printed = $this->derive->printed($revision->text, $request->packing());
+            $drawing = $printed->drawing($sheet, self::footer($revision), $request->wanted($printed->kit, $stale)) ?? abort(404);
 
             // A page shown small loses hairlines, so for a screen they are drawn thicker.
             return SvgWriter::write($isScreen ? $drawing->withStrokesTimes(4.0) : $drawing);
@@ -111,7 +118,7 @@ final readonly class BuildingFileController
         $write = fn (): string => KitFiles::of($this->derive->derivation($text), [$format], $footer)[$file];
 
         return self::download(
-            $this->kept->of($text, "$file $footer", $write),
+            $this->kept->of($text, "$file $footer ".json_encode($this->packed->answers($text) !== null), $write),
             $type,
             $building,
             '-'.$file,
@@ -119,9 +126,10 @@ final readonly class BuildingFileController
     }
 
     /** A sheet for a cutting plotter. */
-    public function plotter(Building $building, int $sheet): Response
+    public function plotter(SheetsRequest $request, Building $building, int $sheet): Response
     {
-        $found = $this->derive->printed($building->lastSoundOrFail()->text)->plan->sheets[$sheet - 1] ?? abort(404);
+        $printed = $this->derive->printed($building->lastSoundOrFail()->text, $request->packing());
+        $found = $printed->plan->sheets[$sheet - 1] ?? abort(404);
 
         return self::download(
             PlotterWriter::write($found, $building->name),
@@ -132,9 +140,10 @@ final readonly class BuildingFileController
     }
 
     /** What the simulated cutter makes of that file. */
-    public function cut(Building $building, int $sheet): JsonResponse
+    public function cut(SheetsRequest $request, Building $building, int $sheet): JsonResponse
     {
-        $found = $this->derive->printed($building->lastSoundOrFail()->text)->plan->sheets[$sheet - 1] ?? abort(404);
+        $printed = $this->derive->printed($building->lastSoundOrFail()->text, $request->packing());
+        $found = $printed->plan->sheets[$sheet - 1] ?? abort(404);
         $size = [$found->page->width, $found->page->height];
 
         return response()->json(

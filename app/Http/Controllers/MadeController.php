@@ -26,7 +26,7 @@ final readonly class MadeController
     /** Sheets came out of the printer. */
     public function print(PrintedRequest $request, Building $building): JsonResponse
     {
-        $this->made->printed($building, $request->clientId(), $request->which());
+        $this->made->printed($building, $request->clientId(), $request->which(), $request->packing());
 
         return response()->json($this->made->shown($building), 201);
     }

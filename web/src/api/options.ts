@@ -9,6 +9,7 @@ import type {
   Direction,
   DryFit,
   Found,
+  LaidSheets,
   Made,
   Mockup,
   ProjectSummary,
@@ -105,10 +106,18 @@ export const mockupOptions = (id: string, revision: number, size: string) =>
     queryFn: () => api.get<Mockup>(`buildings/${id}/mockup?r=${revision}&size=${size}`),
   });
 
-export const cutOptions = (id: string, sheet: string, revision: number) =>
+/** Asked again while the server still looks for fewer sheets. */
+export const sheetsOptions = (id: string, revision: number) =>
   queryOptions({
-    queryKey: ['building', id, 'cut', sheet, revision],
-    queryFn: () => api.get<Cut>(`buildings/${id}/sheets/${sheet}/cut`),
+    queryKey: ['building', id, 'sheets', revision],
+    queryFn: () => api.get<LaidSheets>(`buildings/${id}/sheets`),
+    refetchInterval: (query) => (query.state.data?.looking === true ? 2000 : false),
+  });
+
+export const cutOptions = (id: string, sheet: string, packing: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'cut', sheet, packing, revision],
+    queryFn: () => api.get<Cut>(`buildings/${id}/sheets/${sheet}/cut?packing=${packing}`),
   });
 
 /** With a building at its scale, without one at the scale that is said. */

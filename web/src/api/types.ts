@@ -19,6 +19,7 @@ export type Document = { [key: string]: Json | undefined };
  *
  */
 export type Triple = readonly [number, number, number];
+export type Sheets = Sheet[];
 export type EdgeKind = 'gable' | 'hip' | 'half-hip' | 'wall';
 export type Docket = DocketEntry[];
 /**
@@ -216,7 +217,7 @@ export interface Kit {
   joints: Joint[];
   outside?: {}[];
   checks: Check[];
-  sheets: Sheet[];
+  sheets: Sheets;
   totals: {
     parts: number;
     sheets: number;
@@ -224,6 +225,8 @@ export interface Kit {
     area_mm2: {
       [k: string]: number | undefined;
     };
+    sheets_bound: number;
+    sheets_yield: number;
   };
   assembly: {}[];
 }
@@ -1231,4 +1234,18 @@ export interface StandPiece {
    * Fingerprint of what is printed on it.
    */
   print: string;
+}
+/**
+ * How a kit lies on its sheets, as well as is known.
+ *
+ */
+export interface LaidSheets {
+  revision: number;
+  packing: 'quick' | 'usual' | 'thorough';
+  looking: boolean;
+  bound: number;
+  percent: number;
+  sheets: Sheets;
+  docket: DocketEntry;
+  stage: string;
 }

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
-import { buildingOptions } from '../../api/options';
+import { buildingOptions, sheetsOptions } from '../../api/options';
 import type { BuildingState, DocketEntry, Size, User } from '../../api/types';
 import { FindButton } from '../../ui/FindButton';
 import { Failed, Loading } from '../../ui/States';
@@ -44,7 +44,17 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
     return { state, derived: state.derived, units: user.units, save, gather, undo, redo, restore, unseen, show };
   }, [answered, unseen, user.units, save, gather, undo, redo, restore]);
   const { state, derived } = value;
-  const docket: DocketEntry[] = [...(derived?.docket ?? []), ...(state.made === null ? [] : [state.made])];
+  // As packed tighter, once that is known: it is only looked for where sheets are looked at.
+  const laid = useQuery({ ...sheetsOptions(state.id, state.derived_from ?? 0), enabled: false }).data;
+  const packed = laid?.revision === state.derived_from ? laid : undefined;
+  const docket: DocketEntry[] = [
+    ...(derived?.docket ?? []).map((entry) => (entry.key === 'sheets' ? (packed?.docket ?? entry) : entry)),
+    ...(state.made === null ? [] : [state.made]),
+  ];
+  const stages: Record<string, string | undefined> = {
+    ...derived?.stages,
+    ...(packed === undefined ? {} : { sheets: packed.stage }),
+  };
 
   useEffect(() => {
     document.title = `${state.name}, Chartula`;
@@ -117,7 +127,7 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
             <NavLink key={key} to={`/buildings/${state.id}/${key}`}>
               <span className="name">{words}</span>
               <span className="state">
-                {key === 'bench' ? (state.made?.text ?? 'nothing made yet') : (derived?.stages[key] ?? 'not yet')}
+                {key === 'bench' ? (state.made?.text ?? 'nothing made yet') : (stages[key] ?? 'not yet')}
               </span>
             </NavLink>
           ))}

@@ -78,7 +78,7 @@ export function DocketDetail({ entry, derived, building }: { entry: string; deri
       )}
       {entry === 'sheets' && (
         <p className="mb-0">
-          {derived.kit.totals.sheets} pages, sorted by stock.{' '}
+          {derived.kit.totals.sheets} pages as packed at first; under Sheets they are packed tighter.{' '}
           <Link to={`/buildings/${building}/sheets`}>See and print them</Link>.
         </p>
       )}

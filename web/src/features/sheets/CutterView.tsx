@@ -11,9 +11,9 @@ import { focusWhenShown } from '../../ui/focus';
 const FASTER = 20;
 
 /** The simulated cutter at work on one sheet: every line in its order, as the plotter file has it. */
-export function CutterView({ sheet, close }: { sheet: string; close: () => void }) {
+export function CutterView({ sheet, packing, close }: { sheet: string; packing: string; close: () => void }) {
   const { state } = useBuilding();
-  const cut = useQuery(cutOptions(state.id, sheet, state.derived_from ?? 0));
+  const cut = useQuery(cutOptions(state.id, sheet, packing, state.derived_from ?? 0));
   return (
     <section className="sheet mb-3" aria-label={`Cutting sheet ${sheet}`}>
       <div className="d-flex justify-content-between gap-2">
@@ -55,9 +55,11 @@ function Running({ cut }: { cut: Cut }) {
   return (
     <>
       <p>
-        {cut.strokes.length} lines in {minutes(cut.seconds)}; {cut.passes === 1 ? 'one pass' : `${cut.passes} passes`}{' '}
-        to a cut.{' '}
-        {cut.findings.length === 0 ? 'Nothing leaves the sheet, and nothing comes loose before its time.' : ''}
+        {cut.strokes.length} lines in {minutes(cut.seconds)};{' '}
+        {cut.cuts
+          .map(({ stock, passes }) => `${passes === 1 ? 'one pass' : `${passes} passes`} in ${stock}`)
+          .join(', ')}
+        . {cut.findings.length === 0 ? 'Nothing leaves the sheet, and nothing comes loose before its time.' : ''}
       </p>
       <p className="quiet">{cut.notes.join('; ')}</p>
       {cut.findings.length > 0 && (

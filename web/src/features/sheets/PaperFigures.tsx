@@ -57,6 +57,15 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
         world="model"
         plain
       />
+      <SelectField
+        label="in order"
+        value={text('sheets.order') || 'stock'}
+        choices={[
+          ['stock', 'by stock'],
+          ['block', 'block after block'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'sheets.order', value }])}
+      />
       <h3 className="mt-3">The proving rules measured</h3>
       <p className="quiet">
         Type what a steel rule reads along each printed 100 mm; the pages are corrected by it. Print and measure again.

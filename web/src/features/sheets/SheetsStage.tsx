@@ -7,9 +7,10 @@ import { Link, useSearchParams } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { api } from '../../api/client';
 import { buildingOptions, madeOptions } from '../../api/options';
-import type { Made, Part, Sheet } from '../../api/types';
+import type { LaidSheets, Made, Part, Sheet } from '../../api/types';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../../document/context';
+import { useSheets } from '../../document/sheets';
 import { CutterView } from './CutterView';
 import { MockupPanel } from './MockupPanel';
 import { PaperFigures } from './PaperFigures';
@@ -28,14 +29,20 @@ export function SheetsStage() {
   const queries = useQueryClient();
   const named = useSearchParams()[0].get('sheet');
   const [cutting, setCutting] = useState<string | null>(null);
+  const laid = useSheets();
   const print = useMutation({
-    mutationFn: (sheets: string[]) => api.post<Made>(`buildings/${state.id}/prints`, { client_id: newId(), sheets }),
+    mutationFn: (sheets: string[]) =>
+      api.post<Made>(`buildings/${state.id}/prints`, {
+        client_id: newId(),
+        sheets,
+        packing: laid?.packing ?? 'quick',
+      }),
     onSuccess: (made) => {
       queries.setQueryData(madeOptions(state.id).queryKey, made);
       void queries.invalidateQueries({ queryKey: buildingOptions(state.id).queryKey, exact: true });
     },
   });
-  if (derived === null) {
+  if (derived === null || laid === null) {
     return (
       <Empty title="No sheets yet">
         <p>They are laid out as soon as the figures under Prototype are sound.</p>
@@ -54,11 +61,14 @@ export function SheetsStage() {
               {text}
             </p>
           ))}
+        <Laid laid={laid} />
         <p className="quiet">
           Print at 100 %, then lay a steel rule on both rules: they must measure 100 mm. Knives slip: a sharp blade, a
           safety rule, the other hand behind the cut.
         </p>
-        {cutting !== null && isSound && <CutterView key={cutting} sheet={cutting} close={() => setCutting(null)} />}
+        {cutting !== null && isSound && (
+          <CutterView key={cutting} sheet={cutting} packing={laid.packing} close={() => setCutting(null)} />
+        )}
         {print.isError && (
           <p role="alert" className="text-danger">
             {print.error.message}
@@ -71,10 +81,11 @@ export function SheetsStage() {
         )}
         {isSound && (
           <div className="pages">
-            {derived.kit.sheets.map((sheet) => (
+            {laid.sheets.map((sheet) => (
               <Page
                 key={sheet.id}
                 sheet={sheet}
+                packing={laid.packing}
                 isChosen={sheet.id === named}
                 isBusy={print.isPending}
                 onCut={() => setCutting(sheet.id)}
@@ -91,6 +102,54 @@ export function SheetsStage() {
   );
 }
 
+/** How well they are packed. */
+function Laid({ laid }: { laid: LaidSheets }) {
+  const pages = (count: number) => (count === 1 ? 'one page' : `${count} pages`);
+  return (
+    <p role="status">
+      {pages(laid.sheets.length)}, {laid.percent.toFixed(0)} % of them parts; by the parts’ areas there are no fewer
+      than {laid.bound === 1 ? 'one' : laid.bound}.{laid.looking ? ' Looking for a tighter packing …' : ''}
+    </p>
+  );
+}
+
+/** One block or wall alone, for an evening of its own. */
+function Only() {
+  const { state, derived } = useBuilding();
+  const base = `/api/buildings/${state.id}/sheets.pdf`;
+  const named = (state.document.blocks ?? []) as { id: string; name?: string }[];
+  const parts = derived?.kit.parts ?? [];
+  return (
+    <Dropdown as={ButtonGroup}>
+      <Dropdown.Toggle variant="outline-secondary" id="only-some">
+        Only some of it
+      </Dropdown.Toggle>
+      <Dropdown.Menu className="only-some">
+        {named.map(({ id, name }) => {
+          const walls = parts
+            .filter(({ of }) => of.block === id && of.edge !== null && of.layer === 'core')
+            .map(({ of }) => of.edge);
+          return [
+            <Dropdown.Item key={id} href={`${base}?of=${id}`} download>
+              All of {name ?? id}
+            </Dropdown.Item>,
+            ...[...new Set(walls)].map((edge) => (
+              <Dropdown.Item key={`${id}.${edge}`} href={`${base}?of=${id}.${edge}`} download>
+                {name ?? id}, {edge}
+              </Dropdown.Item>
+            )),
+          ];
+        })}
+        {state.made !== null && (
+          <Dropdown.Item href={`${base}?only=stale`} download>
+            Stale pieces
+          </Dropdown.Item>
+        )}
+      </Dropdown.Menu>
+    </Dropdown>
+  );
+}
+
 function Downloads({ isSound }: { isSound: boolean }) {
   const { state } = useBuilding();
   const base = `/api/buildings/${state.id}`;
@@ -102,6 +161,7 @@ function Downloads({ isSound }: { isSound: boolean }) {
           <a className="btn btn-primary" href={`${base}/sheets.pdf`} download>
             Download the PDF, 1:1
           </a>
+          <Only />
           <Dropdown as={ButtonGroup}>
             <Dropdown.Toggle variant="outline-secondary" id="other-files">
               Other files
@@ -124,6 +184,7 @@ function Downloads({ isSound }: { isSound: boolean }) {
 
 interface PageProps {
   sheet: Sheet;
+  packing: LaidSheets['packing'];
   isChosen: boolean;
   isBusy: boolean;
   onCut: () => void;
@@ -131,26 +192,27 @@ interface PageProps {
 }
 
 /** One page as it prints, and what can be done with it. */
-function Page({ sheet, isChosen, isBusy, onCut, onPrinted }: PageProps) {
+function Page({ sheet, packing, isChosen, isBusy, onCut, onPrinted }: PageProps) {
   const { state } = useBuilding();
   const base = `/api/buildings/${state.id}`;
   const r = state.derived_from ?? 0;
+  const stocks = sheet.frames.map((frame) => frame.stock).join(', ');
   return (
     <figure className={isChosen ? 'chosen' : undefined}>
-      <a href={`${base}/sheets/${sheet.id}.svg?r=${r}`} target="_blank" rel="noreferrer">
+      <a href={`${base}/sheets/${sheet.id}.svg?r=${r}&packing=${packing}`} target="_blank" rel="noreferrer">
         <img
-          src={`${base}/sheets/${sheet.id}.svg?r=${r}&screen=1`}
-          alt={`Sheet ${sheet.id}: ${sheet.parts.length} parts on ${sheet.stock}`}
+          src={`${base}/sheets/${sheet.id}.svg?r=${r}&screen=1&packing=${packing}`}
+          alt={`Sheet ${sheet.id}: ${sheet.parts.length} parts on ${stocks}`}
           width={sheet.size[0]}
           height={sheet.size[1]}
           loading="lazy"
         />
       </a>
       <figcaption>
-        Sheet {sheet.id}, {sheet.stock}
+        Sheet {sheet.id}, {stocks}
         {sheet.mirrored ? ', mirrored for the back' : ''} ·{' '}
-        <a href={`${base}/sheets/${sheet.id}.svg?download=1`}>SVG</a> ·{' '}
-        <a href={`${base}/sheets/${sheet.id}.plt`} download>
+        <a href={`${base}/sheets/${sheet.id}.svg?download=1&packing=${packing}`}>SVG</a> ·{' '}
+        <a href={`${base}/sheets/${sheet.id}.plt?packing=${packing}`} download>
           Plotter
         </a>
         <div className="tools">

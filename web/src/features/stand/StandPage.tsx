@@ -6,6 +6,7 @@ import { standOptions } from '../../api/options';
 import type { Stand, StandPiece } from '../../api/types';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../../document/context';
+import { useSheets } from '../../document/sheets';
 import type { StandScene } from './scene';
 import { StandCanvas } from './StandCanvas';
 
@@ -183,7 +184,7 @@ function Chosen({ piece, stand }: { piece: StandPiece; stand: Stand }) {
   const { state, derived } = useBuilding();
   const part = derived?.kit.parts.find((one) => one.id === piece.part);
   const wall = part === undefined || part.group === 'roof' || part.of.edge === null ? undefined : part.of;
-  const sheet = derived?.kit.sheets.find((one) =>
+  const sheet = useSheets()?.sheets.find((one) =>
     one.parts.some((placed) => placed.part === piece.part && placed.copy === piece.copy),
   );
   const names = new Map(stand.pieces.map((one) => [one.part, `${one.label} ${one.name}`]));
