@@ -25,6 +25,11 @@ final readonly class PackedSheets
         return is_array($answers) ? $answers : null;
     }
 
+    public function isKept(string $text): bool
+    {
+        return StoredKit::of($text)->whereNotNull('packed')->exists();
+    }
+
     /** @param  array<string, mixed>  $answers */
     public function keep(string $text, array $answers): void
     {

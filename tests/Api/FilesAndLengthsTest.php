@@ -50,7 +50,8 @@ final class FilesAndLengthsTest extends ApiTestCase
         $cut = $this->getJson("/api/buildings/$building->id/sheets/1/cut")
             ->assertOk()
             ->assertJsonPath('findings', [])
-            ->assertJsonPath('passes', 5);
+            ->assertJsonPath('passes', 2)
+            ->assertJsonPath('cuts.1', ['stock' => 'greyboard 1.05 mm', 'passes' => 5]);
         self::assertMatches('api.schema.json#/$defs/cut', self::decoded($cut));
         $png = (string) $this
             ->get("/api/buildings/$building->id/sheets/2/printed.png?across=99.3")

@@ -53,7 +53,8 @@ final readonly class BuildingFileController
     public function kit(Building $building): Response
     {
         $text = $building->lastSoundOrFail()->text;
-        $json = $this->kept->of($text, 'kit '.json_encode($this->packed->answers($text) !== null), fn (): string => $this->derive->derivation($text)->json);
+        $what = 'kit '.json_encode($this->packed->isKept($text));
+        $json = $this->kept->of($text, $what, fn (): string => $this->derive->derivation($text)->json);
 
         return self::download($json, 'application/json', $building, '.kit.json');
     }
@@ -63,7 +64,8 @@ final readonly class BuildingFileController
     {
         $revision = $building->lastSoundOrFail();
         $stale = $this->stale($request, $building);
-        $what = 'pdf '.json_encode([self::footer($revision), $building->name, $stale, $request->key(), $this->packed->answers($revision->text) !== null]);
+        $isPacked = $this->packed->isKept($revision->text);
+        $what = 'pdf '.json_encode([self::footer($revision), $building->name, $stale, $request->key(), $isPacked]);
 
         return self::download(
             $this->kept->of($revision->text, $what, function () use ($request, $building, $revision, $stale): string {
@@ -93,7 +95,7 @@ final readonly class BuildingFileController
     {
         $revision = $building->asked($request);
         [$stale, $isScreen] = [$this->stale($request, $building), $request->boolean('screen')];
-        $isPacked = $this->packed->answers($revision->text) !== null;
+        $isPacked = $this->packed->isKept($revision->text);
         $what = "sheet $sheet ".json_encode([self::footer($revision), $stale, $isScreen, $request->key(), $isPacked]);
         $svg = $this->kept->of($revision->text, $what, function () use ($request, $revision, $sheet, $stale, $isScreen): string {
             $printed = $this->derive->printed($revision->text, $request->packing());
@@ -118,7 +120,7 @@ final readonly class BuildingFileController
         $write = fn (): string => KitFiles::of($this->derive->derivation($text), [$format], $footer)[$file];
 
         return self::download(
-            $this->kept->of($text, "$file $footer ".json_encode($this->packed->answers($text) !== null), $write),
+            $this->kept->of($text, "$file $footer ".json_encode($this->packed->isKept($text)), $write),
             $type,
             $building,
             '-'.$file,

@@ -23,7 +23,7 @@ final readonly class SheetsController
     public function __invoke(SheetsRequest $request, Building $building): JsonResponse
     {
         $revision = $building->lastSoundOrFail();
-        $isPacked = $this->packed->answers($revision->text) !== null;
+        $isPacked = $this->packed->isKept($revision->text);
         if (! $isPacked) {
             $this->packed->ask($revision);
         }
