@@ -6,6 +6,7 @@ namespace Chartula\Core;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\Guide\GuidePages;
 use Chartula\Core\Drawing\IndexPages;
 use Chartula\Core\Drawing\Mates;
 use Chartula\Core\Drawing\SheetDrawing;
@@ -59,10 +60,17 @@ final readonly class PrintedKit
         return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, $mates, $heading), $sheets);
     }
 
-    /** @return list<Drawing> the pages before the sheets: what is bought, and every part with what it meets */
-    public function index(string $footer = ''): array
+    /** @return list<Drawing> the pages before the sheets: pictures of the building, where things go, what is bought, every part in words */
+    public function before(string $footer = ''): array
     {
-        return IndexPages::of($this->building, $this->kit, $this->plan, $footer);
+        if ($this->plan->sheets === []) {
+            return [];
+        }
+
+        return [
+            ...GuidePages::of($this->building, $this->kit, $footer),
+            ...IndexPages::of($this->building, $this->kit, $this->plan, $footer),
+        ];
     }
 
     /** One of drawings(), counted from 1; null where there is no such sheet. */

@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Measure\Tolerance;
@@ -69,16 +70,10 @@ final readonly class SectionView
         // To the right along the cut, seen against its normal.
         $plane = new Frame($at, new Vec3(-$normal->y, $normal->x, 0.0), new Vec3(0.0, 0.0, 1.0));
         $rings = [];
-        foreach ($kit->parts as $labelled) {
-            $part = $labelled->part;
-            $name = self::name($part);
-            if ($name === null) {
-                continue;
-            }
-            foreach (array_keys($part->placements) as $copy) {
-                foreach (self::rings($part, $copy, $plane) as $ring) {
-                    $rings[] = ['name' => $name, 'part' => $part->id, 'ring' => $ring->toArray()];
-                }
+        foreach (self::at($kit, $plane) as [$labelled, , $ring]) {
+            $name = self::name($labelled->part);
+            if ($name !== null) {
+                $rings[] = ['name' => $name, 'part' => $labelled->part->id, 'ring' => $ring->toArray()];
             }
         }
         $all = array_merge(
@@ -90,6 +85,25 @@ final readonly class SectionView
         $box = $all === [] ? new Box2(0.0, 0.0, 1.0, 1.0) : Box2::around($all);
 
         return ['rings' => $rings, 'bounds' => [$box->x0, $box->y0, $box->x1, $box->y1]];
+    }
+
+    /**
+     * What a plane cuts of every part that is not folded.
+     *
+     * @return list<array{LabelledPart, int, Ring}> the part, which of its copies, and the cut in the plane's frame
+     */
+    public static function at(Kit $kit, Frame $plane): array
+    {
+        $rings = [];
+        foreach ($kit->parts as $labelled) {
+            foreach (array_keys($labelled->part->placements) as $copy) {
+                foreach (self::rings($labelled->part, $copy, $plane) as $ring) {
+                    $rings[] = [$labelled, $copy, $ring];
+                }
+            }
+        }
+
+        return $rings;
     }
 
     /** @return list<Ring> */

@@ -76,6 +76,6 @@ final readonly class KitFiles
     {
         return $drawings === []
             ? []
-            : ['sheets.pdf' => PdfWriter::write([...$derived->printed->index($footer), ...$drawings], $derived->building->name)];
+            : ['sheets.pdf' => PdfWriter::write([...$derived->printed->before($footer), ...$drawings], $derived->building->name)];
     }
 }

@@ -39,7 +39,7 @@ final class JourneyTest extends BrowserTestCase
         $text = (new Process(['pdftotext', $pdf, '-']))->mustRun()->getOutput();
         self::assertStringContainsString('Print at 100 %', $text);
         self::assertStringContainsString('New building', $text);
-        self::assertStringContainsString('Pages:           3', (new Process(['pdfinfo', $pdf]))->mustRun()->getOutput());
+        self::assertStringContainsString('Pages:           5', (new Process(['pdfinfo', $pdf]))->mustRun()->getOutput());
         (new Process(['qpdf', '--check', $pdf]))->mustRun();
         $address = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         $this->assertQuiet('sheets');

@@ -73,7 +73,7 @@ final readonly class BuildingFileController
                 $wanted = $request->wanted($printed->kit, $stale);
                 $drawings = $printed->drawings(self::footer($revision), $wanted);
                 abort_if($drawings === [], 404, $stale === null ? 'No part fits a page.' : 'No piece is stale.');
-                $index = $wanted === null ? $printed->index(self::footer($revision)) : [];
+                $index = $wanted === null ? $printed->before(self::footer($revision)) : [];
 
                 return PdfWriter::write([...$index, ...$drawings], $building->name, (int) $revision->created_at->timestamp);
             }),

@@ -50,10 +50,10 @@ final class KitVerbTest extends TestCase
             return (new Process(['pdftotext', "$folder/sheets.pdf", '-']))->mustRun()->getOutput();
         };
         $text = $said('--revision', 'b 2', '--date', '2026-03-09');
-        // The index and two sheets.
-        self::assertSame(3, substr_count($text, 'revision b 2, 9 Mar 2026'));
+        // Two pages of pictures, the index and two sheets.
+        self::assertSame(5, substr_count($text, 'revision b 2, 9 Mar 2026'));
         $digits = substr(hash('sha256', Kits::exampleText('weigh-office')), 0, 8);
-        self::assertSame(3, substr_count($said(), "revision $digits"));
+        self::assertSame(5, substr_count($said(), "revision $digits"));
         $wrong = self::chartula(['kit', 'docs/examples/weigh-office.json', '--date', '2026-02-30', '--out', "$this->folder/wrong"]);
         $words = "chartula: “2026-02-30” is no date; write it like 2026-03-09\n";
         self::assertSame([2, $words], [$wrong->getExitCode(), $wrong->getErrorOutput()]);

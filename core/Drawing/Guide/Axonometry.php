@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing\Guide;
+
+use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\Layer;
+use Chartula\Core\Drawing\Path;
+use Chartula\Core\Drawing\SheetFurniture;
+use Chartula\Core\Drawing\Stroke;
+use Chartula\Core\Drawing\Text;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
+
+/**
+ * Leaves seen from a corner, in parallel, the farther ones first, so that the nearer cover them. Each is named where it is seen; what has
+ * no room for its name is led to it from the side.
+ */
+final readonly class Axonometry
+{
+    private const PAPER = '#fbfaf6';
+
+    private const SIZE = 2.2;
+
+    /** Width of a letter by its height. */
+    private const LETTER = 0.68;
+
+    /** Names are looked for at so many places across a leaf and up it. */
+    private const PLACES = 14;
+
+    /** Between a picture and the names beside it, mm. */
+    private const ASIDE_MM = 4.0;
+
+    private const HEIGHT_DEG = 30.0;
+
+    /** From one name beside a picture to the next, by its height. */
+    private const LINE = 1.3;
+
+    /**
+     * @param  list<array{Region, string}>  $seen  on the picture, the farthest first
+     */
+    private function __construct(private array $seen)
+    {
+    }
+
+    /**
+     * @param  list<Leaf>  $leaves
+     * @param  float  $azimuth  where it is looked from, degrees from x to y
+     */
+    public static function of(array $leaves, float $azimuth): self
+    {
+        $to = self::towards($azimuth);
+        $x = new Vec3(-sin(deg2rad($azimuth)), cos(deg2rad($azimuth)), 0.0);
+        $y = $to->cross($x);
+        $order = self::sorted($leaves, $to, static fn (Vec3 $p): Vec2 => new Vec2($p->dot($x), $p->dot($y)));
+
+        return new self($order);
+    }
+
+    /** From the building to where it is looked from, of length 1. */
+    public static function towards(float $azimuth): Vec3
+    {
+        [$a, $h] = [deg2rad($azimuth), deg2rad(self::HEIGHT_DEG)];
+
+        return new Vec3(cos($a) * cos($h), sin($a) * cos($h), sin($h));
+    }
+
+    /**
+     * @param  list<Leaf>  $leaves
+     * @param  callable(Vec3): Vec2  $project
+     * @return list<array{Region, string}>
+     */
+    private static function sorted(array $leaves, Vec3 $to, callable $project): array
+    {
+        $regions = [];
+        foreach ($leaves as $leaf) {
+            $regions[] = new Region(
+                self::projected($leaf->outline, $project),
+                array_map(static fn (array $hole): Ring => self::projected($hole, $project), $leaf->holes),
+            );
+        }
+        $boxes = array_map(static fn (Region $r): Box2 => $r->outline->bounds(), $regions);
+        $behind = array_fill(0, count($leaves), []);
+        foreach ($leaves as $i => $a) {
+            for ($k = $i + 1, $n = count($leaves); $k < $n; $k++) {
+                if ($boxes[$i]->meets($boxes[$k])) {
+                    $first = self::isBehind($a, $leaves[$k], $to);
+                    $behind[$first ? $k : $i][] = $first ? $i : $k;
+                }
+            }
+        }
+        $order = [];
+        $done = [];
+        $visit = static function (int $i) use (&$visit, &$order, &$done, $behind): void {
+            if (! isset($done[$i])) {
+                $done[$i] = true;
+                array_map($visit, $behind[$i]);
+                $order[] = $i;
+            }
+        };
+        array_map($visit, array_keys($leaves));
+
+        return array_map(static fn (int $i): array => [$regions[$i], $leaves[$i]->label], $order);
+    }
+
+    /**
+     * @param  non-empty-list<Vec3>  $points
+     * @param  callable(Vec3): Vec2  $project
+     */
+    private static function projected(array $points, callable $project): Ring
+    {
+        return new Ring(array_map(static fn (Vec3 $p): Vec2 => $project($p), $points));
+    }
+
+    /** Whether one leaf lies behind another, seen from where $to points to: by the plane of either, else by their middles. */
+    private static function isBehind(Leaf $a, Leaf $b, Vec3 $to): bool
+    {
+        foreach ([[$a, $b, true], [$b, $a, false]] as [$one, $plane, $ifBehind]) {
+            $sign = $plane->normal->dot($to) >= 0.0 ? 1.0 : -1.0;
+            $heights = array_map(
+                static fn (Vec3 $p): float => $sign * $plane->normal->dot($p->minus($plane->outline[0])),
+                $one->outline,
+            );
+            if (max($heights) < Tolerance::MEET) {
+                return $ifBehind;
+            }
+            if (min($heights) > -Tolerance::MEET) {
+                return ! $ifBehind;
+            }
+        }
+
+        return self::depth($a, $to) < self::depth($b, $to);
+    }
+
+    private static function depth(Leaf $leaf, Vec3 $to): float
+    {
+        return array_sum(array_map(static fn (Vec3 $p): float => $p->dot($to), $leaf->outline)) / count($leaf->outline);
+    }
+
+    /** Draws it as large as it goes into a box. */
+    public function draw(Drawing $drawing, Box2 $box): void
+    {
+        $all = array_merge(...array_map(static fn (array $s): array => $s[0]->outline->points, $this->seen), ...[[]]);
+        if ($all === []) {
+            return;
+        }
+        $own = Box2::around($all);
+        $aside = self::ASIDE_MM + max([0.0, ...array_map(static fn (array $s): float => self::widthOf($s[1]), $this->seen)]);
+        $scale = min(($box->width() - 2.0 * $aside) / max(1.0, $own->width()), $box->height() / max(1.0, $own->height()));
+        $dx = $box->x0 + ($box->width() - $scale * $own->width()) / 2.0 - $scale * $own->x0;
+        $dy = $box->y0 + ($box->height() - $scale * $own->height()) / 2.0 - $scale * $own->y0;
+        $on = static fn (Ring $r): Ring => $r->scaled($scale)->moved($dx, $dy);
+        $seen = array_map(
+            static fn (array $s): array => [new Region($on($s[0]->outline), array_map($on, $s[0]->holes)), $s[1]],
+            $this->seen,
+        );
+        foreach ($seen as [$region]) {
+            $rings = array_map(static fn (Ring $r): array => $r->points, $region->rings());
+            $drawing->path(new Path(Layer::Text, $rings, true, new Stroke(0.15, SheetFurniture::INK), self::PAPER));
+        }
+        self::names($drawing, $seen, new Box2($box->x0 + $aside - self::ASIDE_MM, $box->y0, $box->x1 - $aside + self::ASIDE_MM, $box->y1));
+    }
+
+    private static function widthOf(string $label): float
+    {
+        return self::SIZE * self::LETTER * mb_strlen($label);
+    }
+
+    /** @param  list<array{Region, string}>  $seen */
+    private static function names(Drawing $drawing, array $seen, Box2 $box): void
+    {
+        $led = [];
+        foreach ($seen as $i => [$region, $label]) {
+            [$at, $isIn] = self::roomiest($region, array_column(array_slice($seen, $i + 1), 0), self::widthOf($label));
+            if ($at !== null && $isIn) {
+                $drawing->text(new Text(new Vec2($at->x, $at->y - self::SIZE * 0.35), $label, self::SIZE, 'middle'));
+            } elseif ($at !== null) {
+                $led[] = [$at, $label];
+            }
+        }
+        $middle = $box->centre()->x;
+        self::lead($drawing, array_filter($led, static fn (array $l): bool => $l[0]->x < $middle), $box, true);
+        self::lead($drawing, array_filter($led, static fn (array $l): bool => $l[0]->x >= $middle), $box, false);
+    }
+
+    /** @param  array<int, array{Vec2, string}>  $led  places and their names, which stand on one side of the picture */
+    private static function lead(Drawing $drawing, array $led, Box2 $box, bool $isLeft): void
+    {
+        usort($led, static fn (array $a, array $b): int => $b[0]->y <=> $a[0]->y);
+        $y = $box->y1;
+        foreach ($led as $k => [$at, $label]) {
+            // No lower than leaves room for those that follow.
+            $y = min($y, max($at->y, $box->y0 + (count($led) - $k) * self::LINE * self::SIZE));
+            $from = new Vec2($isLeft ? $box->x0 : $box->x1, $y);
+            $drawing->line(Layer::Text, $from, $at, new Stroke(0.1, SheetFurniture::MARK, [0.6, 0.6]));
+            $word = new Vec2($from->x + ($isLeft ? -0.5 : 0.5), $y - self::SIZE * 0.35);
+            $drawing->text(new Text($word, $label, self::SIZE, $isLeft ? 'end' : 'start'));
+            $y -= self::LINE * self::SIZE;
+        }
+    }
+
+    /**
+     * @param  list<Region>  $over  what is drawn over it
+     * @param  float  $width  of its name
+     * @return array{?Vec2, bool} where most room is round a place that is seen, and whether the name goes there
+     */
+    private static function roomiest(Region $region, array $over, float $width): array
+    {
+        $box = $region->outline->bounds();
+        $over = array_values(array_filter($over, static fn (Region $r): bool => $r->outline->bounds()->meets($box)));
+        $best = [null, false];
+        $most = 0.0;
+        for ($i = 1; $i < self::PLACES; $i++) {
+            for ($k = 1; $k < self::PLACES; $k++) {
+                $at = new Vec2($box->x0 + $box->width() * $i / self::PLACES, $box->y0 + $box->height() * $k / self::PLACES);
+                $clear = self::clearAt($region, $over, $at);
+                if ($clear <= 0.0) {
+                    continue;
+                }
+                $ends = [
+                    self::clearAt($region, $over, new Vec2($at->x - $width / 2.0, $at->y)),
+                    self::clearAt($region, $over, new Vec2($at->x + $width / 2.0, $at->y)),
+                ];
+                $isIn = min($clear, ...$ends) > 0.55 * self::SIZE;
+                if ([$isIn, $clear] > [$best[1], $most]) {
+                    [$best, $most] = [[$at, $isIn], $clear];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * How far a place is from every line that is seen; nothing where it is not seen.
+     *
+     * @param  list<Region>  $over
+     */
+    private static function clearAt(Region $region, array $over, Vec2 $at): float
+    {
+        if (! $region->contains($at)) {
+            return 0.0;
+        }
+        $clear = min(array_map(static fn (Ring $r): float => $r->distanceTo($at), $region->rings()));
+        foreach ($over as $other) {
+            if ($other->contains($at)) {
+                return 0.0;
+            }
+            $clear = min($clear, $other->outline->distanceTo($at));
+        }
+
+        return $clear;
+    }
+}

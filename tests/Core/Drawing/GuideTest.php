@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Drawing;
+
+use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\Guide\Axonometry;
+use Chartula\Core\Drawing\Guide\GuidePages;
+use Chartula\Core\Drawing\Guide\Leaf;
+use Chartula\Core\Drawing\Text;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Vec3;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\Kits;
+
+final class GuideTest extends TestCase
+{
+    /** Somebody who looks for a part finds it in a picture of where things go, on the page, in type that can be read. */
+    #[DataProvider('provideExamples')]
+    #[Group('property')]
+    public function testEveryPartIsNamedWhereItGoes(string $name): void
+    {
+        $derived = Kits::example($name);
+        $pages = GuidePages::of($derived->building, $derived->kit, '');
+        $labels = array_column($derived->kit->parts, 'label');
+        $found = [];
+        foreach (array_slice($pages, 1) as $page) {
+            foreach ($page->texts() as $text) {
+                $found += array_fill_keys((array) preg_split('/[ :,]+/', $text->text), true);
+                self::assertGreaterThanOrEqual(2.0, $text->size);
+                self::assertTrue($text->at->x > 0.0 && $text->at->x < $page->width && $text->at->y > 0.0 && $text->at->y < $page->height);
+            }
+        }
+        self::assertSame([], array_values(array_filter($labels, static fn (string $label): bool => ! isset($found[$label]))));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function provideExamples(): iterable
+    {
+        foreach (['weigh-office', 'creamery', 'halt', 'ropewalk-row'] as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    /** From each side the walls and the slope that are seen from there, and no others; taken apart, every card once. */
+    public function testTheBuildingIsShownFromTwoSides(): void
+    {
+        $derived = Kits::example('weigh-office');
+        $said = self::texts(GuidePages::of($derived->building, $derived->kit, '')[0]);
+        $front = array_slice($said, 0, (int) array_search('From the back and the left', $said, true));
+        $back = array_slice($said, count($front), (int) array_search('Taken apart', $said, true) - count($front));
+        $apart = array_slice($said, count($front) + count($back));
+        self::assertSame(['P1 W1 W2', 'P2 W3 W4', 'R1'], self::labels($front));
+        self::assertSame(['P3 W5 W6', 'P4 W7 W8', 'R2'], self::labels($back));
+        $cards = ['B1', 'B2', 'B2', 'B2', 'B2', 'R1', 'R2', 'W1', 'W2', 'W3', 'W4', 'W5', 'W6', 'W7', 'W8'];
+        self::assertSame($cards, self::labels($apart));
+    }
+
+    /**
+     * Front and back run through and the gables stop against their cores. A frame stands 0.97 behind the outside, glass behind it at
+     * 1.81 − 0.2 = 1.61, the leaf of the door before the inner face: 0.64 + 1.17 − 0.64 = 1.17.
+     */
+    public function testItSaysWhichEndRunsThroughAndHowDeepThingsSit(): void
+    {
+        $derived = Kits::example('weigh-office');
+        $said = self::texts(...GuidePages::of($derived->building, $derived->kit, ''));
+        foreach ([
+            'Front wall: P1 W1 W2', 'Left end: runs through past W7 W8', 'Right end: runs through past W3 W4',
+            'Behind the outside: F1 0.97 mm, G1 1.61 mm, D1 1.17 mm', 'Left end: stops against W2', 'B2: upper side 36.00 mm up',
+        ] as $words) {
+            self::assertContains($words, $said);
+        }
+        $mitred = Kits::of(BuildingGenerator::with(Kits::box('100mm', '60mm', '40mm', 40.0), 'methods.corner', 'mitre'));
+        $said = self::texts(...GuidePages::of($mitred->building, $mitred->kit, ''));
+        self::assertNotSame([], array_filter($said, static fn (string $words): bool => str_starts_with($words, 'Left end: mitred with W')));
+    }
+
+    /** Of two leaves one before the other the far one is drawn first, from whichever side, and is not named where it is covered. */
+    public function testWhatIsNearerCoversWhatIsFarther(): void
+    {
+        $square = static fn (float $y, string $label): Leaf => new Leaf(
+            [new Vec3(0.0, $y, 0.0), new Vec3(50.0, $y, 0.0), new Vec3(50.0, $y, 50.0), new Vec3(0.0, $y, 50.0)],
+            [],
+            new Vec3(0.0, -1.0, 0.0),
+            $label,
+        );
+        foreach ([-90 => 'near', 90 => 'far'] as $azimuth => $seen) {
+            $drawing = new Drawing(200.0, 100.0, '');
+            Axonometry::of([$square(0.0, 'near'), $square(1.0, 'far')], (float) $azimuth)->draw($drawing, new Box2(0.0, 0.0, 200.0, 100.0));
+            $labels = self::texts($drawing);
+            self::assertSame($seen, $labels[count($labels) - 1], "from $azimuth");
+        }
+    }
+
+    /** @return list<string> */
+    private static function texts(Drawing ...$pages): array
+    {
+        return array_merge(...array_map(
+            static fn (Drawing $d): array => array_map(static fn (Text $t): string => $t->text, $d->texts()),
+            array_values($pages),
+        ));
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<string>
+     */
+    private static function labels(array $words): array
+    {
+        $labels = array_values(array_filter($words, static fn (string $w): bool => preg_match('/^[A-Z]\d+( [A-Z]\d+)*$/D', $w) === 1));
+        sort($labels);
+
+        return $labels;
+    }
+}
