@@ -48,12 +48,18 @@ final readonly class Derivation
      * @param  string  $text  the building's accepted text, for its fingerprint
      * @param  Recall  $recall  what an earlier run worked out
      * @param  Effort  $effort  how long is looked for fewer sheets
+     * @param  array<string, string>  $labels  that are on prints, by part
      *
      * @throws InvalidInput with every reason why it cannot be made
      */
-    public static function of(Building $building, string $text, Recall $recall = new Recall, Effort $effort = Effort::Quick): self
-    {
-        $printed = PrintedKit::of($building, $recall, $effort);
+    public static function of(
+        Building $building,
+        string $text,
+        Recall $recall = new Recall,
+        Effort $effort = Effort::Quick,
+        array $labels = [],
+    ): self {
+        $printed = PrintedKit::of($building, $recall, $effort, $labels);
         // From here on the building is what is modelled of it.
         [$described, $building, $kit, $plan] = [$building, $printed->building, $printed->kit, $printed->plan];
         $fingerprint = 'sha256:'.hash('sha256', $text);

@@ -33,12 +33,13 @@ final readonly class PrintedKit
     /**
      * @param  Recall  $recall  what an earlier run worked out
      * @param  Effort  $effort  how long is looked for fewer sheets
+     * @param  array<string, string>  $printed  labels that are on prints, by part
      *
      * @throws InvalidInput with every reason why it cannot be made
      */
-    public static function of(Building $building, Recall $recall = new Recall, Effort $effort = Effort::Quick): self
+    public static function of(Building $building, Recall $recall = new Recall, Effort $effort = Effort::Quick, array $printed = []): self
     {
-        $kit = Kit::derive($building, $recall);
+        $kit = Kit::derive($building, $recall, $printed);
         $modelled = $kit->modelled->building;
 
         return new self($modelled, $kit, SheetPlan::of($modelled, $kit, new Wanted($effort), $recall));

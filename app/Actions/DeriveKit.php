@@ -12,6 +12,7 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\BuildingView;
 use Chartula\Core\Drawing\PlotView;
+use Chartula\Core\Kit\Labels;
 use Chartula\Core\Output\Docket;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\PrintedKit;
@@ -29,6 +30,9 @@ class DeriveKit
     /** @var array<string, string> what this request has answered already, by the text's fingerprint: it is large to fetch again */
     private array $answered = [];
 
+    /** @var ?array<string, mixed> what the last derivation of this request worked out */
+    private ?array $last = null;
+
     public function __construct(private readonly PackedSheets $packed)
     {
     }
@@ -40,13 +44,27 @@ class DeriveKit
      */
     public function execute(Building $building, string $text): string
     {
-        $fingerprint = StoredKit::fingerprint($text);
+        $answer = $this->answer($building, $text, []);
+        $labels = $this->labels($text);
+
+        return $labels === [] ? $answer : $this->answer($building, $text, $labels);
+    }
+
+    /**
+     * @param  array<string, string>  $labels  that are on prints, by part
+     *
+     * @throws InvalidInput
+     */
+    private function answer(Building $building, string $text, array $labels): string
+    {
+        $key = $labels === [] ? $text : $text."\n".json_encode($labels, JSON_THROW_ON_ERROR);
+        $fingerprint = StoredKit::fingerprint($key);
         $version = self::version();
-        $stored = $this->answered[$fingerprint] ?? StoredKit::of($text)->value('answer');
+        $stored = $this->answered[$fingerprint] ?? StoredKit::of($key)->value('answer');
         if (is_string($stored)) {
             return $this->answered[$fingerprint] = $stored;
         }
-        $derived = $this->derive($building, $text, $version);
+        $derived = $this->derive($building, $text, $version, $labels);
         // The kit is text already, and most of the answer.
         $rest = json_encode([
             'dry_fit' => $derived->dryFit->toArray(),
@@ -58,7 +76,7 @@ class DeriveKit
         $answer = '{"kit":'.$derived->json.','.substr($rest, 1);
         $parts = [];
         foreach ($derived->kit->parts as $part) {
-            $parts[$part->part->id] = [$part->cut, $part->print, $part->part->qty()];
+            $parts[$part->part->id] = [$part->cut, $part->print, $part->part->qty(), $part->label];
         }
         self::keep([
             'fingerprint' => $fingerprint, 'core_version' => $version, 'answer' => $answer,
@@ -66,6 +84,25 @@ class DeriveKit
         ]);
 
         return $this->answered[$fingerprint] = $answer;
+    }
+
+    /**
+     * The labels that are on prints of the building that is asked for, where its kit would have others.
+     *
+     * @return array<string, string> by part; none where nothing is printed, or all would be the same
+     *
+     * @throws InvalidInput
+     */
+    private function labels(string $text): array
+    {
+        $building = request()->route('building');
+        $printed = $building instanceof Saved ? $building->printedLabels() : [];
+        if ($printed === []) {
+            return [];
+        }
+        $fresh = array_map(static fn (array $part): string => $part[3], $this->parts($text));
+
+        return Labels::differ($fresh, $printed) ? $printed : [];
     }
 
     /**
@@ -91,12 +128,15 @@ class DeriveKit
      * With what this person's last derivation of this building worked out, most of which an edit leaves as it was; what this one works out
      * is kept for the next.
      *
+     * @param  array<string, string>  $labels  that are on prints, by part
+     *
      * @throws InvalidInput
      */
-    private function derive(Building $building, string $text, string $version): Derivation
+    private function derive(Building $building, string $text, string $version, array $labels): Derivation
     {
-        $recall = self::recall($version);
-        $derived = Derivation::of($building, $text, $recall);
+        $recall = new Recall($this->last ?? self::recall($version)->before());
+        $derived = Derivation::of($building, $text, $recall, labels: $labels);
+        $this->last = $recall->answers();
         $key = self::recallKey();
         if ($key !== null) {
             // After the answer has gone out.
@@ -165,7 +205,7 @@ class DeriveKit
     /**
      * What its parts are recognised by, derived anew where it is not kept any more.
      *
-     * @return array<string, array{string, string, int}> cut, print and number by part
+     * @return array<string, array{string, string, int, string}> cut, print, number and label by part
      *
      * @throws InvalidInput
      */
@@ -174,7 +214,7 @@ class DeriveKit
         $parts = StoredKit::partsOf($text);
         if ($parts === null) {
             unset($this->answered[StoredKit::fingerprint($text)]);
-            $this->fromText($text);
+            $this->answer(BuildingReader::fromText($text), $text, []);
         }
 
         return $parts ?? StoredKit::partsOf($text) ?? throw new LogicException('A kit that was just derived is not kept');
@@ -187,7 +227,7 @@ class DeriveKit
      */
     public function derivation(string $text, ?Effort $packing = null): Derivation
     {
-        return Derivation::of(BuildingReader::fromText($text), $text, ...$this->packing($text, $packing));
+        return Derivation::of(BuildingReader::fromText($text), $text, ...$this->packing($text, $packing), labels: $this->labels($text));
     }
 
     /**
@@ -199,7 +239,7 @@ class DeriveKit
      */
     public function printed(string $text, ?Effort $packing = null): PrintedKit
     {
-        return PrintedKit::of(BuildingReader::fromText($text), ...$this->packing($text, $packing));
+        return PrintedKit::of(BuildingReader::fromText($text), ...$this->packing($text, $packing), printed: $this->labels($text));
     }
 
     /** @return array{Recall, Effort} what is known already, and how sheets are packed */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Building;
 use App\Models\StoredKit;
 use Illuminate\Filesystem\Filesystem;
 
@@ -39,6 +40,9 @@ final readonly class KeptFiles
      */
     public function of(string $text, string $what, callable $make): string
     {
+        $building = request()->route('building');
+        // What is printed keeps its labels.
+        $what .= $building instanceof Building ? ' '.json_encode($building->printedLabels()) : '';
         $key = hash('sha256', config()->string('chartula.core_version')."\n".StoredKit::fingerprint($text)."\n".$what);
         $path = self::folder().'/'.substr($key, 0, 2)."/$key";
         if ($this->files->isFile($path)) {

@@ -234,10 +234,10 @@ final readonly class MadeParts
         return array_values(array_unique($stale->map(static fn (Piece $p): string => $p->part)->all()));
     }
 
-    /** @param  array<string, array{string, string, int}>  $parts  cut, print and number by part */
+    /** @param  array<string, array{string, string, int, string}>  $parts  cut, print and number by part */
     private static function isGood(Piece $piece, array $parts): bool
     {
-        [$cut, $print, $qty] = $parts[$piece->part] ?? ['', '', 0];
+        [$cut, $print, $qty] = $parts[$piece->part] ?? ['', '', 0, ''];
         if ($piece->kept === [$cut, $print]) {
             return true;
         }
@@ -289,7 +289,7 @@ final readonly class MadeParts
     /**
      * What the program as it is now makes of a revision; null where that is refused now, or gone.
      *
-     * @return ?array<string, array{string, string, int}> cut, print and number by part
+     * @return ?array<string, array{string, string, int, string}> cut, print and number by part
      */
     private function then(Building $building, int $number): ?array
     {

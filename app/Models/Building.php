@@ -58,6 +58,18 @@ final class Building extends Model
         return $this->hasMany(PrintRun::class);
     }
 
+    /** @return array<string, string> the label that is on what has been made, by part */
+    public function printedLabels(): array
+    {
+        $labels = [];
+        foreach ($this->pieces as $piece) {
+            $label = $piece->record['label'] ?? null;
+            $labels += is_string($label) && $label !== '' ? [$piece->part => $label] : [];
+        }
+
+        return $labels;
+    }
+
     public function revision(int $number): Revision
     {
         return $this->revisions()->where('number', $number)->firstOrFail();

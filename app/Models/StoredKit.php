@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $core_version
  * @property string $answer
  * @property ?string $packed  what a thorough search for fewer sheets found
- * @property string $parts  fingerprints of cut and print, and how often it is cut, by part, as JSON
+ * @property string $parts  fingerprints of cut and print, how often it is cut, and its label, by part, as JSON
  */
 final class StoredKit extends Model
 {
@@ -37,13 +37,13 @@ final class StoredKit extends Model
             ->where('core_version', config()->string('chartula.core_version'));
     }
 
-    /** @return ?array<string, array{string, string, int}> cut, print and number of each part of a text's kit; null where it is not kept */
+    /** @return ?array<string, array{string, string, int, string}> cut, print, number and label of each part of a text's kit; null where it is not kept */
     public static function partsOf(string $text): ?array
     {
         $kept = self::of($text)->value('parts');
         $parts = is_string($kept) ? json_decode($kept, true) : null;
 
-        /** @var ?array<string, array{string, string, int}> $parts */
+        /** @var ?array<string, array{string, string, int, string}> $parts */
         return is_array($parts) ? $parts : null;
     }
 }

@@ -155,22 +155,33 @@ final class SheetWords
     private function runsOver(array $line, int $own, bool $isClear): bool
     {
         $box = Box2::around($line)->grown(self::PRINTED_MM);
-        $steps = (int) ceil($line[0]->distanceTo($line[1]) / self::PRINTED_MM);
-        $points = array_map(
-            static fn (int $i): Vec2 => $line[0]->plus($line[1]->minus($line[0])->times($i / max(1, $steps))),
-            range(0, $steps),
-        );
         foreach ($this->pieces as $k => $other) {
             $isPrinted = $this->parts[$k]->part->part->art !== null;
             if (! $this->boxes[$k]->meets($box) || ! ($isPrinted || ($isClear && $k !== $own))) {
                 continue;
             }
-            $isNear = static fn (Vec2 $p): bool => $other->outline->distanceTo($p) < self::PRINTED_MM;
             if (
                 $other->index()->isCrossed($line[0], $line[1])
                 || $other->contains($line[$k === $own ? 1 : 0])
-                || ($isPrinted && array_filter($points, $isNear) !== [])
+                || ($isPrinted && self::isNear($other->outline, $line))
             ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether a line comes nearer to an outline than it may to a printed face.
+     *
+     * @param  array{Vec2, Vec2}  $line
+     */
+    private static function isNear(Ring $outline, array $line): bool
+    {
+        $steps = max(1, (int) ceil($line[0]->distanceTo($line[1]) / self::PRINTED_MM));
+        for ($i = 0; $i <= $steps; $i++) {
+            if ($outline->distanceTo($line[0]->plus($line[1]->minus($line[0])->times($i / $steps))) < self::PRINTED_MM) {
                 return true;
             }
         }

@@ -57,8 +57,12 @@ final readonly class Kit
     ) {
     }
 
-    /** @throws InvalidInput with every reason why the building cannot be made */
-    public static function derive(Building $building, Recall $recall = new Recall): self
+    /**
+     * @param  array<string, string>  $printed  labels that are on prints, by part
+     *
+     * @throws InvalidInput with every reason why the building cannot be made
+     */
+    public static function derive(Building $building, Recall $recall = new Recall, array $printed = []): self
     {
         $problems = new Problems;
         Limits::collect($building, $problems);
@@ -89,7 +93,9 @@ final readonly class Kit
             ->with(DeepOpeningParts::make($building, $walls))
             ->with(GroundParts::make($building));
 
-        return new self($compressed, $modelled, $form, $walls, $panels, self::labelled(self::named($building, $set)), $set->joints);
+        $parts = self::labelled(self::named($building, $set));
+
+        return new self($compressed, $modelled, $form, $walls, $panels, Labels::kept($parts, $printed), $set->joints);
     }
 
     /** Derives all that lies on the walls and its supports. Of the walls it reads the outlines, and nothing that is let into them. */

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit;
 
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Part\Part;
 
 /** A part as it is known on the bench: its label, its likes, and its fingerprints. */
 final readonly class LabelledPart
 {
+    use CopiesWith;
+
     /**
      * @param  ?string  $like  a letter that equal parts share
      * @param  ?string  $mirrorOf  the id of a part whose mirror image this is

@@ -47,6 +47,12 @@ final class Recall
         return $this->now[$question] = $work();
     }
 
+    /** @return array<string, mixed> what was known before this run */
+    public function before(): array
+    {
+        return $this->before;
+    }
+
     /** How many questions of this run were new. */
     public function worked(): int
     {

@@ -193,6 +193,27 @@ final class MadeTest extends ApiTestCase
         $this->print($building, ['which' => 'stale'])->assertStatus(201)->assertJsonPath('counts.stale', 0)->assertJsonCount(0, 'prints');
     }
 
+    /** What is printed keeps its label on screens, sheets and lists when an edit counts its part otherwise; what is new takes a free one. */
+    public function testALabelOncePrintedStaysWithItsPart(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $label = function (string $part) use ($building): ?string {
+            /** @var array{derived: array{kit: array{parts: list<array{id: string, label: string}>}}} $answer */
+            $answer = $this->getJson("/api/buildings/$building->id")->assertOk()->json();
+
+            return array_column($answer['derived']['kit']['parts'], 'label', 'id')[$part] ?? null;
+        };
+        $before = $label('main.right.frame.w1');
+        $this->print($building, ['which' => 'all']);
+        $this->edit($building, 1, [['op' => 'add-opening', 'wall' => 'back']])->assertStatus(201);
+        $this->edit($building, 2, [['op' => 'set', 'path' => 'blocks.0.walls.0.openings.0.id', 'value' => 'w9']])->assertStatus(201);
+        self::assertSame([$before, $before], ['F2', $label('main.right.frame.w1')]);
+        self::assertNotContains($label('main.front.frame.w9'), ['F1', 'F2', null]);
+        $csv = (string) $this->get("/api/buildings/$building->id/cutlist.csv")->assertOk()->getContent();
+        self::assertStringContainsString('F2,main.right.frame.w1', $csv);
+        self::assertStringContainsString($label('main.front.frame.w9').',main.front.frame.w9', $csv);
+    }
+
     /**
      * @param  array<string, mixed>  $which
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
