@@ -12,11 +12,11 @@ use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Report;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\KitDocument;
-use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Sheets\Sheet;
+use Chartula\Core\Sheets\Wanted;
 
 /** The way of one building through all rooms: kit, checks, sheets, the public document, and the dry fit of that document. */
 final readonly class Derivation
@@ -47,19 +47,13 @@ final readonly class Derivation
     /**
      * @param  string  $text  the building's accepted text, for its fingerprint
      * @param  Recall  $recall  what an earlier run worked out
-     * @param  Effort  $effort  how long is looked for fewer sheets
-     * @param  array<string, string>  $labels  that are on prints, by part
+     * @param  Wanted  $wanted  what is wanted on sheets, and how long is looked for fewer
      *
      * @throws InvalidInput with every reason why it cannot be made
      */
-    public static function of(
-        Building $building,
-        string $text,
-        Recall $recall = new Recall,
-        Effort $effort = Effort::Quick,
-        array $labels = [],
-    ): self {
-        $printed = PrintedKit::of($building, $recall, $effort, $labels);
+    public static function of(Building $building, string $text, Recall $recall = new Recall, Wanted $wanted = new Wanted): self
+    {
+        $printed = PrintedKit::of($building, $recall, $wanted);
         // From here on the building is what is modelled of it.
         [$described, $building, $kit, $plan] = [$building, $printed->building, $printed->kit, $printed->plan];
         $fingerprint = 'sha256:'.hash('sha256', $text);

@@ -12,7 +12,6 @@ use Chartula\Core\Drawing\Mates;
 use Chartula\Core\Drawing\SheetDrawing;
 use Chartula\Core\Drawing\SheetHeading;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Sheets\Sheet;
@@ -32,17 +31,16 @@ final readonly class PrintedKit
 
     /**
      * @param  Recall  $recall  what an earlier run worked out
-     * @param  Effort  $effort  how long is looked for fewer sheets
-     * @param  array<string, string>  $printed  labels that are on prints, by part
+     * @param  Wanted  $wanted  what is wanted on sheets, and how long is looked for fewer
      *
      * @throws InvalidInput with every reason why it cannot be made
      */
-    public static function of(Building $building, Recall $recall = new Recall, Effort $effort = Effort::Quick, array $printed = []): self
+    public static function of(Building $building, Recall $recall = new Recall, Wanted $wanted = new Wanted): self
     {
-        $kit = Kit::derive($building, $recall, $printed);
+        $kit = Kit::derive($building, $recall, $wanted->prints->labels);
         $modelled = $kit->modelled->building;
 
-        return new self($modelled, $kit, SheetPlan::of($modelled, $kit, new Wanted($effort), $recall));
+        return new self($modelled, $kit, SheetPlan::of($modelled, $kit, $wanted, $recall));
     }
 
     /**
@@ -56,7 +54,7 @@ final readonly class PrintedKit
     {
         $sheets = $this->sheets($wanted);
         $mates = Mates::of($this->kit);
-        $heading = new SheetHeading(count($sheets), $footer, $wanted->words ?? '');
+        $heading = self::heading($sheets, $footer, $wanted);
 
         return array_map(fn (Sheet $sheet): Drawing => SheetDrawing::of($this->building, $sheet, $mates, $heading), $sheets);
     }
@@ -74,14 +72,20 @@ final readonly class PrintedKit
         ];
     }
 
-    /** One of drawings(), counted from 1; null where there is no such sheet. */
+    /** The sheet of a number; null where there is none. */
     public function drawing(int $number, string $footer = '', ?Wanted $wanted = null): ?Drawing
     {
         $sheets = $this->sheets($wanted);
-        $sheet = $sheets[$number - 1] ?? null;
-        $heading = new SheetHeading(count($sheets), $footer, $wanted->words ?? '');
+        $sheet = ($wanted === null ? $this->plan : SheetPlan::of($this->building, $this->kit, $wanted))->sheet($number);
+        $heading = self::heading($sheets, $footer, $wanted);
 
         return $sheet === null ? null : SheetDrawing::of($this->building, $sheet, Mates::of($this->kit), $heading);
+    }
+
+    /** @param  list<Sheet>  $sheets */
+    private static function heading(array $sheets, string $footer, ?Wanted $wanted): SheetHeading
+    {
+        return new SheetHeading($sheets === [] ? 0 : $sheets[count($sheets) - 1]->number, $footer, $wanted->words ?? '');
     }
 
     /** @return list<Sheet> */

@@ -12,12 +12,15 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\BuildingView;
 use Chartula\Core\Drawing\PlotView;
+use Chartula\Core\Kit\Compare\PrintedPlace;
 use Chartula\Core\Kit\Labels;
+use Chartula\Core\Kit\Prints;
 use Chartula\Core\Output\Docket;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\PrintedKit;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
+use Chartula\Core\Sheets\Wanted;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -135,7 +138,7 @@ class DeriveKit
     private function derive(Building $building, string $text, string $version, array $labels): Derivation
     {
         $recall = new Recall($this->last ?? self::recall($version)->before());
-        $derived = Derivation::of($building, $text, $recall, labels: $labels);
+        $derived = Derivation::of($building, $text, $recall, new Wanted(prints: new Prints($labels)));
         $this->last = $recall->answers();
         $key = self::recallKey();
         if ($key !== null) {
@@ -227,7 +230,7 @@ class DeriveKit
      */
     public function derivation(string $text, ?Effort $packing = null): Derivation
     {
-        return Derivation::of(BuildingReader::fromText($text), $text, ...$this->packing($text, $packing), labels: $this->labels($text));
+        return Derivation::of(BuildingReader::fromText($text), $text, ...$this->packing($text, $packing));
     }
 
     /**
@@ -239,16 +242,41 @@ class DeriveKit
      */
     public function printed(string $text, ?Effort $packing = null): PrintedKit
     {
-        return PrintedKit::of(BuildingReader::fromText($text), ...$this->packing($text, $packing), printed: $this->labels($text));
+        return PrintedKit::of(BuildingReader::fromText($text), ...$this->packing($text, $packing));
     }
 
-    /** @return array{Recall, Effort} what is known already, and how sheets are packed */
+    /** @return array{Recall, Wanted} what is known already, and how sheets are packed: what is printed and good stays where it lies */
     private function packing(string $text, ?Effort $asked): array
     {
-        $packed = $asked === Effort::Quick ? null : $this->packed->answers($text);
-        $effort = $asked ?? ($packed === null ? Effort::Quick : Effort::Thorough);
+        $kept = $this->printedPlaces($text);
+        $building = request()->route('building');
+        $taken = $building instanceof Saved ? $building->printedSheets() : [];
+        $packed = $asked === Effort::Quick || $kept !== [] ? null : $this->packed->answers($text);
+        $effort = $kept !== [] ? Effort::Quick : $asked ?? ($packed === null ? Effort::Quick : Effort::Thorough);
 
-        return [self::recall(self::version(), $packed ?? []), $effort];
+        return [self::recall(self::version(), $packed ?? []), new Wanted($effort, prints: new Prints($this->labels($text), $kept, $taken))];
+    }
+
+    /**
+     * Where what has been printed of the building that is asked for, and is still good, lies.
+     *
+     * @return array<string, PrintedPlace> by id and copy
+     *
+     * @throws InvalidInput
+     */
+    public function printedPlaces(string $text): array
+    {
+        $building = request()->route('building');
+        $pieces = $building instanceof Saved ? $building->pieces : [];
+        $places = [];
+        foreach ($pieces as $piece) {
+            $place = $piece->place();
+            if ($place !== null && $piece->isGood($this->parts($text))) {
+                $places["$piece->part#$piece->copy"] = $place;
+            }
+        }
+
+        return $places;
     }
 
     private static function version(): string

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Building;
+use App\Models\Piece;
 use App\Models\StoredKit;
 use Illuminate\Filesystem\Filesystem;
+use RuntimeException;
 
 /**
  * Drawings and files of a revision, kept as the bytes they were sent as: what a text gives does not change while the core does not. They
@@ -41,8 +43,8 @@ final readonly class KeptFiles
     public function of(string $text, string $what, callable $make): string
     {
         $building = request()->route('building');
-        // What is printed keeps its labels.
-        $what .= $building instanceof Building ? ' '.json_encode($building->printedLabels()) : '';
+        // What is printed keeps its labels and its place.
+        $what .= $building instanceof Building ? ' '.json_encode($building->pieces->map(static fn (Piece $p): array => [$p->part, $p->copy, $p->record])->all()) : '';
         $key = hash('sha256', config()->string('chartula.core_version')."\n".StoredKit::fingerprint($text)."\n".$what);
         $path = self::folder().'/'.substr($key, 0, 2)."/$key";
         if ($this->files->isFile($path)) {
@@ -79,8 +81,13 @@ final readonly class KeptFiles
     public function bound(int $most = self::MOST_BYTES): void
     {
         $found = [];
-        foreach ($this->files->isDirectory(self::folder()) ? $this->files->allFiles(self::folder()) : [] as $file) {
-            $found[] = [$file->getMTime(), $file->getSize(), $file->getPathname()];
+        try {
+            foreach ($this->files->isDirectory(self::folder()) ? $this->files->allFiles(self::folder()) : [] as $file) {
+                $found[] = [$file->getMTime(), $file->getSize(), $file->getPathname()];
+            }
+        } catch (RuntimeException) {
+            // Somebody else clears it at this moment.
+            return;
         }
         rsort($found);
         $sum = 0;

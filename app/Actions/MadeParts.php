@@ -11,12 +11,15 @@ use App\Models\PrintRun;
 use App\Models\Revision;
 use Chartula\Core\Bench\MadePiece;
 use Chartula\Core\Bench\MadePieces;
-use Chartula\Core\Derivation;
 use Chartula\Core\Kit\Compare\PartRecord;
+use Chartula\Core\Kit\Compare\PrintedPlace;
+use Chartula\Core\Kit\Prints;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
+use Chartula\Core\Sheets\SheetPlan;
+use Chartula\Core\Sheets\Wanted;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -77,7 +80,10 @@ final readonly class MadeParts
             $records = PartRecord::ofKit($derived->serialised());
             // What the kit no longer has is done with once what is stale has been printed.
             $gone = $which === 'stale' ? self::gone($building, $records) : [];
-            $keys = $which === 'stale' ? $this->staleKeys($building, $records) : self::onSheets($derived, $which);
+            $plan = $which === 'stale'
+                ? SheetPlan::of($derived->building, $derived->kit, $this->stale($building))
+                : $derived->printed->plan;
+            $keys = self::onSheets($plan, $which);
             if ($keys === [] && $gone === []) {
                 throw InvalidInput::at('sheets', 'print.nothing');
             }
@@ -98,7 +104,7 @@ final readonly class MadeParts
      * Takes down what came out of the printer, but for what was made before and is still good.
      *
      * @param  array<string, PartRecord>  $records
-     * @param  list<array{string, int}>  $keys  parts and copies
+     * @param  list<array{string, int, PrintedPlace}>  $keys  parts, copies and places
      */
     private static function record(Building $building, PrintRun $run, array $records, array $keys): void
     {
@@ -106,12 +112,12 @@ final readonly class MadeParts
         foreach (self::of($records, $building->pieces)->pieces as $piece) {
             $good[$piece->key()] = $piece->state !== null && ! $piece->isStale();
         }
-        foreach ($keys as [$part, $copy]) {
+        foreach ($keys as [$part, $copy, $place]) {
             if (! ($good["$part#$copy"] ?? false)) {
                 Piece::query()->updateOrCreate(
                     ['building_id' => $building->id, 'part' => $part, 'copy' => $copy],
                     [
-                        'state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept(),
+                        'state' => 'printed', 'print_id' => $run->id, 'record' => $records[$part]->kept() + ['place' => $place->toArray()],
                         'revision' => $run->revision, 'kept' => null,
                     ],
                 );
@@ -189,8 +195,16 @@ final readonly class MadeParts
         $building->unsetRelation('pieces');
     }
 
+    /** What is to be made again alone, on sheets of its own with numbers that no printed one has. */
+    public function stale(Building $building): Wanted
+    {
+        $prints = new Prints(sheets: $building->printedSheets());
+
+        return new Wanted(only: $this->toMakeAgain($building), words: 'stale pieces', prints: $prints);
+    }
+
     /** @return list<string> keys of pieces, for a reprint of just those */
-    public function toMakeAgain(Building $building): array
+    private function toMakeAgain(Building $building): array
     {
         return array_map(
             static fn (MadePiece $p): string => $p->key(),
@@ -210,7 +224,7 @@ final readonly class MadeParts
             return null;
         }
         $parts = $this->derive->parts($text);
-        $stale = $pieces->reject(static fn (Piece $p): bool => self::isGood($p, $parts))->count();
+        $stale = $pieces->reject(static fn (Piece $p): bool => $p->isGood($parts))->count();
 
         return [
             'key' => 'made', 'over' => 'since the last print',
@@ -229,20 +243,9 @@ final readonly class MadeParts
         $fixed = $building->pieces->where('state', 'fixed');
         [$old, $new] = $fixed->isEmpty() ? [[], []] : [$this->derive->parts($before), $this->derive->parts($after)];
 
-        $stale = $fixed->filter(static fn (Piece $p): bool => self::isGood($p, $old) && ! self::isGood($p, $new));
+        $stale = $fixed->filter(static fn (Piece $p): bool => $p->isGood($old) && ! $p->isGood($new));
 
         return array_values(array_unique($stale->map(static fn (Piece $p): string => $p->part)->all()));
-    }
-
-    /** @param  array<string, array{string, string, int, string}>  $parts  cut, print and number by part */
-    private static function isGood(Piece $piece, array $parts): bool
-    {
-        [$cut, $print, $qty] = $parts[$piece->part] ?? ['', '', 0, ''];
-        if ($piece->kept === [$cut, $print]) {
-            return true;
-        }
-
-        return $piece->record['cut'] === $cut && $piece->record['print'] === $print && $piece->copy < $qty;
     }
 
     /** @return array<string, PartRecord> */
@@ -325,28 +328,24 @@ final readonly class MadeParts
     }
 
     /**
-     * @param  array<string, PartRecord>  $records
-     * @return list<array{string, int}>
+     * What lies on sheets of a plan, and where.
+     *
+     * @param  'all'|'stale'|list<string>  $which
+     * @return list<array{string, int, PrintedPlace}> parts, copies and places
      */
-    private function staleKeys(Building $building, array $records): array
+    private static function onSheets(SheetPlan $plan, string|array $which): array
     {
-        return array_map(static fn (MadePiece $p): array => [$p->part, $p->copy], self::of($records, $building->pieces)->toMakeAgain());
-    }
-
-    /**
-     * @param  'all'|list<string>  $which
-     * @return list<array{string, int}>
-     */
-    private static function onSheets(Derivation $derived, string|array $which): array
-    {
-        $known = array_map(static fn (Sheet $s): string => (string) $s->number, $derived->printed->plan->sheets);
+        $known = array_map(static fn (Sheet $s): string => (string) $s->number, $plan->sheets);
         foreach (is_array($which) ? array_diff($which, $known) : [] as $i => $missing) {
             throw InvalidInput::at("sheets.$i", 'print.no-sheet', ['given' => $missing, 'known' => implode(', ', $known)]);
         }
         $keys = [];
-        foreach ($derived->printed->plan->sheets as $sheet) {
-            if ($which === 'all' || in_array((string) $sheet->number, $which, true)) {
-                array_push($keys, ...array_map(static fn (PlacedPart $p): array => [$p->part->part->id, $p->copy], $sheet->parts));
+        foreach ($plan->sheets as $sheet) {
+            if (! is_array($which) || in_array((string) $sheet->number, $which, true)) {
+                array_push($keys, ...array_map(static fn (PlacedPart $p): array => [
+                    $p->part->part->id, $p->copy,
+                    new PrintedPlace($sheet->number, $p->x, $p->y, $p->turn, [$sheet->page->width, $sheet->page->height]),
+                ], $sheet->parts));
             }
         }
 

@@ -9,6 +9,7 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Output\KitFiles;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\Check;
+use Chartula\Core\Sheets\Wanted;
 use DateTimeImmutable;
 use RuntimeException;
 
@@ -47,7 +48,7 @@ final readonly class KitVerb extends Verb
             throw new RuntimeException('only kit.json can go to standard output: add --only json');
         }
         $text = $options->contents($this->in);
-        $derived = Derivation::of(BuildingReader::fromText($text), $text, effort: self::effort($options));
+        $derived = Derivation::of(BuildingReader::fromText($text), $text, wanted: new Wanted(self::effort($options)));
         $files = KitFiles::of($derived, $formats, self::footer($options));
         if ($folder === '-') {
             $this->say($files['kit.json']);

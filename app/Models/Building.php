@@ -70,6 +70,18 @@ final class Building extends Model
         return $labels;
     }
 
+    /** @return list<int> numbers of sheets that have been printed */
+    public function printedSheets(): array
+    {
+        $numbers = [];
+        foreach ($this->pieces as $piece) {
+            $place = $piece->place();
+            $numbers += $place === null ? [] : [$place->sheet => true];
+        }
+
+        return array_keys($numbers);
+    }
+
     public function revision(int $number): Revision
     {
         return $this->revisions()->where('number', $number)->firstOrFail();

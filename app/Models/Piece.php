@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Chartula\Core\Kit\Compare\PartRecord;
+use Chartula\Core\Kit\Compare\PrintedPlace;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -22,6 +24,23 @@ use Illuminate\Database\Eloquent\Model;
 final class Piece extends Model
 {
     protected $fillable = ['building_id', 'part', 'copy', 'state', 'print_id', 'record', 'revision', 'kept'];
+
+    /** @param  array<string, array{string, string, int, string}>  $parts  cut, print, number and label by part */
+    public function isGood(array $parts): bool
+    {
+        [$cut, $print, $qty] = $parts[$this->part] ?? ['', '', 0, ''];
+        if ($this->kept === [$cut, $print]) {
+            return true;
+        }
+
+        return $this->record['cut'] === $cut && $this->record['print'] === $print && $this->copy < $qty;
+    }
+
+    /** Where it lies on a printed sheet; null where that is not known. */
+    public function place(): ?PrintedPlace
+    {
+        return PartRecord::read($this->record)->place;
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -37,7 +37,7 @@ final class StoredKit extends Model
             ->where('core_version', config()->string('chartula.core_version'));
     }
 
-    /** @return ?array<string, array{string, string, int, string}> cut, print, number and label of each part of a text's kit; null where it is not kept */
+    /** @return ?array<string, array{string, string, int, string}> cut, print, number and label of each part; null where it is not kept */
     public static function partsOf(string $text): ?array
     {
         $kept = self::of($text)->value('parts');

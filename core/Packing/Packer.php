@@ -56,14 +56,14 @@ final readonly class Packer
 
     /**
      * @param  list<Box>  $boxes
-     * @return array{array<string, Packed>, float} places by key, and a cost: bins, then how full the last one is
+     * @return array{array<string, Packed>, float} places by key, and a cost: bins, then how full the last one is, by area and by height
      */
     private function tryOrder(array $boxes, bool $snug): array
     {
         /** @var list<list<array{float, float, float, float}>> $bins free rectangles: x, y, width, height, each with a gap to spare */
         $bins = [];
         $places = [];
-        $lastArea = 0.0;
+        $lastArea = $lastTop = 0.0;
         foreach ($boxes as $box) {
             $packed = null;
             foreach ($bins as $i => $free) {
@@ -76,16 +76,19 @@ final readonly class Packer
                 $bins[] = [[0.0, 0.0, $this->width + $this->gap, $this->height + $this->gap]];
                 $packed = $this->place($box, $bins[count($bins) - 1], count($bins) - 1, $snug)
                     ?? throw new LogicException("$box->key is larger than a sheet");
-                $lastArea = 0.0;
+                $lastArea = $lastTop = 0.0;
             }
             $bins[$packed->bin] = $this->without($bins[$packed->bin], $packed);
             $places[$box->key] = $packed;
             if ($packed->bin === count($bins) - 1) {
                 $lastArea += ($box->width + $this->gap) * ($box->height + $this->gap);
+                $lastTop = max($lastTop, $packed->y + $packed->height());
             }
         }
 
-        return [$places, count($bins) + $lastArea / (($this->width + $this->gap) * ($this->height + $this->gap)) / 2.0];
+        $full = $lastArea / (($this->width + $this->gap) * ($this->height + $this->gap));
+
+        return [$places, count($bins) + ($full + $lastTop / ($this->height + $this->gap)) / 3.0];
     }
 
     /** @param  list<array{float, float, float, float}>  $free */

@@ -33,9 +33,10 @@ final class Pages
 
     /**
      * @param  list<Band>  $bands  in the order in which they are wanted
+     * @param  list<int>  $taken  numbers that are not given again
      * @return list<Sheet>
      */
-    public static function of(array $bands, Page $page): array
+    public static function of(array $bands, Page $page, array $taken = []): array
     {
         $self = new self($bands, $page);
         $order = array_keys($bands);
@@ -51,8 +52,12 @@ final class Pages
         }, $self->pages);
         usort($pages, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $sheets = [];
-        foreach ($pages as $i => $on) {
-            $sheets[] = new Sheet($i + 1, $page, $self->frames($on));
+        $number = 0;
+        foreach ($pages as $on) {
+            do {
+                $number++;
+            } while (in_array($number, $taken, true));
+            $sheets[] = new Sheet($number, $page, $self->frames($on));
         }
 
         return $sheets;

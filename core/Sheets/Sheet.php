@@ -14,11 +14,15 @@ final readonly class Sheet
     /** @var non-empty-list<PlacedPart> frame by frame */
     public array $parts;
 
-    /** @param  non-empty-list<Frame>  $frames  from the top down */
+    /**
+     * @param  non-empty-list<Frame>  $frames  from the top down
+     * @param  bool  $isPrinted  whether it has been, so that its pieces lie where they lie
+     */
     public function __construct(
         public int $number,
         public Page $page,
         public array $frames,
+        public bool $isPrinted = false,
     ) {
         $this->parts = array_merge(...array_map(static fn (Frame $f): array => $f->parts, $frames));
     }
@@ -56,6 +60,7 @@ final readonly class Sheet
             'size' => [$this->page->width, $this->page->height],
             'template' => $this->frames[0]->isTemplate(),
             'mirrored' => $this->frames[0]->isMirrored(),
+            'printed' => $this->isPrinted,
             'frames' => array_map(static fn (Frame $f): array => $f->toArray(), $this->frames),
             'parts' => array_map(static fn (PlacedPart $p): array => [
                 'part' => $p->part->part->id, 'copy' => $p->copy, 'x' => round($p->x, 4), 'y' => round($p->y, 4),

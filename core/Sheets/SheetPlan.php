@@ -45,12 +45,20 @@ final readonly class SheetPlan
         foreach ($groups as $group) {
             array_push($bands, ...$group->bands($page, $wanted->effort, 1.0 / count($groups), $recall));
         }
-        $sheets = Pages::of($bands, $page);
+        $printed = PrintedSheets::of($building, $kit, $wanted->prints->places);
+        $taken = [...$wanted->prints->sheets, ...array_map(static fn (Sheet $s): int => $s->number, $printed)];
+        $sheets = [...$printed, ...Pages::of($bands, $page, $taken)];
+        usort($sheets, static fn (Sheet $a, Sheet $b): int => $a->number <=> $b->number);
         if (count($sheets) > Limits::SHEETS) {
             throw InvalidInput::at('sheets', 'limit.sheets', ['given' => count($sheets), 'limit' => Limits::SHEETS]);
         }
 
         return new self($sheets, $checks, self::bound($groups, $page), self::yielded($sheets));
+    }
+
+    public function sheet(int $number): ?Sheet
+    {
+        return array_values(array_filter($this->sheets, static fn (Sheet $s): bool => $s->number === $number))[0] ?? null;
     }
 
     /** @return array{sheets: int, sheets_bound: int, sheets_yield: float} */
@@ -103,7 +111,8 @@ final readonly class SheetPlan
                 continue;
             }
             for ($copy = 0; $copy < $part->part->qty(); $copy++) {
-                if ($keys === null || isset($keys[$part->part->id.'#'.$copy])) {
+                $key = $part->part->id.'#'.$copy;
+                if (! isset($wanted->prints->places[$key]) && ($keys === null || isset($keys[$key]))) {
                     ($groups["$block $stock->id"] ??= new PieceGroup($stock, Pages::medium($stock, $block)))->add($piece, $copy);
                 }
             }

@@ -6,6 +6,7 @@ namespace Chartula\Core\Sheets;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\Prints;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\InvalidInput;
 
@@ -20,6 +21,7 @@ final readonly class Wanted
         public Effort $effort = Effort::Quick,
         public ?array $only = null,
         public string $words = '',
+        public Prints $prints = new Prints,
     ) {
     }
 
@@ -43,7 +45,7 @@ final readonly class Wanted
             }
         }
 
-        return new self($this->effort, $only, implode(' and ', $words));
+        return new self($this->effort, $only, implode(' and ', $words), $this->prints);
     }
 
     /** @throws InvalidInput */

@@ -42,10 +42,11 @@ final class MadeTest extends ApiTestCase
 
         $pdf = $this->get("/api/buildings/$building->id/sheets.pdf?only=stale")->assertOk();
         self::assertStringContainsString('-stale.pdf', (string) $pdf->headers->get('Content-Disposition'));
-        $svg = (string) $this->get("/api/buildings/$building->id/sheets/1.svg?only=stale")->getContent();
+        $svg = (string) $this->get("/api/buildings/$building->id/sheets/3.svg?only=stale")->getContent();
+        self::assertStringContainsString('Stale pieces, ', $svg, 'headed as what it is, beside the two that are printed');
         self::assertStringContainsString('Front wall, face', $svg);
         self::assertStringNotContainsString('Back wall', $svg);
-        $this->get("/api/buildings/$building->id/sheets/4.svg?only=stale")->assertNotFound();
+        $this->get("/api/buildings/$building->id/sheets/5.svg?only=stale")->assertNotFound();
 
         $this->print($building, ['which' => 'stale'])
             ->assertStatus(201)
@@ -193,7 +194,7 @@ final class MadeTest extends ApiTestCase
         $this->print($building, ['which' => 'stale'])->assertStatus(201)->assertJsonPath('counts.stale', 0)->assertJsonCount(0, 'prints');
     }
 
-    /** What is printed keeps its label on screens, sheets and lists when an edit counts its part otherwise; what is new takes a free one. */
+    /** What is printed keeps its label on screens, sheets and lists when an edit counts its part otherwise; what is new takes another. */
     public function testALabelOncePrintedStaysWithItsPart(): void
     {
         $building = $this->buildingOf($this->person());

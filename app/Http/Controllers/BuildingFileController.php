@@ -21,6 +21,7 @@ use Chartula\Core\Output\Plotter\PlotterWriter;
 use Chartula\Core\Output\Plotter\SimulatedCutter;
 use Chartula\Core\Output\SvgWriter;
 use Chartula\Core\Sheets\Frame;
+use Chartula\Core\Sheets\Wanted;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -85,10 +86,10 @@ final readonly class BuildingFileController
         );
     }
 
-    /** @return ?list<string> the stale pieces where these alone are asked for */
-    private function stale(SheetsRequest $request, Building $building): ?array
+    /** The stale pieces where these alone are asked for. */
+    private function stale(SheetsRequest $request, Building $building): ?Wanted
     {
-        return $request->isStaleOnly() ? $this->made->toMakeAgain($building) : null;
+        return $request->isStaleOnly() ? $this->made->stale($building) : null;
     }
 
     public function sheet(SheetsRequest $request, Building $building, int $sheet): Response
@@ -131,7 +132,7 @@ final readonly class BuildingFileController
     public function plotter(SheetsRequest $request, Building $building, int $sheet): Response
     {
         $printed = $this->derive->printed($building->lastSoundOrFail()->text, $request->packing());
-        $found = $printed->plan->sheets[$sheet - 1] ?? abort(404);
+        $found = $printed->plan->sheet($sheet) ?? abort(404);
 
         return self::download(
             PlotterWriter::write($found, $building->name),
@@ -145,7 +146,7 @@ final readonly class BuildingFileController
     public function cut(SheetsRequest $request, Building $building, int $sheet): JsonResponse
     {
         $printed = $this->derive->printed($building->lastSoundOrFail()->text, $request->packing());
-        $found = $printed->plan->sheets[$sheet - 1] ?? abort(404);
+        $found = $printed->plan->sheet($sheet) ?? abort(404);
         $size = [$found->page->width, $found->page->height];
 
         return response()->json(

@@ -24,17 +24,19 @@ final readonly class SheetsController
     {
         $revision = $building->lastSoundOrFail();
         $isPacked = $this->packed->isKept($revision->text);
-        if (! $isPacked) {
+        // What is printed lies where it lies: little is left to be packed tighter.
+        $isPrinted = $this->derive->printedPlaces($revision->text) !== [];
+        if (! $isPacked && ! $isPrinted) {
             $this->packed->ask($revision);
         }
-        $packing = $request->packing() ?? ($isPacked ? Effort::Thorough : Effort::Quick);
+        $packing = $isPrinted ? Effort::Quick : $request->packing() ?? ($isPacked ? Effort::Thorough : Effort::Quick);
         $printed = $this->derive->printed($revision->text, $packing);
         $plan = $printed->plan;
 
         return response()->json([
             'revision' => $revision->number,
             'packing' => $packing->value,
-            'looking' => ! $isPacked && $this->packed->isAskedFor($revision->text),
+            'looking' => ! $isPacked && ! $isPrinted && $this->packed->isAskedFor($revision->text),
             'bound' => $plan->bound,
             'percent' => round(100.0 * $plan->yield, 1),
             'docket' => Docket::sheets($printed),

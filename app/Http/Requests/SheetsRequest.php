@@ -48,17 +48,11 @@ final class SheetsRequest extends FormRequest
         return json_encode([$this->packing()?->value, $this->isStaleOnly(), $this->of()], JSON_THROW_ON_ERROR);
     }
 
-    /**
-     * @param  ?list<string>  $stale  pieces, where they are wanted alone
-     */
-    public function wanted(Kit $kit, ?array $stale): ?Wanted
+    /** @param  ?Wanted  $stale  the pieces that are, where they are wanted alone */
+    public function wanted(Kit $kit, ?Wanted $stale): ?Wanted
     {
         $of = $this->of();
 
-        return match (true) {
-            $stale !== null => new Wanted(only: $stale, words: 'stale pieces'),
-            $of !== null => (new Wanted)->of($kit, [$of]),
-            default => null,
-        };
+        return $stale ?? ($of === null ? null : (new Wanted)->of($kit, [$of]));
     }
 }

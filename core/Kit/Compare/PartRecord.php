@@ -31,6 +31,7 @@ final readonly class PartRecord
         public Ring $outline,
         public array $holes,
         public array $scores,
+        public ?PrintedPlace $place = null,
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class PartRecord
 
                 return [$line[0]->asVec2(), $line[1]->asVec2()];
             }, $shape->children('scores')),
+            $shape->has('place') ? PrintedPlace::read($shape->child('place')) : null,
         );
     }
 
@@ -77,6 +79,6 @@ final readonly class PartRecord
             'cut' => $this->cut, 'print' => $this->print, 'outline' => $this->outline->toArray(),
             'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $this->holes),
             'scores' => array_map(static fn (array $s): array => ['line' => [$s[0]->toArray(), $s[1]->toArray()]], $this->scores),
-        ];
+        ] + ($this->place === null ? [] : ['place' => $this->place->toArray()]);
     }
 }

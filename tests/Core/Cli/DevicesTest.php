@@ -39,9 +39,9 @@ final class DevicesTest extends TestCase
     public function testTheCutterSaysWhatItDoesAndFindsWhatIsWrong(): void
     {
         self::command(['kit', 'docs/examples/halt.json', '--only', 'plt', '--packing', 'quick', '--out', "$this->folder/kit"])->mustRun();
-        $good = self::command(['cutter', "$this->folder/kit/sheet-02.plt", '--stock', 'greyboard-1', '--out', "$this->folder/order.svg"]);
+        $good = self::command(['cutter', "$this->folder/kit/sheet-01.plt", '--stock', 'card-0.5', '--out', "$this->folder/order.svg"]);
         self::assertSame(0, $good->run(), $good->getErrorOutput());
-        self::assertMatchesRegularExpression('/^24 lines, \d+ min \d\d s$/m', $good->getOutput());
+        self::assertMatchesRegularExpression('/^21 lines, \d+ min \d\d s$/m', $good->getOutput());
         self::assertStringContainsString('<svg', (string) file_get_contents("$this->folder/order.svg"));
         $small = self::command(['cutter', "$this->folder/kit/sheet-02.plt", '--sheet', '100x100']);
         self::assertSame(1, $small->run());

@@ -16,6 +16,7 @@ use Chartula\Core\Sheets\CuttingOrder;
 use Chartula\Core\Sheets\Frame;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
+use Chartula\Core\Sheets\Wanted;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -122,7 +123,7 @@ final class SheetPlanTest extends TestCase
         $pages = [];
         foreach (['weigh-office', 'creamery', 'halt', 'ropewalk-row'] as $name) {
             $building = BuildingReader::fromText((string) file_get_contents(dirname(__DIR__, 2)."/fixtures/kits/$name.json"));
-            $plan = PrintedKit::of($building, effort: Effort::Usual)->plan;
+            $plan = PrintedKit::of($building, wanted: new Wanted(Effort::Usual))->plan;
             $pages[$name] = count($plan->sheets);
             self::assertSame([], $plan->checks);
             foreach ($plan->sheets as $sheet) {

@@ -372,6 +372,7 @@ export interface Sheet {
     height: number;
     parts: number;
   }[];
+  printed: boolean;
 }
 export interface DryFitFound {
   ok: boolean;

@@ -112,6 +112,7 @@ export const hut = (): Derived => ({
         size: [210, 297],
         template: false,
         mirrored: false,
+        printed: false,
         frames: [
           { stock: 'greyboard-1', template: false, mirrored: false, x: 8, y: 8, width: 194, height: 50, parts: 1 },
         ],

@@ -210,7 +210,8 @@ function Page({ sheet, packing, isChosen, isBusy, onCut, onPrinted }: PageProps)
       </a>
       <figcaption>
         Sheet {sheet.id}, {stocks}
-        {sheet.mirrored ? ', mirrored for the back' : ''} ·{' '}
+        {sheet.mirrored ? ', mirrored for the back' : ''}
+        {sheet.printed ? ', printed: what is still good of it' : ''} ·{' '}
         <a href={`${base}/sheets/${sheet.id}.svg?download=1&packing=${packing}`}>SVG</a> ·{' '}
         <a href={`${base}/sheets/${sheet.id}.plt?packing=${packing}`} download>
           Plotter
