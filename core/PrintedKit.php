@@ -72,6 +72,12 @@ final readonly class PrintedKit
         ];
     }
 
+    /** @return list<Drawing> every part of card, to be marked out by rule and square where nothing is printed */
+    public function markingOut(string $footer = ''): array
+    {
+        return GuidePages::markingOut($this->building, $this->kit, $footer);
+    }
+
     /** The sheet of a number; null where there is none. */
     public function drawing(int $number, string $footer = '', ?Wanted $wanted = null): ?Drawing
     {

@@ -14,7 +14,7 @@ final readonly class KitFiles
     /** Those in which the sheets are drawn. */
     private const DRAWN = ['svg', 'pdf', 'dxf'];
 
-    public const FORMATS = ['json', 'svg', 'pdf', 'dxf', 'csv', 'obj', 'plt'];
+    public const FORMATS = ['json', 'svg', 'pdf', 'dxf', 'csv', 'obj', 'plt', 'marking'];
 
     /**
      * @param  list<string>  $formats  some of FORMATS
@@ -39,6 +39,7 @@ final readonly class KitFiles
                 'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $drawings)),
                 'pdf' => self::pdf($derived, $drawings, $footer),
                 'dxf' => ['sheets.dxf' => DxfWriter::write($drawings)],
+                'marking' => self::marking($derived, $footer),
                 'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->printed->plan)],
                 'obj' => ['model.obj' => ObjWriter::write($derived->serialised())],
                 'plt' => self::numbered(
@@ -66,6 +67,14 @@ final readonly class KitFiles
         }
 
         return $files;
+    }
+
+    /** @return array<string, string> none where nothing is cut from card */
+    private static function marking(Derivation $derived, string $footer): array
+    {
+        $drawings = $derived->printed->markingOut($footer);
+
+        return $drawings === [] ? [] : ['marking-out.pdf' => PdfWriter::write($drawings, $derived->building->name)];
     }
 
     /**

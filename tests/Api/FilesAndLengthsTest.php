@@ -37,6 +37,7 @@ final class FilesAndLengthsTest extends ApiTestCase
             'sheets.dxf' => "  0\nSECTION",
             'cutlist.csv' => 'label,part,name',
             'model.obj' => '# Weigh office',
+            'marking-out.pdf' => '%PDF-',
         ] as $file => $begins) {
             $answer = $this->get("/api/buildings/$building->id/$file")
                 ->assertOk()

@@ -36,6 +36,7 @@ final readonly class BuildingFileController
         'sheets.dxf' => ['dxf', 'image/vnd.dxf'],
         'cutlist.csv' => ['csv', 'text/csv; charset=utf-8'],
         'model.obj' => ['obj', 'model/obj'],
+        'marking-out.pdf' => ['marking', 'application/pdf'],
     ];
 
     public function __construct(
@@ -118,7 +119,7 @@ final readonly class BuildingFileController
         $revision = $building->lastSoundOrFail();
         [$text, $footer] = [$revision->text, self::footer($revision)];
 
-        $write = fn (): string => KitFiles::of($this->derive->derivation($text), [$format], $footer)[$file];
+        $write = fn (): string => KitFiles::of($this->derive->derivation($text), [$format], $footer)[$file] ?? abort(404);
 
         return self::download(
             $this->kept->of($text, "$file $footer ".json_encode($this->packed->isKept($text)), $write),

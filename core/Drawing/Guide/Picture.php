@@ -25,6 +25,9 @@ final class Picture
 
     private const LETTER = 0.5;
 
+    /** From one figure of a dimension to the next, by its height. */
+    private const APART = 1.05;
+
     private const BOLD = 0.58;
 
     /** Names beside a line stand so far off it. */
@@ -41,6 +44,9 @@ final class Picture
 
     /** @var list<array{Vec2, string, Vec2}> where, what, and which way it lies off that place, of length 1 or nothing */
     private array $names = [];
+
+    /** @var array{array<string, float>, array<string, float>} figures below it and at its left, with where they point to */
+    private array $figures = [[], []];
 
     /** @param  list<string>  $words  below it */
     public function __construct(public readonly string $title, private readonly array $words = [])
@@ -71,6 +77,18 @@ final class Picture
     public function name(Vec2 $at, string $name, Vec2 $off = new Vec2(0.0, 0.0)): void
     {
         $this->names[] = [$at, $name, $off];
+    }
+
+    /** A figure below the picture, at a place along it. */
+    public function across(float $x, string $figure): void
+    {
+        $this->figures[0][$figure] = $x;
+    }
+
+    /** A figure at the left of the picture, at a height. */
+    public function up(float $y, string $figure): void
+    {
+        $this->figures[1][$figure] = $y;
     }
 
     private function box(): Box2
@@ -120,8 +138,45 @@ final class Picture
             $x = $p->x + $off->x * ($half + self::OFF_MM);
             $drawing->text(new Text(new Vec2($x, $p->y + $off->y * self::OFF_MM - 0.35 * self::SIZE), $name, self::SIZE, 'middle'));
         }
+        $this->dimensions($drawing, $box, $on);
         foreach ($this->words as $i => $words) {
             $drawing->text(new Text(new Vec2($at->x, $at->y + self::LINE_MM * (count($this->words) - 1 - $i)), $words, self::SIZE));
         }
+    }
+
+    /** @param  callable(Vec2): Vec2  $on */
+    private function dimensions(Drawing $drawing, Box2 $box, callable $on): void
+    {
+        $corner = $on(new Vec2($box->x0, $box->y0));
+        $thin = new Stroke(0.1, SheetFurniture::MARK);
+        $across = array_map(static fn (float $x): float => $on(new Vec2($x, 0.0))->x, $this->figures[0]);
+        foreach (self::spread($across) as $figure => [$x, $at]) {
+            $drawing->line(Layer::Text, new Vec2($x, $corner->y - 0.8), new Vec2($at, $corner->y - 3.0), $thin);
+            $drawing->text(new Text(new Vec2($at + 0.35 * self::SIZE, $corner->y - 3.4), (string) $figure, self::SIZE, 'end', 90.0));
+        }
+        $up = array_map(static fn (float $y): float => $on(new Vec2(0.0, $y))->y, $this->figures[1]);
+        foreach (self::spread($up) as $figure => [$y, $at]) {
+            $drawing->line(Layer::Text, new Vec2($corner->x - 0.8, $y), new Vec2($corner->x - 3.0, $at), $thin);
+            $drawing->text(new Text(new Vec2($corner->x - 3.4, $at - 0.35 * self::SIZE), (string) $figure, self::SIZE, 'end'));
+        }
+    }
+
+    /**
+     * Places for figures, in order and far enough apart to be read.
+     *
+     * @param  array<string, float>  $places  by figure
+     * @return array<string, array{float, float}> where each points to, and where it stands
+     */
+    private static function spread(array $places): array
+    {
+        asort($places);
+        $spread = [];
+        $at = -INF;
+        foreach ($places as $figure => $place) {
+            $at = max($place, $at + self::APART * self::SIZE);
+            $spread[$figure] = [$place, $at];
+        }
+
+        return $spread;
     }
 }

@@ -4,69 +4,17 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Drawing\Guide;
 
-use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\Mates;
-use Chartula\Core\Drawing\SheetFurniture;
-use Chartula\Core\Drawing\Text;
-use Chartula\Core\Geometry\Box2;
-use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Sheets\Page;
 
-/** Plans, a section, the roofs from above and every wall from outside, each with the labels of what stands there, in rows on pages. */
-final class WhereThingsGo
+/** Plans, a section, the roofs from above and every wall from outside, each with the labels of what stands there. */
+final readonly class WhereThingsGo
 {
-    private const BETWEEN_MM = 6.0;
-
-    /** Over a picture. */
-    private const TITLE_MM = 4.5;
-
-    /** @var list<list<array{Picture, Vec2, float}>> pages of pictures, each with its lower left and its scale */
-    private array $pages = [];
-
-    private float $x;
-
-    private float $y;
-
-    private float $high = 0.0;
-
-    private function __construct(private readonly Box2 $room)
+    /** @return list<Picture> */
+    public static function of(Kit $kit): array
     {
-        [$this->x, $this->y] = [$room->x0, $room->y0 - 1.0];
-    }
-
-    /** @return list<callable(Drawing): void> what is drawn on each page */
-    public static function of(Kit $kit, Page $page): array
-    {
-        $self = new self($page->room());
         $walls = Walls::of($kit);
-        foreach ([...Plans::of($kit, $walls), ...WallPictures::of($kit, $walls, Mates::of($kit))] as $picture) {
-            $self->place($picture);
-        }
 
-        return array_map(static fn (array $pictures): callable => static function (Drawing $drawing) use ($pictures): void {
-            foreach ($pictures as [$picture, $at, $scale]) {
-                $over = new Vec2($at->x, $at->y + $picture->height($scale) + 1.2);
-                $drawing->text(new Text($over, $picture->title, Picture::TITLE, bold: true, colour: SheetFurniture::INK));
-                $picture->draw($drawing, $at, $scale);
-            }
-        }, $self->pages);
-    }
-
-    /** Side by side as long as there is room, then in a row below, then on another page. */
-    private function place(Picture $picture): void
-    {
-        $scale = $picture->scaleFor($this->room);
-        [$width, $height] = [$picture->width($scale), $picture->height($scale) + self::TITLE_MM];
-        if ($this->x + $width > $this->room->x1) {
-            [$this->x, $this->y, $this->high] = [$this->room->x0, $this->y - $this->high - self::BETWEEN_MM, 0.0];
-        }
-        if ($this->y - $height < $this->room->y0) {
-            $this->pages[] = [];
-            [$this->x, $this->y, $this->high] = [$this->room->x0, $this->room->y1 - 1.0, 0.0];
-        }
-        $this->pages[count($this->pages) - 1][] = [$picture, new Vec2($this->x, $this->y - $height), $scale];
-        $this->x += $width + self::BETWEEN_MM;
-        $this->high = max($this->high, $height);
+        return [...Plans::of($kit, $walls), ...WallPictures::of($kit, $walls, Mates::of($kit))];
     }
 }

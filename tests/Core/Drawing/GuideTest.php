@@ -46,6 +46,25 @@ final class GuideTest extends TestCase
         }
     }
 
+    /**
+     * By hand from the document at 1:76.2: the front is 18 ft = 72 long and 38 high; its door begins 14 ft = 56 along, less what the paper
+     * turns in, and is 28 high; the two windows stand 10 and 34 along, 12 wide, 11 up, their heads rise from 29.5 to 31.
+     */
+    public function testPartsAreMarkedOutFromOneEndAndTheFoot(): void
+    {
+        $derived = Kits::example('weigh-office');
+        $pages = GuidePages::markingOut($derived->building, $derived->kit, '');
+        $said = self::texts(...$pages);
+        foreach ($derived->kit->parts as $part) {
+            $title = "$part->label  {$part->part->name}";
+            self::assertSame($part->part->stock->takesTemplate(), in_array($title, $said, true), $title);
+        }
+        $first = array_slice($said, (int) array_search('W1  Front wall, face', $said, true), 17);
+        foreach (['0', '10', '16', '22', '34', '40', '46', '56', '69', '72', '11', '28', '29.5', '31', '38'] as $figure) {
+            self::assertContains($figure, $first, "$figure of the front wall");
+        }
+    }
+
     /** From each side the walls and the slope that are seen from there, and no others; taken apart, every card once. */
     public function testTheBuildingIsShownFromTwoSides(): void
     {

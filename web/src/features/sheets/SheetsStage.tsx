@@ -16,6 +16,7 @@ import { MockupPanel } from './MockupPanel';
 import { PaperFigures } from './PaperFigures';
 
 const FILES = [
+  ['marking-out.pdf', 'Marking-out pages'],
   ['sheets.dxf', 'Sheets as DXF'],
   ['cutlist.csv', 'Cut list as CSV'],
   ['model.obj', 'Model as OBJ'],
