@@ -251,8 +251,10 @@ class DeriveKit
         $kept = $this->printedPlaces($text);
         $building = request()->route('building');
         $taken = $building instanceof Saved ? $building->printedSheets() : [];
-        $packed = $asked === Effort::Quick || $kept !== [] ? null : $this->packed->answers($text);
-        $effort = $kept !== [] ? Effort::Quick : $asked ?? ($packed === null ? Effort::Quick : Effort::Thorough);
+        // What is printed says how it was packed.
+        $asked = $kept === [] ? $asked : null;
+        $packed = $asked === Effort::Quick ? null : $this->packed->answers($text);
+        $effort = $asked ?? ($packed === null ? Effort::Quick : Effort::Thorough);
 
         return [self::recall(self::version(), $packed ?? []), new Wanted($effort, prints: new Prints($this->labels($text), $kept, $taken))];
     }

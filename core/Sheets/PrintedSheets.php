@@ -8,6 +8,8 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Kit\Compare\PrintedPlace;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\Prints;
+use Chartula\Core\Measure\Tolerance;
 
 /** Sheets that have been printed, with what is still good of them where it lies. */
 final readonly class PrintedSheets
@@ -37,6 +39,50 @@ final readonly class PrintedSheets
             array_keys($sheets),
             $sheets,
         );
+    }
+
+    /**
+     * Whether what is printed lies as a plan has it, and nothing else on the same sheets.
+     *
+     * @param  list<Sheet>  $sheets
+     */
+    public static function lieIn(array $sheets, Prints $prints): bool
+    {
+        $found = 0;
+        foreach ($sheets as $sheet) {
+            $isPrinted = in_array($sheet->number, $prints->sheets, true);
+            foreach ($sheet->parts as $placed) {
+                $place = $prints->places[$placed->part->part->id.'#'.$placed->copy] ?? null;
+                if ($place === null ? $isPrinted : ! self::isThere($place, $sheet, $placed)) {
+                    return false;
+                }
+                $found += $place === null ? 0 : 1;
+            }
+        }
+
+        return $found === count($prints->places);
+    }
+
+    private static function isThere(PrintedPlace $place, Sheet $sheet, PlacedPart $placed): bool
+    {
+        return $place->sheet === $sheet->number && $place->turn === $placed->turn
+            && abs($place->x - $placed->x) < Tolerance::MEET && abs($place->y - $placed->y) < Tolerance::MEET;
+    }
+
+    /**
+     * A plan whose sheets are marked as printed where all of their pieces are.
+     *
+     * @param  list<Sheet>  $sheets
+     * @param  array<string, PrintedPlace>  $places  by piece
+     * @return list<Sheet>
+     */
+    public static function marked(array $sheets, array $places): array
+    {
+        return array_map(static function (Sheet $sheet) use ($places): Sheet {
+            $left = array_filter($sheet->parts, static fn (PlacedPart $p): bool => ! isset($places[$p->part->part->id.'#'.$p->copy]));
+
+            return new Sheet($sheet->number, $sheet->page, $sheet->frames, $left === []);
+        }, $sheets);
     }
 
     /**

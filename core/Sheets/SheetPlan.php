@@ -35,6 +35,21 @@ final readonly class SheetPlan
     /** @throws InvalidInput limit.sheets, sheet.no-room */
     public static function of(Building $building, Kit $kit, Wanted $wanted = new Wanted, Recall $recall = new Recall): self
     {
+        $places = $wanted->prints->places;
+        // Sheets are printed and marked one after the other: as long as all lie as they were planned, the others stay as they are too.
+        foreach ($places === [] ? [] : array_unique([$wanted->effort, Effort::Quick], SORT_REGULAR) as $effort) {
+            $fresh = self::laid($building, $kit, new Wanted($effort), $recall);
+            if (PrintedSheets::lieIn($fresh->sheets, $wanted->prints)) {
+                return new self(PrintedSheets::marked($fresh->sheets, $places), $fresh->checks, $fresh->bound, $fresh->yield);
+            }
+        }
+
+        return self::laid($building, $kit, $places === [] ? $wanted : $wanted->quick(), $recall);
+    }
+
+    /** @throws InvalidInput */
+    private static function laid(Building $building, Kit $kit, Wanted $wanted, Recall $recall): self
+    {
         $page = new Page($building->sheets);
         if ($page->roomWidth() < 20.0 || $page->roomHeight() < 20.0) {
             throw InvalidInput::at('sheets.margin', 'sheet.no-room', ['margin' => $page->margin, 'paper' => $building->sheets->words()]);

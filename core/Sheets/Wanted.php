@@ -65,6 +65,11 @@ final readonly class Wanted
         ]);
     }
 
+    public function quick(): self
+    {
+        return new self(Effort::Quick, $this->only, $this->words, $this->prints);
+    }
+
     /** @return ?array<string, true> pieces by id and copy */
     public function keys(): ?array
     {

@@ -29,7 +29,7 @@ final readonly class SheetsController
         if (! $isPacked && ! $isPrinted) {
             $this->packed->ask($revision);
         }
-        $packing = $isPrinted ? Effort::Quick : $request->packing() ?? ($isPacked ? Effort::Thorough : Effort::Quick);
+        $packing = $request->packing() ?? ($isPacked ? Effort::Thorough : Effort::Quick);
         $printed = $this->derive->printed($revision->text, $packing);
         $plan = $printed->plan;
 

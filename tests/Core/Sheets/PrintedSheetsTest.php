@@ -6,6 +6,7 @@ namespace Tests\Core\Sheets;
 
 use Chartula\Core\Kit\Compare\PrintedPlace;
 use Chartula\Core\Kit\Prints;
+use Chartula\Core\Packing\Effort;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
 use Chartula\Core\Sheets\SheetPlan;
@@ -42,5 +43,22 @@ final class PrintedSheetsTest extends TestCase
         $all = array_sum(array_map(static fn (Sheet $s): int => count($s->parts), $plan->sheets));
         self::assertSame($derived->kit->count(), $all, 'each once');
         self::assertNull($plan->sheet(5));
+    }
+
+    /** Sheets are marked one after the other: the others stay as they are planned, however that was. */
+    public function testTheOtherSheetsStayAsTheyArePlanned(): void
+    {
+        $derived = Kits::example('weigh-office');
+        foreach ([Effort::Quick, Effort::Usual] as $effort) {
+            $plan = SheetPlan::of($derived->building, $derived->kit, new Wanted($effort));
+            $places = [];
+            foreach ($plan->sheets[1]->parts as $p) {
+                $places[$p->part->part->id.'#'.$p->copy] = new PrintedPlace(2, $p->x, $p->y, $p->turn, [210.0, 297.0]);
+            }
+            $after = SheetPlan::of($derived->building, $derived->kit, new Wanted($effort, prints: new Prints([], $places, [2])));
+            self::assertSame([false, true], array_map(static fn (Sheet $s): bool => $s->isPrinted, $after->sheets));
+            self::assertEquals($plan->sheets[0], $after->sheets[0]);
+            self::assertEquals($plan->sheets[1]->parts, $after->sheets[1]->parts);
+        }
     }
 }
