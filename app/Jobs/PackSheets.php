@@ -30,7 +30,14 @@ final class PackSheets implements ShouldQueue
 
     public function handle(DeriveKit $derive, PackedSheets $packed): void
     {
-        $text = $this->revision()->text;
+        $revision = $this->revision();
+        $text = $revision->text;
+        if ($revision->building()->firstOrFail()->lastSound()?->number !== $this->number) {
+            // It has been edited since: nobody looks at these sheets any more.
+            $packed->forget($text);
+
+            return;
+        }
         // A kit to keep it beside, where that has been let go.
         $derive->fromText($text);
         $printed = $derive->printed($text, Effort::Quick);

@@ -48,6 +48,19 @@ final readonly class Wanted
         return new self($this->effort, $only, implode(' and ', $words), $this->prints);
     }
 
+    /** What is cut from card alone, in outline: to be tried in packet card before anything is cut for good. */
+    public function trial(Kit $kit): self
+    {
+        $only = [];
+        foreach ($kit->parts as $part) {
+            for ($copy = 0; $part->part->stock->takesTemplate() && $copy < $part->part->qty(); $copy++) {
+                $only[] = $part->part->id.'#'.$copy;
+            }
+        }
+
+        return new self($this->effort, $only, 'trial in packet card', $this->prints);
+    }
+
     /** @throws InvalidInput */
     private static function nameOf(Kit $kit, string $of, int $i): string
     {

@@ -64,12 +64,26 @@ final class SheetsTest extends ApiTestCase
         self::assertNull(StoredKit::of($building->latest()->text)->value('packed'));
     }
 
+    public function testNothingIsLookedForOnceItHasBeenEdited(): void
+    {
+        Queue::fake();
+        $building = $this->buildingOf($this->person());
+        $text = $building->latest()->text;
+        $this->getJson("/api/buildings/$building->id/sheets")->assertJsonPath('looking', true);
+        $this->edit($building, 1, [['op' => 'set', 'path' => 'name', 'value' => 'Another']])->assertStatus(201);
+        (new PackSheets($building->id, 1))->handle(app(DeriveKit::class), app(PackedSheets::class));
+        self::assertFalse(app(PackedSheets::class)->isKept($text));
+        self::assertFalse(app(PackedSheets::class)->isAskedFor($text), 'going back to it asks again');
+    }
+
     public function testABlockOrAWallIsPrintedAlone(): void
     {
         Queue::fake();
         $building = $this->buildingOf($this->person());
         $pdf = $this->get("/api/buildings/$building->id/sheets.pdf?of=main.front")->assertOk();
         self::assertStringContainsString('-main-front.pdf', (string) $pdf->headers->get('Content-Disposition'));
+        $pdf = $this->get("/api/buildings/$building->id/sheets.pdf?only=trial")->assertOk();
+        self::assertStringContainsString('-trial.pdf', (string) $pdf->headers->get('Content-Disposition'));
         $this->getJson("/api/buildings/$building->id/sheets.pdf?of=annex")
             ->assertStatus(422)
             ->assertJsonPath('problems.0.text', 'there is no block or wall “annex”; the blocks are main, and a wall is written as block.wall');

@@ -52,6 +52,9 @@ final class PrintedKitTest extends TestCase
         $sheet = $kit->drawing(1, '', $wall);
         self::assertNotNull($sheet);
         self::assertStringContainsString(' front, Weigh', SvgWriter::write($sheet));
+        $trial = (new Wanted)->trial($kit->kit);
+        self::assertCount(20, $trial->only ?? [], '27 pieces less 4 papers and 3 panes');
+        self::assertStringContainsString('Trial in packet card, ', SvgWriter::write($kit->drawing(1, '', $trial) ?? self::fail('a sheet')));
         $this->expectExceptionMessage('there is no block or wall “annex”; the blocks are main');
         (new Wanted)->of($kit->kit, ['annex']);
     }

@@ -18,7 +18,7 @@ final class SheetsRequest extends FormRequest
     {
         return [
             'packing' => ['sometimes', Rule::enum(Effort::class)],
-            'only' => ['sometimes', Rule::in(['stale'])],
+            'only' => ['sometimes', Rule::in(['stale', 'trial'])],
             'of' => ['sometimes', 'string', 'max:200', 'regex:/^[a-z0-9-]+(\\.[a-z0-9-]+)?$/'],
         ];
     }
@@ -45,7 +45,7 @@ final class SheetsRequest extends FormRequest
     /** @return non-empty-string what its answer depends on */
     public function key(): string
     {
-        return json_encode([$this->packing()?->value, $this->isStaleOnly(), $this->of()], JSON_THROW_ON_ERROR);
+        return json_encode([$this->packing()?->value, $this->query('only'), $this->of()], JSON_THROW_ON_ERROR);
     }
 
     /** @param  ?Wanted  $stale  the pieces that are, where they are wanted alone */
@@ -53,6 +53,11 @@ final class SheetsRequest extends FormRequest
     {
         $of = $this->of();
 
-        return $stale ?? ($of === null ? null : (new Wanted)->of($kit, [$of]));
+        return match (true) {
+            $stale !== null => $stale,
+            $this->query('only') === 'trial' => (new Wanted)->trial($kit),
+            $of !== null => (new Wanted)->of($kit, [$of]),
+            default => null,
+        };
     }
 }

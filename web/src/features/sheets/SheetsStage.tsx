@@ -141,6 +141,9 @@ function Only() {
             )),
           ];
         })}
+        <Dropdown.Item href={`${base}?only=trial`} download>
+          A trial in packet card, outlines only
+        </Dropdown.Item>
         {state.made !== null && (
           <Dropdown.Item href={`${base}?only=stale`} download>
             Stale pieces
