@@ -82,7 +82,10 @@ final readonly class BuildingFileController
             'application/pdf',
             $building,
             '-r'.$revision->number.match (true) {
-                $stale !== null => '-stale', $request->query('only') === 'trial' => '-trial', $request->of() !== null => '-'.str_replace('.', '-', $request->of()), default => ''
+                $stale !== null => '-stale',
+                $request->query('only') === 'trial' => '-trial',
+                $request->of() !== null => '-'.str_replace('.', '-', $request->of()),
+                default => '',
             }.'.pdf',
         );
     }
