@@ -269,11 +269,14 @@ class DeriveKit
     public function printedPlaces(string $text): array
     {
         $building = request()->route('building');
-        $pieces = $building instanceof Saved ? $building->pieces : [];
+        if (! $building instanceof Saved || $building->pieces->isEmpty()) {
+            return [];
+        }
+        $parts = $this->parts($text);
         $places = [];
-        foreach ($pieces as $piece) {
+        foreach ($building->pieces as $piece) {
             $place = $piece->place();
-            if ($place !== null && $piece->isGood($this->parts($text))) {
+            if ($place !== null && $piece->isGood($parts)) {
                 $places["$piece->part#$piece->copy"] = $place;
             }
         }

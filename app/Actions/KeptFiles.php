@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Building;
-use App\Models\Piece;
 use App\Models\StoredKit;
 use Illuminate\Filesystem\Filesystem;
 use RuntimeException;
@@ -44,7 +43,7 @@ final readonly class KeptFiles
     {
         $building = request()->route('building');
         // What is printed keeps its labels and its place.
-        $what .= $building instanceof Building ? ' '.json_encode($building->pieces->map(static fn (Piece $p): array => [$p->part, $p->copy, $p->record])->all()) : '';
+        $what .= $building instanceof Building ? ' '.json_encode($building->printed()) : '';
         $key = hash('sha256', config()->string('chartula.core_version')."\n".StoredKit::fingerprint($text)."\n".$what);
         $path = self::folder().'/'.substr($key, 0, 2)."/$key";
         if ($this->files->isFile($path)) {

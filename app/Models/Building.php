@@ -70,6 +70,18 @@ final class Building extends Model
         return $labels;
     }
 
+    /** @return list<mixed> all of what has been made that sheets and lists depend on */
+    public function printed(): array
+    {
+        return array_values($this->pieces->map(static function (Piece $piece): array {
+            $record = $piece->record;
+
+            $known = array_intersect_key($record, ['label' => 0, 'place' => 0, 'cut' => 0, 'print' => 0]);
+
+            return [$piece->part, $piece->copy, $piece->kept, $known];
+        })->all());
+    }
+
     /** @return list<int> numbers of sheets that have been printed */
     public function printedSheets(): array
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Chartula\Core\Kit\Compare\PartRecord;
 use Chartula\Core\Kit\Compare\PrintedPlace;
+use Chartula\Core\Kit\DryFit\KitShape;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -39,7 +39,9 @@ final class Piece extends Model
     /** Where it lies on a printed sheet; null where that is not known. */
     public function place(): ?PrintedPlace
     {
-        return PartRecord::read($this->record)->place;
+        $place = $this->record['place'] ?? null;
+
+        return is_array($place) ? PrintedPlace::read(new KitShape($place)) : null;
     }
 
     /** @return array<string, string> */

@@ -29,15 +29,10 @@ final readonly class SectionView
     public static function across(Building $building, Kit $kit): array
     {
         $block = $kit->form->blocks[0];
-        $along = $block->block->roof->ridge === 'x' || $block->block->footprint->rect === null ? $block->ground->x : $block->ground->y;
-        $box = $block->ring->bounds();
-        // Off the middle, where windows and chimneys like to stand.
-        $centre = $box->centre();
-        $by = ($along->x !== 0.0 ? $box->width() : $box->height()) * 0.07;
         $scale = $building->scale;
         $roof = $block->block->roof;
         $top = $block->top();
-        $cut = self::cut($kit, new Vec3($centre->x + $along->x * $by, $centre->y + $along->y * $by, 0.0), $along);
+        $cut = self::inPlane($kit, self::firstPlane($kit));
         $thickness = $building->methods->roof()->thickness_mm;
         $reach = max([
             0.0,
@@ -68,7 +63,28 @@ final readonly class SectionView
     public static function cut(Kit $kit, Vec3 $at, Vec3 $normal): array
     {
         // To the right along the cut, seen against its normal.
-        $plane = new Frame($at, new Vec3(-$normal->y, $normal->x, 0.0), new Vec3(0.0, 0.0, 1.0));
+        return self::inPlane($kit, new Frame($at, new Vec3(-$normal->y, $normal->x, 0.0), new Vec3(0.0, 0.0, 1.0)));
+    }
+
+    /** Across the first block's ridge, off its middle, where windows and chimneys like to stand. */
+    public static function firstPlane(Kit $kit): Frame
+    {
+        $block = $kit->form->blocks[0];
+        $along = $block->block->roof->ridge === 'x' || $block->block->footprint->rect === null ? $block->ground->x : $block->ground->y;
+        $box = $block->ring->bounds();
+        $centre = $box->centre();
+        $by = ($along->x !== 0.0 ? $box->width() : $box->height()) * 0.07;
+        $at = new Vec3($centre->x + $along->x * $by, $centre->y + $along->y * $by, 0.0);
+
+        return new Frame($at, new Vec3(-$along->y, $along->x, 0.0), new Vec3(0.0, 0.0, 1.0));
+    }
+
+    /**
+     * @return array{rings: list<array{name: string, part: string, ring: list<array{float, float}>}>, bounds: array{float, float, float,
+     *     float}}
+     */
+    private static function inPlane(Kit $kit, Frame $plane): array
+    {
         $rings = [];
         foreach (self::at($kit, $plane) as [$labelled, , $ring]) {
             $name = self::name($labelled->part);

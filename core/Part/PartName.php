@@ -22,6 +22,12 @@ final readonly class PartName
     ) {
     }
 
+    /** The piece of wall or slope that it is a layer of: what ids of its layers have in common. */
+    public function surface(): string
+    {
+        return substr($this->id, 0, (int) strrpos($this->id, '.'));
+    }
+
     /** @return array{block: ?string, edge: ?string, layer: string, opening: ?string} */
     public function toArray(): array
     {

@@ -101,14 +101,8 @@ final readonly class Plans
 
     private function section(): Picture
     {
-        $block = $this->kit->form->blocks[0];
-        $centre = $block->ring->bounds()->centre();
-        $along = $block->block->roof->ridge === 'x' || $block->block->footprint->rect === null ? $block->ground->x : $block->ground->y;
-        $box = $block->ring->bounds();
-        $by = ($along->x !== 0.0 ? $box->width() : $box->height()) * 0.07;
-        $at = new Vec3($centre->x + $along->x * $by, $centre->y + $along->y * $by, 0.0);
-        $picture = new Picture("Section through {$block->block->name}");
-        $this->cut($picture, new Frame($at, new Vec3(-$along->y, $along->x, 0.0), new Vec3(0.0, 0.0, 1.0)), [
+        $picture = new Picture("Section through {$this->kit->form->blocks[0]->block->name}");
+        $this->cut($picture, SectionView::firstPlane($this->kit), [
             PartGroup::Shell, PartGroup::Brace, PartGroup::Roof,
         ]);
 

@@ -13,7 +13,7 @@ use Chartula\Core\Part\PartGroup;
 final readonly class Walls
 {
     /**
-     * @param  array<string, non-empty-list<LabelledPart>>  $cards  of a wall or slope, by what their ids have in common
+     * @param  array<string, non-empty-list<LabelledPart>>  $cards  of a wall or slope, by its surface
      * @param  array<string, list<LabelledPart>>  $papers  by the same
      * @param  array<string, list<LabelledPart>>  $fillings  what stands in an opening, by block, edge and opening
      */
@@ -26,7 +26,7 @@ final readonly class Walls
         $cards = $papers = $fillings = [];
         foreach ($kit->parts as $part) {
             $of = $part->part->of;
-            $key = substr($part->part->id, 0, (int) strrpos($part->part->id, '.'));
+            $key = $of->surface();
             if ($of->opening !== null) {
                 $fillings["$of->block.$of->edge.$of->opening"][] = $part;
             } elseif ($part->part->group === PartGroup::Skin) {
@@ -52,7 +52,7 @@ final readonly class Walls
     /** @return non-empty-list<LabelledPart> all cards of the wall that one belongs to, the outermost first */
     public function around(LabelledPart $card): array
     {
-        return $this->cards[substr($card->part->id, 0, (int) strrpos($card->part->id, '.'))] ?? [$card];
+        return $this->cards[$card->part->of->surface()] ?? [$card];
     }
 
     /** Every label of a wall, from the outside in. */

@@ -78,8 +78,8 @@ export function DocketDetail({ entry, derived, building }: { entry: string; deri
       )}
       {entry === 'sheets' && (
         <p className="mb-0">
-          {derived.kit.totals.sheets} pages as packed at first; under Sheets they are packed tighter.{' '}
-          <Link to={`/buildings/${building}/sheets`}>See and print them</Link>.
+          {derived.kit.totals.sheets} pages as first packed.{' '}
+          <Link to={`/buildings/${building}/sheets`}>See and print them</Link>: a tighter packing is looked for there.
         </p>
       )}
     </section>

@@ -118,7 +118,6 @@ function Laid({ laid }: { laid: LaidSheets }) {
 function Only() {
   const { state, derived } = useBuilding();
   const base = `/api/buildings/${state.id}/sheets.pdf`;
-  const named = (state.document.blocks ?? []) as { id: string; name?: string }[];
   const parts = derived?.kit.parts ?? [];
   return (
     <Dropdown as={ButtonGroup}>
@@ -126,17 +125,17 @@ function Only() {
         Only some of it
       </Dropdown.Toggle>
       <Dropdown.Menu className="only-some">
-        {named.map(({ id, name }) => {
+        {(derived?.view.plan.blocks ?? []).map(({ id, name }) => {
           const walls = parts
             .filter(({ of }) => of.block === id && of.edge !== null && of.layer === 'core')
             .map(({ of }) => of.edge);
           return [
             <Dropdown.Item key={id} href={`${base}?of=${id}`} download>
-              All of {name ?? id}
+              All of {name}
             </Dropdown.Item>,
             ...[...new Set(walls)].map((edge) => (
               <Dropdown.Item key={`${id}.${edge}`} href={`${base}?of=${id}.${edge}`} download>
-                {name ?? id}, {edge}
+                {name}, {edge}
               </Dropdown.Item>
             )),
           ];
