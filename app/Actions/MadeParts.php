@@ -345,7 +345,7 @@ final readonly class MadeParts
                 array_push($keys, ...array_map(static fn (PlacedPart $p): array => [
                     $p->part->part->id, $p->copy,
                     new PrintedPlace($sheet->number, $p->x, $p->y, $p->turn, [$sheet->page->width, $sheet->page->height]),
-                ], $sheet->parts));
+                ], $sheet->wanted()));
             }
         }
 

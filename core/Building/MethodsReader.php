@@ -155,7 +155,7 @@ final readonly class MethodsReader
         $this->choice($node?->get('corner'), ['overlap'], 'overlap');
         $opening = $this->choice($node?->get('opening'), ['folded', 'cut'], 'folded');
         $overlap = $this->values->model($node?->get('overlap'), Sign::ZeroOrMore)->mm ?? 1.8;
-        $flap = $this->values->model($node?->get('flap'))->mm ?? 3.0;
+        $flap = $this->values->model($node?->get('flap'))?->mm;
         $brick = $this->values->colour($node?->get('brick')) ?? '#a65f4a';
         $mortar = $this->values->colour($node?->get('mortar')) ?? '#d5cbb9';
 

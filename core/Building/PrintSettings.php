@@ -31,6 +31,7 @@ final readonly class PrintSettings
      * @param  float  $proofX_mm  what the printed 100 mm rule across measured
      * @param  float  $proofY_mm  what the printed 100 mm rule along measured
      * @param  value-of<self::ORDERS>  $order
+     * @param  bool  $hasSpares  whether one more is printed of every tiny part
      */
     public function __construct(
         public string $paper,
@@ -40,6 +41,7 @@ final readonly class PrintSettings
         public float $proofX_mm,
         public float $proofY_mm,
         public string $order = 'stock',
+        public bool $hasSpares = false,
     ) {
     }
 
@@ -48,7 +50,7 @@ final readonly class PrintSettings
     {
         return $size_mm === $this->size_mm
             ? $this
-            : new self('own', $size_mm, $this->margin_mm, $this->gap_mm, $this->proofX_mm, $this->proofY_mm, $this->order);
+            : new self('own', $size_mm, $this->margin_mm, $this->gap_mm, $this->proofX_mm, $this->proofY_mm, $this->order, $this->hasSpares);
     }
 
     /** Gives the words for one of its pages: “A4”, “A3 on its side”. */

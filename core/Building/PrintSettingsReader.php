@@ -14,7 +14,8 @@ final readonly class PrintSettingsReader
     /** Null where a key is wrong. */
     public function read(?Node $node): ?PrintSettings
     {
-        if ($node !== null && ! $node->isObject([], ['paper', 'width', 'height', 'landscape', 'margin', 'gap', 'proof', 'order'])) {
+        $keys = ['paper', 'width', 'height', 'landscape', 'margin', 'gap', 'proof', 'order', 'spares'];
+        if ($node !== null && ! $node->isObject([], $keys)) {
             return null;
         }
         $paper = $node?->get('paper') === null ? 'a4' : $node->get('paper')->choice(PrintSettings::PAPERS) ?? 'a4';
@@ -26,7 +27,8 @@ final readonly class PrintSettingsReader
 
         $order = $node?->get('order')?->choice(PrintSettings::ORDERS) ?? 'stock';
         $proofs = [$this->proof($proof?->get('x')), $this->proof($proof?->get('y'))];
-        $settings = new PrintSettings($paper, $size, $margin, $gap, $proofs[0], $proofs[1], $order);
+        $hasSpares = $node?->get('spares')?->bool() ?? false;
+        $settings = new PrintSettings($paper, $size, $margin, $gap, $proofs[0], $proofs[1], $order, $hasSpares);
         if ($margin > 60.0) {
             $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $settings->words()]);
         }

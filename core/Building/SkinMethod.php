@@ -7,13 +7,25 @@ namespace Chartula\Core\Building;
 /** How walls are papered. Model millimetres; colours as #rrggbb. */
 final readonly class SkinMethod
 {
-    /** @param  'folded'|'cut'  $opening whether paper turns into openings */
+    /** What of a flap lies on the back of the wall, mm. docs/formulas.md#turning-in */
+    private const BEHIND_MM = 1.2;
+
+    /**
+     * @param  'folded'|'cut'  $opening  whether paper turns into openings
+     * @param  ?float  $flap_mm  how deep; null where it follows the wall
+     */
     public function __construct(
         public float $overlap_mm,
         public string $opening,
-        public float $flap_mm,
+        public ?float $flap_mm,
         public string $brick,
         public string $mortar,
     ) {
+    }
+
+    /** @param  float  $wall  how thick the card is into which the paper turns, mm */
+    public function flap(float $wall): float
+    {
+        return $this->flap_mm ?? $wall + self::BEHIND_MM;
     }
 }

@@ -26,7 +26,7 @@ final readonly class Starter
                 ],
                 'roof' => [['id' => 'carrier', 'stock' => 'greyboard-1', 'role' => 'core']],
                 'corner' => 'butt', 'through' => 'front-and-back', 'base' => 'floor', 'braces' => 'auto',
-                'skin' => ['corner' => 'overlap', 'overlap' => '1.8mm', 'opening' => 'folded', 'flap' => '3mm'],
+                'skin' => ['corner' => 'overlap', 'overlap' => '1.8mm', 'opening' => 'folded'],
                 'template' => ['stock' => 'label-0.12', 'side' => 'back', 'stays' => true],
             ],
             'styles' => [

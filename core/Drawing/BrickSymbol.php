@@ -8,10 +8,12 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Skin\BrickLayout;
 use Chartula\Core\Skin\RevealLayout;
 
@@ -31,26 +33,23 @@ final readonly class BrickSymbol
             self::name($part),
             $box->width(),
             $box->height(),
-            $whole ? [$all] : Bleed::of($part->part->region(), 0.0),
+            $whole ? [$all] : self::wound($part->part->region()),
             self::paths($art, $all, $whole ? null : 0.0),
         );
     }
 
-    /**
-     * The same for printing: it runs on beyond every cut, so that no white shows where the knife strays. Its origin lies so much to the
-     * lower left of the paper's own.
-     */
-    public static function bleeding(LabelledPart $part, BrickArt $art, float $by): Symbol
+    /** The same for printing: it runs on beyond every cut, so that no white shows where the knife strays. Its corner is that of Bleed::box(). */
+    public static function bleeding(LabelledPart $part, BrickArt $art): Symbol
     {
-        $box = $part->part->outline->ring->bounds()->grown($by);
-        $moved = static fn (Ring $r): Ring => $r->moved($by, $by);
+        $box = Bleed::box($part->part);
+        $moved = static fn (Ring $r): Ring => $r->moved(-$box->x0, -$box->y0);
 
         return new Symbol(
             self::name($part),
             $box->width(),
             $box->height(),
-            array_map($moved, Bleed::of($part->part->region(), $by)),
-            self::paths($art->moved($by, $by), Ring::rectangle(0.0, 0.0, $box->width(), $box->height()), $by),
+            array_map($moved, Bleed::of($part->part)),
+            self::paths($art->moved(-$box->x0, -$box->y0), Ring::rectangle(0.0, 0.0, $box->width(), $box->height()), BrickArt::BLEED_MM),
         );
     }
 
@@ -58,6 +57,14 @@ final readonly class BrickSymbol
     public static function name(LabelledPart $part): string
     {
         return 'art-'.substr($part->print, 7, 12).'-'.substr($part->cut, 7, 12);
+    }
+
+    /** @return non-empty-list<Ring> the outline counter-clockwise, holes clockwise, so that they stay open by the rule that counts turns */
+    private static function wound(Region $region): array
+    {
+        $turned = static fn (Ring $r, float $way): Ring => $r->signedArea() * $way < 0.0 ? new Ring(array_reverse($r->points)) : $r;
+
+        return [$turned($region->outline, 1.0), ...array_map(static fn (Ring $hole): Ring => $turned($hole, -1.0), $region->holes)];
     }
 
     /**

@@ -16,6 +16,7 @@ final readonly class BuildingView
     public static function of(Building $building, Kit $kit): array
     {
         $ratio = $building->scale->ratio;
+        $skin = $building->methods->skin;
 
         return [
             'scale' => '1:'.LengthFormat::trimmed($ratio, 4),
@@ -25,7 +26,10 @@ final readonly class BuildingView
             'plan' => PlanView::of($building, $kit),
             'roof' => RoofView::of($building, $kit),
             'section' => SectionView::across($building, $kit),
-            'skin' => ['brick' => $building->methods->skin->brick, 'mortar' => $building->methods->skin->mortar],
+            'skin' => [
+                'brick' => $skin->brick, 'mortar' => $skin->mortar,
+                'flap' => LengthFormat::millimetres($skin->flap($building->methods->wall()->thickness_mm)),
+            ],
             'stocks' => self::stocks($building, $kit),
         ];
     }

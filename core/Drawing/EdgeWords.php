@@ -21,6 +21,9 @@ final class EdgeWords
 
     private const OFF = [0.5, 2.5];
 
+    /** Words under a line that hides them keep so far within its ends: as far as they reach down from it. */
+    private const HIDDEN = 3.0;
+
     /** @var list<list<array{array{Vec2, Vec2}, string}>> what stands on each piece, and where */
     private array $stood;
 
@@ -50,7 +53,7 @@ final class EdgeWords
         $ring = $placed->part->part->outline->blank();
         $words = array_map(
             static fn (array $labels): string => implode(', ', $labels),
-            $this->mates->along($placed->part->part->id, $placed->copy),
+            $this->mates->along($placed->part->part->id, $placed->standsFor()),
         );
         ksort($words);
         foreach (self::runs($words, $ring) as [$edge, $said]) {
@@ -84,17 +87,37 @@ final class EdgeWords
     private function marks(int $i, PlacedPart $placed): void
     {
         $longest = [];
-        foreach ($placed->part->part->marks as $mark) {
-            $path = array_map($placed->toSheet(...), $mark->path);
-            foreach (array_slice(array_keys($path), 1) as $k) {
-                $length = $path[$k]->distanceTo($path[$k - 1]);
-                if ($mark->text !== '' && $length > ($longest[$mark->text][0] ?? 0.0)) {
-                    $longest[$mark->text] = [$length, [$path[$k - 1], $path[$k]]];
-                }
+        foreach (PrintedMarks::of($placed)->words as [$line, $text, $isHidden]) {
+            $length = $line[0]->distanceTo($line[1]);
+            if ($length > ($longest[$text][0] ?? 0.0)) {
+                $longest[$text] = [$length, $line, $isHidden];
             }
         }
-        foreach ($longest as $text => [, $line]) {
-            $this->beside($i, $line, (string) $text, [1.0, -1.0]);
+        foreach ($longest as $text => [$length, $line, $isHidden]) {
+            if (! $isHidden) {
+                $this->beside($i, $line, (string) $text, [1.0, -1.0]);
+            } elseif (SheetWord::widthOf((string) $text) + 2.0 * self::HIDDEN <= $length) {
+                // On a face that is seen nothing but what the block to the right of the line hides.
+                $this->on($i, $line, (string) $text);
+            }
+        }
+    }
+
+    /** @param  array{Vec2, Vec2}  $line */
+    private function on(int $i, array $line, string $text): void
+    {
+        $along = $line[1]->minus($line[0])->times(1.0 / $line[0]->distanceTo($line[1]));
+        $right = new Vec2($along->y, -$along->x);
+        $spare = 0.5 - (SheetWord::widthOf($text) / 2.0 + self::HIDDEN) / $line[0]->distanceTo($line[1]);
+        foreach ([0.0, -0.5, 0.5, -1.0, 1.0] as $aside) {
+            $middle = $line[0]->plus($line[1]->minus($line[0])->times(0.5 + $aside * $spare));
+            $at = $middle->plus($right->times(self::OFF[0] + SheetWord::SMALL * SheetWord::HIGH / 2.0));
+            $word = new SheetWord($at, $text, self::turn($along));
+            if ($this->words->isOn($i, $word)) {
+                $this->words->write($word);
+
+                return;
+            }
         }
     }
 
@@ -131,8 +154,8 @@ final class EdgeWords
         $part = $placed->part->part;
         $face = $placed->mirrored ? 'inside' : 'outside';
         $drawn = [];
-        foreach ($part->art !== null ? [] : $this->mates->on($part->id, $placed->copy, $face) as [$label, $from, $to]) {
-            $frame = $part->placements[$placed->copy];
+        foreach ($part->art !== null ? [] : $this->mates->on($part->id, $placed->standsFor(), $face) as [$label, $from, $to]) {
+            $frame = $part->placements[$placed->standsFor()];
             $line = [$placed->toSheet($frame->project($from)), $placed->toSheet($frame->project($to))];
             if ($line[0]->distanceTo($line[1]) >= SheetWord::SMALL) {
                 $this->words->mark($i, $line);

@@ -44,7 +44,7 @@ final readonly class PieceNames
 
     private static function name(PlacedPart $placed): string
     {
-        return $placed->part->label.($placed->part->like === null ? '' : ' '.$placed->part->like);
+        return $placed->part->label.($placed->part->like === null ? '' : ' '.$placed->part->like).($placed->isSpare() ? ' spare' : '');
     }
 
     /** @return non-empty-list<string> what is said after the name, the longest first */
@@ -52,10 +52,17 @@ final readonly class PieceNames
     {
         $part = $placed->part->part;
         $turn = 'outline '.$this->turns[$part->id.'#'.$placed->copy];
-        $on = $this->mates->carriers($part->id, $placed->copy);
+        $on = $this->mates->carriers($part->id, $placed->standsFor());
         $on = $on === [] ? '' : ', on '.implode(', ', $on);
+        $out = self::out($placed);
 
-        return ["$part->name$on, $turn", "$part->name$on", $part->name, $turn];
+        return ["$part->name$on$out, $turn", "$part->name$on$out", "$part->name$out", $turn];
+    }
+
+    /** What is printed on its outside, where others are on the back, says so. */
+    private static function out(PlacedPart $placed): string
+    {
+        return $placed->part->part->showsMarks() ? ', this side out' : '';
     }
 
     private static function up(PlacedPart $placed): Vec2
@@ -127,13 +134,13 @@ final readonly class PieceNames
     {
         $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM);
         $name = self::name($placed);
-        $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $name];
+        $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $name.self::out($placed)];
         foreach (self::AWAY as $away) {
             foreach ($all as $text) {
                 $width = SheetWord::widthOf($text, hasArrow: true);
                 foreach (self::around($own, $away, $width) as [$middle, $turn]) {
                     // What is longer than the side it stands at would seem to be a neighbour's.
-                    if ($text !== $name && $width > 1.1 * ($turn === 0.0 ? $own->width() : $own->height())) {
+                    if ($text !== $name.self::out($placed) && $width > 1.1 * ($turn === 0.0 ? $own->width() : $own->height())) {
                         continue;
                     }
                     $word = new SheetWord($middle, $text, $turn, arrow: self::up($placed));

@@ -8,9 +8,8 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Bevel;
-use Chartula\Core\Part\BrickArt;
-use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Sheets\CuttingOrder;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
@@ -72,11 +71,12 @@ final readonly class SheetDrawing
                 continue;
             }
             $symbol = $this->drawing->symbol(BrickSymbol::name($placed->part))
-                ?? BrickSymbol::bleeding($placed->part, $art, BrickArt::BLEED_MM);
+                ?? BrickSymbol::bleeding($placed->part, $art);
             $o = $placed->toSheet(new Vec2(0.0, 0.0));
             $x = $placed->toSheet(new Vec2(1.0, 0.0))->minus($o);
             $y = $placed->toSheet(new Vec2(0.0, 1.0))->minus($o);
-            $o = $o->minus($x->plus($y)->times(BrickArt::BLEED_MM));
+            $box = Bleed::box($placed->part->part);
+            $o = $o->plus($x->times($box->x0))->plus($y->times($box->y0));
             $this->drawing->place($symbol, new Placement($symbol->id, $x->x, $x->y, $y->x, $y->y, $o->x, $o->y));
         }
     }
@@ -97,9 +97,11 @@ final readonly class SheetDrawing
         foreach (FoldTicks::of($placed) as [$from, $to]) {
             $this->drawing->line(Layer::Score, $from, $to, new Stroke(0.15, SheetFurniture::FOLD));
         }
-        foreach ($part->marks as $mark) {
-            $this->mark($placed, $mark);
-        }
+        $marks = PrintedMarks::of($placed);
+        // On brickwork grey is lost.
+        $ink = $part->art === null ? SheetFurniture::MARK : SheetFurniture::INK;
+        $this->drawing->path(new Path(Layer::Mark, $marks->lines, false, new Stroke(0.15, $ink, SheetFurniture::DOTS)));
+        $this->drawing->path(new Path(Layer::Mark, $marks->ticks, false, new Stroke(0.15, SheetFurniture::MARK)));
         foreach ($part->bevels() as $bevel) {
             $this->bevel($placed, $bevel);
         }
@@ -145,11 +147,5 @@ final readonly class SheetDrawing
         $ring = $placed->part->part->outline->face($bevel->longer === 'outside' ? 'inside' : 'outside');
         [$a, $b] = [$placed->toSheet($ring->point($bevel->edge)), $placed->toSheet($ring->point($bevel->edge + 1))];
         $this->drawing->path(new Path(Layer::Mark, [[$a, $b]], false, new Stroke(self::CUT_MM, SheetFurniture::MARK, [0.3, 0.5])));
-    }
-
-    private function mark(PlacedPart $placed, Mark $mark): void
-    {
-        $dots = new Stroke(0.15, SheetFurniture::MARK, SheetFurniture::DOTS);
-        $this->drawing->path(new Path(Layer::Mark, [$this->on($placed, $mark->path)], false, $dots));
     }
 }

@@ -12,6 +12,7 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Sheets\PlacedPart;
 
 /** Writes on a sheet where there is room: on a piece or beside all of them, never over a cut, a fold, a mark or other words. */
@@ -60,7 +61,11 @@ final class SheetWords
                 $parts,
             ),
         );
-        foreach (array_merge(...array_map(FoldTicks::of(...), $parts), ...[[]]) as $tick) {
+        $ticks = [
+            ...array_map(FoldTicks::of(...), $parts),
+            ...array_map(static fn (PlacedPart $p): array => PrintedMarks::of($p)->ticks, $parts),
+        ];
+        foreach (array_merge(...$ticks, ...[[]]) as $tick) {
             $box = Box2::around($tick)->grown(self::TICK_MM);
             $this->room->take(Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1));
         }
@@ -69,9 +74,9 @@ final class SheetWords
     private static function region(PlacedPart $placed): Region
     {
         $ring = static fn (Ring $r): Ring => new Ring(array_map($placed->toSheet(...), $r->points));
-        $blank = $placed->part->part->blank();
+        $kept = Bleed::kept($placed->part->part);
 
-        return new Region($ring($blank->outline), array_map($ring, $blank->holes));
+        return new Region($ring($kept->outline), array_map($ring, $kept->holes));
     }
 
     /** @return list<array{Vec2, Vec2}> */
@@ -111,9 +116,11 @@ final class SheetWords
         $this->lines[$i][] = $line;
     }
 
+    /** Whether words have room on a piece; never on one whose printed face is seen for what is marked there. */
     public function isOn(int $i, SheetWord $word): bool
     {
-        return $this->room->isOn($this->pieces[$i], $word->box(), $this->lines[$i]);
+        return ! $this->parts[$i]->part->part->showsMarks()
+            && $this->room->isOn($this->pieces[$i], $word->box(), $this->lines[$i]);
     }
 
     public function isBeside(SheetWord $word): bool

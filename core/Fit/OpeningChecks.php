@@ -144,7 +144,7 @@ final readonly class OpeningChecks
 
     private function flaps(): ?Check
     {
-        $flap = $this->building->methods->skin->flap_mm;
+        $flap = $this->building->methods->skin->flap($this->span->stack->thickness_mm);
         if ($this->span->form->turnIn === 0.0) {
             return null;
         }

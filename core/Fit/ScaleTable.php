@@ -140,7 +140,7 @@ final readonly class ScaleTable
             $rows[$layer->stock->id] = ['what' => "the thickness of {$layer->stock->id}", 'mm' => $mm($layer->stock->thickness_mm)];
         }
         $rows[] = ['what' => 'the lap of papers round a corner', 'mm' => $mm($building->methods->skin->overlap_mm)];
-        $rows[] = ['what' => 'flaps into openings', 'mm' => $mm($building->methods->skin->flap_mm)];
+        $rows[] = ['what' => 'flaps into openings', 'mm' => $mm($building->methods->skin->flap($building->methods->wall()->thickness_mm))];
         $rows[] = [
             'what' => 'the narrowest web a knife leaves',
             'mm' => $mm(max(array_map(static fn ($l): float => $l->stock->leastWebMm(), $building->methods->wall()->layers))),

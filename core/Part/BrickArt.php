@@ -16,6 +16,9 @@ final readonly class BrickArt
     /** It is printed so far beyond every cut, mm, and so much room is kept round it. */
     public const BLEED_MM = 1.5;
 
+    /** Farther at foot and eaves, where nothing hides the paper's edge. */
+    public const MORE_MM = 2.0;
+
     /** Beyond that its folds are told by ticks so long. */
     public const TICK_MM = 1.0;
 
@@ -26,6 +29,7 @@ final readonly class BrickArt
      * @param  array{float, float}  $quoins  where the wall's outside ends
      * @param  list<Box2>  $jambs  openings up to their springing
      * @param  list<BrickReveal>  $reveals  openings into which the paper turns
+     * @param  array{foot: float, top: float}  $beyond  so much farther it is printed at the foot and at the top, to be turned under
      * @param  ?Homography  $receding  from the wall on which the bricks are laid to the paper, where that is in forced perspective
      */
     public function __construct(
@@ -41,6 +45,7 @@ final readonly class BrickArt
         public string $mortarColour,
         public ?Homography $receding = null,
         public array $reveals = [],
+        public array $beyond = ['foot' => 0.0, 'top' => 0.0],
     ) {
     }
 
@@ -60,6 +65,7 @@ final readonly class BrickArt
                 $this->brickColour,
                 $this->mortarColour,
                 $this->receding->between(new Vec2(0.0, 0.0), new Vec2(-$dx, -$dy)),
+                beyond: $this->beyond,
             );
         }
 
@@ -72,6 +78,7 @@ final readonly class BrickArt
             ),
             $this->brickColour, $this->mortarColour, null,
             array_map(static fn (BrickReveal $r): BrickReveal => $r->moved($dx, $dy), $this->reveals),
+            $this->beyond,
         );
     }
 
@@ -88,6 +95,7 @@ final readonly class BrickArt
                 $this->jambs,
             ),
             'colours' => [$this->brickColour, $this->mortarColour],
+            'beyond' => $this->beyond,
         ] + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()])
             + ($this->reveals === [] ? [] : ['reveals' => array_map(static fn (BrickReveal $r): array => $r->toArray(), $this->reveals)]);
     }

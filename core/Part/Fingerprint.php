@@ -54,7 +54,8 @@ final readonly class Fingerprint
     {
         return self::hash([
             array_map(static fn (Mark $m): array => [array_map(self::point(...), $m->path), $m->text], $part->marks),
-            $part->art?->toArray(),
+            // What runs on beyond the cut is no part of the piece.
+            $part->art === null ? null : array_diff_key($part->art->toArray(), ['beyond' => true]),
         ]);
     }
 

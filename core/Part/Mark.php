@@ -13,6 +13,7 @@ final readonly class Mark
     public function __construct(
         public array $path,
         public string $text = '',
+        public MarkKind $kind = MarkKind::Guide,
     ) {
     }
 
@@ -20,12 +21,14 @@ final readonly class Mark
     {
         $by = new Vec2($dx, $dy);
 
-        return new self(array_map(static fn (Vec2 $p): Vec2 => $p->plus($by), $this->path), $this->text);
+        return new self(array_map(static fn (Vec2 $p): Vec2 => $p->plus($by), $this->path), $this->text, $this->kind);
     }
 
-    /** @return array{kind: string, path: list<array{float, float}>, text: string} */
+    /** @return array{kind: string, path: list<array{float, float}>, text: string, of: string} */
     public function toArray(): array
     {
-        return ['kind' => 'line', 'path' => array_map(static fn (Vec2 $p): array => $p->toArray(), $this->path), 'text' => $this->text];
+        $path = array_map(static fn (Vec2 $p): array => $p->toArray(), $this->path);
+
+        return ['kind' => 'line', 'path' => $path, 'text' => $this->text, 'of' => $this->kind->value];
     }
 }

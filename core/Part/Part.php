@@ -138,6 +138,12 @@ final readonly class Part
         return array_map(static fn (Vec2 $p): Vec3 => $frame->at($p), $this->outline->ring->points);
     }
 
+    /** Whether its marks are for the eye of whoever looks at the model. */
+    public function showsMarks(): bool
+    {
+        return array_filter($this->marks, static fn (Mark $m): bool => $m->kind === MarkKind::Plank) !== [];
+    }
+
     public function qty(): int
     {
         return count($this->placements);

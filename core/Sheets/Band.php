@@ -13,14 +13,14 @@ final readonly class Band
 {
     /**
      * @param  non-empty-list<Place>  $places  from the band's lower left
-     * @param  array<string, array{SheetPiece, int}>  $pieces  with their copies, by key
+     * @param  array<string, Lot>  $lots  by key
      * @param  string  $medium  bands of one medium may share a page
      */
     public function __construct(
         public Stock $stock,
         public string $medium,
         public array $places,
-        private array $pieces,
+        private array $lots,
     ) {
     }
 
@@ -29,12 +29,17 @@ final readonly class Band
         return max(array_map(static fn (Place $p): float => $p->y + $p->shape()->height, $this->places));
     }
 
+    /** @param  array<string, int>  $ranks  of lots, by key */
+    public function rank(array $ranks): float
+    {
+        return array_sum(array_map(static fn (Place $p): int => $ranks[$p->piece->key], $this->places)) / count($this->places);
+    }
+
     public function frame(Page $page, float $y): Frame
     {
         $parts = [];
         foreach ($this->places as $place) {
-            [$piece, $copy] = $this->pieces[$place->piece->key];
-            $parts[] = $piece->placed($place, $copy, $page->roomX(), $y);
+            array_push($parts, ...$this->lots[$place->piece->key]->placed($place, $page->roomX(), $y));
         }
 
         return new Frame(

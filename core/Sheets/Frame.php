@@ -31,7 +31,7 @@ final readonly class Frame
 
     public function isMirrored(): bool
     {
-        return $this->parts[0]->mirrored;
+        return array_filter($this->parts, static fn (PlacedPart $p): bool => $p->mirrored) !== [];
     }
 
     /** @return array<string, mixed> */

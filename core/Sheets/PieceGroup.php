@@ -43,8 +43,12 @@ final class PieceGroup
     public function bands(Page $page, Effort $effort, float $share, Recall $recall): array
     {
         $gap = SheetPiece::keepsHalf($this->stock) ? 0.0 : $page->settings->gap_mm;
-        $pieces = $this->pieces($gap, $effort);
         $bin = $page->bin($gap);
+        $lots = [];
+        foreach (Lot::of(array_values($this->pieces), $bin, $gap) as $lot) {
+            $lots[$lot->key()] = $lot;
+        }
+        $pieces = array_values(array_map(fn (Lot $lot): Piece => $lot->piece($this->least + 2.0 * $gap, $effort), $lots));
         $question = [
             array_map(static fn (Piece $p): array => [$p->key, array_map(static fn ($shape): string => $shape->key, $p->turns)], $pieces),
             $bin, $effort, $share,
@@ -59,7 +63,12 @@ final class PieceGroup
         $byKey = array_column($pieces, null, 'key');
         $found = Packing::of(array_map(static fn (array $p): Place => new Place($byKey[$p[0]], $p[1], $p[2], $p[3], $p[4]), $places));
 
-        return array_map(fn (array $all): Band => new Band($this->stock, $this->medium, $all, $this->pieces), $found->byBin());
+        $bands = array_map(fn (array $all): Band => new Band($this->stock, $this->medium, $all, $lots), $found->byBin());
+        // Pages follow the walls of the kit as far as their pieces do.
+        $ranks = array_flip(array_keys($lots));
+        usort($bands, static fn (Band $a, Band $b): int => $a->rank($ranks) <=> $b->rank($ranks));
+
+        return $bands;
     }
 
     /** How much of pages these pieces take at the least. docs/formulas.md#packing */
@@ -68,16 +77,5 @@ final class PieceGroup
         $gap = SheetPiece::keepsHalf($this->stock) ? 0.0 : $page->settings->gap_mm;
 
         return array_sum(array_map(static fn (array $p): float => $p[0]->leastArea($gap), $this->pieces)) / $page->bin($gap)->area();
-    }
-
-    /** @return list<Piece> */
-    private function pieces(float $gap, Effort $effort): array
-    {
-        $pieces = [];
-        foreach ($this->pieces as [$piece, $copy]) {
-            $pieces[] = $piece->piece($copy, $this->least + 2.0 * $gap, $effort);
-        }
-
-        return $pieces;
     }
 }

@@ -25,6 +25,18 @@ final readonly class PlacedPart
         $this->box = $part->part->blank()->outline->bounds();
     }
 
+    /** Whether it stands nowhere: one more, should another be lost. */
+    public function isSpare(): bool
+    {
+        return $this->copy >= $this->part->part->qty();
+    }
+
+    /** The copy whose place in the building is its own; of a spare the first. */
+    public function standsFor(): int
+    {
+        return $this->isSpare() ? 0 : $this->copy;
+    }
+
     /** A point of the part, on the sheet. Mirrored first, then turned to the left. */
     public function toSheet(Vec2 $point): Vec2
     {

@@ -25,7 +25,7 @@ final readonly class PrintedSheets
             for ($copy = 0; $copy < $part->part->qty(); $copy++) {
                 $place = $kept[$part->part->id.'#'.$copy] ?? null;
                 if ($place !== null) {
-                    $isMirrored = $part->part->stock->takesTemplate() && $building->methods->template->side === 'back';
+                    $isMirrored = SheetPiece::isMirrored($part->part, $building->methods->template);
                     $placed = new PlacedPart($part, $copy, $place->x, $place->y, $place->turn, $isMirrored);
                     $sheets[$place->sheet][0][$part->part->stock->id][] = $placed;
                     $sheets[$place->sheet][1] = $place->size;
@@ -51,7 +51,7 @@ final readonly class PrintedSheets
         $found = 0;
         foreach ($sheets as $sheet) {
             $isPrinted = in_array($sheet->number, $prints->sheets, true);
-            foreach ($sheet->parts as $placed) {
+            foreach ($sheet->wanted() as $placed) {
                 $place = $prints->places[$placed->part->part->id.'#'.$placed->copy] ?? null;
                 if ($place === null ? $isPrinted : ! self::isThere($place, $sheet, $placed)) {
                     return false;
@@ -79,9 +79,10 @@ final readonly class PrintedSheets
     public static function marked(array $sheets, array $places): array
     {
         return array_map(static function (Sheet $sheet) use ($places): Sheet {
-            $left = array_filter($sheet->parts, static fn (PlacedPart $p): bool => ! isset($places[$p->part->part->id.'#'.$p->copy]));
+            $wanted = $sheet->wanted();
+            $left = array_filter($wanted, static fn (PlacedPart $p): bool => ! isset($places[$p->part->part->id.'#'.$p->copy]));
 
-            return new Sheet($sheet->number, $sheet->page, $sheet->frames, $left === []);
+            return new Sheet($sheet->number, $sheet->page, $sheet->frames, $wanted !== [] && $left === []);
         }, $sheets);
     }
 

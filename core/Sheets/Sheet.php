@@ -27,6 +27,12 @@ final readonly class Sheet
         $this->parts = array_merge(...array_map(static fn (Frame $f): array => $f->parts, $frames));
     }
 
+    /** @return list<PlacedPart> all but spares */
+    public function wanted(): array
+    {
+        return array_values(array_filter($this->parts, static fn (PlacedPart $p): bool => ! $p->isSpare()));
+    }
+
     /** Whether parts of more than one stock lie on it. */
     public function isShared(): bool
     {
@@ -64,7 +70,7 @@ final readonly class Sheet
             'frames' => array_map(static fn (Frame $f): array => $f->toArray(), $this->frames),
             'parts' => array_map(static fn (PlacedPart $p): array => [
                 'part' => $p->part->part->id, 'copy' => $p->copy, 'x' => round($p->x, 4), 'y' => round($p->y, 4),
-                'turn' => $p->turn, 'mirrored' => $p->mirrored,
+                'turn' => $p->turn, 'mirrored' => $p->mirrored, ...$p->isSpare() ? ['spare' => true] : [],
             ], $this->parts),
             'order' => array_map(static fn (CutStep $s): array => $s->toArray(), CuttingOrder::of($this)),
         ];

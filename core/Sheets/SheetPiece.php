@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Sheets;
 
+use Chartula\Core\Building\Template;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -15,6 +16,7 @@ use Chartula\Core\Packing\Piece;
 use Chartula\Core\Packing\Place;
 use Chartula\Core\Packing\Shape;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Stock\Stock;
@@ -27,6 +29,14 @@ final readonly class SheetPiece
 
     /** A piece smaller than this has no room for its name. */
     private const SMALL_MM = 14.0;
+
+    /** A strip is no wider than this, and so many times longer at the least. */
+    private const STRIP_MM = 15.0;
+
+    private const LONG = 4.0;
+
+    /** What is no longer than this is tiny. */
+    private const TINY_MM = 15.0;
 
     private const ANY = [90, 180, 270];
 
@@ -46,15 +56,21 @@ final readonly class SheetPiece
         $isPrinted = $part->part->art !== null;
         $this->rim = self::keepsHalf($part->part->stock) ? max($gap / 2.0, $isPrinted ? BrickArt::BLEED_MM : 0.0) : 0.0;
         $this->name = match (true) {
-            $isPrinted || $isSmall || $part->part->group === PartGroup::Trim => self::NAME_MM,
+            $isPrinted || $isSmall || $part->part->showsMarks() || $part->part->group === PartGroup::Trim => self::NAME_MM,
             default => 0.0,
         };
+    }
+
+    /** Whether its template is stuck to the back. Where what is marked is to be seen, as a door's planks are, it goes on the outside. */
+    public static function isMirrored(Part $part, Template $template): bool
+    {
+        return $part->stock->takesTemplate() && $template->side === 'back' && ! $part->showsMarks();
     }
 
     /** What it takes of a page at the least: of a rectangle its margin too, of anything else what is cut out. */
     public function leastArea(float $gap): float
     {
-        $blank = $this->part->part->blank();
+        $blank = Bleed::kept($this->part->part);
         $box = $blank->outline->bounds();
         $isBox = $box->width() * $box->height() - $blank->area() < Tolerance::FIGURE;
         $around = 2.0 * $this->rim + $gap;
@@ -71,7 +87,53 @@ final readonly class SheetPiece
     /** The narrower side of what is packed, mm. */
     public function least(): float
     {
-        return min($this->part->part->width(), $this->part->part->height());
+        $box = $this->part->part->blank()->outline->bounds();
+
+        return min($box->width(), $box->height());
+    }
+
+    /** Whether it is soon lost on a bench. */
+    public function isTiny(): bool
+    {
+        return $this->length() <= self::TINY_MM;
+    }
+
+    /** Whether it is a long narrow piece of card that lies as well along the page as across. */
+    public function isStrip(): bool
+    {
+        return $this->part->part->mayTurn && ! self::keepsHalf($this->part->part->stock) && $this->part->part->holes === []
+            && $this->least() <= self::STRIP_MM && $this->length() >= self::LONG * $this->least();
+    }
+
+    /** Strips of one gauge are of one width, to a twentieth of a millimetre. */
+    public function gauge(): int
+    {
+        return (int) round(20.0 * $this->least());
+    }
+
+    public function length(): float
+    {
+        $box = $this->part->part->blank()->outline->bounds();
+
+        return max($box->width(), $box->height());
+    }
+
+    /** @return array{float, float} what it takes with its name below it, where its longer side lies along the page's foot or stands */
+    public function size(bool $lies): array
+    {
+        [$along, $across] = $lies ? [$this->length(), $this->least()] : [$this->least(), $this->length()];
+
+        return [$along, $across + $this->name];
+    }
+
+    /** Where a strip lies of which the lower left of what it takes is known. */
+    public function at(bool $lies, int $copy, float $x, float $y): PlacedPart
+    {
+        $box = $this->part->part->blank()->outline->bounds();
+
+        return new PlacedPart(
+            $this->part, $copy, $x, $y + $this->name, $lies === ($box->width() >= $box->height()) ? 0 : 90, $this->isMirrored,
+        );
     }
 
     /** @param  float  $hole  nothing is put into openings narrower than this */
@@ -96,11 +158,13 @@ final readonly class SheetPiece
         /** @var 0|90|180|270 $turn */
         $turn = $place->turn;
 
+        $corner = $this->kept($turn)->outline->bounds();
+
         return new PlacedPart(
             $this->part,
             $copy,
-            $x + $place->x + $this->rim,
-            $y + $place->y + $this->rim + $this->name,
+            $x + $place->x + $this->rim - $corner->x0,
+            $y + $place->y + $this->rim + $this->name - $corner->y0,
             $turn,
             $this->isMirrored,
         );
@@ -110,7 +174,7 @@ final readonly class SheetPiece
     public function tooLarge(Page $page): Check
     {
         $part = $this->part->part;
-        $size = $part->blank()->outline->bounds();
+        $size = Bleed::kept($part)->outline->bounds();
         $mm = static fn (float $mm): string => LengthFormat::millimetres($mm, 1);
 
         return new Check('part.too-large', Check::STOP, $part->id, sprintf(
@@ -127,30 +191,36 @@ final readonly class SheetPiece
     /** @param  0|90|180|270  $turn */
     private function box(int $turn): Shape
     {
-        $placed = $this->at($turn);
+        $kept = $this->kept($turn)->outline->bounds();
 
-        return Shape::box($placed->width() + 2.0 * $this->rim, $placed->height() + 2.0 * $this->rim + $this->name);
+        return Shape::box($kept->width() + 2.0 * $this->rim, $kept->height() + 2.0 * $this->rim + $this->name);
     }
 
     /** @param  0|90|180|270  $turn */
     private function outlined(int $turn, float $hole): Shape
     {
-        $placed = $this->at($turn);
-        $ring = static fn (Ring $ring): Ring => self::upright(array_map($placed->toSheet(...), $ring->points));
-        $blank = $this->part->part->blank();
-        $holes = $this->rim > 0.0 ? [] : array_map($ring, $blank->holes);
-        $regions = [new Region($ring($blank->outline), $holes)];
+        $kept = $this->kept($turn);
+        $regions = [$this->rim > 0.0 ? new Region($kept->outline) : $kept];
         if ($this->name > 0.0) {
-            $regions[] = new Region(Ring::rectangle(0.0, -$this->name, $placed->width(), min(1.0, $placed->height())));
+            $box = $kept->outline->bounds();
+            $regions[] = new Region(Ring::rectangle($box->x0, $box->y0 - $this->name, $box->x1, $box->y0 + min(1.0, $box->height())));
         }
 
         return Shape::of($regions, $hole, $this->rim);
     }
 
-    /** @param  0|90|180|270  $turn */
-    private function at(int $turn): PlacedPart
+    /**
+     * As it lies when its blank's lower left is at the origin.
+     *
+     * @param  0|90|180|270  $turn
+     */
+    private function kept(int $turn): Region
     {
-        return new PlacedPart($this->part, 0, 0.0, 0.0, $turn, $this->isMirrored);
+        $placed = new PlacedPart($this->part, 0, 0.0, 0.0, $turn, $this->isMirrored);
+        $ring = static fn (Ring $ring): Ring => self::upright(array_map($placed->toSheet(...), $ring->points));
+        $kept = Bleed::kept($this->part->part);
+
+        return new Region($ring($kept->outline), array_map($ring, $kept->holes));
     }
 
     /**

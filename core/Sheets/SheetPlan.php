@@ -118,18 +118,18 @@ final readonly class SheetPlan
         foreach ($kit->parts as $part) {
             $stock = $part->part->stock;
             $block = $building->sheets->order === 'block' ? $part->part->of->block ?? '' : '';
-            $isMirrored = $stock->takesTemplate() && $building->methods->template->side === 'back';
-            $piece = new SheetPiece($part, $building->sheets->gap_mm, $isMirrored);
+            $piece = new SheetPiece($part, $building->sheets->gap_mm, SheetPiece::isMirrored($part->part, $building->methods->template));
             if (! $piece->piece(0, INF, Effort::Quick)->goesOn($page->bin(0.0))) {
                 $checks[] = $piece->tooLarge($page);
 
                 continue;
             }
-            for ($copy = 0; $copy < $part->part->qty(); $copy++) {
-                $key = $part->part->id.'#'.$copy;
-                if (! isset($wanted->prints->places[$key]) && ($keys === null || isset($keys[$key]))) {
-                    ($groups["$block $stock->id"] ??= new PieceGroup($stock, Pages::medium($stock, $block)))->add($piece, $copy);
-                }
+            $isLeft = static fn (string $key): bool => ! isset($wanted->prints->places[$key]) && ($keys === null || isset($keys[$key]));
+            $copies = array_filter(range(0, $part->part->qty() - 1), static fn (int $copy): bool => $isLeft($part->part->id.'#'.$copy));
+            // A spare is printed with the first of them, and only once.
+            $hasSpare = $building->sheets->hasSpares && $keys === null && in_array(0, $copies, true) && $piece->isTiny();
+            foreach ([...$copies, ...$hasSpare ? [$part->part->qty()] : []] as $copy) {
+                ($groups["$block $stock->id"] ??= new PieceGroup($stock, Pages::medium($stock, $block)))->add($piece, $copy);
             }
         }
 

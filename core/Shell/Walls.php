@@ -98,7 +98,10 @@ final class Walls
                 ucfirst($span->name()).' wall, '.$layer->id, PartGroup::Shell, $layer->stock, $layer->thickness_mm,
                 $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))],
                 $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
-                marks: $k === 0 ? WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes)) : [],
+                // Of a wall that is papered they stand on the paper: between card and paper nobody would see them.
+                marks: $k === 0 && ! $span->form->isPapered
+                    ? WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes))
+                    : [],
             ));
         }
 

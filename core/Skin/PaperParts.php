@@ -28,6 +28,7 @@ use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Shell\WallEnd;
+use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallShape;
 use Chartula\Core\Shell\WallSpan;
@@ -71,7 +72,7 @@ final readonly class PaperParts
         $forms = WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings;
         $openings = array_map(
             static fn (OpeningForm $o): PaperOpening =>
-                new PaperOpening($o, $skin->opening === 'folded' && $o->true === null, $skin->flap_mm),
+                new PaperOpening($o, $skin->opening === 'folded' && $o->true === null, $skin->flap($span->stack->thickness_mm)),
             $forms,
         );
         [$outline, $folds] = self::outline($patch, $forms, $openings, $laps);
@@ -92,7 +93,8 @@ final readonly class PaperParts
             new PartName($id, $span->block->id, $span->name(), 'paper'), 'P',
             ucfirst($span->name()).' wall, brick paper', PartGroup::Skin, $stock, $stock->thickness_mm,
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
-            $holes, $scores, $slits, [], mayTurn: false,
+            $holes, $scores, $slits, WallMarks::onPaper($walls->form, $span, new Region($outline->ring, $holes), $laps),
+            mayTurn: false,
             foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms, $openings),
         );
         $joints = [];
@@ -274,6 +276,7 @@ final readonly class PaperParts
             ),
             $building->methods->skin->brick, $building->methods->skin->mortar, $wall->receding,
             array_values(array_filter(array_map(static fn (PaperOpening $o): ?BrickReveal => $o->reveal(), $papers))),
+            ['foot' => $block->plinth === null ? BrickArt::MORE_MM : 0.0, 'top' => BrickArt::MORE_MM],
         );
     }
 }

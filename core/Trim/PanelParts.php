@@ -18,6 +18,7 @@ use Chartula\Core\Measure\Scale;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\MarkKind;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
@@ -192,7 +193,7 @@ final readonly class PanelParts
         $marks = [];
         for ($i = 1; $i < $n; $i++) {
             $x = self::CLEARANCE_MM + $width * $i / $n;
-            $marks[] = new Mark([new Vec2($x, 0.0), new Vec2($x, $opening->shape->headAt($x, -self::CLEARANCE_MM))], 'plank');
+            $marks[] = new Mark([new Vec2($x, 0.0), new Vec2($x, $opening->shape->headAt($x, -self::CLEARANCE_MM))], 'plank', MarkKind::Plank);
         }
 
         return $marks;

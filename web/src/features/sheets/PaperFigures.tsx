@@ -66,6 +66,15 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
         ]}
         onChange={(value) => save([{ op: 'set', path: 'sheets.order', value }])}
       />
+      <SelectField
+        label="spares of tiny parts"
+        value={text('sheets.spares') === 'true' ? 'one' : 'none'}
+        choices={[
+          ['none', 'none'],
+          ['one', 'one of each'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'sheets.spares', value: value === 'one' }])}
+      />
       <h3 className="mt-3">The proving rules measured</h3>
       <p className="quiet">
         Type what a steel rule reads along each printed 100 mm; the pages are corrected by it. Print and measure again.

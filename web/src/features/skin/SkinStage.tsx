@@ -82,9 +82,13 @@ export function SkinStage() {
         <LengthField
           label="flaps into openings"
           path="methods.skin.flap"
-          value={text('methods.skin.flap') || '3mm'}
+          value={text('methods.skin.flap')}
           world="model"
+          optional
         />
+        {text('methods.skin.flap') === '' && (
+          <p className="quiet">Left empty they follow the wall, {derived.view.skin.flap} deep here.</p>
+        )}
         {paper?.workings.map((workings) => (
           <WorkingsTable key={workings.of} workings={workings} title={`${paper.label}, ${workings.of}`} />
         ))}
