@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Output\Plotter\CutterDrawing;
 use Chartula\Core\Output\Plotter\SimulatedCutter;
 use Chartula\Core\Output\SvgWriter;
@@ -34,7 +35,8 @@ final readonly class CutterVerb extends Verb
         if ($stock !== null && ! isset($known[$stock])) {
             throw new RuntimeException("“{$stock}” is not a stock; known are ".implode(', ', array_keys($known)));
         }
-        $run = SimulatedCutter::run($options->contents($this->in), $sheet, $stock === null ? null : $known[$stock]->cutPasses());
+        $passes = static fn (Vec2 $at, ?string $said): int => ($known[$said ?? $stock ?? ''] ?? null)?->cutPasses() ?? 0;
+        $run = SimulatedCutter::run($options->contents($this->in), $sheet, $passes);
         $this->report($run);
         $file = $options->value('--out');
         if ($file !== null && file_put_contents($file, SvgWriter::write(CutterDrawing::of($run, $sheet))) === false) {

@@ -48,9 +48,9 @@ final readonly class PrintSettings
     /** @param  array{float, float}  $size_mm  of a page that was printed under other settings */
     public function sized(array $size_mm): self
     {
-        return $size_mm === $this->size_mm
-            ? $this
-            : new self('own', $size_mm, $this->margin_mm, $this->gap_mm, $this->proofX_mm, $this->proofY_mm, $this->order, $this->hasSpares);
+        return $size_mm === $this->size_mm ? $this : new self(
+            'own', $size_mm, $this->margin_mm, $this->gap_mm, $this->proofX_mm, $this->proofY_mm, $this->order, $this->hasSpares,
+        );
     }
 
     /** Gives the words for one of its pages: “A4”, “A3 on its side”. */

@@ -38,7 +38,10 @@ final readonly class BrickSymbol
         );
     }
 
-    /** The same for printing: it runs on beyond every cut, so that no white shows where the knife strays. Its corner is that of Bleed::box(). */
+    /**
+     * The same for printing: it runs on beyond every cut, so that no white shows where the knife strays. Its corner is that of
+     * Bleed::box().
+     */
     public static function bleeding(LabelledPart $part, BrickArt $art): Symbol
     {
         $box = Bleed::box($part->part);

@@ -113,7 +113,7 @@ final class EdgeWords
             $middle = $line[0]->plus($line[1]->minus($line[0])->times(0.5 + $aside * $spare));
             $at = $middle->plus($right->times(self::OFF[0] + SheetWord::SMALL * SheetWord::HIGH / 2.0));
             $word = new SheetWord($at, $text, self::turn($along));
-            if ($this->words->isOn($i, $word)) {
+            if ($this->words->hasRoomOn($i, $word)) {
                 $this->words->write($word);
 
                 return;

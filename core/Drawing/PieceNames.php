@@ -62,7 +62,7 @@ final readonly class PieceNames
     /** What is printed on its outside, where others are on the back, says so. */
     private static function out(PlacedPart $placed): string
     {
-        return $placed->part->part->showsMarks() ? ', this side out' : '';
+        return $placed->part->part->showsMarks() ? ', out' : '';
     }
 
     private static function up(PlacedPart $placed): Vec2
@@ -75,7 +75,7 @@ final readonly class PieceNames
         $box = $this->words->box($i);
         $middles = $this->middles($i);
         foreach (self::SIZES as $size) {
-            $width = SheetWord::widthOf(self::name($placed), $size, true);
+            $width = SheetWord::widthOf(self::name($placed), $size, true, true);
             // Where it is longer than the piece nothing need be tried.
             $turns = [...($width < $box->width() ? [0.0] : []), ...($width < $box->height() ? [90.0] : [])];
             foreach ($middles as $middle) {
@@ -134,13 +134,14 @@ final readonly class PieceNames
     {
         $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM);
         $name = self::name($placed);
-        $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $name.self::out($placed)];
+        $least = $name.self::out($placed);
+        $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $least];
         foreach (self::AWAY as $away) {
             foreach ($all as $text) {
                 $width = SheetWord::widthOf($text, hasArrow: true);
                 foreach (self::around($own, $away, $width) as [$middle, $turn]) {
                     // What is longer than the side it stands at would seem to be a neighbour's.
-                    if ($text !== $name.self::out($placed) && $width > 1.1 * ($turn === 0.0 ? $own->width() : $own->height())) {
+                    if ($text !== $least && $width > 1.1 * ($turn === 0.0 ? $own->width() : $own->height())) {
                         continue;
                     }
                     $word = new SheetWord($middle, $text, $turn, arrow: self::up($placed));
@@ -164,12 +165,15 @@ final readonly class PieceNames
     /** @param  bool  $isClear  whether the line that leads to the words must keep off other pieces */
     private function isWritten(int $i, SheetWord $word, bool $isLed, bool $isClear): bool
     {
-        $line = $this->words->isBeside($word) ? $this->words->lead($word, $i, $isClear) : null;
-        if ($line === null) {
+        if (! $this->words->isBeside($word)) {
+            return false;
+        }
+        $line = $isLed ? $this->words->lead($word, $i, $isClear) : null;
+        if ($isLed ? $line === null : ! $this->words->isNearest($i, $word)) {
             return false;
         }
         $this->words->write($word);
-        if ($isLed) {
+        if ($line !== null) {
             $this->words->led($line);
         }
 

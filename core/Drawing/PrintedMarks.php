@@ -24,6 +24,8 @@ final readonly class PrintedMarks
 
     private const RING_CORNERS = 12;
 
+    private const UNDER_MM = 0.1;
+
     /** On a lap lines keep so far from the fold. */
     private const ROUND_MM = 0.3;
 
@@ -41,8 +43,8 @@ final readonly class PrintedMarks
         $part = $placed->part->part;
         $lines = $ticks = $words = [];
         foreach ($part->marks as $mark) {
-            $on = array_map($placed->toSheet(...), $mark->path);
             $isSeen = $part->art !== null && $mark->kind !== MarkKind::Seat;
+            $on = array_map($placed->toSheet(...), $part->art === null || $isSeen ? $mark->path : self::under($mark));
             array_push($lines, ...$isSeen ? array_map(
                 static fn (array $line): array => array_map($placed->toSheet(...), $line),
                 self::onLaps($part, $mark),
@@ -58,6 +60,15 @@ final readonly class PrintedMarks
         }
 
         return new self($lines, $ticks, $words);
+    }
+
+    /** @return non-empty-list<Vec2> so far to the right that the line's edge is where the roof's underside will be */
+    private static function under(Mark $mark): array
+    {
+        $way = $mark->path[count($mark->path) - 1]->minus($mark->path[0]);
+        $right = (new Vec2($way->y, -$way->x))->times(self::UNDER_MM / $way->length());
+
+        return array_map(static fn (Vec2 $p): Vec2 => $p->plus($right), $mark->path);
     }
 
     private static function isForTheFace(Mark $mark): bool

@@ -13,14 +13,18 @@ final readonly class SheetWord
     /** What is no name is as small as can be read, mm. */
     public const SMALL = 2.0;
 
-    /** Width of a letter by its height, generous. */
-    private const LETTER = 0.62;
+    /** Widths of letters by the height of the type, those of the printed face and a little more; all others are of middle width. */
+    private const LETTERS = [" .,:;'!|ijlI" => 0.34, 'frt()[]/-"J' => 0.43, 'ABCDEFGHKLNOPQRSTUVXYZ&#+<>=~' => 0.75, 'mwMW%@' => 0.95];
+
+    private const MIDDLE = 0.61;
+
+    private const BOLD = 1.1;
 
     /** Capitals and what hangs below them, by the height of the type. */
     public const HIGH = 0.95;
 
-    /** An arrow takes as much room as so many letters. */
-    private const ARROW = 2.0;
+    /** An arrow takes so much room, by the height of the type. */
+    private const ARROW = 1.24;
 
     public float $width;
 
@@ -33,12 +37,19 @@ final readonly class SheetWord
         public ?Vec2 $arrow = null,
         public bool $bold = false,
     ) {
-        $this->width = self::widthOf($text, $size, $arrow !== null);
+        $this->width = self::widthOf($text, $size, $arrow !== null, $bold);
     }
 
-    public static function widthOf(string $text, float $size = self::SMALL, bool $hasArrow = false): float
+    public static function widthOf(string $text, float $size = self::SMALL, bool $hasArrow = false, bool $isBold = false): float
     {
-        return self::LETTER * $size * (mb_strlen($text) + ($hasArrow ? self::ARROW : 0.0));
+        $width = self::MIDDLE * mb_strlen($text);
+        foreach (self::LETTERS as $letters => $wide) {
+            for ($at = strcspn($text, $letters), $n = strlen($text); $at < $n; $at += 1 + strcspn($text, $letters, $at + 1)) {
+                $width += $wide - self::MIDDLE;
+            }
+        }
+
+        return $size * ($width * ($isBold ? self::BOLD : 1.0) + ($hasArrow ? self::ARROW : 0.0));
     }
 
     /** The way in which it is read. */

@@ -27,6 +27,9 @@ final class SheetWords
     /** Lines to pieces keep so far from a printed face. */
     private const PRINTED_MM = 0.6;
 
+    /** Words to which no line leads are so much nearer to their piece than to any other. */
+    private const NEARER_MM = 0.2;
+
     /** Words keep so far from a tick. */
     private const TICK_MM = 0.2;
 
@@ -116,16 +119,46 @@ final class SheetWords
         $this->lines[$i][] = $line;
     }
 
-    /** Whether words have room on a piece; never on one whose printed face is seen for what is marked there. */
+    /** Whether words have room on a piece; never on one whose printed face is seen. */
     public function isOn(int $i, SheetWord $word): bool
     {
-        return ! $this->parts[$i]->part->part->showsMarks()
-            && $this->room->isOn($this->pieces[$i], $word->box(), $this->lines[$i]);
+        $part = $this->parts[$i]->part->part;
+
+        return $part->art === null && ! $part->showsMarks() && $this->hasRoomOn($i, $word);
+    }
+
+    /** Whether they have, be it seen or not. */
+    public function hasRoomOn(int $i, SheetWord $word): bool
+    {
+        return $this->room->isOn($this->pieces[$i], $word->box(), $this->lines[$i]);
     }
 
     public function isBeside(SheetWord $word): bool
     {
         return $this->room->isBeside($word->box());
+    }
+
+    /** Whether words stand nearer to what is printed of a piece than to any other, so that nobody takes them for a neighbour's. */
+    public function isNearest(int $i, SheetWord $word): bool
+    {
+        $box = $word->box()->bounds();
+        $own = $this->away($i, $box);
+        foreach (array_keys($this->pieces) as $k) {
+            $mayBe = $k !== $i && $this->boxes[$k]->meets($box->grown($own + BrickArt::BLEED_MM));
+            if ($mayBe && $this->away($k, $box) < $own + self::NEARER_MM) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function away(int $i, Box2 $box): float
+    {
+        $bleed = $this->parts[$i]->part->part->art === null ? 0.0 : BrickArt::BLEED_MM;
+        $points = [...Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)->points, $box->centre()];
+
+        return min(array_map(fn (Vec2 $p): float => $this->pieces[$i]->outline->distanceTo($p), $points)) - $bleed;
     }
 
     /**

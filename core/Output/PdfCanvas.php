@@ -170,12 +170,39 @@ final class PdfCanvas extends TCPDF
     /** @param  non-empty-list<Vec2>  $points */
     private static function outline(array $points, bool $closed): string
     {
-        $operators = [];
+        if ($closed && self::isUpright($points)) {
+            [$a, $c] = [$points[0], $points[2]];
+
+            return self::point($a->x, $a->y).' '.self::point($c->x - $a->x, $c->y - $a->y).' re';
+        }
+        $operators = '';
         foreach ($points as $i => $p) {
-            $operators[] = self::numbers([$p->x * self::POINTS_PER_MM, $p->y * self::POINTS_PER_MM]).($i === 0 ? ' m' : ' l');
+            $operators .= self::point($p->x, $p->y).($i === 0 ? ' m ' : ' l ');
         }
 
-        return implode(' ', $operators).($closed ? ' h' : '');
+        return $operators.($closed ? 'h' : '');
+    }
+
+    /**
+     * Whether it is a rectangle along the page, as nearly all bricks are.
+     *
+     * @param  non-empty-list<Vec2>  $points
+     *
+     * @phpstan-assert-if-true array{Vec2, Vec2, Vec2, Vec2} $points
+     */
+    private static function isUpright(array $points): bool
+    {
+        if (count($points) !== 4) {
+            return false;
+        }
+        [$a, $b, $c, $d] = $points;
+
+        return $a->y === $b->y && $b->x === $c->x && $c->y === $d->y && $d->x === $a->x;
+    }
+
+    private static function point(float $x, float $y): string
+    {
+        return self::number($x * self::POINTS_PER_MM).' '.self::number($y * self::POINTS_PER_MM);
     }
 
     /** @return array{int, int, int} */
@@ -198,8 +225,7 @@ final class PdfCanvas extends TCPDF
     /** Writes four decimals of a point, 0.00004 mm, and never an exponent. */
     private static function number(float $value): string
     {
-        $text = rtrim(rtrim(number_format($value, 4, '.', ''), '0'), '.');
-
-        return $text === '-0' ? '0' : $text;
+        // What is rounded so is written without one; adding nothing turns -0 into 0.
+        return (string) (round($value, 4) + 0.0);
     }
 }

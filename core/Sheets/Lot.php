@@ -60,7 +60,7 @@ final readonly class Lot
     {
         foreach ($this->turns() as $turn) {
             $box = $this->boxes($turn)[1];
-            if ($box[0] <= $this->bin->width && $box[1] <= $this->bin->height && $box[0] * $box[1] <= self::MOST * $this->bin->area()) {
+            if ($box[0] <= $this->bin->width && $box[1] <= $this->bin->height && self::MOST * $this->bin->area() >= $box[0] * $box[1]) {
                 return true;
             }
         }
@@ -70,7 +70,9 @@ final readonly class Lot
 
     public function key(): string
     {
-        return $this->pieces[0][0]->part->part->id.'#'.$this->pieces[0][1].(count($this->pieces) > 1 ? ' and '.(count($this->pieces) - 1) : '');
+        [$piece, $copy] = $this->pieces[0];
+
+        return $piece->part->part->id."#$copy".(count($this->pieces) > 1 ? ' and '.(count($this->pieces) - 1) : '');
     }
 
     /** @param  float  $hole  nothing is put into openings narrower than this */
@@ -114,7 +116,7 @@ final readonly class Lot
     {
         $longest = $this->pieces[0][0]->length();
 
-        return array_values(array_filter([0, 90], fn (int $turn): bool => $longest <= ($turn === 0 ? $this->bin->width : $this->bin->height)));
+        return [...$longest <= $this->bin->width ? [0] : [], ...$longest <= $this->bin->height ? [90] : []];
     }
 
     /**
@@ -131,7 +133,7 @@ final readonly class Lot
             [$width, $height] = $piece->size($turn === 0);
             [$along, $apart] = $turn === 0 ? [$width, $height] : [$height, $width];
             $row = 0;
-            while (($rows[$row] ?? 0.0) > 0.0 && $rows[$row] + $along > $limit) {
+            while (($rows[$row] ?? 0.0) > 0.0 && $limit < $rows[$row] + $along) {
                 $row++;
             }
             [$from, $aside] = [$rows[$row] ?? 0.0, $row * ($apart + $this->gap)];

@@ -25,7 +25,7 @@ use Chartula\Core\Stock\Stock;
 final readonly class SheetPiece
 {
     /** So much room a line of words takes below a piece. */
-    private const NAME_MM = 2.7;
+    private const NAME_MM = 2.95;
 
     /** A piece smaller than this has no room for its name. */
     private const SMALL_MM = 14.0;

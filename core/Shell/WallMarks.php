@@ -23,8 +23,8 @@ final readonly class WallMarks
     /** Just outside a wall is what stands against it. */
     private const OUTSIDE_MM = 0.05;
 
-    /** What is hidden by another block is drawn so far within its sides. */
-    private const WITHIN_MM = 0.3;
+    /** What is hidden by another block is drawn so far within its sides: past their card. */
+    private const WITHIN_MM = 2.5;
 
     /**
      * In the wall's frame.

@@ -193,7 +193,8 @@ final readonly class PanelParts
         $marks = [];
         for ($i = 1; $i < $n; $i++) {
             $x = self::CLEARANCE_MM + $width * $i / $n;
-            $marks[] = new Mark([new Vec2($x, 0.0), new Vec2($x, $opening->shape->headAt($x, -self::CLEARANCE_MM))], 'plank', MarkKind::Plank);
+            $top = new Vec2($x, $opening->shape->headAt($x, -self::CLEARANCE_MM));
+            $marks[] = new Mark([new Vec2($x, 0.0), $top], 'plank', MarkKind::Plank);
         }
 
         return $marks;

@@ -11,13 +11,16 @@ use Chartula\Core\Problem\InvalidInput;
  * Reads the HPGL that a knife plotter needs: IN, CO, SP, PA, PU and PD in absolute coordinates. Gives every movement in
  * order. Anything else is refused with the command's number, since a knife must not guess.
  *
- * @phpstan-type Move array{tool: int, down: bool, to: Vec2}
+ * @phpstan-type Move array{tool: int, stock: ?string, down: bool, to: Vec2}
  */
 final readonly class PlotterReader
 {
     private const MOST_BYTES = 20_000_000;
 
     private const MOST_MOVES = 1_000_000;
+
+    /** Where a page is for several stocks, the writer says where the next begins. */
+    private const STOCK = '/^"from here on ([a-z0-9][a-z0-9.-]*)"$/D';
 
     /**
      * @return list<Move>
@@ -33,6 +36,7 @@ final readonly class PlotterReader
         $commands = preg_split('/;(?=(?:[^"]*"[^"]*")*[^"]*$)/', $text);
         $moves = [];
         $tool = 0;
+        $stock = null;
         foreach ($commands === false ? [] : $commands as $i => $command) {
             $command = trim($command);
             if ($command === '') {
@@ -40,13 +44,17 @@ final readonly class PlotterReader
             }
             [$verb, $rest] = [strtoupper(substr($command, 0, 2)), trim(substr($command, 2))];
             match (true) {
+                $verb === 'CO' && preg_match(self::STOCK, $rest, $said) === 1 => $stock = $said[1],
                 in_array($verb, ['IN', 'CO', 'PA'], true) && ($verb !== 'PA' || $rest === '') => null,
                 $verb === 'SP' && preg_match('/^[0-9]?$/D', $rest) === 1 => $tool = (int) $rest,
                 $verb === 'PU'
                     || $verb === 'PD'
                     || $verb === 'PA' => array_push(
                         $moves,
-                        ...self::moves($verb === 'PA' ? self::isDown($moves) : $verb === 'PD', $tool, $rest, $i + 1),
+                        ...array_map(
+                            static fn (array $move): array => ['tool' => $tool, 'stock' => $stock] + $move,
+                            self::moves($verb === 'PA' ? self::isDown($moves) : $verb === 'PD', $rest, $i + 1),
+                        ),
                     ),
                 default => throw InvalidInput::at('command.'.($i + 1), 'plotter.unknown', ['given' => mb_substr($command, 0, 40)]),
             };
@@ -72,8 +80,8 @@ final readonly class PlotterReader
         return $moves !== [] && $moves[count($moves) - 1]['down'];
     }
 
-    /** @return list<Move> */
-    private static function moves(bool $down, int $tool, string $numbers, int $command): array
+    /** @return list<array{down: bool, to: Vec2}> */
+    private static function moves(bool $down, string $numbers, int $command): array
     {
         if ($numbers === '') {
             return [];
@@ -88,7 +96,6 @@ final readonly class PlotterReader
         $moves = [];
         foreach (array_chunk($values, 2) as $pair) {
             $moves[] = [
-                'tool' => $tool,
                 'down' => $down,
                 'to' => new Vec2($pair[0] / PlotterWriter::UNITS_PER_MM, ($pair[1] ?? 0.0) / PlotterWriter::UNITS_PER_MM),
             ];

@@ -12,6 +12,8 @@ use Chartula\Core\Problem\InvalidInput;
 /**
  * A small cutter that is not there: runs a plotter file, says what its knife would do in order and how long it would take,
  * and finds what would spoil the sheet. docs/formulas.md#cutter
+ *
+ * @phpstan-import-type Move from PlotterReader
  */
 final readonly class SimulatedCutter
 {
@@ -42,11 +44,12 @@ final readonly class SimulatedCutter
 
     /**
      * @param  array{float, float}  $sheet  width and height, mm
-     * @param  int|(callable(Vec2): int)|null  $passes  how often the stock has to be cut, or that at a place; null where it is not known
+     * @param  ?callable(Vec2, ?string): int  $passes  how often the stock has to be cut that lies at a place, by what the file says of it;
+     *                                        null where it is not known
      *
      * @throws InvalidInput where the file is not understood
      */
-    public static function run(string $file, array $sheet, int|callable|null $passes = null): self
+    public static function run(string $file, array $sheet, ?callable $passes = null): self
     {
         [$strokes, $seconds] = self::strokes(PlotterReader::read($file));
 
@@ -68,7 +71,7 @@ final readonly class SimulatedCutter
     }
 
     /**
-     * @param  list<array{tool: int, down: bool, to: Vec2}>  $moves
+     * @param  list<Move>  $moves
      * @return array{list<Stroke>, float}
      */
     private static function strokes(array $moves): array
@@ -89,13 +92,14 @@ final readonly class SimulatedCutter
                 continue;
             }
             $points = [$at];
+            $stock = $moves[$i]['stock'];
             for (; $i < $n && $moves[$i]['down'] && $moves[$i]['tool'] === $tool; $i++) {
                 $points[] = $moves[$i]['to'];
             }
             [$line, $passes] = self::passes($points);
             $stroke = new Stroke($tool, $line, $passes, $time, $time);
             $end = $time + $stroke->length() * $passes / (self::SPEED[$tool] ?? self::SPEED[PlotterWriter::CUT]);
-            $strokes[] = new Stroke($tool, $line, $passes, $time, $end);
+            $strokes[] = new Stroke($tool, $line, $passes, $time, $end, $stock);
             $time = $end;
             $at = $points[count($points) - 1];
         }
@@ -161,14 +165,14 @@ final readonly class SimulatedCutter
 
     /**
      * @param  list<Stroke>  $strokes
-     * @param  int|(callable(Vec2): int)|null  $passes
+     * @param  ?callable(Vec2, ?string): int  $passes
      * @return list<string>
      */
-    private static function notThrough(array $strokes, int|callable|null $passes): array
+    private static function notThrough(array $strokes, ?callable $passes): array
     {
         $findings = [];
         foreach ($strokes as $i => $stroke) {
-            $needed = is_callable($passes) ? $passes($stroke->points[0]) : $passes ?? 0;
+            $needed = $passes === null ? 0 : $passes($stroke->points[0], $stroke->stock);
             if ($stroke->tool !== PlotterWriter::SCORE && $stroke->passes < $needed) {
                 $findings[] = sprintf('Line %d is cut %d times; this stock needs %d.', $i + 1, $stroke->passes, $needed);
             }

@@ -13,6 +13,7 @@ final readonly class Stroke
     /**
      * @param  non-empty-list<Vec2>  $points
      * @param  float  $startS  seconds from the beginning of the job
+     * @param  ?string  $stock  what lies on the bed then, where the file says so
      */
     public function __construct(
         public int $tool,
@@ -20,6 +21,7 @@ final readonly class Stroke
         public int $passes,
         public float $startS,
         public float $endS,
+        public ?string $stock = null,
     ) {
     }
 

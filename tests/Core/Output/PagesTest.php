@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core\Output;
 
-use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\Layer;
 use Chartula\Core\Drawing\Path;
@@ -18,6 +17,7 @@ use Chartula\Core\Sheets\PlacedPart;
 use GdImage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
 use Symfony\Component\Process\Process;
@@ -163,40 +163,78 @@ final class PagesTest extends TestCase
             $ring = $piece->part->part->outline->blank();
             [$from, $to] = [$piece->toSheet($ring->point($a->edge)), $piece->toSheet($ring->point($a->edge + 1))];
             $found = array_filter(self::words('weigh-office')[$page], static fn (array $w): bool => rtrim($w[0], ',') === $labels[$b->part]
-                && (new Vec2(($w[1] + $w[2]) / 2.0, ($w[3] + $w[4]) / 2.0))->distanceToSegment($from, $to) < 8.0);
+                && (new Vec2(($w[1] + $w[2]) / 2.0, ($w[3] + $w[4]) / 2.0))->distanceToSegment($from, $to) < 9.0);
             array_push($silent, ...$found === [] ? [$labels[$a->part]." edge $a->edge does not name ".$labels[$b->part]] : []);
         }
         self::assertSame([], $silent);
         self::assertGreaterThan(40, $asked);
     }
 
-    /** A paper cut three tenths of a millimetre wide of its line shows neither white nor ink: brick and mortar alone. */
-    #[DataProvider('provideExamples')]
+    /**
+     * A paper cut three tenths of a millimetre wide of its line shows neither white nor ink: brick and mortar alone. What is marked on it
+     * is hidden by what stands there once it is folded and all is built.
+     */
+    #[TestWith(['weigh-office', false])]
+    #[TestWith(['creamery', true])]
+    #[TestWith(['halt', false])]
+    #[TestWith(['ropewalk-row', true])]
     #[Group('property')]
-    public function testBrickworkRunsOnBeyondEveryCut(string $name): void
+    public function testBrickworkRunsOnBeyondEveryCut(string $name, bool $hasMarks): void
     {
         $derived = Kits::example($name);
+        $standing = Standing::of(Kits::serialised($derived), $derived->building->relief !== null);
         $wrong = [];
+        $marks = 0;
         foreach ($derived->printed->plan->sheets as $i => $sheet) {
             if ($sheet->stock()->kind !== 'paper') {
                 continue;
             }
-            $picture = self::picture($derived, $i);
+            $picture = self::picture($derived->printed->drawings()[$i]);
             foreach (array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->art !== null) as $p) {
                 [$white, $dark] = self::wrongInk($picture, $p, $sheet->page->height);
-                array_push($wrong, ...$white + $dark === 0 ? [] : [$p->part->label.": $white white, $dark dark"]);
+                $seen = array_filter($dark, static fn (Vec2 $at): bool => $standing->isSeen($p->part->part->id.'#'.$p->copy, $at));
+                $isSound = $white + count($seen) === 0;
+                array_push($wrong, ...$isSound ? [] : [sprintf('%s: %d white, %d dark', $p->part->label, $white, count($seen))]);
+                $marks += count($dark);
             }
         }
         self::assertSame([], $wrong);
+        self::assertSame($hasMarks, $marks > 0, 'marks that are hidden');
     }
 
-    /** @return array{int, int} dots of white, and of ink that is no brickwork, on a piece and three tenths round it */
+    /** A line across a face that shows is found, and one behind the boiler house is not. */
+    public function testInkOnAFaceThatShowsIsFound(): void
+    {
+        $derived = Kits::example('creamery');
+        $standing = Standing::of(Kits::serialised($derived));
+        // The boiler house stands from 56 to 120, under a roof that meets the wall at 44.9.
+        foreach ([[70, 40, false], [70, 50, true], [30, 40, true], [121, 20, true], [118, 20, false]] as [$x, $y, $isSeen]) {
+            self::assertSame($isSeen, $standing->isSeen('hall.back.paper#0', new Vec2($x, $y)), "$x, $y");
+        }
+        foreach ($derived->printed->plan->sheets as $i => $sheet) {
+            foreach (array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->id === 'hall.back.paper') as $p) {
+                $drawing = $derived->printed->drawings()[$i];
+                $drawing->line(Layer::Mark, $p->toSheet(new Vec2(20.0, 30.0)), $p->toSheet(new Vec2(40.0, 30.0)), new Stroke(0.2));
+                $dark = self::wrongInk(self::picture($drawing), $p, $sheet->page->height)[1];
+                $seen = array_filter($dark, static fn (Vec2 $at): bool => $standing->isSeen('hall.back.paper#0', $at));
+                self::assertGreaterThan(100, count($seen));
+                self::assertLessThan(count($dark), count($seen));
+            }
+        }
+    }
+
+    /** @return array{int, list<Vec2>} dots of white, and of ink that is no brickwork, on a piece and three tenths round it, on the piece */
     private static function wrongInk(GdImage $picture, PlacedPart $p, float $height): array
     {
+        [$origin, $x, $y] = [$p->toSheet(new Vec2(0.0, 0.0)), $p->toSheet(new Vec2(1.0, 0.0)), $p->toSheet(new Vec2(0.0, 1.0))];
+        $back = static fn (Vec2 $at): Vec2 => new Vec2(
+            $at->minus($origin)->dot($x->minus($origin)), $at->minus($origin)->dot($y->minus($origin)),
+        );
         $ring = static fn (Ring $r): Ring => new Ring(array_map($p->toSheet(...), $r->points));
         $region = $p->part->part->region();
         $region = new Region($ring($region->outline), array_map($ring, $region->holes));
-        $white = $dark = 0;
+        $white = 0;
+        $dark = [];
         $box = $region->outline->bounds()->grown(0.3);
         for ($x = $box->x0; $x < $box->x1; $x += 1.0 / self::DOTS) {
             for ($y = $box->y0; $y < $box->y1; $y += 1.0 / self::DOTS) {
@@ -204,7 +242,7 @@ final class PagesTest extends TestCase
                 if ($region->contains($at) || $region->index()->nearest($at, 0.3) <= 0.3) {
                     $colour = (int) imagecolorat($picture, (int) ($x * self::DOTS), (int) (($height - $y) * self::DOTS));
                     $white += min($colour >> 16, $colour >> 8 & 255, $colour & 255) > 230 ? 1 : 0;
-                    $dark += ($colour >> 16) < 110 ? 1 : 0;
+                    array_push($dark, ...($colour >> 16) < 110 ? [$back($at)] : []);
                 }
             }
         }
@@ -212,10 +250,9 @@ final class PagesTest extends TestCase
         return [$white, $dark];
     }
 
-    private static function picture(Derivation $derived, int $page): GdImage
+    private static function picture(Drawing $drawing): GdImage
     {
-        $drawings = array_slice($derived->printed->drawings(), $page, 1);
-        $png = self::poppler($drawings, ['pdftoppm', '-png', '-r', (string) (self::DOTS * 25.4)], []);
+        $png = self::poppler([$drawing], ['pdftoppm', '-png', '-r', (string) (self::DOTS * 25.4)], []);
 
         $picture = imagecreatefromstring($png);
 

@@ -11,6 +11,7 @@ use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Skin\PaperOpening;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\BuildingGenerator;
@@ -66,6 +67,27 @@ final class PaperTest extends TestCase
         self::assertEqualsWithDelta(-0.1, $front->placements[0]->origin->y, 1e-9, 'the printed face lies a paper in front of the card');
         $areas = $front->region()->area() + $front->holes[0]->area() + $front->holes[1]->area() + (13.0 - 6.0) * (28.0 - 3.0);
         self::assertEqualsWithDelta(72.0 * 38.0, $areas, 1e-6);
+    }
+
+    /** Card of 0.52 and 1.05 with a label of 0.12 on each is 1.81 thick, the greyboard alone 1.17; 1.2 mm lie on its back. */
+    public function testFlapsAreAsDeepAsTheWallWhereNothingElseIsSaid(): void
+    {
+        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'methods.skin', (object) []);
+        $hole = Kits::of($document)->kit->part('main.front.paper')->part->holes[0];
+        self::assertEqualsWithDelta(12.0 - 2.0 * 3.01, $hole->bounds()->width(), 1e-9);
+        $thin = BuildingGenerator::with($document, 'methods.wall', [(object) ['id' => 'core', 'stock' => 'greyboard-1', 'role' => 'core']]);
+        $hole = Kits::of($thin)->kit->part('main.front.paper')->part->holes[0];
+        self::assertEqualsWithDelta(12.0 - 2.0 * 2.37, $hole->bounds()->width(), 1e-9);
+    }
+
+    /** One and a half beyond every cut, and two more at foot and eaves, but for a foot that a plinth hides. */
+    public function testBrickworkGoesOnFartherAtFootAndEaves(): void
+    {
+        $document = JsonText::decode(Kits::exampleText('weigh-office'));
+        $box = Bleed::box(Kits::of($document)->kit->part('main.back.paper')->part);
+        self::assertEqualsWithDelta([-1.5, -3.5, 73.5, 41.5], [$box->x0, $box->y0, $box->x1, $box->y1], 1e-6);
+        $box = Bleed::box(Kits::of(BuildingGenerator::with($document, 'blocks.0.plinth', '12in'))->kit->part('main.back.paper')->part);
+        self::assertEqualsWithDelta([-1.5, -1.5, 73.5, 41.5], [$box->x0, $box->y0, $box->x1, $box->y1], 1e-6);
     }
 
     public function testFlapsNeverReachPastTheMiddle(): void

@@ -51,7 +51,8 @@ final class SimulatedCutterTest extends TestCase
     #[DataProvider('provideSpoilt')]
     public function testFindsWhatWouldSpoilTheSheet(string $file, ?int $passes, string $finding): void
     {
-        self::assertSame([$finding], SimulatedCutter::run($file, self::SHEET, $passes)->findings);
+        $needed = $passes === null ? null : static fn (): int => $passes;
+        self::assertSame([$finding], SimulatedCutter::run($file, self::SHEET, $needed)->findings);
     }
 
     /** @return iterable<string, array{string, ?int, non-empty-string}> */
