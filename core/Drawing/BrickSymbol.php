@@ -120,12 +120,14 @@ final readonly class BrickSymbol
      */
     private static function toned(array $bricks, BrickArt $art): array
     {
-        $tones = array_fill(0, count(self::TONES), []);
+        $count = count(self::TONES);
+        $tones = array_fill(0, $count, []);
+        [$left, $brickLength, $datum, $course] = [$art->quoins[0], $art->brick, $art->datum, $art->course];
         foreach ($bricks as $brick) {
             // The first corner is the lowest on the left.
-            $column = (int) floor(($brick[0]->x - $art->quoins[0]) / $art->brick * 4.0 + 0.5);
-            $row = (int) round(($brick[0]->y - $art->datum) / $art->course);
-            $tones[crc32($column.','.$row) % count(self::TONES)][] = $brick;
+            $column = (int) floor(($brick[0]->x - $left) / $brickLength * 4.0 + 0.5);
+            $row = (int) round(($brick[0]->y - $datum) / $course);
+            $tones[crc32("$column,$row") % $count][] = $brick;
         }
         $paths = [];
         foreach (self::TONES as $tone => $by) {
@@ -138,9 +140,9 @@ final readonly class BrickSymbol
     /** @return non-empty-list<Vec2> */
     private static function corners(Box2 $box, ?Homography $receding): array
     {
-        $ring = Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1);
+        $corners = [new Vec2($box->x0, $box->y0), new Vec2($box->x1, $box->y0), new Vec2($box->x1, $box->y1), new Vec2($box->x0, $box->y1)];
 
-        return ($receding?->ring($ring) ?? $ring)->points;
+        return $receding?->ring(new Ring($corners))->points ?? $corners;
     }
 
     private static function shade(string $colour, float $by): string

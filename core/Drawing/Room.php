@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Box2;
-use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -67,7 +66,7 @@ final class Room
     public function isOn(Region $piece, Ring $words, array $lines = []): bool
     {
         $box = self::grown($words);
-        if (! $piece->contains($box->points[0])) {
+        if (! $piece->contains($box->points[0]) || ! $this->isFree($words)) {
             return false;
         }
         foreach ($box->points as $i => $from) {
@@ -78,13 +77,14 @@ final class Room
         if (self::hasCorner($piece, $box)) {
             return false;
         }
+        $around = $box->bounds();
         foreach ($lines as [$a, $b]) {
-            if (self::touches($box, $a, $b)) {
+            if (self::touches($box, $around, $a, $b)) {
                 return false;
             }
         }
 
-        return $this->isFree($words);
+        return true;
     }
 
     /** Whether words stand on the page beside everything. */
@@ -167,8 +167,9 @@ final class Room
         if ($a->contains($b->points[0]) || $b->contains($a->points[0])) {
             return true;
         }
+        $around = $b->bounds();
         foreach ($a->points as $i => $p) {
-            if (self::touches($b, $p, $a->point($i + 1))) {
+            if (self::touches($b, $around, $p, $a->point($i + 1))) {
                 return true;
             }
         }
@@ -176,8 +177,12 @@ final class Room
         return false;
     }
 
-    private static function touches(Ring $box, Vec2 $a, Vec2 $b): bool
+    private static function touches(Ring $box, Box2 $around, Vec2 $a, Vec2 $b): bool
     {
+        $isAside = max($a->x, $b->x) < $around->x0 || min($a->x, $b->x) > $around->x1;
+        if ($isAside || max($a->y, $b->y) < $around->y0 || min($a->y, $b->y) > $around->y1) {
+            return false;
+        }
         foreach ($box->points as $i => $p) {
             if (Ring::segmentsMeet($a, $b, $p, $box->point($i + 1))) {
                 return true;
@@ -189,6 +194,12 @@ final class Room
 
     private static function grown(Ring $box, float $more = 0.0): Ring
     {
-        return Offset::lines($box, array_fill(0, $box->count(), self::CLEAR_MM + $more));
+        [$a, $b, $d] = [$box->points[0], $box->point(1), $box->point(3)];
+        [$along, $up] = [$b->minus($a), $d->minus($a)];
+        $along = $along->times((self::CLEAR_MM + $more) / $along->length());
+        $up = $up->times((self::CLEAR_MM + $more) / $up->length());
+        [$c, $p, $q] = [$box->point(2), $along->plus($up), $along->minus($up)];
+
+        return new Ring([$a->minus($p), $b->plus($q), $c->plus($p), $d->minus($q)]);
     }
 }

@@ -106,11 +106,18 @@ final readonly class Hull
     /** Cuts the hull to its part left of the line from $a in a direction; null where nothing is left. */
     public function leftOf(Vec2 $a, Vec2 $direction): ?self
     {
+        $offs = [];
+        foreach ($this->points as $p) {
+            $offs[] = $direction->x * ($p->y - $a->y) - $direction->y * ($p->x - $a->x);
+        }
+        if (min($offs) >= 0.0) {
+            return $this;
+        }
         $kept = [];
         $n = count($this->points);
         foreach ($this->points as $i => $p) {
             $q = $this->points[($i + 1) % $n];
-            [$here, $there] = [$direction->cross($p->minus($a)), $direction->cross($q->minus($a))];
+            [$here, $there] = [$offs[$i], $offs[($i + 1) % $n]];
             if ($here >= 0.0) {
                 $kept[] = $p;
             }

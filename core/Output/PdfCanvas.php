@@ -171,13 +171,13 @@ final class PdfCanvas extends TCPDF
     private static function outline(array $points, bool $closed): string
     {
         if ($closed && self::isUpright($points)) {
-            [$a, $c] = [$points[0], $points[2]];
+            [$a, $c, $mm] = [$points[0], $points[2], self::POINTS_PER_MM];
 
-            return self::point($a->x, $a->y).' '.self::point($c->x - $a->x, $c->y - $a->y).' re';
+            return sprintf('%.4F %.4F %.4F %.4F re', $a->x * $mm, $a->y * $mm, ($c->x - $a->x) * $mm, ($c->y - $a->y) * $mm);
         }
         $operators = '';
         foreach ($points as $i => $p) {
-            $operators .= self::point($p->x, $p->y).($i === 0 ? ' m ' : ' l ');
+            $operators .= sprintf($i === 0 ? '%.4F %.4F m ' : '%.4F %.4F l ', $p->x * self::POINTS_PER_MM, $p->y * self::POINTS_PER_MM);
         }
 
         return $operators.($closed ? 'h' : '');
@@ -198,11 +198,6 @@ final class PdfCanvas extends TCPDF
         [$a, $b, $c, $d] = $points;
 
         return $a->y === $b->y && $b->x === $c->x && $c->y === $d->y && $d->x === $a->x;
-    }
-
-    private static function point(float $x, float $y): string
-    {
-        return self::number($x * self::POINTS_PER_MM).' '.self::number($y * self::POINTS_PER_MM);
     }
 
     /** @return array{int, int, int} */

@@ -212,7 +212,8 @@ final readonly class Axonometry
     private static function roomiest(Region $region, array $over, float $width): array
     {
         $box = $region->outline->bounds();
-        $over = array_values(array_filter($over, static fn (Region $r): bool => $r->outline->bounds()->meets($box)));
+        $boxed = array_map(static fn (Region $r): array => [$r, $r->outline->bounds()], $over);
+        $over = array_values(array_filter($boxed, static fn (array $o): bool => $o[1]->meets($box)));
         $best = [null, false];
         $most = 0.0;
         for ($i = 1; $i < self::PLACES; $i++) {
@@ -239,7 +240,7 @@ final readonly class Axonometry
     /**
      * How far a place is from every line that is seen; nothing where it is not seen.
      *
-     * @param  list<Region>  $over
+     * @param  list<array{Region, Box2}>  $over  with the boxes round them
      */
     private static function clearAt(Region $region, array $over, Vec2 $at): float
     {
@@ -247,11 +248,12 @@ final readonly class Axonometry
             return 0.0;
         }
         $clear = min(array_map(static fn (Ring $r): float => $r->distanceTo($at), $region->rings()));
-        foreach ($over as $other) {
-            if ($other->contains($at)) {
+        foreach ($over as [$other, $box]) {
+            $away = max($box->x0 - $at->x, $at->x - $box->x1, $box->y0 - $at->y, $at->y - $box->y1);
+            if ($away < 0.0 && $other->contains($at)) {
                 return 0.0;
             }
-            $clear = min($clear, $other->outline->distanceTo($at));
+            $clear = $away < $clear ? min($clear, $other->outline->distanceTo($at)) : $clear;
         }
 
         return $clear;

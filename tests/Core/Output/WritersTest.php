@@ -27,7 +27,7 @@ final class WritersTest extends TestCase
         $plain = self::laidOpen(PdfWriter::write([$drawing], 'Rule'));
         self::assertSame(1, preg_match('/([\d.]+) ([\d.]+) m ([\d.]+) ([\d.]+) l/', $plain, $m));
         // 100 mm = 283.4646 points; 13 mm = 36.8504; 41 mm = 116.2205.
-        self::assertSame(['36.8504', '116.2205', '320.315', '116.2205'], array_slice($m, 1));
+        self::assertSame([36.8504, 116.2205, 320.315, 116.2205], array_map(floatval(...), array_slice($m, 1)));
         self::assertStringContainsString('/PrintScaling /None', $plain);
     }
 

@@ -402,6 +402,7 @@ export interface View {
   skin: {
     brick: string;
     mortar: string;
+    flap: string;
   };
   stocks: StockView[];
   roof: {

@@ -174,7 +174,7 @@ export const hut = (): Derived => ({
       pitch: '40°',
       note: 'Cut across the middle.',
     },
-    skin: { brick: '#a65f4a', mortar: '#d5cbb9' },
+    skin: { brick: '#a65f4a', mortar: '#d5cbb9', flap: '3.01 mm' },
     stocks: [
       {
         id: 'greyboard-1',
