@@ -38,6 +38,9 @@ final readonly class Axonometry
 
     private const HEIGHT_DEG = 30.0;
 
+    /** A name stands so far from every line, by its height. */
+    private const AROUND = 0.55;
+
     /** From one name beside a picture to the next, by its height. */
     private const LINE = 1.3;
 
@@ -219,15 +222,15 @@ final readonly class Axonometry
         for ($i = 1; $i < self::PLACES; $i++) {
             for ($k = 1; $k < self::PLACES; $k++) {
                 $at = new Vec2($box->x0 + $box->width() * $i / self::PLACES, $box->y0 + $box->height() * $k / self::PLACES);
-                $clear = self::clearAt($region, $over, $at);
+                // Where a name stands already only what has more room is better.
+                $clear = self::clearAt($region, $over, $at, $best[1] ? $most : 0.0);
                 if ($clear <= 0.0) {
                     continue;
                 }
-                $ends = [
-                    self::clearAt($region, $over, new Vec2($at->x - $width / 2.0, $at->y)),
-                    self::clearAt($region, $over, new Vec2($at->x + $width / 2.0, $at->y)),
-                ];
-                $isIn = min($clear, ...$ends) > 0.55 * self::SIZE;
+                $isIn = $clear > self::AROUND * self::SIZE && min(
+                    self::clearAt($region, $over, new Vec2($at->x - $width / 2.0, $at->y), self::AROUND * self::SIZE),
+                    self::clearAt($region, $over, new Vec2($at->x + $width / 2.0, $at->y), self::AROUND * self::SIZE),
+                ) > 0.0;
                 if ([$isIn, $clear] > [$best[1], $most]) {
                     [$best, $most] = [[$at, $isIn], $clear];
                 }
@@ -238,24 +241,28 @@ final readonly class Axonometry
     }
 
     /**
-     * How far a place is from every line that is seen; nothing where it is not seen.
+     * How far a place is from every line that is seen; nothing where it is not seen, or no farther than is asked.
      *
      * @param  list<array{Region, Box2}>  $over  with the boxes round them
      */
-    private static function clearAt(Region $region, array $over, Vec2 $at): float
+    private static function clearAt(Region $region, array $over, Vec2 $at, float $least): float
     {
         if (! $region->contains($at)) {
             return 0.0;
         }
-        $clear = min(array_map(static fn (Ring $r): float => $r->distanceTo($at), $region->rings()));
+        $bounds = $region->outline->bounds();
+        $clear = $region->index()->nearest($at, $bounds->width() + $bounds->height());
         foreach ($over as [$other, $box]) {
             $away = max($box->x0 - $at->x, $at->x - $box->x1, $box->y0 - $at->y, $at->y - $box->y1);
             if ($away < 0.0 && $other->contains($at)) {
                 return 0.0;
             }
             $clear = $away < $clear ? min($clear, $other->outline->distanceTo($at)) : $clear;
+            if ($clear <= $least) {
+                return 0.0;
+            }
         }
 
-        return $clear;
+        return $clear > $least ? $clear : 0.0;
     }
 }
