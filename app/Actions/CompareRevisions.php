@@ -11,6 +11,7 @@ use Chartula\Core\Building\Difference\DocumentDifference;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Kit\Compare\PartChange;
 use Chartula\Core\Kit\Compare\PartRecord;
+use Chartula\Core\Output\FaultWords;
 
 /** How two revisions of a building differ. */
 final readonly class CompareRevisions
@@ -25,8 +26,8 @@ final readonly class CompareRevisions
         [$a, $b] = [$from->is_sound ? $this->derived($from->text) : null, $to->is_sound ? $this->derived($to->text) : null];
 
         return [
-            'from' => ['revision' => new RevisionResource($from), 'faults' => $from->faults, 'view' => $a['view'] ?? null],
-            'to' => ['revision' => new RevisionResource($to), 'faults' => $to->faults, 'view' => $b['view'] ?? null],
+            'from' => ['revision' => new RevisionResource($from), 'faults' => FaultWords::of(JsonText::decode($from->text), $from->faults), 'view' => $a['view'] ?? null],
+            'to' => ['revision' => new RevisionResource($to), 'faults' => FaultWords::of(JsonText::decode($to->text), $to->faults), 'view' => $b['view'] ?? null],
             'changes' => array_map(
                 static fn (Change $c): array => $c->toArray(),
                 DocumentDifference::of(JsonText::decode($from->text), JsonText::decode($to->text)),

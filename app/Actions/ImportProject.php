@@ -222,13 +222,13 @@ final readonly class ImportProject
         }
     }
 
-    /** @return list<array{path: string, code: string, text: string}> */
+    /** @return list<array{path: string, code: string, text: string, facts: array<string, string|int|float>}> */
     private function faults(string $text): array
     {
         try {
             $this->derive->execute(BuildingReader::fromText($text), $text);
         } catch (InvalidInput $e) {
-            return array_map(static fn (Problem $p): array => $p->toArray(), $e->problems);
+            return array_map(static fn (Problem $p): array => $p->kept(), $e->problems);
         }
 
         return [];

@@ -188,27 +188,27 @@ final class SaveRevision
      * What is wrong with a document. Where the core itself breaks on it that is a fault too: what was written is kept, and what it broke on
      * is noted down for whoever mends it.
      *
-     * @return list<array{path: string, code: string, text: string}>
+     * @return list<array{path: string, code: string, text: string, facts?: array<string, string|int|float>}>
      */
     private function faults(stdClass $document, string $text): array
     {
         return $this->found[hash('xxh128', $text)] ??= $this->tried($document, $text);
     }
 
-    /** @return list<array{path: string, code: string, text: string}> */
+    /** @return list<array{path: string, code: string, text: string, facts?: array<string, string|int|float>}> */
     private function tried(stdClass $document, string $text): array
     {
         try {
             $this->derive->execute(BuildingReader::fromDocument($document), $text);
         } catch (InvalidInput $e) {
-            return array_map(static fn (Problem $p): array => $p->toArray(), $e->problems);
+            return array_map(static fn (Problem $p): array => $p->kept(), $e->problems);
         } catch (Throwable $e) {
             if ($e instanceof PDOException || $e instanceof HttpExceptionInterface) {
                 throw $e;
             }
             Log::error('The core broke on a document', ['exception' => $e, 'document' => $text]);
 
-            return [(new Problem('', 'core.broken'))->toArray()];
+            return [(new Problem('', 'core.broken'))->kept()];
         }
 
         return [];

@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $author_id
  * @property string $summary
  * @property string $text
- * @property list<array{path: string, code: string, text: string}> $faults
+ * @property list<array{path: string, code: string, text: string, facts?: array<string, string|int|float>}> $faults
  * @property bool $is_sound
  * @property ?string $name
  * @property ?string $note  what was learnt from it

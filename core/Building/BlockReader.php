@@ -12,6 +12,9 @@ final readonly class BlockReader
 {
     public const MOST_BLOCKS = 64;
 
+    /** Where a block's eaves cannot be read it is drawn so high. */
+    private const USUAL_EAVES_MM = 3048.0;
+
     /**
      * @param  array<string, Style>  $styles
      * @param  list<string>  $stacks  the names of the stacks
@@ -20,17 +23,17 @@ final readonly class BlockReader
         private Values $values,
         private array $styles,
         private array $stacks,
+        private StandIns $standIns,
     ) {
     }
 
-    /** @return ?list<Block> null where one is not sound */
-    public function readAll(?Node $node): ?array
+    /** @return list<Block> those that can be drawn */
+    public function readAll(?Node $node): array
     {
         $blocks = [];
         $places = [];
         $ids = [];
-        $nodes = $node?->items(self::MOST_BLOCKS, 1) ?? [];
-        foreach ($nodes as $i => $item) {
+        foreach ($node?->items(self::MOST_BLOCKS, 1) ?? [] as $i => $item) {
             $block = $this->read($item, $i);
             if ($block === null) {
                 continue;
@@ -44,9 +47,8 @@ final readonly class BlockReader
                 $places[$block->id] = $item->get('place');
             }
         }
-        $blocks = Placing::resolve($blocks, $places, $this->values);
 
-        return $blocks === [] || count($blocks) < count($nodes) ? null : $blocks;
+        return Placing::resolve($blocks, $places, $this->values);
     }
 
     private function read(Node $node, int $index): ?Block
@@ -84,20 +86,19 @@ final readonly class BlockReader
         $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')),
             new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0));
         $roof = (new RoofReader($this->values))->read($node->get('roof'), $footprint);
-        if ($id === null || $footprint === null || $turn === null || $base === null || $eaves === null || $roof === null) {
-            return null;
-        }
+        $drawn = $footprint ?? $this->standIns->footprint($node->get('footprint'));
+        $ground = $base ?? RealLength::ofMillimetres(0.0);
 
-        return new Block(
-            $id,
+        return $drawn === null ? null : new Block(
+            $id ?? 'block-'.($index + 1),
             $name,
-            $footprint,
+            $drawn,
             new Vec2($at[0]->mm ?? 0.0, $at[1]->mm ?? 0.0),
-            $turn,
-            $base,
-            $eaves,
+            $turn ?? 0.0,
+            $ground,
+            $eaves !== null && $eaves->mm > $ground->mm ? $eaves : RealLength::ofMillimetres($ground->mm + self::USUAL_EAVES_MM),
             $walls,
-            $roof,
+            $roof ?? $this->standIns->roof($drawn),
             $corners,
             $storeys,
             $plinth,

@@ -36,11 +36,21 @@ final readonly class BuildingReader
     /** @throws InvalidInput with every fault of the document */
     public static function fromDocument(stdClass $document): Building
     {
+        $reading = self::reading($document);
+        if ($reading->faults !== []) {
+            throw new InvalidInput($reading->faults);
+        }
+
+        return $reading->building ?? throw new LogicException('A document without faults gave no building');
+    }
+
+    /** Reads what can be read, whatever is wrong with the rest. */
+    public static function reading(stdClass $document): Reading
+    {
         $problems = new Problems;
         $building = self::read(new Node($document, '', $problems), $problems);
-        $problems->throwIfAny();
 
-        return $building ?? throw new LogicException('A document without faults gave no building');
+        return new Reading($building, $problems->all());
     }
 
     private static function read(Node $root, Problems $problems): ?Building
@@ -65,26 +75,33 @@ final readonly class BuildingReader
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
         $styles = (new StyleReader($values))->readAll($root->get('styles'));
         $blocks = (
-            new BlockReader($values, $styles, array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1]))
+            new BlockReader(
+                $values,
+                $styles,
+                array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1]),
+                new StandIns(new Values(new Problems, $scale, $gauge)),
+            )
         )->readAll($root->get('blocks'));
         $sheets = (new PrintSettingsReader($values))->read($root->get('sheets'));
-        if ($name === null || $methods === null || $blocks === null || $blocks === [] || $sheets === null) {
+        $compression = CompressionReader::read($root->get('compression'), $values);
+        if ($blocks === []) {
             return null;
         }
+        $standIns = new StandIns(new Values(new Problems, $scale, $gauge));
 
         return new Building(
-            $name,
+            $name ?? '',
             $note,
             $scale,
             $gauge,
-            $methods,
+            $methods ?? $standIns->methods(),
             $styles,
             $blocks,
-            $sheets,
+            $sheets ?? $standIns->sheets(),
             $plot,
             $relief,
             $perspective,
-            CompressionReader::read($root->get('compression'), $values),
+            $compression,
         );
     }
 

@@ -7,7 +7,10 @@ namespace Chartula\Core\Building;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\RealLength;
 
-/** An opening, or a row of equal ones. Real sizes; `from` is from the wall's left end to the left jamb. */
+/**
+ * An opening, or a row of equal ones; `row` is the id of the row in bays that it is one of. Real sizes; `from` is from the wall's left end
+ * to the left jamb.
+ */
 final readonly class Opening
 {
     public function __construct(
@@ -18,6 +21,7 @@ final readonly class Opening
         public int $count,
         public ?RealLength $pitch,
         public string $path,
+        public ?string $row = null,
     ) {
     }
 

@@ -65,6 +65,6 @@ final readonly class OpeningRow
             );
         }
 
-        return new Opening($id, $style, RealLength::ofMillimetres($place->from), $sill, $count, $pitch, $opening->path);
+        return new Opening($id, $style, RealLength::ofMillimetres($place->from), $sill, $count, $pitch, $opening->path, $opening->row);
     }
 }

@@ -135,7 +135,7 @@ final readonly class WallReader
             ['given' => $named, 'known' => implode(', ', array_map(static fn (Storey $s): string => $s->id, $this->storeys))],
         );
 
-        return null;
+        return $sill;
     }
 
     /**
@@ -146,7 +146,7 @@ final readonly class WallReader
      */
     private function row(Node $node, int $index, int $edge, Node $wall): array
     {
-        if (! $node->isObject(['style', 'sill', 'count'], ['id', 'storey', 'margin'])) {
+        if (! $node->isObject(['style', 'sill', 'count'], ['id', 'storey', 'margin', 'from', 'pitch'])) {
             return [];
         }
         $id = $node->get('id') === null ? 'r'.($index + 1) : $this->values->id($node->get('id'));
@@ -157,31 +157,42 @@ final readonly class WallReader
         }
         $sill = $this->sill($node);
         $count = $node->get('count')?->whole(1, self::MOST_REPEATS);
-        $margin = $this->values->real($node->get('margin'), Sign::ZeroOrMore);
+        $said = $this->stands($node);
         if ($id === null || $style === null || $sill === null || $count === null || $this->footprint === null) {
             return [];
         }
         $length = $this->footprint->length($edge)->mm;
         $width = $style->w->mm;
-        [$from, $pitch] = $margin === null || $count === 1
-            ? [($length / $count - $width) / 2.0, $length / $count]
-            : [$margin->mm, ($length - 2.0 * $margin->mm - $width) / ($count - 1)];
-        if ($from < 0.0 || ($count > 1 && $pitch <= $width)) {
+        $bays = Bays::of($length, $width, $count, $said);
+        if (! $bays->fit($length)) {
+            // It is drawn all the same, one opening into the other.
             $node->get('count')?->fault('row.no-room', ['given' => $count, 'length' => round($length, 1), 'width' => round($width, 1)]);
-
-            return [];
         }
         $keep = $this->kept($wall);
         $openings = [];
-        for ($i = 0; $i < $count; $i++) {
-            $left = $from + $i * $pitch;
-            $place = Interval::of($left, $width);
+        foreach ($bays->places() as $i => $place) {
             if (array_filter($keep, static fn (Interval $kept): bool => $kept->overlaps($place)) === []) {
-                $openings[] = new Opening($id.'-'.($i + 1), $style, RealLength::ofMillimetres($left), $sill, 1, null, $node->path);
+                $from = RealLength::ofMillimetres($place->from);
+                $openings[] = new Opening($id.'-'.($i + 1), $style, $from, $sill, 1, null, $node->path, $id);
             }
         }
 
         return $openings;
+    }
+
+    /** @return array{margin: ?float, from: ?float, pitch: ?float} what is said of where a row stands, real millimetres */
+    private function stands(Node $node): array
+    {
+        $said = [
+            'margin' => $this->values->real($node->get('margin'), Sign::ZeroOrMore)?->mm,
+            'from' => $this->values->real($node->get('from'), Sign::ZeroOrMore)?->mm,
+            'pitch' => $this->values->real($node->get('pitch'))?->mm,
+        ];
+        if ($said['margin'] !== null && $said['from'] !== null) {
+            $node->get('margin')?->fault('row.margin-and-from');
+        }
+
+        return $said;
     }
 
     /** @return list<Interval> real millimetres */

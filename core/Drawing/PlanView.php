@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Drawing;
 
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\Scale;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Shell\WallSpan;
@@ -42,37 +45,39 @@ final readonly class PlanView
         }
 
         return [
-            'blocks' => array_map(static fn (BlockForm $b): array => self::block($building, $b), $kit->form->blocks),
+            'blocks' => array_map(
+                static fn (BlockForm $b): array => self::drawn($building->scale, $b->block, $b->ring, ['block' => false, 'edges' => []]),
+                $kit->form->blocks,
+            ),
             'walls' => $walls, 'braces' => $braces, 'gaps' => PlanGaps::of($building, $kit),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function block(Building $building, BlockForm $block): array
+    /**
+     * A block as it is described, on the outline that is drawn for it.
+     *
+     * @param  array{block: bool, edges: array<int, bool>}  $clashes  with what of it something is wrong
+     * @return array<string, mixed>
+     */
+    public static function drawn(Scale $scale, Block $block, Ring $ring, array $clashes): array
     {
-        $scale = $building->scale;
         $edges = [];
-        foreach ($block->block->footprint->edges as $i => $name) {
-            $roof = $block->block->roof->edges[$i];
+        foreach ($block->footprint->edges as $i => $name) {
+            $roof = $block->roof->edges[$i];
             $edges[] = [
-                'name' => $name, 'block' => $block->block->id, 'key' => $block->block->id.'.'.$name,
-                'from' => $block->ring->point($i)->toArray(),
-                'to' => $block->ring->point($i + 1)->toArray(),
-                'length' => Size::ofModel($block->ring->edgeLength($i), $scale), 'roof' => $roof->kind, 'pitch' => $roof->pitch->text(),
-                'overhang' => Size::ofReal($roof->overhang, $scale),
+                'name' => $name, 'block' => $block->id, 'key' => $block->id.'.'.$name,
+                'from' => $ring->point($i)->toArray(), 'to' => $ring->point($i + 1)->toArray(),
+                'length' => Size::ofModel($ring->edgeLength($i), $scale), 'roof' => $roof->kind, 'pitch' => $roof->pitch->text(),
+                'overhang' => Size::ofReal($roof->overhang, $scale), 'clashes' => $clashes['edges'][$i] ?? false,
             ];
         }
 
         return [
-            'id' => $block->block->id, 'name' => $block->block->name, 'path' => $block->block->path,
-            'ring' => $block->ring->toArray(), 'edges' => $edges,
-            'at' => [
-                Size::ofModel($block->block->at->x / $scale->ratio, $scale),
-                Size::ofModel($block->block->at->y / $scale->ratio, $scale),
-            ],
-            'turn' => $block->block->turnDeg, 'eaves' => Size::ofModel($block->eaves, $scale),
-            'base' => Size::ofModel($block->base, $scale),
-            'roof' => ['kind' => $block->block->roof->kind, 'pitch' => $block->block->roof->pitch->text()],
+            'id' => $block->id, 'name' => $block->name, 'path' => $block->path,
+            'ring' => $ring->toArray(), 'edges' => $edges, 'clashes' => $clashes['block'],
+            'at' => [Size::ofModel($block->at->x / $scale->ratio, $scale), Size::ofModel($block->at->y / $scale->ratio, $scale)],
+            'turn' => $block->turnDeg, 'eaves' => Size::ofReal($block->eaves, $scale), 'base' => Size::ofReal($block->base, $scale),
+            'roof' => ['kind' => $block->roof->kind, 'pitch' => $block->roof->pitch->text()],
         ];
     }
 

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Scale;
 
 /** One opening in its wall, finished size. Model millimetres, in the wall's frame. */
 final readonly class OpeningForm
@@ -28,6 +29,24 @@ final readonly class OpeningForm
         private float $foot,
         public ?self $true = null,
     ) {
+    }
+
+    /** @param  float  $foot  of its wall against the block's base */
+    public static function of(Opening $opening, int $copy, Scale $scale, float $foot = 0.0): self
+    {
+        $style = $opening->style;
+
+        return new self(
+            $opening->id.($copy === 0 ? '' : '-'.($copy + 1)), $opening, $copy,
+            $opening->leftMm($copy) / $scale->ratio,
+            $scale->modelMm($opening->sill),
+            new OpeningShape(
+                $scale->modelMm($style->w),
+                $scale->modelMm($style->h),
+                $style->rise === null ? null : $scale->modelMm($style->rise),
+            ),
+            $foot,
+        );
     }
 
     /** Gives the opening where it comes to lie in a wall that recedes. */

@@ -325,19 +325,7 @@ final readonly class Surfaces
 
     private function opening(Opening $opening, int $i, float $foot, ?Homography $map): OpeningForm
     {
-        $style = $opening->style;
-        $scale = $this->building->scale;
-        $form = new OpeningForm(
-            $opening->id.($i === 0 ? '' : '-'.($i + 1)), $opening, $i,
-            $opening->leftMm($i) / $scale->ratio,
-            $scale->modelMm($opening->sill),
-            new OpeningShape(
-                $scale->modelMm($style->w),
-                $scale->modelMm($style->h),
-                $style->rise === null ? null : $scale->modelMm($style->rise),
-            ),
-            $foot,
-        );
+        $form = OpeningForm::of($opening, $i, $this->building->scale, $foot);
 
         return $map === null ? $form : $form->receding($map);
     }

@@ -35,4 +35,10 @@ final readonly class Problem
     {
         return ['path' => $this->path, 'code' => $this->code, 'text' => $this->text()];
     }
+
+    /** @return array{path: string, code: string, text: string, facts: array<string, string|int|float>} to be worded again later */
+    public function kept(): array
+    {
+        return $this->toArray() + ['facts' => $this->facts];
+    }
 }

@@ -47,7 +47,7 @@ final readonly class ProblemText
         'unknown-edge' => 'there is no edge “{given}”; known are {known}',
         'edge-twice' => 'the edge “{given}” is described twice; keep one',
         'corner.unlike-layers' => 'a mitre wants both walls of the same layers; {wall} has {layers} mm, {other} {others} mm: give both one stack, or make the corner “butt”',
-        'opening.below-ground' => 'the ground along the wall stands {over} mm above the opening’s sill; raise the sill or lower the ground there',
+        'opening.below-ground' => 'the ground along the wall stands {over|real} above the opening’s sill; raise the sill or lower the ground there',
         'plinth.off-wall' => 'the plinth’s top, {given}, must lie between the base, {base}, and the eaves, {eaves}',
         'not-made-yet' => '“{given}” cannot be made yet; {instead}',
         'head.rise-too-great' => 'a rise of {rise} over a width of {width} is more than a half circle; it must be under {limit}',
@@ -118,20 +118,23 @@ final readonly class ProblemText
         'place.contradiction' => 'this contradicts the other relations by {off} mm; take one of them out',
         'place.loose' => 'nothing says where the block stands {way}; add a relation for that',
         // wholes
-        'opening.past-end' => 'the opening ends {over} mm past the wall’s end; the wall is {length} mm long',
-        'opening.in-corner' => 'the opening comes within {left} mm of the wall’s end, where the neighbouring wall’s card of {thickness} mm stands (model); keep {thickness} mm clear',
-        'opening.sill-thin' => 'the sill leaves less than {least} mm of the wall under it on the model, which cannot be cut; make it 0, or higher',
-        'opening.head-thin' => 'the head leaves less than {least} mm of the wall over it on the model, which cannot be cut; lower the sill or make the opening lower',
-        'opening.above-wall' => 'the opening’s head stands {over} mm above the wall there; the wall is {height} mm high',
-        'opening.overlap' => 'the opening overlaps “{other}” by {over} mm; they must stand apart',
-        'opening.kept-out' => 'the opening comes into what is kept free from {from} to {to} mm along this wall ({why}); move it, or keep less free',
-        'row.no-room' => '{given} openings of {width} mm do not go side by side into a wall of {length} mm; fewer, or smaller margins',
+        'opening.past-end' => 'the opening ends {over|real} past the wall’s end; the wall is {length|real} long',
+        'opening.in-corner' => 'the opening comes within {left|model} of the wall’s end, where the neighbouring wall’s card of {thickness|model} stands (model); keep {thickness|model} clear',
+        'opening.sill-thin' => 'the sill leaves less than {least|model} of the wall under it on the model, which cannot be cut; make it 0, or higher',
+        'opening.head-thin' => 'the head leaves less than {least|model} of the wall over it on the model, which cannot be cut; lower the sill or make the opening lower',
+        'opening.above-wall' => 'the opening’s head stands {over|real} above the wall there; the wall is {height|real} high',
+        'opening.overlap' => 'the opening overlaps “{other}” by {over|model}; they must stand apart',
+        'opening.kept-out' => 'the opening comes into what is kept free from {from|real} to {to|real} along this wall ({why}); move it, or keep less free',
+        'row.no-room' => '{given} openings of {width|real} do not go side by side into a wall of {length|real}; fewer, or smaller margins',
+        'row.margin-and-from' => 'margin and from are both given; keep one: a margin is equal at both ends, from is where the first stands',
+        'edit.no-room' => 'there is no free place for it in the {wall} wall: {width|real} are needed, with a brick beside; make room first',
+        'edit.no-room-up' => 'there is no room over or under it in the {wall} wall for another row',
         'unknown-storey' => 'there is no storey “{given}”; known are {known}',
         'opening.no-wall' => 'the {wall} wall is left out (omit), and the opening with it; take the opening out, or build the wall',
         'opening.on-slope' => 'the roof in front of the {wall} wall runs through this opening behind the wall’s face, where the card is {thickness} mm thick; raise the sill, or lower the head, until the card holds it all round',
         'opening.hidden' => 'another block covers this part of the {wall} wall, so that the opening cannot be there; move it along or up',
-        'opening.below-wall' => 'the sill is {given} mm below the wall’s foot; it must be 0 or more',
-        'wall.too-short' => 'the wall is {length} mm long on the model, its corners take {corners} mm; it must be longer',
+        'opening.below-wall' => 'the sill is {given|real} below the wall’s foot; it must be 0 or more',
+        'wall.too-short' => 'the wall is {length|model} long on the model, its corners take {corners|model}; it must be longer',
         'roof.too-flat' => 'a pitch of {given}° is out of range; a slope needs more than 0° and less than 80°; below that it is a “flat” roof',
         'roof.runs-over' => 'this roof stands higher than the one it runs into and would come out behind it; lower its eaves or its pitch, make the block narrower, or let the edge be a gable or a hip',
         'roof.runs-beside' => 'the overhang of this roof runs on beside the roof it dies into, past its end, and has nothing to die into there; make the overhang less on that side, or move the block in from the end by as much',
@@ -173,12 +176,20 @@ final readonly class ProblemText
         'piece.no-such' => 'there is no such piece of “{given}” in this kit',
     ];
 
-    public static function of(Problem $problem): string
+    /**
+     * @param  ?callable(float, bool): string  $length  how a length in millimetres is written, and whether it is one of the real building;
+     *                                         as those millimetres where nothing is said
+     */
+    public static function of(Problem $problem, ?callable $length = null): string
     {
         $text = self::TEXTS[$problem->code] ?? throw new LogicException("No sentence for the problem {$problem->code}");
+        $length ??= static fn (float $mm): string => self::number($mm).' mm';
         $replace = [];
         foreach ($problem->facts as $name => $value) {
             $replace['{'.$name.'}'] = is_float($value) ? self::number($value) : (string) $value;
+            foreach (is_string($value) ? [] : ['real' => true, 'model' => false] as $world => $isReal) {
+                $replace["{{$name}|$world}"] = $length((float) $value, $isReal);
+            }
         }
 
         return strtr($text, $replace);

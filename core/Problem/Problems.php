@@ -27,6 +27,12 @@ final class Problems
         return $this->all === [];
     }
 
+    /** @return list<Problem> */
+    public function all(): array
+    {
+        return $this->all;
+    }
+
     public function have(string $code): bool
     {
         return array_filter($this->all, static fn (Problem $p): bool => $p->code === $code) !== [];

@@ -52,7 +52,6 @@ final class Exceptions
         'core/Drawing/MockupDrawing.php::net' => self::DRAWN,
         'core/Drawing/SightView.php::overCut' => self::DRAWN,
         'core/Drawing/SightView.php::section' => self::DRAWN,
-        'core/Drawing/WallView.php::all' => self::DRAWN,
         'core/Fit/Compromise/Compromises.php::of' => self::SENTENCES,
         'core/Fit/Plot/Fit.php::checks' => self::SENTENCES,
         'core/Fit/Relief/ReliefChecks.php::of' => self::SENTENCES,

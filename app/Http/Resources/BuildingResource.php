@@ -8,6 +8,11 @@ use App\Actions\DeriveKit;
 use App\Actions\MadeParts;
 use App\Models\Building;
 use App\Models\Revision;
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Drawing\Sketch;
+use Chartula\Core\Output\FaultWords;
+use Chartula\Core\Problem\Problem;
 use Illuminate\Http\Response;
 
 /**
@@ -31,13 +36,33 @@ final readonly class BuildingResource
         $derived = $sound === null ? 'null' : $this->derive->fromText($sound->text);
         $head = json_encode([
             'id' => $building->id, 'project_id' => $building->project_id, 'name' => $building->name,
-            'revision' => new RevisionResource($revision), 'faults' => $revision->faults, 'derived_from' => $sound?->number,
+            'revision' => new RevisionResource($revision), 'derived_from' => $sound?->number, ...self::faulty($revision),
             'history' => self::history($building, $revision),
             'made' => $sound === null ? null : $this->made->docket($building, $sound->text),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         $body = substr($head, 0, -1).',"document":'.$revision->text.',"derived":'.$derived.'}';
 
         return response($body, $status, ['Content-Type' => 'application/json', 'Cache-Control' => 'no-store']);
+    }
+
+    /**
+     * What is wrong with a revision, in words, and a sketch of it as it is described; nothing of either where it is sound.
+     *
+     * @return array{faults: list<array<string, mixed>>, sketch: ?array<string, mixed>}
+     */
+    private static function faulty(Revision $revision): array
+    {
+        if ($revision->is_sound) {
+            return ['faults' => [], 'sketch' => null];
+        }
+        $document = JsonText::decode($revision->text);
+        $building = BuildingReader::reading($document)->building;
+        $faults = array_map(static fn (array $f): Problem => new Problem($f['path'], $f['code'], $f['facts'] ?? []), $revision->faults);
+
+        return [
+            'faults' => FaultWords::of($document, $revision->faults),
+            'sketch' => $building === null ? null : Sketch::of($building, $faults),
+        ];
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Node;
-use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
@@ -45,12 +44,26 @@ final readonly class OpeningEdit
         }
         [$block, $edge, $index] = $found;
         $self = new self(Ruler::of($document), $document, $block, self::wall($block, $edge, $index), $edge, $index, $edit);
+        $row = $op === 'add-opening' ? null : $self->row();
+        if ($row !== null) {
+            $eaves = $self->ruler->read($block->eaves ?? null) - $self->ruler->read($block->base ?? null);
+            $length = $self->ruler->lengthOfWall($block, $index);
+            $to = $edit->get('to');
+            if ($op === 'copy-opening' && $to !== null) {
+                $self->on($to)?->takeRow($row);
+            } else {
+                (new RowEdit($self->ruler, $document, $self->wall, $row, $length, $eaves))->apply($op, $edit, $edge);
+            }
+
+            return;
+        }
 
         match ($op) {
             'add-opening' => $self->add(),
             'copy-opening' => $self->copy(),
             'repeat-opening' => $self->repeat(),
             'remove-opening' => $self->remove(),
+            'break-row' => $self->find(),
             default => $self->move(),
         };
     }
@@ -135,6 +148,21 @@ final readonly class OpeningEdit
         return null;
     }
 
+    /** The row in bays that is meant, by its own id. */
+    private function row(): ?stdClass
+    {
+        $id = $this->edit->get('id')?->value;
+        foreach (is_array($this->wall->rows ?? null) ? array_values($this->wall->rows) : [] as $i => $row) {
+            if ($row instanceof stdClass && ($row->id ?? 'r'.($i + 1)) === $id) {
+                $row->id = $id;
+
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
     private function move(): void
     {
         $this->edit->isObject(['op', 'wall', 'id'], ['bricks', 'courses']);
@@ -146,17 +174,18 @@ final readonly class OpeningEdit
             $steps = $this->edit->get($unit)?->number() ?? 0.0;
             if ($steps !== 0.0) {
                 $before = is_string($opening->{$field} ?? null) ? $opening->{$field} : '0mm';
-                $after = max(0.0, $this->ruler->read($before) + $this->step($steps, $unit));
+                $after = max(0.0, $this->ruler->read($before) + self::step($this->ruler, $this->wall, $steps, $unit));
                 $opening->{$field} = LengthFormat::like($before, $after);
             }
         }
     }
 
-    private function step(float $steps, string $unit): float
+    /** How far so many steps are, in bricks along or courses up. */
+    public static function step(Ruler $ruler, stdClass $wall, float $steps, string $unit): float
     {
-        $finish = is_string($this->wall->finish ?? null) ? $this->wall->finish : '';
+        $finish = is_string($wall->finish ?? null) ? $wall->finish : '';
         if (str_starts_with($finish, 'brick-')) {
-            return $steps * ($unit === 'bricks' ? $this->ruler->gauge->brick_mm : $this->ruler->gauge->course_mm);
+            return $steps * ($unit === 'bricks' ? $ruler->gauge->brick_mm : $ruler->gauge->course_mm);
         }
         $whole = (float) (int) $steps;
 
@@ -173,29 +202,79 @@ final readonly class OpeningEdit
         $style = $this->edit->get('style')?->text(32) ?? (string) array_key_first(get_object_vars($styles));
         $kind = ($styles->{$style} ?? null) instanceof stdClass ? ($styles->{$style}->kind ?? 'window') : 'window';
         $opening = (object) [
-            'id' => $this->freeId($kind === 'door' ? 'd' : 'w'), 'style' => $style,
-            'from' => LengthFormat::like('0ft', $this->freePlace($this->ruler->widthOf($styles->{$style} ?? null))),
+            'id' => $this->freeId($kind === 'door' ? 'd' : 'w'), 'style' => $style, 'from' => '0ft',
             'sill' => $kind === 'door' ? '0ft' : '2ft 9in',
         ];
-        $this->wall->openings = [...$this->openings(), $opening];
+        $this->put($opening, null);
     }
 
     private function copy(): void
     {
-        $this->edit->isObject(['op', 'wall', 'id']);
+        $this->edit->isObject(['op', 'wall', 'id'], ['to', 'mirrored']);
         $opening = $this->find();
-        if ($opening === null) {
+        $on = $this->edit->get('to') === null ? $this : $this->on($this->edit->get('to'));
+        if ($opening === null || $on === null) {
             return;
         }
-        $style = is_string($opening->style ?? null) && ($this->document->styles ?? null) instanceof stdClass
-            ? ($this->document->styles->{$opening->style} ?? null)
-            : null;
         $copy = clone $opening;
-        unset($copy->repeat);
-        $from = is_string($opening->from ?? null) ? $opening->from : '0ft';
-        $copy->id = $this->freeId(substr(is_string($opening->id) ? $opening->id : 'w', 0, 1));
-        $copy->from = LengthFormat::like($from, $this->freePlace($this->ruler->widthOf($style)));
-        $this->wall->openings = [...$this->openings(), $copy];
+        if ($on === $this) {
+            unset($copy->repeat);
+        }
+        $copy->id = $on->freeId(substr(is_string($opening->id) ? $opening->id : 'w', 0, 1));
+        $on->put($copy, $on->near($opening, $this->edit->get('mirrored')?->value === true));
+    }
+
+    /** Takes a row of another wall over: in bays or between margins as there; one that begins at a place begins at the same one. */
+    private function takeRow(stdClass $row): void
+    {
+        $copy = clone $row;
+        $rows = is_array($this->wall->rows ?? null) ? array_values($this->wall->rows) : [];
+        $taken = array_map(static fn (mixed $r): mixed => $r instanceof stdClass ? $r->id ?? null : null, $rows);
+        for ($n = 1; in_array($copy->id ?? null, $taken, true); $n++) {
+            $copy->id = "r$n";
+        }
+        $this->wall->rows = [...$rows, $copy];
+    }
+
+    /** The wall that something is copied to. */
+    private function on(Node $to): ?self
+    {
+        $found = self::found($this->document, $to);
+        if ($found === null) {
+            return null;
+        }
+        [$block, $edge, $index] = $found;
+
+        return new self($this->ruler, $this->document, $block, self::wall($block, $edge, $index), $edge, $index, $this->edit);
+    }
+
+    /** As far from the left end as it is on its own wall, or from the right. */
+    private function near(stdClass $opening, bool $isMirrored): float
+    {
+        $from = $this->ruler->read($opening->from ?? null);
+        $extents = $this->ruler->extentsOf($opening, $this->document->styles ?? null);
+
+        return $isMirrored ? $this->ruler->lengthOfWall($this->block, $this->index) - $extents[count($extents) - 1]->to : $from;
+    }
+
+    /** Puts an opening in the first free place, or in the nearest to one; where there is none it says so and does nothing. */
+    private function put(stdClass $opening, ?float $near): void
+    {
+        [, $height, $sill] = FreePlaces::size($this->ruler, $this->document, $opening);
+        $extents = $this->ruler->extentsOf($opening, $this->document->styles ?? null);
+        $width = $extents[count($extents) - 1]->to - $extents[0]->from;
+        $length = $this->ruler->lengthOfWall($this->block, $this->index);
+        $free = FreePlaces::of($this->ruler, $this->document, $this->wall, $length);
+        $at = $near === null
+            ? $free->first($width, $sill, $sill + $height)
+            : $free->nearest($near, $width, $sill, $sill + $height);
+        if ($at === null) {
+            $this->edit->fault('edit.no-room', ['wall' => $this->name, 'width' => round($width, 2)]);
+
+            return;
+        }
+        $opening->from = LengthFormat::like(is_string($opening->from ?? null) ? $opening->from : '0ft', $at);
+        $this->wall->openings = [...$this->openings(), $opening];
     }
 
     private function repeat(): void
@@ -241,24 +320,5 @@ final readonly class OpeningEdit
                 return $letter.$n;
             }
         }
-    }
-
-    /** The first place, a brick from its neighbours, where an opening of that width fits; half a metre in where none does. */
-    private function freePlace(float $width): float
-    {
-        $length = $this->ruler->lengthOfWall($this->block, $this->index);
-        $brick = $this->ruler->gauge->brick_mm;
-        $taken = [];
-        foreach ($this->openings() as $opening) {
-            array_push($taken, ...$this->ruler->extentsOf($opening, $this->document->styles ?? null));
-        }
-        for ($at = 2.0 * $brick; $at + $width + 2.0 * $brick <= $length; $at += $brick) {
-            $place = Interval::of($at, $width);
-            if (array_filter($taken, static fn (Interval $other): bool => $place->overlaps($other, -$brick)) === []) {
-                return $at;
-            }
-        }
-
-        return 2.0 * $brick;
     }
 }

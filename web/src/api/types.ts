@@ -58,6 +58,11 @@ export type Edit =
       op: 'copy-opening';
       wall: string;
       id: string;
+      /**
+       * Another wall, as block.edge.
+       */
+      to?: string;
+      mirrored?: boolean;
     }
   | {
       op: 'repeat-opening';
@@ -68,6 +73,11 @@ export type Edit =
     }
   | {
       op: 'remove-opening';
+      wall: string;
+      id: string;
+    }
+  | {
+      op: 'break-row';
       wall: string;
       id: string;
     }
@@ -165,7 +175,7 @@ export interface BuildingState {
   project_id: string;
   name: string;
   revision: Revision;
-  faults: Problem[];
+  faults: Fault[];
   derived_from: number | null;
   document: Document;
   derived: Derived | null;
@@ -177,6 +187,10 @@ export interface BuildingState {
     redo: string | null;
   };
   made: DocketEntry | null;
+  /**
+   * As it is described, while something is wrong with it: outlines, openings, edges of roofs.
+   */
+  sketch: View | null;
 }
 export interface Revision {
   number: number;
@@ -190,6 +204,25 @@ export interface Revision {
    * What was learnt from it.
    */
   note: string | null;
+}
+export interface Fault {
+  path: string;
+  code: string;
+  text: string;
+  /**
+   * In the names that a person gave.
+   */
+  where: string;
+  says: {
+    imperial: string;
+    metric: string;
+  };
+  go: {
+    stage: 'prototype' | 'plot' | 'shell' | 'roof' | 'skin' | 'sheets';
+    block: string | null;
+    wall: string | null;
+    opening: string | null;
+  };
 }
 export interface Derived {
   kit: Kit;
@@ -398,7 +431,7 @@ export interface View {
   };
   walls: Wall[];
   plan: Plan;
-  section: Section;
+  section: Section | null;
   skin: {
     brick: string;
     mortar: string;
@@ -471,6 +504,14 @@ export interface Opening {
   pitch: Size | null;
   ring: Point[];
   panes: Point[][];
+  /**
+   * Whether something is wrong with it.
+   */
+  clashes: boolean;
+  /**
+   * The row in bays that it is one of.
+   */
+  row: string | null;
 }
 export interface ChainLink {
   from: number;
@@ -523,6 +564,10 @@ export interface PlanBlock {
     kind: string;
     pitch: string;
   };
+  /**
+   * Whether something is wrong with it.
+   */
+  clashes: boolean;
 }
 export interface PlanEdge {
   name: string;
@@ -534,6 +579,10 @@ export interface PlanEdge {
   roof: EdgeKind;
   pitch: string;
   overhang: Size;
+  /**
+   * Whether something is wrong with it.
+   */
+  clashes: boolean;
 }
 export interface PlanWall {
   key: string;
@@ -709,7 +758,7 @@ export interface BuildingSummary {
 }
 export interface ComparedSide {
   revision: Revision;
-  faults: Problem[];
+  faults: Fault[];
   view: View | null;
 }
 export interface Comparison {

@@ -1,11 +1,13 @@
 import { createContext, useContext } from 'react';
-import type { BuildingState, Derived, Edit, Size, Units } from '../api/types';
+import type { BuildingState, Derived, Edit, Size, Units, View } from '../api/types';
 
 export interface BuildingContextValue {
   /** With what has been typed and is on its way. */
   state: BuildingState;
   /** What the last sound revision gives; null for a building that never was sound. */
   derived: Derived | null;
+  /** What is drawn: as it is described while something is wrong with it, as it is made otherwise. */
+  drawn: View | null;
   units: Units;
   save: (edits: Edit[]) => void;
   /** Presses that follow each other within a second are one revision. */
@@ -24,6 +26,12 @@ export function useBuilding(): BuildingContextValue {
   const value = useContext(BuildingContext);
   if (value === null) throw new Error('Outside a building');
   return value;
+}
+
+/** A faulty building is drawn as it is described; materials stay those of the last sound revision. */
+export function drawnOf(state: BuildingState): View | null {
+  const made = state.derived?.view ?? null;
+  return state.sketch === null ? made : { ...state.sketch, stocks: made?.stocks ?? [] };
 }
 
 /** The value at a dotted path of the document, as text; '' where there is none. */

@@ -33,6 +33,9 @@ interface Drag {
   perPx: number;
 }
 
+/** What moves as one. */
+const nameOf = (opening: Opening) => opening.row ?? opening.id;
+
 const quarters = (value: number) => Math.round(value * 4) / 4;
 
 /** A pull in bricks along and courses up, to a quarter. */
@@ -88,9 +91,9 @@ export function Elevation({
 
   /** All of a row go along with the one that is pulled. */
   function pulledBy(opening: Opening): readonly [number, number] {
-    return drag !== null && wall.openings.some((one) => one.key === drag.key && one.id === opening.id)
+    return drag !== null && wall.openings.some((one) => one.key === drag.key && nameOf(one) === nameOf(opening))
       ? stepsOf(drag, wall.step)
-      : (moved[opening.id] ?? [0, 0]);
+      : (moved[nameOf(opening)] ?? [0, 0]);
   }
 
   function drop() {
@@ -134,7 +137,7 @@ export function Elevation({
               opening={opening}
               step={wall.step}
               pulled={pulledBy(opening)}
-              isChosen={opening.key === chosen}
+              isChosen={opening.key === chosen || (opening.row !== null && opening.row === current?.row)}
               perPx={perPx}
               onGrab={onChoose === undefined ? undefined : (event) => grab(opening, event, perPx)}
             />
@@ -174,8 +177,8 @@ function OpeningMark({
     >
       <path
         d={pathOf(opening.ring)}
-        fill={opening.kind === 'door' ? 'var(--door)' : 'var(--sheet)'}
-        stroke={isChosen ? 'var(--brick)' : 'var(--ink)'}
+        fill={opening.clashes ? 'var(--clash-wash)' : opening.kind === 'door' ? 'var(--door)' : 'var(--sheet)'}
+        stroke={opening.clashes ? 'var(--signal)' : isChosen ? 'var(--brick)' : 'var(--ink)'}
         strokeWidth={(isChosen ? 3 : 1.2) * perPx}
       />
       {opening.panes.map((pane, i) => (

@@ -3,8 +3,18 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
-import type { BuildingState, Derived, Edit } from '../api/types';
+import type { BuildingState, Derived, Edit, Fault } from '../api/types';
 import { BuildingContext } from '../document/context';
+
+/** Something that is wrong in the front wall. */
+export const faultAt = (path: string, text: string, go: Partial<Fault['go']> = {}): Fault => ({
+  path,
+  code: 'x',
+  text,
+  where: 'Front, second window',
+  says: { imperial: text, metric: text },
+  go: { stage: 'shell', block: 'main', wall: 'main.front', opening: 'w2', ...go },
+});
 
 /** A building as the server gives it, with nothing but what a test says of it. */
 export const buildingOf = (more: Partial<BuildingState> = {}): BuildingState => ({
@@ -27,6 +37,7 @@ export const buildingOf = (more: Partial<BuildingState> = {}): BuildingState => 
   made: null,
   document: { scale: '1:76.2' },
   derived: null,
+  sketch: null,
   ...more,
 });
 
@@ -41,6 +52,7 @@ export function showIn(state: BuildingState, ui: ReactNode, derived: Derived | n
           value={{
             state,
             derived,
+            drawn: state.sketch ?? derived?.view ?? null,
             units: 'imperial',
             save,
             gather,

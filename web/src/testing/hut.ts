@@ -16,6 +16,7 @@ export const openingAt = (key: string, left: number): Opening => ({
   id: key,
   copy: 0,
   count: 1,
+  row: null,
   style: 'sash',
   kind: 'window',
   path: 'blocks.0.walls.0.openings.0',
@@ -33,6 +34,7 @@ export const openingAt = (key: string, left: number): Opening => ({
     [left, 31],
   ],
   panes: [],
+  clashes: false,
 });
 
 /** A front wall of 72 by 38 with two windows. */
@@ -151,6 +153,7 @@ export const hut = (): Derived => ({
               roof: 'hip',
               pitch: '40°',
               overhang: sizeOf(3),
+              clashes: false,
             },
           ],
           at: [sizeOf(0), sizeOf(0)],
@@ -158,6 +161,7 @@ export const hut = (): Derived => ({
           eaves: sizeOf(38),
           base: sizeOf(0),
           roof: { kind: 'gable', pitch: '40°' },
+          clashes: false,
         },
       ],
       walls: [],

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BuildingState } from '../api/types';
-import { buildingOf, showIn } from '../testing/building';
+import { buildingOf, showIn, faultAt } from '../testing/building';
 import { LengthField } from './LengthField';
 
 const PATH = 'blocks.0.eaves';
@@ -62,7 +62,7 @@ describe('a length field', () => {
   });
 
   it('shows the fault that is stored with the revision', async () => {
-    show([{ path: PATH, code: 'x', text: 'stands below the base' }]);
+    show([faultAt(PATH, 'stands below the base')]);
     expect(await screen.findByRole('alert')).toHaveTextContent('stands below the base');
   });
 

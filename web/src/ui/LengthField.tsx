@@ -22,7 +22,7 @@ interface Props {
 
 /** What is typed into a field of the document, kept at it until it can be saved, and what the server makes of it. */
 function useLength({ path, value, world = 'real', optional = false }: Omit<Props, 'label'>) {
-  const { state, save } = useBuilding();
+  const { state, units, save } = useBuilding();
   const queries = useQueryClient();
   const [draft, setDraft] = useState<string | null>(() => readDraft(state.id, path));
   const text = draft ?? value;
@@ -56,7 +56,7 @@ function useLength({ path, value, world = 'real', optional = false }: Omit<Props
 
   const missing = asked === '' && !optional ? 'this is required' : null;
   const fault = missing ?? reading.data?.fault ?? reading.error?.message ?? null;
-  const stored = state.faults.find((problem) => problem.path === path)?.text;
+  const stored = state.faults.find((problem) => problem.path === path)?.says[units];
   return { text, put, commit, size: asked === '' ? null : (reading.data?.size ?? null), wrong: fault ?? stored };
 }
 

@@ -15,10 +15,10 @@ interface Props {
 
 /** A field of the document that is no length: saved when it is left or Enter is pressed. */
 export function TextField({ label, path, value, read = (text) => text, after = '', isWide = false }: Props) {
-  const { state, save } = useBuilding();
+  const { state, units, save } = useBuilding();
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
-  const fault = state.faults.find((problem) => problem.path === path)?.text;
+  const fault = state.faults.find((problem) => problem.path === path)?.says[units];
   function commit() {
     if (draft === null) return;
     const next = read(draft);

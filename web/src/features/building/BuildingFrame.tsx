@@ -7,7 +7,7 @@ import type { BuildingState, DocketEntry, Size, User } from '../../api/types';
 import { FindButton } from '../../ui/FindButton';
 import { Failed, Loading } from '../../ui/States';
 import { onVerb } from '../../ui/verbs';
-import { BuildingContext } from '../../document/context';
+import { BuildingContext, drawnOf } from '../../document/context';
 import { DocketDetail } from './DocketDetail';
 import { Faults, SaveWords } from './Notices';
 import { withTyped } from '../../document/pending';
@@ -41,9 +41,10 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
   const value = useMemo(() => {
     const state = { ...answered, document: withTyped(answered.document, unseen) };
     const show = (size: Size) => (user.units === 'imperial' ? size.imperial : size.metric);
-    return { state, derived: state.derived, units: user.units, save, gather, undo, redo, restore, unseen, show };
+    const drawn = drawnOf(state);
+    return { state, derived: state.derived, drawn, units: user.units, save, gather, undo, redo, restore, unseen, show };
   }, [answered, unseen, user.units, save, gather, undo, redo, restore]);
-  const { state, derived } = value;
+  const { state, derived, drawn } = value;
   // As packed tighter, once that is known: it is only looked for where sheets are looked at.
   const laid = useQuery({ ...sheetsOptions(state.id, state.derived_from ?? 0), enabled: false }).data;
   const packed = laid?.revision === state.derived_from ? laid : undefined;
@@ -82,7 +83,7 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
           <div className="docket-head">
             <h1>{state.name}</h1>
             <span className="quiet">
-              <Link to="/">Projects</Link> · {derived?.view.scale ?? 'no scale yet'} ·{' '}
+              <Link to="/">Projects</Link> · {drawn?.scale ?? 'no scale yet'} ·{' '}
               <SaveWords status={status} revision={state.revision.number} /> ·{' '}
               <Link to={`/buildings/${state.id}/history`}>History</Link>
             </span>
@@ -121,7 +122,7 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
         </header>
         {open !== null && derived !== null && <DocketDetail entry={open} derived={derived} building={state.id} />}
         {isWaiting && <SavePanels saving={saving} user={user} />}
-        {state.faults.length > 0 && <Faults state={state} />}
+        {state.faults.length > 0 && <Faults state={state} units={user.units} onUndo={undo} />}
         <nav className="stages" aria-label="Stages">
           {STAGES.map(([key, words]) => (
             <NavLink key={key} to={`/buildings/${state.id}/${key}`}>

@@ -1,4 +1,7 @@
-import type { BuildingState } from '../../api/types';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Link } from 'react-router';
+import type { BuildingState, Fault, Units } from '../../api/types';
 import type { SaveState } from './SavingMachine';
 
 const LOOKS: Record<SaveState['kind'], string> = {
@@ -41,23 +44,59 @@ export function SaveWords({ status, revision }: { status: SaveState; revision: n
   );
 }
 
-export function Faults({ state }: { state: BuildingState }) {
+/** So many faults are listed before the rest are counted. */
+const SHOWN = 6;
+
+/** Where a fault is looked at and put right. */
+export function placeOf(building: string, { stage, block, wall, opening }: Fault['go']): string {
+  const search = new URLSearchParams();
+  if (wall !== null) search.set('wall', wall);
+  if (opening !== null) search.set('opening', opening);
+  if (wall === null && block !== null) search.set('block', block);
+  return `/buildings/${building}/${stage}${search.size > 0 ? `?${search}` : ''}`;
+}
+
+/** What is wrong, where, and the ways out of it. */
+export function Faults({ state, units, onUndo }: { state: BuildingState; units: Units; onUndo: () => void }) {
+  const [all, setAll] = useState(false);
+  const { faults, history } = state;
+  const shown = all ? faults : faults.slice(0, SHOWN);
   return (
-    <section className="remark remark-stop" aria-label="Faults">
-      <strong>
-        {state.faults.length === 1 ? 'One thing has' : `${state.faults.length} things have`} to be put right before this
-        can be made.
-      </strong>{' '}
-      {state.derived_from !== null && (
-        <>Drawings and parts are from revision {state.derived_from}, the last that was sound.</>
-      )}
+    <section className="remark remark-stop faults" aria-label="Faults" role="status">
+      <div className="d-flex flex-wrap justify-content-between gap-2">
+        <div>
+          <strong>
+            {faults.length === 1 ? 'One thing has' : `${faults.length} things have`} to be put right before this can be
+            made.
+          </strong>{' '}
+          {state.derived_from !== null && (
+            <>
+              It is drawn as it is described, in red where something clashes; parts, sheets and the view in space are
+              from revision {state.derived_from}, the last that was sound.
+            </>
+          )}
+        </div>
+        {history.undo !== null && (
+          <Button size="sm" variant="outline-danger" onClick={onUndo} title={`Undo: ${history.undo}`}>
+            Undo that
+          </Button>
+        )}
+      </div>
       <ul className="mb-0">
-        {state.faults.map((fault) => (
-          <li key={fault.path + fault.code}>
-            <code>{fault.path}</code>: {fault.text}
+        {shown.map((fault, i) => (
+          <li key={`${fault.path} ${fault.code} ${i}`}>
+            <strong>{fault.where}</strong>: {fault.says[units]}.{' '}
+            <Link to={placeOf(state.id, fault.go)} aria-label={`Go to it: ${fault.where}`}>
+              Go to it
+            </Link>
           </li>
         ))}
       </ul>
+      {shown.length < faults.length && (
+        <button type="button" className="btn btn-link p-0" onClick={() => setAll(true)}>
+          {faults.length - shown.length} more
+        </button>
+      )}
     </section>
   );
 }

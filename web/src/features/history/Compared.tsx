@@ -66,7 +66,7 @@ function Side({ side, wall }: { side: ComparedSide; wall: string }) {
         <ul className="text-danger">
           {side.faults.map((fault) => (
             <li key={fault.path + fault.code}>
-              {fault.path}: {fault.text}
+              {fault.where}: {fault.says[units]}
             </li>
           ))}
         </ul>

@@ -27,10 +27,10 @@ const steps = (px: number, perPx: number, foot: number) => Math.round(((px * per
 
 /** Blocks in plan, to scale: chosen, dragged, and moved by the arrow keys. */
 export function PlanEditor({ chosen, onChoose, onMove }: Props) {
-  const { derived, units } = useBuilding();
+  const { drawn, units } = useBuilding();
   const [drag, setDrag] = useState<Drag | null>(null);
-  if (derived === null) return null;
-  const { plan, roof, rule } = derived.view;
+  if (drawn === null) return null;
+  const { plan, roof, rule } = drawn;
   const bounds = boundsOf([
     ...plan.blocks.map((block) => block.ring),
     ...roof.lines.map((line) => [line.from, line.to]),
@@ -90,8 +90,8 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
               >
                 <path
                   d={pathOf(block.ring)}
-                  fill={isChosen ? 'var(--chosen)' : 'var(--block)'}
-                  stroke={isChosen ? 'var(--brick)' : 'var(--ink)'}
+                  fill={block.clashes ? 'var(--clash-wash)' : isChosen ? 'var(--chosen)' : 'var(--block)'}
+                  stroke={block.clashes ? 'var(--signal)' : isChosen ? 'var(--brick)' : 'var(--ink)'}
                   strokeWidth={(isChosen ? 2.5 : 1.5) * perPx}
                 />
                 <BlockWords block={block} perPx={perPx} />

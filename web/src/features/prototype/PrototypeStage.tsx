@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link, useSearchParams } from 'react-router';
 import { Elevation } from '../../drawing/Elevation';
@@ -22,14 +21,15 @@ const KINDS = [
 
 /** What is the real thing, and how big is it? */
 export function PrototypeStage() {
-  const { state, derived, gather, units } = useBuilding();
+  const { state, drawn, gather, units } = useBuilding();
   const [search, setSearch] = useSearchParams();
-  const [chosen, setChosen] = useState<string | null>(null);
+  const chosen = search.get('block');
+  const setChosen = (id: string | null) => setSearch(id === null ? {} : { block: id }, { replace: true });
   const text = (path: string) => textAt(state.document, path);
-  const blocks = derived?.view.plan.blocks ?? [];
+  const blocks = drawn?.plan.blocks ?? [];
   const ids = idsOf(state.document.blocks);
   const block = chosen !== null && ids.includes(chosen) ? chosen : (ids[0] ?? '');
-  const walls = derived?.view.walls ?? [];
+  const walls = drawn?.walls ?? [];
   const view = search.get('view') ?? 'plan';
   const wall = walls.find((one) => one.key === view);
   return (
@@ -37,30 +37,32 @@ export function PrototypeStage() {
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
           <h2>The real building</h2>
-          {derived !== null && (
+          {drawn !== null && (
             <WallChooser
-              view={derived.view}
+              view={drawn}
               chosen={wall?.key ?? 'plan'}
               onChoose={(next) => setSearch({ view: next }, { replace: true })}
               also={['plan']}
             />
           )}
         </div>
-        {derived === null ? (
+        {drawn === null ? (
           <p>Give its figures; the drawing follows as soon as they are sound.</p>
         ) : (
           <>
             <p className="quiet">
-              {derived.view.walls[0]?.length[units]} wide, {derived.view.walls[1]?.length[units]} deep,{' '}
-              {derived.view.section.eaves[units]} to the eaves, {derived.view.section.ridge[units]} to the underside of
-              the ridge.
+              {drawn.walls[0]?.length[units]} wide, {drawn.walls[1]?.length[units]} deep
+              {drawn.section !== null &&
+                `, ${drawn.section.eaves[units]} to the eaves, ${drawn.section.ridge[units]} to the underside of the ridge`}
+              .
             </p>
-            {(state.document.relief !== undefined || entriesAt(state.document, 'compression.steps').length > 0) && (
-              <p className="quiet">
-                Drawn as it is modelled; its figures stay as they were measured. What is given up stands under{' '}
-                <Link to={`/buildings/${state.id}/plot`}>Plot</Link>.
-              </p>
-            )}
+            {drawn.section !== null &&
+              (state.document.relief !== undefined || entriesAt(state.document, 'compression.steps').length > 0) && (
+                <p className="quiet">
+                  Drawn as it is modelled; its figures stay as they were measured. What is given up stands under{' '}
+                  <Link to={`/buildings/${state.id}/plot`}>Plot</Link>.
+                </p>
+              )}
             {wall === undefined ? (
               <>
                 <BlockTools
@@ -79,7 +81,7 @@ export function PrototypeStage() {
             ) : (
               <Elevation
                 wall={wall}
-                rule={derived.view.rule}
+                rule={drawn.rule}
                 units={units}
                 building={state.id}
                 revision={state.derived_from ?? 0}

@@ -15,7 +15,7 @@ const KINDS = [
 /** What the roof does over one edge. */
 export function EdgeFigures({ edge, onDone }: { edge: PlanEdge; onDone: () => void }) {
   const { state, save, units } = useBuilding();
-  const faults = state.faults.filter((fault) => fault.path.includes('.roof'));
+  const faults = state.faults.filter((fault) => fault.go.stage === 'roof' && fault.go.block === edge.block);
   const set = (change: { kind?: EdgeKind; pitch?: number | null; overhang?: string | null; from?: string | null }) =>
     save([{ op: 'roof-edge', block: edge.block, edge: edge.name, ...change }]);
   return (
@@ -46,7 +46,7 @@ export function EdgeFigures({ edge, onDone }: { edge: PlanEdge; onDone: () => vo
       )}
       {faults.map((fault) => (
         <div key={fault.path + fault.code} className="remark remark-stop" role="alert">
-          {fault.text}
+          {fault.where}: {fault.says[units]}
         </div>
       ))}
       <p className="quiet">Leave a figure empty and it is again what the whole roof has.</p>

@@ -15,9 +15,9 @@ const DASH: Record<string, readonly number[]> = { valley: [2, 3], verge: [8, 3],
 
 /** All roofs from above: every line, and the edges of the blocks under them. */
 export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
-  const { derived, units } = useBuilding();
-  if (derived === null) return null;
-  const { plan, roof, rule } = derived.view;
+  const { drawn, units } = useBuilding();
+  if (drawn === null) return null;
+  const { plan, roof, rule } = drawn;
   const bounds = boundsOf([
     ...plan.blocks.map((block) => block.ring),
     ...roof.lines.map((line) => [line.from, line.to]),
@@ -66,7 +66,7 @@ export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
               <path d={pathOf([one.from, one.to], false)} stroke="transparent" strokeWidth={14 * perPx} />
               <path
                 d={pathOf([one.from, one.to], false)}
-                stroke={one.key === edge ? 'var(--brick)' : 'var(--slate)'}
+                stroke={one.clashes ? 'var(--signal)' : one.key === edge ? 'var(--brick)' : 'var(--slate)'}
                 strokeWidth={(one.key === edge ? 5 : 2.5) * perPx}
                 strokeDasharray={one.roof === 'gable' ? undefined : `${5 * perPx} ${3 * perPx}`}
               />

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Derived, PlanEdge } from '../../api/types';
+import { useSearchParams } from 'react-router';
+import type { PlanEdge, View } from '../../api/types';
 import { Empty } from '../../ui/States';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
@@ -27,17 +28,17 @@ type Chosen = { what: 'edge'; key: string } | { what: 'panel'; id: string } | { 
 
 /** Which panels, supports, ridges and gutters? */
 export function RoofStage() {
-  const { derived } = useBuilding();
+  const { drawn } = useBuilding();
   const [view, setView] = useState<(typeof VIEWS)[number]>('plan');
   const [chosen, setChosen] = useState<Chosen | null>(null);
-  if (derived === null) {
+  if (drawn === null) {
     return (
       <Empty title="No roof yet">
         <p>It is worked out as soon as the figures under Prototype are sound.</p>
       </Empty>
     );
   }
-  const { plan, roof, section } = derived.view;
+  const { plan, roof, section } = drawn;
   const edge =
     chosen?.what === 'edge' ? plan.blocks.flatMap((b) => b.edges).find((e) => e.key === chosen.key) : undefined;
   const panel = roof.panels.find((one) => chosen?.what === 'panel' && one.part === chosen.id) ?? roof.panels[0];
@@ -64,11 +65,14 @@ export function RoofStage() {
               onLine={(at) => setChosen({ what: 'line', at })}
             />
             <p className="quiet">
-              Choose an edge to say what the roof does over it, or a line for its length and its sum. {section.note}
+              Choose an edge to say what the roof does over it, or a line for its length and its sum. {section?.note}
             </p>
           </>
         )}
         {view === 'section' && <SectionAt />}
+        {view === 'panels' && panel === undefined && (
+          <p>Panels are cut out of sound roofs: they come back as soon as the faults above are put right.</p>
+        )}
         {view === 'panels' && panel !== undefined && (
           <PanelView panels={roof.panels} panel={panel} onChoose={(id) => setChosen({ what: 'panel', id })} />
         )}
@@ -93,7 +97,7 @@ export function RoofStage() {
             <WorkingsTable workings={line.workings} />
           </>
         ) : (
-          <RoofFigures derived={derived} onEdge={(key) => setChosen({ what: 'edge', key })} />
+          <RoofFigures drawn={drawn} onEdge={(key) => setChosen({ what: 'edge', key })} />
         )}
       </aside>
     </>
@@ -101,10 +105,15 @@ export function RoofStage() {
 }
 
 /** The roof of each block as a whole. */
-function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: string) => void }) {
+function RoofFigures({ drawn, onEdge }: { drawn: View; onEdge: (key: string) => void }) {
   const { state, save } = useBuilding();
-  const { plan, section } = derived.view;
-  const [at, setAt] = useState(0);
+  const { plan, section } = drawn;
+  const [search, setSearch] = useSearchParams();
+  // Which block is looked at stays while its edges are.
+  const at = Math.max(
+    0,
+    plan.blocks.findIndex((one) => one.id === search.get('block')),
+  );
   const block = plan.blocks[at] ?? plan.blocks[0];
   const path = `blocks.${at}.roof`;
   const text = (key: string) => textAt(state.document, `${path}.${key}`);
@@ -117,11 +126,12 @@ function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: stri
           label="of"
           value={String(at)}
           choices={plan.blocks.map((one, i) => [String(i), one.name] as const)}
-          onChange={(value) => setAt(Number(value))}
+          onChange={(value) => setSearch({ block: plan.blocks[Number(value)]?.id ?? '' }, { replace: true })}
         />
       )}
       <SelectField
         label="kind"
+        path={`${path}.kind`}
         value={kind}
         choices={KINDS}
         onChange={(value) =>
@@ -154,6 +164,7 @@ function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: stri
       {(kind === 'gable' || kind === 'half-hip') && (
         <SelectField
           label="ridge runs"
+          path={`${path}.ridge`}
           value={text('ridge') || 'x'}
           choices={[
             ['x', 'along the front'],
@@ -174,9 +185,32 @@ function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: stri
         value={text('overhang.verge')}
         optional
       />
-      <p className="quiet">
-        Finished, the eaves reach {section.reach.model} out: the overhang and the square edge of the card.
-      </p>
+      {section !== null && (
+        <p className="quiet">
+          Finished, the eaves reach {section.reach.model} out: the overhang and the square edge of the card.
+        </p>
+      )}
+      <HowMade />
+      <h3 className="mt-3">Edges</h3>
+      <ul className="list-unstyled mb-0">
+        {block?.edges.map((edge) => (
+          <li key={edge.key}>
+            <button type="button" className="btn btn-link p-0" onClick={() => onEdge(edge.key)}>
+              {edge.name}
+            </button>
+            : {wordsOf(edge)}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Of all roofs. */
+function HowMade() {
+  const { state, save } = useBuilding();
+  return (
+    <>
       <h3 className="mt-3">How they are made</h3>
       <SelectField
         label="edges of the panels"
@@ -196,17 +230,6 @@ function RoofFigures({ derived, onEdge }: { derived: Derived; onEdge: (key: stri
         ]}
         onChange={(value) => save([{ op: 'set', path: 'methods.supports', value }])}
       />
-      <h3 className="mt-3">Edges</h3>
-      <ul className="list-unstyled mb-0">
-        {block?.edges.map((edge) => (
-          <li key={edge.key}>
-            <button type="button" className="btn btn-link p-0" onClick={() => onEdge(edge.key)}>
-              {edge.name}
-            </button>
-            : {wordsOf(edge)}
-          </li>
-        ))}
-      </ul>
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { showIn, standInServer } from '../../testing/building';
+import { faultAt, showIn, standInServer } from '../../testing/building';
 import { hut, hutState } from '../../testing/hut';
 import { SheetsStage } from './SheetsStage';
 
@@ -56,7 +56,7 @@ describe('Sheets', () => {
   });
 
   it('prints nothing while there are faults', () => {
-    const faults = [{ path: 'blocks.0.eaves', code: 'x', text: 'too low' }];
+    const faults = [faultAt('blocks.0.eaves', 'too low')];
     showIn(hutState({ faults }), <SheetsStage />, hut());
     expect(screen.getByText('There are faults to put right before anything is printed.')).toBeInTheDocument();
     expect(screen.queryByRole('link', { name: 'Download the PDF, 1:1' })).toBeNull();

@@ -68,9 +68,9 @@ export function Methods() {
 
 /** The building cut through its walls, with the roof over it. */
 export function Plan({ onChoose }: { onChoose: (key: string) => void }) {
-  const { derived, units } = useBuilding();
-  if (derived === null) return null;
-  const { plan, roof, rule } = derived.view;
+  const { drawn, units } = useBuilding();
+  if (drawn === null) return null;
+  const { plan, roof, rule } = drawn;
   const bounds = boundsOf([
     ...plan.blocks.map((block) => block.ring),
     ...roof.lines.map((line) => [line.from, line.to]),

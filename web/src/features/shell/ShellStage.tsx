@@ -1,64 +1,76 @@
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
-import type { Opening, Wall } from '../../api/types';
+import type { Edit, Opening, Wall } from '../../api/types';
+import { useEffect, useRef } from 'react';
+import ButtonGroup from 'react-bootstrap/ButtonGroup';
+import Dropdown from 'react-bootstrap/Dropdown';
 import { Elevation } from '../../drawing/Elevation';
 import { WallChooser } from '../../drawing/WallChooser';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../../document/context';
+import { textAt, useBuilding } from '../../document/context';
 import { movesIn } from '../../document/pending';
 import { OpeningFigures } from './OpeningFigures';
+import { RowFigures } from './RowFigures';
 import { Methods, Plan } from './Plan';
 import { WallFigures } from './WallFigures';
 
 /** Which walls, floors, braces and layers make it? */
 export function ShellStage() {
-  const { state, derived, save, gather, units, unseen } = useBuilding();
+  const { state, drawn, save, gather, units, unseen } = useBuilding();
   const [search, setSearch] = useSearchParams();
   const asked = search.get('wall');
   const part = search.get('part');
-  const [chosen, setChosen] = useState<string | null>(null);
-  if (derived === null) {
+  const chosen = search.get('opening');
+  const walls = drawn?.walls ?? [];
+  const view = asked ?? walls[0]?.key ?? 'plan';
+  const wall = walls.find((one) => one.key === view || one.edge === view);
+  // Of a row any may be meant.
+  const opening =
+    wall?.openings.find((one) => one.key === chosen) ??
+    wall?.openings.find((one) => chosen !== null && one.row === chosen) ??
+    null;
+  const choose = (next: string) => setSearch({ wall: next }, { replace: true });
+  const setChosen = (key: string | null) =>
+    setSearch({ wall: wall?.key ?? view, ...(key === null ? {} : { opening: key }) }, { replace: true });
+  const expect = useFresh(wall, setChosen);
+  const add = (edits: Edit[]) => {
+    expect();
+    save(edits);
+  };
+  useClipboard(wall, opening, add);
+  if (drawn === null) {
     return (
       <Empty title="Nothing to draw yet">
         <p>Put the figures right under Prototype, and the walls stand here.</p>
       </Empty>
     );
   }
-  const walls = derived.view.walls;
-  const view = asked ?? walls[0]?.key ?? 'plan';
-  const wall = walls.find((one) => one.key === view || one.edge === view);
-  const opening = wall?.openings.find((one) => one.key === chosen) ?? null;
-  const choose = (next: string) => {
-    setSearch({ wall: next }, { replace: true });
-    setChosen(null);
-  };
   return (
     <>
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
           <h2>{wall?.title ?? 'Plan, cut through the walls'}</h2>
-          <WallChooser view={derived.view} chosen={wall?.key ?? 'plan'} onChoose={choose} also={['plan']} />
+          <WallChooser view={drawn} chosen={wall?.key ?? 'plan'} onChoose={choose} also={['plan']} />
         </div>
         {wall === undefined ? (
           <Plan onChoose={choose} />
         ) : (
           <>
-            <OpeningTools wall={wall} opening={opening} onChosen={setChosen} />
+            <OpeningTools wall={wall} walls={walls} opening={opening} onAdd={add} onChosen={setChosen} />
             <Elevation
               wall={wall}
-              rule={derived.view.rule}
+              rule={drawn.rule}
               units={units}
               building={state.id}
               revision={state.derived_from ?? 0}
-              chosen={chosen}
+              chosen={opening?.key ?? null}
               onChoose={setChosen}
               moved={movesIn(unseen, wall.key)}
               onMove={(moved, bricks, courses) =>
-                gather([{ op: 'move-opening', wall: wall.key, id: moved.id, bricks, courses }])
+                gather([{ op: 'move-opening', wall: wall.key, id: moved.row ?? moved.id, bricks, courses }])
               }
               onRemove={(gone) => {
-                save([{ op: 'remove-opening', wall: wall.key, id: gone.id }]);
+                save([{ op: 'remove-opening', wall: wall.key, id: gone.row ?? gone.id }]);
                 setChosen(null);
               }}
             />
@@ -70,6 +82,8 @@ export function ShellStage() {
           <Methods />
         ) : opening === null ? (
           <WallFigures wall={wall} part={part} />
+        ) : opening.row !== null ? (
+          <RowFigures key={opening.path} wall={wall} opening={opening} row={opening.row} />
         ) : (
           <OpeningFigures key={opening.path} wall={wall} opening={opening} />
         )}
@@ -78,62 +92,122 @@ export function ShellStage() {
   );
 }
 
+/** What is offered for the openings of a wall; a row in bays answers as one. */
 function OpeningTools({
   wall,
+  walls,
   opening,
+  onAdd,
   onChosen,
 }: {
   wall: Wall;
+  walls: readonly Wall[];
   opening: Opening | null;
+  onAdd: (edits: Edit[]) => void;
   onChosen: (key: string | null) => void;
 }) {
   const { state, save } = useBuilding();
   const styles = Object.keys((state.document.styles ?? {}) as object);
   const edge = wall.key;
+  const id = opening?.row ?? opening?.id ?? '';
+  const name = opening?.row === null ? id : 'the row';
+  const count = opening?.row === null ? opening.count : Number(textAt(state.document, `${opening?.path ?? ''}.count`));
+  const repeat = (by: number) => save([{ op: 'repeat-opening', wall: edge, id, count: count + by }]);
   return (
     <div className="tools mb-2" role="toolbar" aria-label="Openings">
       {(styles.length === 0 ? ['window'] : styles).map((style) => (
         <Button
           key={style}
           variant="outline-primary"
-          onClick={() => save([{ op: 'add-opening', wall: edge, ...(styles.length === 0 ? {} : { style }) }])}
+          onClick={() => onAdd([{ op: 'add-opening', wall: edge, ...(styles.length === 0 ? {} : { style }) }])}
         >
           Add {style}
         </Button>
       ))}
       {opening !== null && (
         <>
-          <Button
-            variant="outline-secondary"
-            onClick={() => save([{ op: 'copy-opening', wall: edge, id: opening.id }])}
-          >
-            Copy {opening.id}
-          </Button>
-          <Button
-            variant="outline-secondary"
-            onClick={() => save([{ op: 'repeat-opening', wall: edge, id: opening.id, count: opening.count + 1 }])}
-          >
+          <Dropdown as={ButtonGroup}>
+            <Button variant="outline-secondary" onClick={() => onAdd([{ op: 'copy-opening', wall: edge, id }])}>
+              Copy {name}
+            </Button>
+            <Dropdown.Toggle split variant="outline-secondary" aria-label={`Copy ${name} to another wall`} />
+            <Dropdown.Menu>
+              {walls
+                .filter((one) => one.key !== edge)
+                .flatMap((one) => [
+                  <Dropdown.Item
+                    key={one.key}
+                    onClick={() => save([{ op: 'copy-opening', wall: edge, id, to: one.key }])}
+                  >
+                    to {titleOf(one)}
+                  </Dropdown.Item>,
+                  <Dropdown.Item
+                    key={`${one.key} mirrored`}
+                    onClick={() => save([{ op: 'copy-opening', wall: edge, id, to: one.key, mirrored: true }])}
+                  >
+                    to {titleOf(one)}, mirrored
+                  </Dropdown.Item>,
+                ])}
+            </Dropdown.Menu>
+          </Dropdown>
+          <Button variant="outline-secondary" onClick={() => repeat(1)}>
             One more in the row
           </Button>
-          {opening.count > 1 && (
-            <Button
-              variant="outline-secondary"
-              onClick={() => save([{ op: 'repeat-opening', wall: edge, id: opening.id, count: opening.count - 1 }])}
-            >
+          {count > 1 && (
+            <Button variant="outline-secondary" onClick={() => repeat(-1)}>
               One fewer
             </Button>
           )}
           <Button
             variant="outline-secondary"
             onClick={() => {
-              save([{ op: 'remove-opening', wall: edge, id: opening.id }]);
+              save([{ op: 'remove-opening', wall: edge, id }]);
               onChosen(null);
             }}
           >
-            Remove {opening.id}
+            Remove {name}
           </Button>
         </>
       )}
     </div>
   );
+}
+
+/** “Churn hall, front”; where there is one block, “front”. */
+function titleOf(wall: Wall): string {
+  const title = wall.title.replace(/, from outside$/, '');
+  return title.charAt(0).toLowerCase() === wall.edge.charAt(0) && title.toLowerCase() === wall.edge ? wall.edge : title;
+}
+
+/** Chooses what has come to a wall since it was asked for. */
+function useFresh(wall: Wall | undefined, choose: (key: string) => void) {
+  const known = useRef<ReadonlySet<string> | null>(null);
+  useEffect(() => {
+    const before = known.current;
+    const fresh = before === null ? undefined : wall?.openings.find((one) => !before.has(one.key));
+    if (fresh !== undefined) {
+      known.current = null;
+      choose(fresh.key);
+    }
+  });
+  return () => {
+    known.current = new Set(wall?.openings.map((one) => one.key));
+  };
+}
+
+/** Ctrl+C takes the chosen opening or row, Ctrl+V puts it on the wall that is looked at. */
+function useClipboard(wall: Wall | undefined, opening: Opening | null, onPaste: (edits: Edit[]) => void) {
+  const kept = useRef<{ wall: string; id: string } | null>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || wall === undefined || event.target instanceof HTMLInputElement) return;
+      if (event.key === 'c' && opening !== null) kept.current = { wall: wall.key, id: opening.row ?? opening.id };
+      if (event.key === 'v' && kept.current !== null) {
+        const { wall: from, id } = kept.current;
+        onPaste([{ op: 'copy-opening', wall: from, id, ...(from === wall.key ? {} : { to: wall.key }) }]);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
 }

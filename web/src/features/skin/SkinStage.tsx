@@ -58,6 +58,7 @@ export function SkinStage() {
         {described ? (
           <SelectField
             label="finish"
+            path={`${wall.path}.finish`}
             value={wall.finish}
             choices={
               FINISHES.some(([key]) => key === wall.finish) ? FINISHES : [...FINISHES, [wall.finish, wall.finish]]

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Edit;
+
+use Chartula\Core\Building\Bays;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Interval;
+use stdClass;
+
+/** Where along a wall there is room for one more opening. Real millimetres from the wall's left end and its foot. */
+final readonly class FreePlaces
+{
+    /** Places are written to a sixteenth of an inch; what is off by less stands where it was meant. */
+    private const WRITTEN_MM = 1.6;
+
+    /**
+     * @param  list<Box2>  $taken  openings that are there, and what is kept free
+     * @param  float  $end  kept free at each end of the wall
+     */
+    private function __construct(private float $length, private float $brick, private float $end, private array $taken)
+    {
+    }
+
+    /** @param  float  $length  of the wall */
+    public static function of(Ruler $ruler, stdClass $document, stdClass $wall, float $length): self
+    {
+        $taken = [];
+        foreach (self::listed($wall->openings ?? null) as $opening) {
+            $size = self::size($ruler, $document, $opening);
+            foreach ($ruler->extentsOf($opening, $document->styles ?? null) as $place) {
+                $taken[] = new Box2($place->from, $size[2], $place->to, $size[2] + $size[1]);
+            }
+        }
+        foreach (self::listed($wall->rows ?? null) as $row) {
+            [$width, $height, $sill] = self::size($ruler, $document, $row);
+            foreach (self::bays($ruler, $row, $length, $width)->places() as $place) {
+                $taken[] = new Box2($place->from, $sill, $place->to, $sill + $height);
+            }
+        }
+        foreach (self::listed($wall->keep ?? null) as $kept) {
+            $from = $ruler->read($kept->from ?? null);
+            $taken[] = new Box2($from, -INF, $from + $ruler->read($kept->width ?? null), INF);
+        }
+
+        return new self($length, $ruler->gauge->brick_mm, 2.0 * $ruler->gauge->brick_mm, $taken);
+    }
+
+    /** The row as it stands. */
+    public static function bays(Ruler $ruler, stdClass $row, float $length, float $width): Bays
+    {
+        $said = [];
+        foreach (['margin', 'from', 'pitch'] as $key) {
+            $said[$key] = is_string($row->{$key} ?? null) ? $ruler->read($row->{$key}) : null;
+        }
+
+        return Bays::of($length, $width, is_int($row->count ?? null) ? max(1, min(200, $row->count)) : 1, $said);
+    }
+
+    /** Whether a place along a wall comes into what is kept free there. */
+    public static function isKept(Ruler $ruler, stdClass $wall, Interval $place): bool
+    {
+        foreach (self::listed($wall->keep ?? null) as $kept) {
+            if (Interval::of($ruler->read($kept->from ?? null), $ruler->read($kept->width ?? null))->overlaps($place)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array{float, float, float} width, height and sill above the block's base */
+    public static function size(Ruler $ruler, stdClass $document, stdClass $opening): array
+    {
+        $styles = $document->styles ?? null;
+        $style = $styles instanceof stdClass && is_string($opening->style ?? null) ? $styles->{$opening->style} ?? null : null;
+        $height = $style instanceof stdClass ? $ruler->read($style->h ?? null) : 0.0;
+
+        return [$ruler->widthOf($style), $height, $ruler->read($opening->sill ?? null)];
+    }
+
+    /**
+     * The nearest place to one, a brick from its neighbours, by whole bricks from it; those to the right before those to the left.
+     *
+     * @param  float  $low  of the opening
+     */
+    public function nearest(float $from, float $width, float $low, float $high): ?float
+    {
+        $steps = (int) ceil($this->length / $this->brick);
+        for ($i = 0; $i <= $steps; $i++) {
+            foreach ($i === 0 ? [0] : [$i, -$i] as $step) {
+                $at = $from + $step * $this->brick;
+                if ($this->isFree($at, $width, $low, $high)) {
+                    return $at;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** The first from the left. */
+    public function first(float $width, float $low, float $high): ?float
+    {
+        for ($at = $this->end; $at + $width + $this->end <= $this->length; $at += $this->brick) {
+            if ($this->isFree($at, $width, $low, $high)) {
+                return $at;
+            }
+        }
+
+        return null;
+    }
+
+    public function isFree(float $at, float $width, float $low, float $high): bool
+    {
+        if ($at < $this->end || $at + $width > $this->length - $this->end) {
+            return false;
+        }
+        $beside = $this->brick;
+        foreach ($this->taken as $box) {
+            $isAside = $at + $width + $beside <= $box->x0 + self::WRITTEN_MM || $at - $beside >= $box->x1 - self::WRITTEN_MM;
+            if (! $isAside && $low < $box->y1 + $beside / 2.0 && $high > $box->y0 - $beside / 2.0) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<stdClass> */
+    private static function listed(mixed $list): array
+    {
+        return array_values(array_filter(is_array($list) ? $list : [], static fn (mixed $o): bool => $o instanceof stdClass));
+    }
+}

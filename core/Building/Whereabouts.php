@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Building\Edit\Ruler;
+use stdClass;
+
+/**
+ * Where in a document a path leads: in the words a person uses (“East, front, third window, from the left end”), and on which screen it
+ * is.
+ */
+final readonly class Whereabouts
+{
+    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
+
+    private const KINDS = ['window' => 'window', 'door' => 'door', 'open' => 'archway'];
+
+    /** What a key is called; one that has no words of its own is called by itself. */
+    private const WORDS = [
+        'from' => 'from the left end', 'style' => 'kind', 'styles' => 'kind', 'w' => 'width', 'h' => 'height', 'at' => 'where it stands',
+        'place' => 'where it stands', 'footprint' => 'outline', 'methods' => 'how it is built', 'wall' => 'card of the walls',
+        'skin' => 'papers', 'flap' => 'flaps into openings', 'overlap' => 'lap round the corner', 'sheets' => 'pages',
+        'proof' => 'proving rules',
+        'relief' => 'low relief', 'perspective' => 'depth by perspective', 'compression' => 'what is given up', 'gauge' => 'bricks',
+        'ground' => 'ground along it', 'keep' => 'what is kept free', 'treat' => 'how it is treated', 'stock' => 'materials',
+        'frame' => 'frame', 'eye' => 'the eye', 'verge' => 'overhang at gables',
+    ];
+
+    /** These say nothing to a person where more follows. */
+    private const SILENT = [
+        'blocks', 'walls', 'openings', 'rows', 'rect', 'polygon', 'edges', 'repeat', 'steps', 'head', 'trim', 'outline',
+    ];
+
+    /** Screens by the first key, or by the key within a block. */
+    private const STAGES = [
+        'walls' => 'shell', 'styles' => 'prototype', 'roof' => 'roof', 'skin' => 'skin', 'sheets' => 'sheets', 'stock' => 'sheets',
+        'methods' => 'sheets',
+        'plot' => 'plot', 'relief' => 'plot', 'perspective' => 'plot', 'compression' => 'plot',
+    ];
+
+    /**
+     * @param  string  $words  beginning with a capital letter
+     * @param  'prototype'|'plot'|'shell'|'roof'|'skin'|'sheets'  $stage
+     * @param  ?string  $wall  as `block.edge`
+     * @param  ?string  $opening  the id of an opening or of a row
+     */
+    private function __construct(
+        public string $words,
+        public string $stage,
+        public ?string $block,
+        public ?string $wall,
+        public ?string $opening,
+    ) {
+    }
+
+    public static function of(stdClass $document, string $path): self
+    {
+        $keys = $path === '' ? [] : explode('.', $path);
+        if (($keys[0] ?? '') === 'blocks' && isset($keys[1])) {
+            return self::inBlock($document, (int) $keys[1], array_slice($keys, 2));
+        }
+        $stage = ($keys[0] ?? '') === 'methods' && ($keys[1] ?? '') === 'skin' ? 'skin' : self::STAGES[$keys[0] ?? ''] ?? 'prototype';
+
+        return new self(self::joined($keys === [] ? ['the building'] : self::said($keys)), $stage, null, null, null);
+    }
+
+    /** @param  list<string>  $rest */
+    private static function inBlock(stdClass $document, int $index, array $rest): self
+    {
+        $blocks = is_array($document->blocks ?? null) ? array_values($document->blocks) : [];
+        $block = ($blocks[$index] ?? null) instanceof stdClass ? $blocks[$index] : new stdClass;
+        $id = is_string($block->id ?? null) ? $block->id : 'block-'.($index + 1);
+        $words = count($blocks) > 1 ? [is_string($block->name ?? null) && $block->name !== '' ? $block->name : ucfirst($id)] : [];
+        if (($rest[0] ?? '') !== 'walls' || ! isset($rest[1])) {
+            $rest = self::edgeNamed($rest, $block);
+            $stage = self::STAGES[$rest[0] ?? ''] ?? 'prototype';
+
+            return new self(self::joined([...$words, ...self::said($rest)]), $stage, $id, null, null);
+        }
+        $walls = is_array($block->walls ?? null) ? array_values($block->walls) : [];
+        $wall = ($walls[(int) $rest[1]] ?? null) instanceof stdClass ? $walls[(int) $rest[1]] : new stdClass;
+        $edge = self::edge($wall->edge ?? null, $block);
+        [$which, $opening] = self::opening($document, $wall, $rest[2] ?? '', (int) ($rest[3] ?? 0));
+        $field = self::said(array_slice($rest, $which === null ? 2 : 4));
+
+        return new self(
+            self::joined([...$words, $edge ?? 'a wall', ...$which === null ? [] : [$which], ...$field]),
+            'shell',
+            $id,
+            $edge === null ? null : "$id.$edge",
+            $opening,
+        );
+    }
+
+    /**
+     * @param  list<string>  $rest
+     * @return list<string> with the edge of a roof by its name
+     */
+    private static function edgeNamed(array $rest, stdClass $block): array
+    {
+        if (($rest[0] ?? '') !== 'roof' || ($rest[1] ?? '') !== 'edges' || ! isset($rest[2])) {
+            return $rest;
+        }
+        $roof = ($block->roof ?? null) instanceof stdClass ? $block->roof : new stdClass;
+        $entry = is_array($roof->edges ?? null) ? array_values($roof->edges)[(int) $rest[2]] ?? null : null;
+        $edge = self::edge($entry instanceof stdClass ? $entry->edge ?? null : null, $block) ?? $rest[2];
+
+        return ['roof', "over the $edge", ...array_slice($rest, 3)];
+    }
+
+    private static function edge(mixed $edge, stdClass $block): ?string
+    {
+        $names = Ruler::edges($block);
+
+        return is_int($edge) ? $names[$edge] ?? null : (is_string($edge) ? $edge : null);
+    }
+
+    /** @return array{?string, ?string} what it is called on its wall, and its id */
+    private static function opening(stdClass $document, stdClass $wall, string $list, int $index): array
+    {
+        $all = in_array($list, ['openings', 'rows'], true) && is_array($wall->{$list} ?? null) ? array_values($wall->{$list}) : [];
+        $own = $all[$index] ?? null;
+        if (! $own instanceof stdClass) {
+            return [null, null];
+        }
+        $kind = self::kind($document, $own);
+        $isAlike = static fn (mixed $o): bool => $o instanceof stdClass && self::kind($document, $o) === $kind;
+        $alike = array_keys(array_filter($all, $isAlike));
+        $what = $list === 'rows' ? "row of {$kind}s" : $kind;
+        $nth = (int) array_search($index, $alike, true);
+        $id = is_string($own->id ?? null) ? $own->id : ($list === 'rows' ? 'r' : 'o').($index + 1);
+
+        return [count($alike) > 1 ? (self::ORDINALS[$nth] ?? ($nth + 1).'th')." $what" : $what, $id];
+    }
+
+    private static function kind(stdClass $document, stdClass $opening): string
+    {
+        $styles = $document->styles ?? null;
+        $style = $styles instanceof stdClass && is_string($opening->style ?? null) ? $styles->{$opening->style} ?? null : null;
+        $kind = $style instanceof stdClass && is_string($style->kind ?? null) ? $style->kind : '';
+
+        return self::KINDS[$kind] ?? 'opening';
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return list<string>
+     */
+    private static function said(array $keys): array
+    {
+        $words = [];
+        foreach ($keys as $i => $key) {
+            $before = $keys[$i - 1] ?? '';
+            $word = match (true) {
+                $before === 'rect' => $key === '0' ? 'width' : 'depth',
+                $before === 'polygon' || $before === 'corners' => 'corner '.$key,
+                $before === 'at' => $key === '0' ? 'to the right' : 'to the back',
+                $before === 'styles' || $before === 'stock' => "“{$key}”",
+                $before === 'steps' => 'step '.((int) $key + 1),
+                $before === 'panes' => $key === '0' ? 'across' : 'up',
+                ctype_digit($key) => 'no. '.((int) $key + 1),
+                in_array($key, $i < count($keys) - 1 ? self::SILENT : ['polygon', 'rect'], true) => null,
+                default => self::WORDS[$key] ?? strtr($key, ['_' => ' ', '-' => ' ']),
+            };
+            array_push($words, ...$word === null ? [] : [$word]);
+        }
+
+        return $words;
+    }
+
+    /** @param  list<string>  $words */
+    private static function joined(array $words): string
+    {
+        $text = implode(', ', $words);
+
+        return mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1);
+    }
+}

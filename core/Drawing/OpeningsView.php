@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Size;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Trim\PanelParts;
+
+/** The openings of one wall for the screen, with their figures, and the chains of dimensions along its foot. Model millimetres. */
+final readonly class OpeningsView
+{
+    /** @param  list<OpeningForm>  $openings  from left to right */
+    public function __construct(private Building $building, private float $length, private array $openings)
+    {
+    }
+
+    /**
+     * @param  callable(OpeningForm): bool  $clashes  whether something is wrong with it
+     * @return list<array<string, mixed>>
+     */
+    public function figures(callable $clashes): array
+    {
+        return array_map(fn (OpeningForm $o): array => $this->opening($o) + ['clashes' => $clashes($o)], $this->openings);
+    }
+
+    /** @return array<string, mixed> */
+    private function opening(OpeningForm $opening): array
+    {
+        $described = $opening->opening;
+        $style = $described->style;
+        $scale = $this->building->scale;
+        $panes = PanelParts::panesOf($opening, $scale);
+
+        return [
+            'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count, 'row' => $described->row,
+            'style' => $style->id, 'kind' => $style->kind, 'path' => $described->path, 'style_path' => "styles.$style->id",
+            'left' => Size::ofModel($opening->left, $scale), 'sill' => Size::ofModel($opening->sill, $scale),
+            'width' => Size::ofReal($style->w, $scale), 'height' => Size::ofReal($style->h, $scale),
+            'rise' => $style->rise === null ? null : Size::ofReal($style->rise, $scale),
+            'pitch' => $described->pitch === null ? null : Size::ofReal($described->pitch, $scale),
+            'ring' => $opening->ring()->toArray(),
+            'panes' => array_map(static fn (Ring $r): array => $r->moved($opening->left, $opening->sill)->toArray(), $panes),
+        ];
+    }
+
+    /**
+     * Along the foot: every pier and opening, then the whole.
+     *
+     * @return list<list<array<string, mixed>>>
+     */
+    public function chains(): array
+    {
+        $links = [];
+        $at = 0.0;
+        foreach ($this->openings as $opening) {
+            if ($opening->left >= $at) {
+                $links[] = $this->link($at, $opening->left, null);
+                $links[] = $this->link($opening->left, $opening->right(), $opening->id);
+                $at = $opening->right();
+            }
+        }
+        $links[] = $this->link($at, $this->length, null);
+        $chains = [array_values(array_filter($links, static fn (array $l): bool => $l['to'] - $l['from'] > Tolerance::FIGURE))];
+
+        return count($chains[0]) > 1 ? [...$chains, [$this->link(0.0, $this->length, null)]] : $chains;
+    }
+
+    /** @return array{from: float, to: float, opening: ?string, size: array<string, string|float>, bricks: string} */
+    private function link(float $from, float $to, ?string $opening): array
+    {
+        $brick = $this->building->gauge->brick_mm / $this->building->scale->ratio;
+
+        return [
+            'from' => round($from, 4), 'to' => round($to, 4), 'opening' => $opening,
+            'size' => Size::ofModel($to - $from, $this->building->scale),
+            'bricks' => LengthFormat::trimmed(($to - $from) / $brick, 2).' bricks',
+        ];
+    }
+
+    /**
+     * One press of an arrow key: a brick and a course, or 3 in where no courses show.
+     *
+     * @return array{along_mm: float, up_mm: float}
+     */
+    public static function step(Building $building, bool $showsCourses): array
+    {
+        $ratio = $building->scale->ratio;
+
+        return $showsCourses
+            ? ['along_mm' => $building->gauge->brick_mm / $ratio, 'up_mm' => $building->gauge->course_mm / $ratio]
+            : ['along_mm' => 76.2 / $ratio, 'up_mm' => 76.2 / $ratio];
+    }
+}

@@ -1,0 +1,97 @@
+import Button from 'react-bootstrap/Button';
+import type { Edit, Opening, Wall } from '../../api/types';
+import { textAt, useBuilding } from '../../document/context';
+import { entriesAt } from '../../ui/Entries';
+import { LengthField } from '../../ui/LengthField';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
+import { ChecksAt } from './ChecksAt';
+
+const STANDS = [
+  ['bays', 'in equal bays'],
+  ['margin', 'between equal margins'],
+  ['from', 'from a place on'],
+] as const;
+
+/** A row of equal openings, as one: how many, where they stand, and on which floor. */
+export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Opening; row: string }) {
+  const { state, save, units } = useBuilding();
+  const path = opening.path;
+  const text = (key: string) => textAt(state.document, `${path}.${key}`);
+  const all = wall.openings.filter((one) => one.row === row);
+  const [first, second] = all;
+  const stands = text('from') !== '' ? 'from' : text('margin') !== '' ? 'margin' : 'bays';
+  const block = path.split('.').slice(0, 2).join('.');
+  const storeys = entriesAt(state.document, `${block}.storeys`).map((_, i) => {
+    const id = textAt(state.document, `${block}.storeys.${i}.id`);
+    return [id, textAt(state.document, `${block}.storeys.${i}.name`) || id] as const;
+  });
+
+  function stand(how: string) {
+    const set = (key: string, value: string | null): Edit => ({ op: 'set', path: `${path}.${key}`, value });
+    const left = first?.left[units] ?? '3ft';
+    const apart =
+      first !== undefined && second !== undefined ? `${(second.left.real_mm - first.left.real_mm).toFixed(1)}mm` : null;
+    save([
+      set('margin', how === 'margin' ? left : null),
+      set('from', how === 'from' ? left : null),
+      set('pitch', how === 'from' ? apart : null),
+    ]);
+  }
+
+  return (
+    <>
+      <h2>
+        <span className="text-capitalize">{opening.style}</span>, a row of {all.length}
+      </h2>
+      <p className="quiet">{wall.edge} wall; all of it moves together.</p>
+      <TextField label="how many" path={`${path}.count`} value={text('count')} read={whole} />
+      <SelectField label="they stand" value={stands} choices={STANDS} onChange={stand} />
+      {stands === 'margin' && (
+        <LengthField label="margin at both ends" path={`${path}.margin`} value={text('margin')} />
+      )}
+      {stands === 'from' && (
+        <>
+          <LengthField label="first, from the left end" path={`${path}.from`} value={text('from')} />
+          <LengthField label="from one to the next" path={`${path}.pitch`} value={text('pitch')} optional />
+        </>
+      )}
+      <LengthField
+        label={text('storey') === '' ? 'sill above base' : 'sill above the floor'}
+        path={`${path}.sill`}
+        value={text('sill')}
+      />
+      {storeys.length > 0 && (
+        <SelectField
+          label="on the floor"
+          value={text('storey')}
+          choices={[['', 'of the block'], ...storeys]}
+          onChange={(id) => save([{ op: 'set', path: `${path}.storey`, value: id === '' ? null : id }])}
+        />
+      )}
+      <LengthField
+        label="width"
+        path={`${opening.style_path}.w`}
+        value={textAt(state.document, `${opening.style_path}.w`)}
+      />
+      <LengthField
+        label="height"
+        path={`${opening.style_path}.h`}
+        value={textAt(state.document, `${opening.style_path}.h`)}
+      />
+      <p className="quiet">Width and height are the kind’s: every {opening.style} follows.</p>
+      <Button
+        variant="outline-secondary"
+        size="sm"
+        onClick={() => save([{ op: 'break-row', wall: wall.key, id: row }])}
+      >
+        Break into single ones
+      </Button>
+      <ChecksAt at={all.map((one) => `${wall.key}.${one.id}`)} />
+    </>
+  );
+}
+
+function whole(text: string): number | null {
+  return /^[1-9]\d{0,2}$/.test(text) ? Number(text) : null;
+}
