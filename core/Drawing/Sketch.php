@@ -132,7 +132,7 @@ final readonly class Sketch
             'apex' => $apex > $eaves ? Size::ofModel($apex, $scale) : null,
             'outlines' => [$outline->toArray()], 'whole' => $outline->toArray(), 'parts' => [], 'paper' => null,
             'openings' => $openings->figures(fn (OpeningForm $o): bool => $this->clashes($o->opening->path)),
-            'chains' => $openings->chains(), 'marks' => [],
+            'chains' => $openings->chains(), 'marks' => [], 'covered' => [],
             'ends' => array_map(fn (string $end): array => $this->end($block, $wall->edge, $end), ['left', 'right']),
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Covered;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
@@ -75,6 +76,7 @@ final readonly class WallView
                     ),
                 ),
             ),
+            'covered' => $this->covered(),
             'ends' => array_map($this->end(...), ['left', 'right'])];
     }
 
@@ -89,6 +91,17 @@ final readonly class WallView
                 && $p->part->of->edge === $this->wall->wall->name
                 && $p->part->group !== PartGroup::Roof,
         ));
+    }
+
+    /** @return list<array{by: string, ring: list<array{float, float}>}> */
+    private function covered(): array
+    {
+        $form = $this->kit->form;
+
+        return array_map(
+            static fn (Covered $c): array => ['by' => $form->blocks[$c->block]->block->name, 'ring' => $c->ring->toArray()],
+            Covered::of($form, $this->wall),
+        );
     }
 
     /** The paper that is drawn on it. */

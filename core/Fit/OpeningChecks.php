@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Covered;
+use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
@@ -22,6 +24,9 @@ final readonly class OpeningChecks
     public const FIGURE_MM = 1727.2;
 
     private const LEAST_DOOR = 1.08;
+
+    /** Less than such a part of an opening is not covered. */
+    private const COVERED = 0.02;
 
     private const GREATEST_SILL = 0.75;
 
@@ -47,6 +52,28 @@ final readonly class OpeningChecks
             foreach ($span->form->openings as $opening) {
                 if ($opening->copy === 0) {
                     array_push($checks, ...(new self($building, $span, $opening->true ?? $opening))->all());
+                }
+            }
+            array_push($checks, ...self::covered($building, $walls->form, $span));
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> openings that another block stands in front of */
+    private static function covered(Building $building, Form $form, WallSpan $span): array
+    {
+        $checks = [];
+        foreach ($span->isBuilt() && $span->form->openings !== [] ? Covered::of($form, $span->form) : [] as $covered) {
+            foreach ($span->form->openings as $opening) {
+                $share = $covered->takes($opening->ring());
+                if ($share > self::COVERED) {
+                    $checks[] = (new self($building, $span, $opening))->check('opening.covered', Check::WARN, sprintf(
+                        '%s stands in front of %s: %s. Move it along, or take it out.',
+                        $form->blocks[$covered->block]->block->name,
+                        $share > 1.0 - self::COVERED ? 'it' : 'part of it',
+                        $share > 1.0 - self::COVERED ? 'nobody will see it' : 'a roof or a wall will cut across it',
+                    ));
                 }
             }
         }

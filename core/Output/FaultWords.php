@@ -37,6 +37,12 @@ final readonly class FaultWords
         }, array_values($byPlace));
     }
 
+    /** @param  string  $units  `imperial`, or anything else for metric ones */
+    public static function said(Problem $problem, string $units): string
+    {
+        return self::says($problem->kept())[$units === 'imperial' ? 'imperial' : 'metric'];
+    }
+
     /**
      * @param  array{path: string, code: string, text: string, facts?: array<string, string|int|float>}  $fault
      * @return array{imperial: string, metric: string}

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Chartula\Core\Output\FaultWords;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Illuminate\Http\Request;
@@ -21,9 +22,9 @@ final class ProblemsResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return [
-            'message' => 'This cannot be used as it is.',
-            'problems' => array_map(static fn (Problem $p): array => $p->toArray(), $this->resource->problems),
-        ];
+        $units = $request->user()?->units;
+        $said = static fn (Problem $p): array => $units === null ? $p->toArray() : ['text' => FaultWords::said($p, $units)] + $p->toArray();
+
+        return ['message' => 'This cannot be used as it is.', 'problems' => array_map($said, $this->resource->problems)];
     }
 }

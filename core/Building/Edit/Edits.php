@@ -22,7 +22,7 @@ final readonly class Edits
     public const MOST = 200;
 
     private const OPS = [
-        'set', 'move-opening', 'add-opening', 'copy-opening', 'repeat-opening', 'remove-opening', 'break-row', ...BlockEdit::OPS,
+        'set', 'move-opening', 'add-opening', 'add-row', 'copy-opening', 'repeat-opening', 'remove-opening', 'break-row', ...BlockEdit::OPS,
         ...PlotEdit::OPS,
     ];
 

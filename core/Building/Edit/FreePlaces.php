@@ -47,6 +47,12 @@ final readonly class FreePlaces
         return new self($length, $ruler->gauge->brick_mm, 2.0 * $ruler->gauge->brick_mm, $taken);
     }
 
+    /** @param  list<Box2>  $more  that is taken too */
+    public function without(array $more): self
+    {
+        return new self($this->length, $this->brick, $this->end, [...$this->taken, ...$more]);
+    }
+
     /** The row as it stands. */
     public static function bays(Ruler $ruler, stdClass $row, float $length, float $width): Bays
     {
@@ -110,6 +116,21 @@ final readonly class FreePlaces
         }
 
         return null;
+    }
+
+    /**
+     * Sills at which a row may stand: the usual one, and a brick's length over the heads of what is there.
+     *
+     * @param  float  $most  the highest
+     * @return list<float> from the lowest
+     */
+    public function sills(float $usual, float $most): array
+    {
+        $sills = [$usual, ...array_map(fn (Box2 $box): float => $box->y1 + $this->brick, $this->taken)];
+        $sills = array_filter($sills, fn (float $sill): bool => $sill >= $usual && $sill <= $most - $this->brick);
+        sort($sills);
+
+        return array_values(array_unique($sills));
     }
 
     public function isFree(float $at, float $width, float $low, float $high): bool

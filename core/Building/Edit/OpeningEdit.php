@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
+use Chartula\Core\Building\Bays;
+use Chartula\Core\Building\Beside;
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Node;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
@@ -15,6 +19,11 @@ final readonly class OpeningEdit
     private const PLAIN_STEP_MM = 76.2;
 
     private const PLAIN_QUARTER_MM = 25.4;
+
+    private const SILL = '2ft 9in';
+
+    /** So many openings a new row has where there is room. */
+    private const ROW = 3;
 
     private const NEW_STYLE = [
         'kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'flat'],
@@ -44,7 +53,7 @@ final readonly class OpeningEdit
         }
         [$block, $edge, $index] = $found;
         $self = new self(Ruler::of($document), $document, $block, self::wall($block, $edge, $index), $edge, $index, $edit);
-        $row = $op === 'add-opening' ? null : $self->row();
+        $row = in_array($op, ['add-opening', 'add-row'], true) ? null : $self->row();
         if ($row !== null) {
             $eaves = $self->ruler->read($block->eaves ?? null) - $self->ruler->read($block->base ?? null);
             $length = $self->ruler->lengthOfWall($block, $index);
@@ -60,6 +69,7 @@ final readonly class OpeningEdit
 
         match ($op) {
             'add-opening' => $self->add(),
+            'add-row' => $self->addRow(),
             'copy-opening' => $self->copy(),
             'repeat-opening' => $self->repeat(),
             'remove-opening' => $self->remove(),
@@ -192,18 +202,54 @@ final readonly class OpeningEdit
         return $whole * self::PLAIN_STEP_MM + ($steps - $whole) * 4.0 * self::PLAIN_QUARTER_MM;
     }
 
-    private function add(): void
+    /** A row in equal bays, of as many as go, at the usual sill or over what stands there. */
+    private function addRow(): void
     {
         $this->edit->isObject(['op', 'wall'], ['style']);
+        $row = (object) ['id' => $this->freeRowId(), 'style' => $this->style('window'), 'sill' => self::SILL, 'count' => self::ROW];
+        [$width, $height, $usual] = FreePlaces::size($this->ruler, $this->document, $row);
+        $length = $this->ruler->lengthOfWall($this->block, $this->index);
+        $free = $this->free();
+        $eaves = $this->ruler->read($this->block->eaves ?? null) - $this->ruler->read($this->block->base ?? null);
+        foreach ($free->sills($usual, $eaves - $height) as $sill) {
+            for ($count = self::ROW; $count > 1; $count--) {
+                $isClear = static fn (Interval $place): bool => $free->isFree($place->from, $width, $sill, $sill + $height);
+                $places = Bays::of($length, $width, $count, [])->places();
+                if (count(array_filter($places, $isClear)) === $count) {
+                    $row->count = $count;
+                    $row->sill = LengthFormat::like(self::SILL, $sill);
+                    $this->wall->rows = [...is_array($this->wall->rows ?? null) ? array_values($this->wall->rows) : [], $row];
+
+                    return;
+                }
+            }
+        }
+        $this->edit->fault('edit.no-room', ['wall' => $this->name, 'width' => round(2.0 * $width, 2)]);
+    }
+
+    /** The kind that is asked for, or the first that there is of a sort; one is made where there is none. */
+    private function style(string $sort): string
+    {
         $styles = $this->document->styles ?? null;
         if (! $styles instanceof stdClass || get_object_vars($styles) === []) {
             $this->document->styles = $styles = (object) ['window' => json_decode((string) json_encode(self::NEW_STYLE))];
         }
-        $style = $this->edit->get('style')?->text(32) ?? (string) array_key_first(get_object_vars($styles));
-        $kind = ($styles->{$style} ?? null) instanceof stdClass ? ($styles->{$style}->kind ?? 'window') : 'window';
+        $all = get_object_vars($styles);
+        $alike = array_filter($all, static fn (mixed $s): bool => $s instanceof stdClass && ($s->kind ?? 'window') === $sort);
+
+        return $this->edit->get('style')?->text(32) ?? (string) array_key_first($alike === [] ? $all : $alike);
+    }
+
+    private function add(): void
+    {
+        $this->edit->isObject(['op', 'wall'], ['style']);
+        $style = $this->style('window');
+        $styles = $this->document->styles;
+        $own = $styles instanceof stdClass ? $styles->{$style} ?? null : null;
+        $kind = $own instanceof stdClass ? ($own->kind ?? 'window') : 'window';
         $opening = (object) [
             'id' => $this->freeId($kind === 'door' ? 'd' : 'w'), 'style' => $style, 'from' => '0ft',
-            'sill' => $kind === 'door' ? '0ft' : '2ft 9in',
+            'sill' => $kind === 'door' ? '0ft' : self::SILL,
         ];
         $this->put($opening, null);
     }
@@ -228,12 +274,19 @@ final readonly class OpeningEdit
     private function takeRow(stdClass $row): void
     {
         $copy = clone $row;
+        $copy->id = $this->freeRowId();
+        $this->wall->rows = [...is_array($this->wall->rows ?? null) ? array_values($this->wall->rows) : [], $copy];
+    }
+
+    private function freeRowId(): string
+    {
         $rows = is_array($this->wall->rows ?? null) ? array_values($this->wall->rows) : [];
         $taken = array_map(static fn (mixed $r): mixed => $r instanceof stdClass ? $r->id ?? null : null, $rows);
-        for ($n = 1; in_array($copy->id ?? null, $taken, true); $n++) {
-            $copy->id = "r$n";
+        for ($n = 1; ; $n++) {
+            if (! in_array("r$n", $taken, true)) {
+                return "r$n";
+            }
         }
-        $this->wall->rows = [...$rows, $copy];
     }
 
     /** The wall that something is copied to. */
@@ -257,14 +310,24 @@ final readonly class OpeningEdit
         return $isMirrored ? $this->ruler->lengthOfWall($this->block, $this->index) - $extents[count($extents) - 1]->to : $from;
     }
 
+    /** Where no opening is, and no other block stands in front of the wall. */
+    private function free(): FreePlaces
+    {
+        $free = FreePlaces::of($this->ruler, $this->document, $this->wall, $this->ruler->lengthOfWall($this->block, $this->index));
+        $building = BuildingReader::reading($this->document)->building;
+        $blocks = is_array($this->document->blocks ?? null) ? array_values($this->document->blocks) : [];
+        $id = is_string($this->block->id ?? null) ? $this->block->id : 'block-'.((int) array_search($this->block, $blocks, true) + 1);
+
+        return $building === null ? $free : $free->without(Beside::of($building, $id, $this->index));
+    }
+
     /** Puts an opening in the first free place, or in the nearest to one; where there is none it says so and does nothing. */
     private function put(stdClass $opening, ?float $near): void
     {
         [, $height, $sill] = FreePlaces::size($this->ruler, $this->document, $opening);
         $extents = $this->ruler->extentsOf($opening, $this->document->styles ?? null);
         $width = $extents[count($extents) - 1]->to - $extents[0]->from;
-        $length = $this->ruler->lengthOfWall($this->block, $this->index);
-        $free = FreePlaces::of($this->ruler, $this->document, $this->wall, $length);
+        $free = $this->free();
         $at = $near === null
             ? $free->first($width, $sill, $sill + $height)
             : $free->nearest($near, $width, $sill, $sill + $height);

@@ -120,6 +120,23 @@ final class RowEditTest extends TestCase
         self::assertRefused('edit.no-room', static fn () => self::edited($document, [$edit]));
     }
 
+    /** A row where there is room for one: beside a single window over it; on a wall of windows over those, and then no more. */
+    public function testARowIsAddedWhereThereIsRoom(): void
+    {
+        $add = static fn (string $edge): array => ['op' => 'add-row', 'wall' => "main.$edge"];
+        $document = self::edited(self::hut(), [$add('right')])->document;
+        Kits::of($document);
+        $sills = array_map(static fn (Opening $o): float => $o->sill->mm / 304.8, self::openings($document, 'right'));
+        self::assertSame([2.75, 2.75], $sills, 'three of 3 ft would come nearer than two bricks to the ends of 12 ft');
+        $document = self::edited($document, [$add('front'), $add('back')])->document;
+        Kits::of($document);
+        self::assertCount(7, self::openings($document, 'front'));
+        self::assertCount(4, self::openings($document, 'back'));
+        $document = self::edited($document, [$add('front')])->document;
+        Kits::of($document);
+        self::assertRefused('edit.no-room', static fn () => self::edited($document, [$add('front')]));
+    }
+
     /** To another wall at the same place, or as in a mirror; a row in bays of that wall. */
     public function testAnOpeningOrARowGoesToAnotherWall(): void
     {

@@ -55,6 +55,11 @@ export type Edit =
       style?: string;
     }
   | {
+      op: 'add-row';
+      wall: string;
+      style?: string;
+    }
+  | {
       op: 'copy-opening';
       wall: string;
       id: string;
@@ -479,6 +484,13 @@ export interface Wall {
   chains: ChainLink[][];
   marks: PrintedLine[];
   ends: WallCorner[];
+  /**
+   * What of it another block stands in front of.
+   */
+  covered: {
+    by: string;
+    ring: Point[];
+  }[];
 }
 export interface Size {
   real_mm: number;

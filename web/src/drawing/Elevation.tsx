@@ -131,6 +131,7 @@ export function Elevation({
             </g>
           )}
           <Lines wall={wall} bounds={bounds} perPx={perPx} />
+          <Hatched wall={wall} clip={clip} perPx={perPx} />
           {wall.openings.map((opening) => (
             <OpeningMark
               key={opening.key}
@@ -219,6 +220,25 @@ function Card({ wall, clip, perPx }: { wall: Wall; clip: string; perPx: number }
         <path key={i} d={pathOf(outline)} fill="var(--edge-wash)" stroke="none" />
       ))}
     </>
+  );
+}
+
+/** What another block stands in front of: hatched, so that nobody puts a window there unawares. */
+function Hatched({ wall, clip, perPx }: { wall: Wall; clip: string; perPx: number }) {
+  const pattern = useId();
+  if (wall.covered.length === 0) return null;
+  const size = 9 * perPx;
+  return (
+    <g clipPath={`url(#${clip})`}>
+      <pattern id={pattern} width={size} height={size} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <line x1={0} x2={0} y1={0} y2={size} stroke="var(--slate)" strokeWidth={1.5 * perPx} />
+      </pattern>
+      {wall.covered.map((one, i) => (
+        <path key={i} d={pathOf(one.ring)} fill={`url(#${pattern})`} stroke="var(--slate)" strokeWidth={perPx}>
+          <title>{one.by} stands here</title>
+        </path>
+      ))}
+    </g>
   );
 }
 

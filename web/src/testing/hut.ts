@@ -39,6 +39,7 @@ export const openingAt = (key: string, left: number): Opening => ({
 
 /** A front wall of 72 by 38 with two windows. */
 export const frontWall = (more: Partial<Wall> = {}): Wall => ({
+  covered: [],
   key: 'main.front',
   block: 'main',
   edge: 'front',

@@ -32,10 +32,12 @@ interface Props {
   empty?: string;
   /** Saves the whole list where its owner is not in the document yet. */
   onPut?: (entries: Json[] | null) => void;
+  /** Adds one where the server knows best what to begin with. */
+  onAdd?: () => void;
 }
 
 /** A short list in the document: each entry with its fields, one more, one less. */
-export function Entries({ title, path, fields, named, fresh, add, empty, onPut }: Props) {
+export function Entries({ title, path, fields, named, fresh, add, empty, onPut, onAdd }: Props) {
   const { state, save } = useBuilding();
   const entries = entriesAt(state.document, path);
   const put = onPut ?? ((next: Json[] | null) => save([{ op: 'set', path, value: next }]));
@@ -69,7 +71,7 @@ export function Entries({ title, path, fields, named, fresh, add, empty, onPut }
       <Button
         variant="outline-primary"
         size="sm"
-        onClick={() => put([...entries.map((one) => one as Json), fresh(entries)])}
+        onClick={() => (onAdd === undefined ? put([...entries.map((one) => one as Json), fresh(entries)]) : onAdd())}
       >
         {add}
       </Button>

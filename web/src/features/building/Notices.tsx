@@ -63,7 +63,7 @@ export function Faults({ state, units, onUndo }: { state: BuildingState; units: 
   const shown = all ? faults : faults.slice(0, SHOWN);
   return (
     <section className="remark remark-stop faults" aria-label="Faults" role="status">
-      <div className="d-flex flex-wrap justify-content-between gap-2">
+      <div className="d-flex justify-content-between gap-3">
         <div>
           <strong>
             {faults.length === 1 ? 'One thing has' : `${faults.length} things have`} to be put right before this can be
@@ -77,7 +77,13 @@ export function Faults({ state, units, onUndo }: { state: BuildingState; units: 
           )}
         </div>
         {history.undo !== null && (
-          <Button size="sm" variant="outline-danger" onClick={onUndo} title={`Undo: ${history.undo}`}>
+          <Button
+            size="sm"
+            variant="outline-danger"
+            className="flex-shrink-0 align-self-start"
+            onClick={onUndo}
+            title={`Undo: ${history.undo}`}
+          >
             Undo that
           </Button>
         )}

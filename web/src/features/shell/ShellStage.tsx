@@ -124,6 +124,9 @@ function OpeningTools({
           Add {style}
         </Button>
       ))}
+      <Button variant="outline-primary" onClick={() => onAdd([{ op: 'add-row', wall: edge }])}>
+        Add a row
+      </Button>
       {opening !== null && (
         <>
           <Dropdown as={ButtonGroup}>

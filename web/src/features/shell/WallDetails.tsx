@@ -36,6 +36,7 @@ export function WallDetails({ wall }: { wall: Wall }) {
         path={`${path}.rows`}
         onPut={put('rows')}
         add="Add a row"
+        onAdd={() => save([{ op: 'add-row', wall: wall.key }])}
         empty="Equal openings in equal bays, or between margins."
         named={(_entry, i) => `Row ${i + 1}`}
         fresh={(others) => ({ id: freeId(others, 'r'), style: styles[0] ?? 'window', sill: '3ft', count: 3 })}
