@@ -37,7 +37,9 @@ final readonly class Conversion
         if (preg_match('/^(.*?)\s*(?:\bat|@)\s*(1\s*:\s*[\d.]+)$/u', $text, $m) === 1) {
             [$text, $scale] = [$m[1], Scale::parse((string) preg_replace('/\s+/', '', $m[2]), 'scale')];
         }
-        $self = new self((new LengthText($gauge))->parse($text, 'text'), trim($text), $scale, $imperial);
+        $length = (new LengthText($gauge))->parse($text, 'text');
+        $length = $length->more === [] ? $length : new ParsedLength($length->in(World::Real, $scale), World::Real);
+        $self = new self($length, trim($text), $scale, $imperial);
         $isPlain = $self->length->world === null && preg_match('/(mm|thou)$/D', trim($text)) === 1;
         $model = $self->length->world === World::Model || ($isPlain && abs($self->length->mm) <= self::LIKELY_MODEL_MM);
 

@@ -19,6 +19,12 @@ final readonly class LengthText
 
     private const UNIT_MM = ['yd' => 914.4, 'm' => 1000.0, 'cm' => 10.0, 'mm' => 1.0, 'thou' => 0.0254];
 
+    private const WORDS = [
+        'feet|foot|ft\.' => 'ft', 'inches|inch|in\.' => 'in', 'yards|yard|yd\.' => 'yd', 'bricks|brick|br\.' => 'br',
+        'courses|course|co\.' => 'co', 'millimetres|millimetre|mm\.' => 'mm', 'centimetres|centimetre|cm\.' => 'cm',
+        'metres|metre|m\.' => 'm',
+    ];
+
     /** Longer texts are never lengths. */
     private const LONGEST = 60;
 
@@ -43,13 +49,58 @@ final readonly class LengthText
      */
     public function parse(string $text, string $path, World $native = World::Real): ParsedLength
     {
+        $terms = strlen($text) > self::LONGEST ? false : preg_split('/(?<=\S) +([+−-]) +(?=\S)/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
+        if ($terms === false) {
+            throw self::notUnderstood($text, $path, $native);
+        }
+        $sum = $this->term($terms[0], $path, $native, $text);
+        for ($i = 1; $i + 1 < count($terms); $i += 2) {
+            $term = $this->term($terms[$i + 1], $path, $native, $text);
+            $sum = $sum->plus(new ParsedLength($terms[$i] === '+' ? $term->mm : -$term->mm, $term->world));
+        }
+
+        return $sum;
+    }
+
+    private static function notUnderstood(string $text, string $path, World $native): InvalidInput
+    {
+        return InvalidInput::at($path, preg_match('/^ *-? *[\d.,\/ ]+$/D', $text) === 1 ? 'length.no-unit' : 'length.not-understood', [
+            'given' => mb_substr($text, 0, self::LONGEST),
+            'example' => $native === World::Real ? '3ft 6in, 1070mm or 12br' : '1.5mm',
+        ]);
+    }
+
+    /** As hands and telephones write it, in the words of the grammar. */
+    private static function plain(string $text): string
+    {
+        $text = strtr($text, ['’' => "'", '‘' => "'", '”' => '"', '“' => '"', "''" => '"']);
+
+        return (string) preg_replace(
+            [
+                ...array_map(static fn (string $word): string => "/(?<=[\\d ])(?:$word)(?![a-z])/u", array_keys(self::WORDS)),
+                '/(\d),(\d{1,2}|\d{4,})(?!\d)/',
+            ],
+            [...array_values(self::WORDS), '$1.$2'],
+            $text,
+        );
+    }
+
+    /**
+     * @param  string  $whole  the text that it is a part of
+     *
+     * @throws InvalidInput
+     */
+    private function term(string $given, string $path, World $native, string $whole): ParsedLength
+    {
+        $text = self::plain($given);
+        if (preg_match('/^0(?:\.0+)?$/D', $text) === 1) {
+            return new ParsedLength(0.0, null);
+        }
         $number = self::NUMBER;
-        $pattern = "/^(?<minus>- *)?(?:(?<feet>$number) *(?:ft|'|′)(?: *(?<inches>$number) *(?:in|\"|″))?"
+        $pattern = "/^(?<minus>- *)?(?:(?<feet>$number) *(?:ft|'|′)(?: *(?<inches>$number) *(?:in|\"|″)?)?"
             ."|(?<only>$number) *(?:in|\"|″)|(?<number>$number) *(?<unit>yd|mm|cm|m|thou|br|co))(?: +(?<world>model|real))?$/Du";
-        $example = $native === World::Real ? '3ft 6in, 1070mm or 12br' : '1.5mm';
-        if (strlen($text) > self::LONGEST || preg_match($pattern, $text, $match, PREG_UNMATCHED_AS_NULL) !== 1) {
-            $code = preg_match('/^ *-? *[\d.\/ ]+$/D', $text) === 1 ? 'length.no-unit' : 'length.not-understood';
-            throw InvalidInput::at($path, $code, ['given' => mb_substr($text, 0, self::LONGEST), 'example' => $example]);
+        if (preg_match($pattern, $text, $match, PREG_UNMATCHED_AS_NULL) !== 1) {
+            throw self::notUnderstood($whole, $path, $native);
         }
         $mm = match (true) {
             isset($match['feet']) => $this->number($match['feet'], $text, $path) * self::FOOT_MM

@@ -52,7 +52,7 @@ final class ReadingTest extends TestCase
             ['blocks.0.footprint' => (object) ['polygon' => [['0ft', '0ft'], ['0ft', '20ft'], ['36ft', '20ft'], ['36ft', '0ft']]]],
             'Churn hall, outline', 'clockwise', 'prototype',
         ];
-        yield 'papers' => [['methods.skin.flap' => '2 yards'], 'How it is built, papers, flaps into openings', 'is not a length', 'skin'];
+        yield 'papers' => [['methods.skin.flap' => '2 ells'], 'How it is built, papers, flaps into openings', 'is not a length', 'skin'];
         yield 'methods' => [['methods.corner' => 'welded'], 'How it is built, corner', '“welded” is not one of', 'sheets'];
         yield 'pages' => [['sheets' => (object) ['margin' => '70mm']], 'Pages, margin', 'leaves no room', 'sheets'];
         yield 'a kind' => [['styles.works.w' => '0ft'], 'Kind, “works”, width', 'not above 0', 'prototype'];

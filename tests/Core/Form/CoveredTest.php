@@ -43,9 +43,11 @@ final class CoveredTest extends TestCase
     {
         $document = JsonText::decode(Kits::exampleText('creamery'));
         $before = count(BuildingReader::fromDocument($document)->blocks[0]->walls[2]->openings);
-        for ($added = 0; ; $added++) {
+        $added = 0;
+        for (; ; $added++) {
             try {
-                $document = Edits::apply($document, [(object) ['op' => 'add-opening', 'wall' => 'hall.back', 'style' => 'small']])->document;
+                $edit = (object) ['op' => 'add-opening', 'wall' => 'hall.back', 'style' => 'small'];
+                $document = Edits::apply($document, [$edit])->document;
             } catch (InvalidInput $e) {
                 self::assertSame('edit.no-room', $e->problems[0]->code);
                 break;
@@ -63,7 +65,8 @@ final class CoveredTest extends TestCase
      */
     private static function remarks(array $checks): array
     {
-        $found = array_filter($checks, static fn (Check $c): bool => $c->code === 'opening.covered' && str_starts_with($c->at, 'hall.back'));
+        $isIt = static fn (Check $c): bool => $c->code === 'opening.covered' && str_starts_with($c->at, 'hall.back');
+        $found = array_filter($checks, $isIt);
 
         return array_column(array_map(static fn (Check $c): array => [$c->at, $c->text], $found), 1, 0);
     }

@@ -6,6 +6,7 @@ namespace Tests\Core\Measure;
 
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\LengthText;
+use Chartula\Core\Measure\Scale;
 use Chartula\Core\Measure\World;
 use Chartula\Core\Problem\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -40,8 +41,26 @@ final class LengthTextTest extends TestCase
         yield 'courses at 3in' => ['52co', 3962.4];
         yield 'half a brick' => ['1/2br', 114.3];
         yield 'negative' => ['-3ft', -914.4];
+        yield 'as a telephone writes it' => ['9’ 3”', 2819.4];
+        yield 'inches without their mark' => ['9ft6', 2895.6];
+        yield 'the same, spaced' => ["9' 6", 2895.6];
+        yield 'in words' => ['36 bricks', 8229.6];
+        yield 'a course' => ['1 course', 76.2];
+        yield 'with a stop' => ['12 ft.', 3657.6];
+        yield 'feet and inches in words' => ['12 feet 6 inches', 3810.0];
+        yield 'a decimal comma' => ['1,5m', 1500.0];
+        yield 'nothing' => ['0', 0.0];
+        yield 'a sum' => ['3ft - 4in', 812.8];
+        yield 'a longer sum' => ['3ft + 2br - 1/2in', 914.4 + 457.2 - 12.7];
         yield 'of the model' => ['1.5mm model', 1.5, World::Model];
         yield 'of the prototype' => ['20ft real', 6096.0, World::Real];
+    }
+
+    /** 3 ft of the real thing less 4 mm of the model: at 1:76.2 that is 304.8 mm. */
+    public function testASumMayGoOverBothWorlds(): void
+    {
+        $sum = (new LengthText(Gauge::imperial()))->parse('3ft - 4mm model', 'at');
+        self::assertEqualsWithDelta(914.4 - 304.8, $sum->in(World::Real, Scale::of(76.2)), 1e-9);
     }
 
     #[DataProvider('provideFaults')]
@@ -70,6 +89,8 @@ final class LengthTextTest extends TestCase
         yield 'trailing line break' => ["3ft\n", 'length.not-understood'];
         yield 'two worlds' => ['3ft real model', 'length.not-understood'];
         yield 'inches before feet' => ['6in 3ft', 'length.not-understood'];
+        yield 'a sum with nothing behind it' => ['3ft - ', 'length.not-understood'];
+        yield 'a sum of bare figures' => ['3 - 4', 'length.not-understood'];
         yield 'very long' => [str_repeat('9', 500).'mm', 'length.not-understood'];
     }
 }

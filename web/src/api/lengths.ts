@@ -41,7 +41,7 @@ async function readLength(measure: Measure, asked: Asked): Promise<Reading> {
     collecting.set(key, batch);
   }
   const place = batch.asked.push(asked) - 1;
-  return (await batch.readings)[place] ?? { size: null, fault: 'this could not be read' };
+  return (await batch.readings)[place] ?? { size: null, fault: 'this could not be read', asks: null, offers: [] };
 }
 
 /** A length as it is typed. What it says at a scale never changes. */

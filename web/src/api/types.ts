@@ -1088,6 +1088,14 @@ export interface Projects {
 export interface Reading {
   size: Size | null;
   fault: string | null;
+  /**
+   * Where something else may be meant.
+   */
+  asks: string | null;
+  /**
+   * What may be meant, to be pressed.
+   */
+  offers: string[];
 }
 export interface Readings {
   readings: Reading[];

@@ -19,8 +19,13 @@ beforeEach(() => {
     const { lengths } = JSON.parse(typeof init.body === 'string' ? init.body : '{}') as { lengths: { text: string }[] };
     const readings = lengths.map(({ text }) =>
       /^\d+$/.test(text)
-        ? { size: null, fault: `“${text}” has no unit` }
-        : { size: { real_mm: 1, model_mm: 38, imperial: text, metric: '', model: '38.00 mm' }, fault: null },
+        ? { size: null, fault: `“${text}” has no unit`, asks: null, offers: [`${text}ft`, `${text}in`] }
+        : {
+            size: { real_mm: 1, model_mm: 38, imperial: text, metric: '', model: '38.00 mm' },
+            fault: null,
+            asks: null,
+            offers: [],
+          },
     );
     asked.push(lengths.map(({ text }) => text));
     return Promise.resolve(new Response(JSON.stringify({ readings }), { status: 200 }));

@@ -56,15 +56,23 @@ function useLength({ path, value, world = 'real', optional = false }: Omit<Props
 
   const missing = asked === '' && !optional ? 'this is required' : null;
   const fault = missing ?? reading.data?.fault ?? reading.error?.message ?? null;
+  const offers = asked === text ? (reading.data?.offers ?? []) : [];
+  /** One of the readings that a figure without a unit may have. */
+  function take(offer: string) {
+    save([{ op: 'set', path, value: offer }]);
+    put(null);
+  }
   const stored = state.faults.find((problem) => problem.path === path)?.says[units];
-  return { text, put, commit, size: asked === '' ? null : (reading.data?.size ?? null), wrong: fault ?? stored };
+  const asks = asked === text ? (reading.data?.asks ?? null) : null;
+  const size = asked === '' ? null : (reading.data?.size ?? null);
+  return { text, put, commit, size, wrong: fault ?? stored, asks, offers, take };
 }
 
 /** What is typed is read by the server while it is typed, and saved when the field is left or Enter is pressed. */
 export function LengthField({ label, plain = false, ...field }: Props) {
   const { units } = useBuilding();
   const id = useId();
-  const { text, put, commit, size, wrong } = useLength(field);
+  const { text, put, commit, size, wrong, asks, offers, take } = useLength(field);
   const other =
     size === null || plain
       ? ''
@@ -92,6 +100,23 @@ export function LengthField({ label, plain = false, ...field }: Props) {
         }}
       />
       <span className="other">{other}</span>
+      {offers.length > 0 && (
+        <span className="offers">
+          {asks}
+          {offers.map((offer) => (
+            <button
+              key={offer}
+              type="button"
+              className="btn btn-sm btn-outline-secondary"
+              // Before the field is left with what is typed there.
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => take(offer)}
+            >
+              {offer}
+            </button>
+          ))}
+        </span>
+      )}
       <span id={`${id}-other`} className={wrong ? 'fault' : 'visually-hidden'} role={wrong ? 'alert' : undefined}>
         {wrong ?? (other === '' ? '' : `is ${other}`)}
       </span>

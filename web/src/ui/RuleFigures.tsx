@@ -33,7 +33,12 @@ function Figures({ building, onMark }: { building: BuildingContextValue; onMark:
     asking.current = setTimeout(() => {
       queries
         .query(lengthOptions(measureOf(state.document), text, world))
-        .catch((error: unknown): Reading => ({ size: null, fault: error instanceof Error ? error.message : null }))
+        .catch((error: unknown): Reading => ({
+          size: null,
+          fault: error instanceof Error ? error.message : null,
+          asks: null,
+          offers: [],
+        }))
         .then(({ size, fault: wrong }) => {
           if (turn !== turns.current) return;
           setFault(wrong);
