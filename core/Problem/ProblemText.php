@@ -128,6 +128,7 @@ final readonly class ProblemText
         'row.no-room' => '{given} openings of {width|real} do not go side by side into a wall of {length|real}; fewer, or smaller margins',
         'row.margin-and-from' => 'margin and from are both given; keep one: a margin is equal at both ends, from is where the first stands',
         'edit.no-room' => 'there is no free place for it in the {wall} wall: {width|real} are needed, with a brick beside; make room first',
+        'edit.no-place' => 'a {what} finds no place there at which the building closes; where it would usually stand: {why}',
         'edit.no-room-up' => 'there is no room over or under it in the {wall} wall for another row',
         'unknown-storey' => 'there is no storey “{given}”; known are {known}',
         'opening.no-wall' => 'the {wall} wall is left out (omit), and the opening with it; take the opening out, or build the wall',

@@ -41,7 +41,6 @@ final class Exceptions
         'app/Archive/Manifest.php::revision' => self::READER,
         'core/Building/BlockReader.php::read' => self::READER,
         'core/Building/BuildingReader.php::read' => self::READER,
-        'core/Building/Edit/BlockEdit.php::add' => self::TABLE,
         'core/Building/MethodsReader.php::read' => self::READER,
         'core/Building/Placing.php::relation' => self::READER,
         'core/Building/Site/SurroundingsReader.php::obstacles' => self::READER,

@@ -6,9 +6,9 @@ namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\EdgeName;
 use Chartula\Core\Building\Node;
 use Chartula\Core\Building\Placing;
-use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
@@ -22,8 +22,6 @@ final readonly class BlockEdit
 
     /** One press of an arrow key, 3 in; with Shift a third of it. */
     private const STEP_MM = 76.2;
-
-    private const WINGS = ['wing', 'lean-to', 'dormer', 'platform', 'block'];
 
     private function __construct(
         private Ruler $ruler,
@@ -92,8 +90,8 @@ final readonly class BlockEdit
 
     private function add(): void
     {
-        $this->edit->isObject(['op'], ['kind', 'beside']);
-        $kind = $this->edit->get('kind') === null ? 'wing' : $this->edit->get('kind')->choice(self::WINGS);
+        $this->edit->isObject(['op'], ['kind', 'beside', 'edge', 'along', 'size']);
+        $kind = $this->edit->get('kind') === null ? 'wing' : $this->edit->get('kind')->choice(NewBlock::KINDS);
         $blocks = $this->blocks();
         $beside = $this->edit->get('beside')?->text(32);
         $host = array_values(array_filter($blocks, static fn (stdClass $b): bool => ($b->id ?? null) === $beside))[0]
@@ -101,59 +99,18 @@ final readonly class BlockEdit
         if ($host === null || $kind === null) {
             return;
         }
-        $id = $this->freeId($kind === 'block' ? 'block' : $kind);
+        $names = Ruler::edges($host);
+        $edge = $this->edit->get('edge') === null
+            ? min(NewBlock::usualEdge($kind), count($names) - 1)
+            : EdgeName::read($this->edit->get('edge'), $names);
+        if ($edge === null) {
+            return;
+        }
+        $along = max(-1.0, min(1.0, $this->edit->get('along')?->number() ?? 0.0));
+        $size = max(0.1, min(1.0, $this->edit->get('size')?->number() ?? 1.0));
         $hostId = is_string($host->id ?? null) ? $host->id : $host->id = 'block-1';
-        $edges = Ruler::edges($host);
-        $depth = $this->ruler->lengthOfWall($host, 1);
-        $width = $this->ruler->lengthOfWall($host, 0);
-        $eaves = $this->ruler->read($host->eaves ?? null);
-        $pitch = ($host->roof ?? null) instanceof stdClass && is_numeric($host->roof->pitch ?? null) ? (float) $host->roof->pitch : 40.0;
-        $feet = static fn (float $mm): string => LengthFormat::like('0ft', max(304.8, round($mm / 76.2) * 76.2));
-        $finish = Ruler::finishOf($host);
-        $overhang = (object) ['eaves' => '9in', 'verge' => '6in'];
-        $rect = static fn (float $w, float $d): stdClass => (object) ['rect' => [$feet($w), $feet($d)]];
-        $block = match ($kind) {
-            'lean-to' => ['footprint' => $rect($width * 0.5, min(2438.4, $depth * 0.5)), 'eaves' => $feet($eaves * 0.6),
-                'place' => [
-                    (object) ['against' => 'back', 'with' => "$hostId.$edges[0]"],
-                    (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"],
-                ],
-                'roof' => (object) ['kind' => 'lean-to', 'pitch' => 25, 'overhang' => $overhang]],
-            'dormer' => ['footprint' => $rect(1524.0, $depth * 0.4), 'eaves' => $feet($eaves + $depth * 0.22 * tan(deg2rad($pitch))),
-                'place' => [
-                    (object) ['set-back' => 'front', 'with' => "$hostId.$edges[0]", 'by' => $feet($depth * 0.12)],
-                    (object) ['centre' => 'front', 'with' => "$hostId.$edges[0]"],
-                ],
-                'roof' => (object) [
-                    'kind' => 'gable', 'ridge' => 'y', 'pitch' => $pitch, 'overhang' => (object) ['eaves' => '6in', 'verge' => '6in'],
-                ]],
-            // Its back is the host's front, which stands on the ground behind it.
-            'platform' => [
-                'footprint' => $rect($width * 1.5, 2438.4), 'eaves' => '3ft',
-                'place' => [
-                    (object) ['against' => 'back', 'with' => "$hostId.$edges[0]"],
-                    (object) ['centre' => 'back', 'with' => "$hostId.$edges[0]"],
-                ],
-                'roof' => (object) ['kind' => 'flat'],
-            ],
-            default => [
-                'footprint' => $rect($width * 0.6, $depth * 0.8), 'eaves' => $feet($eaves),
-                'place' => [
-                    (object) ['against' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])],
-                    (object) ['centre' => 'left', 'with' => "$hostId.".($edges[1] ?? $edges[0])],
-                ],
-                'roof' => (object) [
-                    'kind' => 'gable', 'ridge' => 'x', 'pitch' => $pitch, 'overhang' => $overhang,
-                    'edges' => [(object) ['edge' => 'left', 'kind' => RoofEdge::WALL]],
-                ],
-            ],
-        };
-        $this->document->blocks = [...$blocks, (object) (['id' => $id, 'name' => ucfirst(str_replace('-', ' ', $id))] + $block + [
-            'walls' => array_map(
-                static fn (string $edge): stdClass => (object) ['edge' => $edge, 'finish' => $finish, 'openings' => []],
-                ['front', 'right', 'back', 'left'],
-            ),
-        ])];
+        $new = new NewBlock($this->ruler, $kind, $host, $edge, $along, $size);
+        $this->document->blocks = [...$blocks, $new->document($this->freeId($kind), $hostId)];
     }
 
     private function freeId(string $word): string

@@ -14,25 +14,14 @@ final readonly class RowEdit
     /** Between the heads of one row and the sills of the next. */
     private const BETWEEN_COURSES = 4;
 
-    /**
-     * @param  float  $length  of the wall, real millimetres
-     * @param  float  $eaves  above its foot
-     */
-    public function __construct(
-        private Ruler $ruler,
-        private stdClass $document,
-        private stdClass $wall,
-        private stdClass $row,
-        private float $length,
-        private float $eaves,
-    ) {
+    public function __construct(private WallEntry $on, private stdClass $row)
+    {
     }
 
-    /** @param  string  $name  of the wall */
-    public function apply(string $op, Node $edit, string $name): void
+    public function apply(string $op, Node $edit): void
     {
         match ($op) {
-            'copy-opening' => $this->copy($edit, $name),
+            'copy-opening' => $this->copy($edit),
             'repeat-opening' => $this->row->count = $edit->get('count')?->whole(1, 200) ?? $this->row->count,
             'remove-opening' => $this->replaced(),
             'break-row' => $this->broken(),
@@ -43,11 +32,11 @@ final readonly class RowEdit
     /** It stands from then on where it has come to stand, at the spacing it has. */
     private function move(Node $edit): void
     {
-        [$width] = FreePlaces::size($this->ruler, $this->document, $this->row);
-        $along = OpeningEdit::step($this->ruler, $this->wall, $edit->get('bricks')?->number() ?? 0.0, 'bricks');
-        $up = OpeningEdit::step($this->ruler, $this->wall, $edit->get('courses')?->number() ?? 0.0, 'courses');
+        [$width] = $this->on->size($this->row);
+        $along = OpeningEdit::step($this->on->ruler, $this->on->wall, $edit->get('bricks')?->number() ?? 0.0, 'bricks');
+        $up = OpeningEdit::step($this->on->ruler, $this->on->wall, $edit->get('courses')?->number() ?? 0.0, 'courses');
         if ($along !== 0.0) {
-            $bays = FreePlaces::bays($this->ruler, $this->row, $this->length, $width);
+            $bays = FreePlaces::bays($this->on->ruler, $this->row, $this->on->length(), $width);
             $like = $this->like();
             $this->row->from = LengthFormat::like($like, max(0.0, $bays->from + $along));
             if (($this->row->count ?? 1) > 1) {
@@ -57,7 +46,7 @@ final readonly class RowEdit
         }
         if ($up !== 0.0) {
             $sill = is_string($this->row->sill ?? null) ? $this->row->sill : '0mm';
-            $this->row->sill = LengthFormat::like($sill, max(0.0, $this->ruler->read($sill) + $up));
+            $this->row->sill = LengthFormat::like($sill, max(0.0, $this->on->ruler->read($sill) + $up));
         }
     }
 
@@ -74,60 +63,55 @@ final readonly class RowEdit
     }
 
     /** Over it, four courses above its heads, where that is free. */
-    private function copy(Node $edit, string $name): void
+    private function copy(Node $edit): void
     {
-        [, $height, $sill] = FreePlaces::size($this->ruler, $this->document, $this->row);
-        $next = $sill + $height + self::BETWEEN_COURSES * $this->ruler->gauge->course_mm;
+        $to = $edit->get('to');
+        if ($to !== null) {
+            // In bays or between margins as here; one that begins at a place begins at the same one.
+            $this->put(WallEntry::of($this->on->document, $to), clone $this->row);
+
+            return;
+        }
+        [, $height, $sill] = $this->on->size($this->row);
+        $next = $sill + $height + self::BETWEEN_COURSES * $this->on->ruler->gauge->course_mm;
         $meets = function (stdClass $other) use ($next, $height): bool {
-            [, $its, $at] = FreePlaces::size($this->ruler, $this->document, $other);
+            [, $its, $at] = $this->on->size($other);
 
             return $at < $next + $height && $at + $its > $next;
         };
-        $top = $this->eaves - self::BETWEEN_COURSES * $this->ruler->gauge->course_mm / 2.0;
-        if ($next + $height > $top || array_filter($this->rows(), $meets) !== []) {
-            $edit->fault('edit.no-room-up', ['wall' => $name]);
+        $top = $this->on->eaves() - self::BETWEEN_COURSES * $this->on->ruler->gauge->course_mm / 2.0;
+        if ($next + $height > $top || array_filter($this->on->rows(), $meets) !== []) {
+            $edit->fault('edit.no-room-up', ['wall' => $this->on->name]);
 
             return;
         }
         $copy = clone $this->row;
-        $copy->id = $this->freeId();
         $copy->sill = LengthFormat::like(is_string($this->row->sill ?? null) ? $this->row->sill : '0ft', $next);
-        $this->wall->rows = [...$this->rows(), $copy];
+        $this->put($this->on, $copy);
     }
 
-    /** @return list<stdClass> */
-    private function rows(): array
+    private function put(?WallEntry $on, stdClass $copy): void
     {
-        return array_values(array_filter(
-            is_array($this->wall->rows ?? null) ? $this->wall->rows : [],
-            static fn (mixed $row): bool => $row instanceof stdClass,
-        ));
-    }
-
-    private function freeId(): string
-    {
-        $taken = array_map(static fn (stdClass $row): mixed => $row->id ?? null, $this->rows());
-        for ($n = 1; ; $n++) {
-            if (! in_array("r$n", $taken, true)) {
-                return "r$n";
-            }
+        if ($on !== null) {
+            $copy->id = WallEntry::freeId('r', $on->rows());
+            $on->wall->rows = [...$on->rows(), $copy];
         }
     }
 
     private function replaced(): void
     {
         $row = $this->row;
-        $this->wall->rows = array_values(array_filter($this->rows(), static fn (stdClass $other): bool => $other !== $row));
+        $this->on->wall->rows = array_values(array_filter($this->on->rows(), static fn (stdClass $other): bool => $other !== $row));
     }
 
     /** Each by itself, where it stands. */
     private function broken(): void
     {
-        [$width] = FreePlaces::size($this->ruler, $this->document, $this->row);
+        [$width] = $this->on->size($this->row);
         $id = is_string($this->row->id ?? null) ? $this->row->id : 'r';
-        $openings = is_array($this->wall->openings ?? null) ? $this->wall->openings : [];
-        foreach (FreePlaces::bays($this->ruler, $this->row, $this->length, $width)->places() as $i => $place) {
-            if (FreePlaces::isKept($this->ruler, $this->wall, $place)) {
+        $openings = is_array($this->on->wall->openings ?? null) ? $this->on->wall->openings : [];
+        foreach (FreePlaces::bays($this->on->ruler, $this->row, $this->on->length(), $width)->places() as $i => $place) {
+            if (FreePlaces::isKept($this->on->ruler, $this->on->wall, $place)) {
                 continue;
             }
             $from = LengthFormat::like($this->like(), $place->from);
@@ -139,7 +123,7 @@ final readonly class RowEdit
             }
             $openings[] = $single;
         }
-        $this->wall->openings = $openings;
+        $this->on->wall->openings = $openings;
         $this->replaced();
     }
 }

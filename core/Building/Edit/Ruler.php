@@ -104,6 +104,22 @@ final readonly class Ruler
         return hypot($b[0] - $a[0], $b[1] - $a[1]);
     }
 
+    /** Which way a block's edge looks on the plan, degrees from x to y. */
+    public function outwards(stdClass $block, int $edge): float
+    {
+        $footprint = ($block->footprint ?? null) instanceof stdClass ? $block->footprint : new stdClass;
+        $turn = is_numeric($block->turn ?? null) ? (float) $block->turn : 0.0;
+        if (! is_array($footprint->polygon ?? null)) {
+            return $turn + 90.0 * $edge - 90.0;
+        }
+        $corners = array_values($footprint->polygon);
+        $at = fn (mixed $corner): array =>
+            is_array($corner) ? [$this->read($corner[0] ?? null), $this->read($corner[1] ?? null)] : [0.0, 0.0];
+        [$a, $b] = [$at($corners[$edge] ?? null), $at($corners[($edge + 1) % max(1, count($corners))] ?? null)];
+
+        return $turn + rad2deg(atan2($b[1] - $a[1], $b[0] - $a[0])) - 90.0;
+    }
+
     /**
      * Where an opening, and its repeats, stand along the wall.
      *

@@ -90,6 +90,9 @@ export type Edit =
       op: 'add-block';
       kind: 'wing' | 'lean-to' | 'dormer' | 'platform' | 'block';
       beside?: string;
+      edge?: string;
+      along?: number;
+      size?: number;
     }
   | {
       op: 'remove-block';

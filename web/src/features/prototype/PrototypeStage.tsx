@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link, useSearchParams } from 'react-router';
 import { Elevation } from '../../drawing/Elevation';
@@ -29,6 +30,15 @@ export function PrototypeStage() {
   const blocks = drawn?.plan.blocks ?? [];
   const ids = idsOf(state.document.blocks);
   const block = chosen !== null && ids.includes(chosen) ? chosen : (ids[0] ?? '');
+  // What was added is chosen as soon as it is there.
+  const known = useRef<readonly string[] | null>(null);
+  useEffect(() => {
+    const fresh = known.current === null ? undefined : ids.find((one) => known.current?.includes(one) === false);
+    if (fresh !== undefined) {
+      known.current = null;
+      setChosen(fresh);
+    }
+  });
   const walls = drawn?.walls ?? [];
   const view = search.get('view') ?? 'plan';
   const wall = walls.find((one) => one.key === view);
@@ -68,6 +78,9 @@ export function PrototypeStage() {
                 <BlockTools
                   block={block}
                   name={ids.length > 1 ? (blocks.find((one) => one.id === block)?.name ?? block) : null}
+                  onAdd={() => {
+                    known.current = ids;
+                  }}
                   onRemoved={() => setChosen(null)}
                 />
                 <PlanEditor
@@ -111,12 +124,29 @@ export function PrototypeStage() {
 }
 
 /** What is added beside a block, and its own end; the only one stays. */
-function BlockTools({ block, name, onRemoved }: { block: string; name: string | null; onRemoved: () => void }) {
+function BlockTools({
+  block,
+  name,
+  onAdd,
+  onRemoved,
+}: {
+  block: string;
+  name: string | null;
+  onAdd: () => void;
+  onRemoved: () => void;
+}) {
   const { save } = useBuilding();
   return (
     <div className="tools mb-2" role="toolbar" aria-label="Blocks">
       {KINDS.map(([kind, words]) => (
-        <Button key={kind} variant="outline-primary" onClick={() => save([{ op: 'add-block', kind, beside: block }])}>
+        <Button
+          key={kind}
+          variant="outline-primary"
+          onClick={() => {
+            onAdd();
+            save([{ op: 'add-block', kind, beside: block }]);
+          }}
+        >
           {words}
         </Button>
       ))}

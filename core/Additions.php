@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core;
+
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Edit\Edits;
+use Chartula\Core\Building\Edit\NewBlock;
+use Chartula\Core\Building\Edit\Ruler;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Recall\Recall;
+use stdClass;
+
+/**
+ * Finds where beside a block a new one can stand so that the building is sound and its kit closes: over the usual edge first, then along
+ * it, over the others, and smaller. What cannot stand anywhere is refused before anything is spoilt.
+ */
+final readonly class Additions
+{
+    private const SIZES = [1.0, 0.75, 0.5];
+
+    private const ALONG = [0.0, 0.6, -0.6];
+
+    /** So many places are tried at the most. */
+    private const TRIES = 16;
+
+    /**
+     * The edits with the place that was found for each new block.
+     *
+     *
+     * @param  list<stdClass>  $edits
+     * @return list<stdClass>
+     *
+     * @throws InvalidInput edit.no-place
+     */
+    public static function placed(stdClass $document, array $edits, Recall $recall = new Recall): array
+    {
+        foreach ($edits as $i => $edit) {
+            // What is added to a building with faults stands where it would usually.
+            if (($edit->op ?? null) === 'add-block' && ! isset($edit->edge) && self::refusal($document, $recall) === null) {
+                $edits[$i] = self::place($document, $edit, $recall, $i);
+            }
+        }
+
+        return $edits;
+    }
+
+    /** @throws InvalidInput */
+    private static function place(stdClass $document, stdClass $edit, Recall $recall, int $i): stdClass
+    {
+        $why = null;
+        foreach (array_slice(self::tries($document, $edit), 0, self::TRIES) as $try) {
+            try {
+                $refusal = self::refusal(Edits::apply($document, [$try])->document, $recall);
+            } catch (InvalidInput $e) {
+                $refusal = $e->problems[0]->text();
+            }
+            if ($refusal === null) {
+                return $try;
+            }
+            $why ??= $refusal;
+        }
+        $what = is_string($edit->kind ?? null) ? $edit->kind : 'block';
+        throw InvalidInput::at("edits.$i", 'edit.no-place', ['what' => $what, 'why' => $why ?? '']);
+    }
+
+    /** @return list<stdClass> the edit with every place that may do, the likeliest first */
+    private static function tries(stdClass $document, stdClass $edit): array
+    {
+        $all = is_array($document->blocks ?? null) ? $document->blocks : [];
+        $blocks = array_filter($all, static fn (mixed $b): bool => $b instanceof stdClass);
+        $host = array_values(array_filter($blocks, static fn (stdClass $b): bool => ($b->id ?? null) === ($edit->beside ?? null)))[0]
+            ?? array_values($blocks)[0] ?? new stdClass;
+        $names = Ruler::edges($host);
+        $kind = in_array($edit->kind ?? null, NewBlock::KINDS, true) ? $edit->kind : 'wing';
+        $usual = $names[NewBlock::usualEdge($kind)] ?? $names[0];
+        $tries = [];
+        foreach (self::SIZES as $size) {
+            foreach (array_values(array_unique([$usual, ...$names])) as $n => $edge) {
+                foreach (self::ALONG as $along) {
+                    // Moved along it is nearest to what was meant, then over another edge, then smaller.
+                    $off = ($along === 0.0 ? 0.0 : 1.0) + ($n === 0 ? 0.0 : 1.5) + 8.0 * (1.0 - $size);
+                    $tries[] = [$off, (object) (['edge' => $edge, 'along' => $along, 'size' => $size] + get_object_vars($edit))];
+                }
+            }
+        }
+        usort($tries, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_column($tries, 1);
+    }
+
+    /** Why it cannot be made, or does not close; null where it does. */
+    private static function refusal(stdClass $document, Recall $recall): ?string
+    {
+        try {
+            $derived = Derivation::of(BuildingReader::fromDocument($document), JsonText::encode($document), $recall);
+        } catch (InvalidInput $e) {
+            return $e->problems[0]->text();
+        }
+        $finding = $derived->dryFit->toArray()['findings'][0] ?? null;
+
+        return $finding === null ? null : $finding['text'];
+    }
+}

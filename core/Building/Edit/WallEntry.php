@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Edit;
+
+use Chartula\Core\Building\Beside;
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Node;
+use stdClass;
+
+/** A wall of a document that is edited: its entry, made where there is none, and where on it there is room. Real millimetres. */
+final readonly class WallEntry
+{
+    private function __construct(
+        public Ruler $ruler,
+        public stdClass $document,
+        private stdClass $block,
+        public stdClass $wall,
+        public string $name,
+        private int $index,
+    ) {
+    }
+
+    /** By `block.edge`, or by its edge alone in the first block; null where there is none, and said so. */
+    public static function of(stdClass $document, ?Node $node): ?self
+    {
+        $found = self::found($document, $node);
+
+        return $found === null ? null : new self(
+            Ruler::of($document), $document, $found[0], self::wall(...$found), $found[1], $found[2],
+        );
+    }
+
+    public function length(): float
+    {
+        return $this->ruler->lengthOfWall($this->block, $this->index);
+    }
+
+    /** Of the block above the wall's foot. */
+    public function eaves(): float
+    {
+        return $this->ruler->read($this->block->eaves ?? null) - $this->ruler->read($this->block->base ?? null);
+    }
+
+    /** @return array{float, float, float} width, height and sill of an opening or of one of a row */
+    public function size(stdClass $opening): array
+    {
+        return FreePlaces::size($this->ruler, $this->document, $opening);
+    }
+
+    /**
+     * A wall by `block.edge`, or by its edge alone in the first block.
+     *
+     * @return ?array{stdClass, string, int} the block, and the edge's name and number
+     */
+    private static function found(stdClass $document, ?Node $node): ?array
+    {
+        $text = $node?->text(100);
+        $blocks = array_values(
+            array_filter(
+                is_array($document->blocks ?? null) ? $document->blocks : [],
+                static fn (mixed $b): bool => $b instanceof stdClass,
+            ),
+        );
+        if ($node === null || $text === null || $blocks === []) {
+            return null;
+        }
+        $parts = explode('.', $text, 2);
+        [$id, $edge] = count($parts) === 2 ? $parts : [null, $parts[0]];
+        foreach ($blocks as $i => $block) {
+            if ($id !== null && ($block->id ?? 'block-'.($i + 1)) !== $id) {
+                continue;
+            }
+            $names = Ruler::edges($block);
+            $index = array_search($edge, $names, true);
+            if (is_int($index)) {
+                return [$block, $edge, $index];
+            }
+            $node->fault('unknown-edge', ['given' => $edge, 'known' => implode(', ', $names)]);
+
+            return null;
+        }
+        $node->fault('edit.no-such', ['given' => $text]);
+
+        return null;
+    }
+
+    /** The wall's entry, made where there is none. */
+    private static function wall(stdClass $block, string $edge, int $index): stdClass
+    {
+        $walls = is_array($block->walls ?? null) ? $block->walls : [];
+        foreach ($walls as $wall) {
+            if ($wall instanceof stdClass && (($wall->edge ?? null) === $edge || ($wall->edge ?? null) === $index)) {
+                $wall->openings = is_array($wall->openings ?? null) ? array_values($wall->openings) : [];
+
+                return $wall;
+            }
+        }
+        $wall = (object) ['edge' => $edge, 'openings' => []];
+        $block->walls = [...$walls, $wall];
+
+        return $wall;
+    }
+
+    /** @return list<stdClass> */
+    public function openings(): array
+    {
+        return array_values(
+            array_filter(
+                is_array($this->wall->openings) ? $this->wall->openings : [],
+                static fn (mixed $o): bool => $o instanceof stdClass,
+            ),
+        );
+    }
+
+    /** @return list<stdClass> in bays */
+    public function rows(): array
+    {
+        $rows = is_array($this->wall->rows ?? null) ? array_values($this->wall->rows) : [];
+
+        return array_values(array_filter($rows, static fn (mixed $row): bool => $row instanceof stdClass));
+    }
+
+    /** Where no opening is, and no other block stands in front of the wall. */
+    public function free(): FreePlaces
+    {
+        $free = FreePlaces::of($this->ruler, $this->document, $this->wall, $this->length());
+        $building = BuildingReader::reading($this->document)->building;
+        $blocks = is_array($this->document->blocks ?? null) ? array_values($this->document->blocks) : [];
+        $id = is_string($this->block->id ?? null) ? $this->block->id : 'block-'.((int) array_search($this->block, $blocks, true) + 1);
+
+        return $building === null ? $free : $free->without(Beside::of($building, $id, $this->index));
+    }
+
+    /**
+     * An id for one more, of a letter and a number.
+     *
+     * @param  list<stdClass>  $taken
+     */
+    public static function freeId(string $letter, array $taken): string
+    {
+        $ids = array_map(static fn (stdClass $o): mixed => $o->id ?? null, $taken);
+        for ($n = 1; ; $n++) {
+            if (! in_array($letter.$n, $ids, true)) {
+                return $letter.$n;
+            }
+        }
+    }
+}
