@@ -27,7 +27,11 @@ final readonly class CreateBuilding
     /** @throws InvalidInput where the text is no document */
     public function execute(Project $project, User $author, string $clientId, string|StarterShape $from, ?string $name): Building
     {
-        $document = is_string($from) ? JsonText::decode($from) : Starter::document($name ?? 'Building', $from);
+        $document = match (true) {
+            is_string($from) => JsonText::decode($from),
+            $author->units === 'metric' => Starter::metric($name ?? 'Building', $from),
+            default => Starter::document($name ?? 'Building', $from),
+        };
         $text = is_string($from) ? $from : JsonText::encode($document);
         $name = is_string($document->name ?? null) && $document->name !== '' ? $document->name : ($name ?? 'Building');
 

@@ -4,11 +4,42 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
 /** What a new building begins with: brick, without openings, in one of the common shapes, to be given its real figures. */
 final readonly class Starter
 {
+    /** Metric buildings are laid out by these: brick and course come out whole, and whatever added up still does. */
+    private const FOOT_MM = 300.0;
+
+    private const INCH_MM = 25.0;
+
+    /** The same in metres, with metric bricks. */
+    public static function metric(string $name, StarterShape $shape = StarterShape::Single): stdClass
+    {
+        $imperial = json_decode(JsonText::encode(self::document($name, $shape)), true);
+        $document = JsonText::decode((string) json_encode(self::inMetres($imperial)));
+        $document->gauge = (object) ['brick' => '225mm', 'course' => '75mm', 'joint' => '10mm'];
+        $document->name = $name;
+
+        return $document;
+    }
+
+    private static function inMetres(mixed $value): mixed
+    {
+        if (is_array($value)) {
+            return array_map(self::inMetres(...), $value);
+        }
+        $pattern = '/^(?:(\d+(?:\.\d+)?)ft)? ?(?:(\d+(?:\.\d+)?)in)?$/D';
+        if (! is_string($value) || $value === '' || preg_match($pattern, $value, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
+            return $value;
+        }
+        $mm = (float) ($m[1] ?? '0') * self::FOOT_MM + (float) ($m[2] ?? '0') * self::INCH_MM;
+
+        return $mm < 1000.0 ? LengthFormat::trimmed($mm, 1).'mm' : LengthFormat::trimmed($mm / 1000.0, 4).'m';
+    }
+
     public static function document(string $name, StarterShape $shape = StarterShape::Single): stdClass
     {
         $walls = array_map(

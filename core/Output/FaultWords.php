@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Output;
 
+use Chartula\Core\Building\Edit\Cure;
 use Chartula\Core\Building\Whereabouts;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\Problem;
@@ -16,7 +17,7 @@ final readonly class FaultWords
     /**
      * @param  list<array{path: string, code: string, text: string, facts?: array<string, string|int|float>}>  $faults  as they were kept
      * @return list<array{path: string, code: string, text: string, where: string, says: array{imperial: string, metric: string},
-     *     go: array{stage: string, block: ?string, wall: ?string, opening: ?string}}>
+     *     go: array{stage: string, block: ?string, wall: ?string, opening: ?string}, cure: ?array{words: string, edit: stdClass}}>
      */
     public static function of(stdClass $document, array $faults): array
     {
@@ -28,11 +29,13 @@ final readonly class FaultWords
 
         return array_map(static function (array $fault) use ($document): array {
             $at = Whereabouts::of($document, $fault['path']);
+            $cure = Cure::of($document, new Problem($fault['path'], $fault['code'], $fault['facts'] ?? []));
 
             return [
                 'path' => $fault['path'], 'code' => $fault['code'], 'text' => $fault['text'],
                 'where' => $at->words, 'says' => self::says($fault),
                 'go' => ['stage' => $at->stage, 'block' => $at->block, 'wall' => $at->wall, 'opening' => $at->opening],
+                'cure' => $cure === null ? null : ['words' => $cure->words, 'edit' => $cure->edit],
             ];
         }, array_values($byPlace));
     }

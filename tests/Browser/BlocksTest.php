@@ -70,11 +70,11 @@ final class BlocksTest extends BrowserTestCase
         $this->heading('Main, back, from outside');
         $this->find("//label[starts-with(., 'left end')]/following-sibling::select/option[.='mitred']")->click();
         $this->saved(4);
-        $this->find("//summary[normalize-space()='Rows in bays']")->click();
         $this->press('Add a row');
         $this->saved(5);
-        $this->sees('Row 1');
+        $this->heading('Sash, a row of 3');
         self::assertCount(3, $this->browser->findElements(WebDriverBy::cssSelector('[data-opening]')));
+        $this->press('back');
         $this->find("//summary[normalize-space()='Ground along it']")->click();
         $this->press('It falls');
         $this->saved(6);
@@ -102,7 +102,7 @@ final class BlocksTest extends BrowserTestCase
             $this->press('The whole roof');
         }
         $this->sees('the roof never closes');
-        $this->sees('Drawings and parts are from revision 2');
+        $this->sees('are from revision 2, the last that was sound');
         $this->press('Undo');
         $this->saved(4);
         $this->sees('back: slope');

@@ -85,7 +85,7 @@ final class JourneyTest extends BrowserTestCase
         $this->browser->executeScript(
             'window.pointers = 0; for (const t of ["pointerdown", "mousedown", "touchstart"]) addEventListener(t, () => window.pointers++, true); document.querySelector("svg.drawing").focus();',
         );
-        $this->keys(WebDriverKeys::TAB);
+        // What was added is chosen.
         self::assertSame('1ft 6in', $this->field('from the left end')->getAttribute('value'));
         // A brick to the right, a quarter of one further, and a course up; within a second they are one revision, and one step of undo.
         $this->keys(
@@ -159,7 +159,10 @@ final class JourneyTest extends BrowserTestCase
         $this->browser->findElement(WebDriverBy::cssSelector('[data-opening=d1]'))->click();
         $this->type('from the left end', '5.6m');
         $this->sees('past the wall’s end');
-        $this->sees('Drawings and parts are from revision 3');
+        $this->sees('are from revision 3, the last that was sound');
+        $this->sees('Front, door, from the left end: the opening ends');
+        // It is drawn where it is said to be, in red.
+        self::assertCount(1, $this->browser->findElements(WebDriverBy::cssSelector('[data-opening=d1] path[stroke="var(--signal)"]')));
         $this->type('from the left end', '3m');
         $this->saved(5);
         self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[aria-label=Faults]')));

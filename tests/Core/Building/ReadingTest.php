@@ -6,6 +6,8 @@ namespace Tests\Core\Building;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Edit\Cure;
+use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Drawing\Sketch;
 use Chartula\Core\Kit\DryFit\KitShape;
@@ -72,6 +74,38 @@ final class ReadingTest extends TestCase
             }
         }
         self::assertSame(['hall.front w1', 'hall.front w1-2', 'hall.front w1-3'], $clashing);
+    }
+
+    /**
+     * The nearest way out is offered, and taking it leads out.
+     *
+     * @param  array<string, mixed>  $changes
+     */
+    #[DataProvider('provideCures')]
+    public function testTheNearestWayOutLeadsOut(array $changes, string $words): void
+    {
+        $document = self::creamery($changes);
+        [$faults] = self::wrong($document);
+        $cure = Cure::of($document, $faults[0]);
+        self::assertSame($words, $cure?->words);
+        Kits::of(Edits::apply($document, [$cure->edit])->document);
+    }
+
+    /**
+     * On the hall's back, 36 ft long and 14 ft to the eaves, with a window from 3 to 7 ft, for one of 3 by 4 ft: a foot and a half is kept
+     * at the ends and 9 in beside, two courses under the eaves; thirty go into bays of 3 ft 9 in nine times.
+     *
+     * @return iterable<string, array{array<string, mixed>, string}>
+     */
+    public static function provideCures(): iterable
+    {
+        $window = ['id' => 'x1', 'style' => 'small', 'from' => '35ft', 'sill' => '4ft'];
+        $on = 'blocks.0.walls.2.openings.1';
+        yield 'past the end' => [[$on => (object) $window], 'Move it to 31ft 3in'];
+        yield 'over another' => [[$on => (object) (['from' => '3ft'] + $window)], 'Move it to 8ft 3in'];
+        yield 'too high' => [[$on => (object) (['from' => '32ft', 'sill' => '13ft'] + $window)], 'Lower its sill to 9ft 6in'];
+        $row = (object) ['id' => 'r1', 'style' => 'small', 'sill' => '9ft 6in', 'count' => 30];
+        yield 'too many' => [['blocks.0.walls.2.rows' => [$row]], 'Make it 9'];
     }
 
     /** The elevation of a sound gable is that of the kit: 48 wide, eaves at 38, 40° either side. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Building;
 
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\StarterShape;
 use Chartula\Core\Drawing\StarterPlan;
@@ -27,6 +28,9 @@ final class StarterShapeTest extends TestCase
     #[DataProvider('provideShapes')]
     public function testItGoesTogetherAndIsClosed(StarterShape $shape): void
     {
+        $metric = Starter::metric('Works', $shape);
+        self::assertSame([], Kits::of($metric)->dryFit->toArray()['findings'], 'in metres');
+        self::assertSame(0, preg_match('/\d(ft|in)"/', JsonText::encode($metric)));
         $derived = Kits::of(Starter::document('Works', $shape));
         self::assertSame([], array_map(static fn (Finding $f): string => $f->text, $derived->dryFit->findings));
         self::assertSame([], Outside::open($derived->described, Kits::serialised($derived)));

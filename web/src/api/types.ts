@@ -9,30 +9,6 @@ export type Point = readonly [number, number];
 export type Ring = Point[];
 export type Units = 'imperial' | 'metric';
 /**
- * A building document; docs/formats.md.
- *
- */
-export type Document = { [key: string]: Json | undefined };
-/**
- * Across, deep and high, millimetres.
- *
- *
- */
-export type Triple = readonly [number, number, number];
-export type Sheets = Sheet[];
-export type EdgeKind = 'gable' | 'hip' | 'half-hip' | 'wall';
-export type Docket = DocketEntry[];
-/**
- * Any value of a document.
- *
- */
-export type Json = null | boolean | number | string | Json[] | { [key: string]: Json | undefined };
-/**
- * Of the building's own axes.
- *
- */
-export type Direction = 'across' | 'deep' | 'high';
-/**
  * One change of a document; docs/api.md.
  *
  */
@@ -144,6 +120,30 @@ export type Edit =
       overhang?: string | null;
       from?: string | null;
     };
+/**
+ * Any value of a document.
+ *
+ */
+export type Json = null | boolean | number | string | Json[] | { [key: string]: Json | undefined };
+export type EdgeKind = 'gable' | 'hip' | 'half-hip' | 'wall';
+/**
+ * A building document; docs/formats.md.
+ *
+ */
+export type Document = { [key: string]: Json | undefined };
+/**
+ * Across, deep and high, millimetres.
+ *
+ *
+ */
+export type Triple = readonly [number, number, number];
+export type Sheets = Sheet[];
+export type Docket = DocketEntry[];
+/**
+ * Of the building's own axes.
+ *
+ */
+export type Direction = 'across' | 'deep' | 'high';
 export type MadeState = 'printed' | 'cut' | 'papered' | 'fixed';
 
 export interface Answers {}
@@ -231,6 +231,13 @@ export interface Fault {
     wall: string | null;
     opening: string | null;
   };
+  /**
+   * The nearest way out, to be pressed.
+   */
+  cure: {
+    words: string;
+    edit: Edit;
+  } | null;
 }
 export interface Derived {
   kit: Kit;

@@ -14,6 +14,7 @@ export const faultAt = (path: string, text: string, go: Partial<Fault['go']> = {
   where: 'Front, second window',
   says: { imperial: text, metric: text },
   go: { stage: 'shell', block: 'main', wall: 'main.front', opening: 'w2', ...go },
+  cure: null,
 });
 
 /** A building as the server gives it, with nothing but what a test says of it. */

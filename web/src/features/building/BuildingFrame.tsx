@@ -34,6 +34,27 @@ export function BuildingFrame({ user }: { user: User }) {
   return <Opened key={id} state={building.data} user={user} />;
 }
 
+/** Undo and redo by key or by the finder, and the building's name over the tab. */
+function useShortcuts(name: string, undo: () => void, redo: () => void) {
+  useEffect(() => {
+    document.title = `${name}, Chartula`;
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
+      const key = event.key.toLowerCase();
+      if (key === 'z' && !event.shiftKey) undo();
+      else if (key === 'y' || (key === 'z' && event.shiftKey)) redo();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    const stop = onVerb((verb) => (verb === 'undo' ? undo() : verb === 'redo' && redo()));
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      stop();
+    };
+  }, [name, undo, redo]);
+}
+
 function Opened({ state: answered, user }: { state: BuildingState; user: User }) {
   const saving = useSaving(answered.id, user.id);
   const { status, save, gather, undo, redo, restore, unseen } = saving;
@@ -57,23 +78,7 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
     ...(packed === undefined ? {} : { sheets: packed.stage }),
   };
 
-  useEffect(() => {
-    document.title = `${state.name}, Chartula`;
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
-      const key = event.key.toLowerCase();
-      if (key === 'z' && !event.shiftKey) undo();
-      else if (key === 'y' || (key === 'z' && event.shiftKey)) redo();
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    const stop = onVerb((verb) => (verb === 'undo' ? undo() : verb === 'redo' && redo()));
-    return () => {
-      window.removeEventListener('keydown', onKey);
-      stop();
-    };
-  }, [state.name, undo, redo]);
+  useShortcuts(state.name, undo, redo);
 
   const isWaiting = status.kind !== 'saved' && status.kind !== 'saving' && status.kind !== 'gathering';
   return (
@@ -122,7 +127,14 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
         </header>
         {open !== null && derived !== null && <DocketDetail entry={open} derived={derived} building={state.id} />}
         {isWaiting && <SavePanels saving={saving} user={user} />}
-        {state.faults.length > 0 && <Faults state={state} units={user.units} onUndo={undo} />}
+        {state.faults.length > 0 && (
+          <Faults
+            state={state}
+            units={user.units}
+            onUndo={undo}
+            onCure={(fault) => fault.cure !== null && save([fault.cure.edit])}
+          />
+        )}
         <nav className="stages" aria-label="Stages">
           {STAGES.map(([key, words]) => (
             <NavLink key={key} to={`/buildings/${state.id}/${key}`}>

@@ -57,7 +57,17 @@ export function placeOf(building: string, { stage, block, wall, opening }: Fault
 }
 
 /** What is wrong, where, and the ways out of it. */
-export function Faults({ state, units, onUndo }: { state: BuildingState; units: Units; onUndo: () => void }) {
+export function Faults({
+  state,
+  units,
+  onUndo,
+  onCure,
+}: {
+  state: BuildingState;
+  units: Units;
+  onUndo: () => void;
+  onCure: (fault: Fault) => void;
+}) {
   const [all, setAll] = useState(false);
   const { faults, history } = state;
   const shown = all ? faults : faults.slice(0, SHOWN);
@@ -95,6 +105,11 @@ export function Faults({ state, units, onUndo }: { state: BuildingState; units: 
             <Link to={placeOf(state.id, fault.go)} aria-label={`Go to it: ${fault.where}`}>
               Go to it
             </Link>
+            {fault.cure !== null && (
+              <Button size="sm" variant="link" className="p-0 ms-2 align-baseline" onClick={() => onCure(fault)}>
+                {fault.cure.words}
+              </Button>
+            )}
           </li>
         ))}
       </ul>

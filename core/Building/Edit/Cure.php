@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Edit;
+
+use Chartula\Core\Building\Bays;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\Node;
+use Chartula\Core\Building\Whereabouts;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Problem\Problem;
+use Chartula\Core\Problem\Problems;
+use stdClass;
+
+/** The nearest way out of a fault, where there is one that a person would take without thinking: what it is called, and its edit. */
+final readonly class Cure
+{
+    /** These are cured by another place along the wall. */
+    private const ALONG = ['opening.past-end', 'opening.in-corner', 'opening.overlap', 'opening.hidden', 'opening.kept-out'];
+
+    /** And these by another sill. */
+    private const UP = ['opening.above-wall', 'opening.head-thin'];
+
+    private function __construct(public string $words, public stdClass $edit)
+    {
+    }
+
+    public static function of(stdClass $document, Problem $problem): ?self
+    {
+        $keys = explode('.', $problem->path);
+        $list = $keys[4] ?? '';
+        if (($keys[0] !== 'blocks') || ! isset($keys[5]) || ! in_array($list, ['openings', 'rows'], true)) {
+            return null;
+        }
+        $wall = Whereabouts::of($document, $problem->path)->wall;
+        // What is looked for is looked for without it.
+        $copy = JsonText::decode(JsonText::encode($document));
+        $on = $wall === null ? null : WallEntry::of($copy, new Node($wall, '', new Problems));
+        $own = $on === null ? null : ($list === 'rows' ? $on->rows() : $on->openings())[(int) $keys[5]] ?? null;
+        if ($on === null || $own === null) {
+            return null;
+        }
+        $path = implode('.', array_slice($keys, 0, 6));
+
+        return match (true) {
+            $problem->code === 'row.no-room' => self::fewer($on, $own, $path),
+            in_array($problem->code, self::UP, true) => self::lower($on, $own, $path),
+            in_array($problem->code, self::ALONG, true) && $list === 'openings' => self::aside($on, $own, $path),
+            default => null,
+        };
+    }
+
+    private static function aside(WallEntry $on, stdClass $own, string $path): ?self
+    {
+        $on->wall->openings = array_values(array_filter($on->openings(), static fn (stdClass $o): bool => $o !== $own));
+        [, $height, $sill] = $on->size($own);
+        $extents = $on->ruler->extentsOf($own, $on->document->styles ?? null);
+        $width = $extents[count($extents) - 1]->to - $extents[0]->from;
+        $from = min($extents[0]->from, $on->length());
+        $at = $on->free()->nearest($from, $width, $sill, $sill + $height);
+
+        return $at === null ? null : self::set("$path.from", 'Move it to %s', LengthFormat::like(self::text($own, 'from'), $at));
+    }
+
+    /** Two courses under the eaves. */
+    private static function lower(WallEntry $on, stdClass $own, string $path): ?self
+    {
+        [, $height] = $on->size($own);
+        $course = $on->ruler->gauge->course_mm;
+        $sill = floor(($on->eaves() - $height - 2.0 * $course) / $course) * $course;
+
+        $written = LengthFormat::like(self::text($own, 'sill'), $sill);
+
+        return $sill < $course ? null : self::set("$path.sill", 'Lower its sill to %s', $written);
+    }
+
+    private static function fewer(WallEntry $on, stdClass $own, string $path): ?self
+    {
+        [$width] = $on->size($own);
+        for ($count = (is_int($own->count ?? null) ? $own->count : 1) - 1; $count > 0; $count--) {
+            if (Bays::of($on->length(), $width + $on->ruler->gauge->brick_mm, $count, [])->fit($on->length())) {
+                return new self("Make it $count", (object) ['op' => 'set', 'path' => "$path.count", 'value' => $count]);
+            }
+        }
+
+        return null;
+    }
+
+    private static function text(stdClass $own, string $key): string
+    {
+        return is_string($own->{$key} ?? null) ? $own->{$key} : '0ft';
+    }
+
+    private static function set(string $path, string $words, string $value): self
+    {
+        return new self(sprintf($words, $value), (object) ['op' => 'set', 'path' => $path, 'value' => $value]);
+    }
+}
