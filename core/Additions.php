@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Chartula\Core;
 
+use Chartula\Core\Building\Beside;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\Edit\NewBlock;
 use Chartula\Core\Building\Edit\Ruler;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\Opening;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use stdClass;
@@ -29,18 +32,20 @@ final readonly class Additions
     /**
      * The edits with the place that was found for each new block.
      *
-     *
      * @param  list<stdClass>  $edits
+     * @param  ?bool  $closes  whether the building is sound and closes as it is, where that is known
      * @return list<stdClass>
      *
      * @throws InvalidInput edit.no-place
      */
-    public static function placed(stdClass $document, array $edits, Recall $recall = new Recall): array
+    public static function placed(stdClass $document, array $edits, ?bool $closes = null): array
     {
+        $recall = new Recall;
         foreach ($edits as $i => $edit) {
-            // What is added to a building with faults stands where it would usually.
-            if (($edit->op ?? null) === 'add-block' && ! isset($edit->edge) && self::refusal($document, $recall) === null) {
-                $edits[$i] = self::place($document, $edit, $recall, $i);
+            if (($edit->op ?? null) === 'add-block' && ! isset($edit->edge)) {
+                // What is added to a building with faults stands where it would usually.
+                $closes ??= self::refusal($document, $recall) === null;
+                $edits[$i] = $closes ? self::place($document, $edit, $recall, $i) : $edit;
             }
         }
 
@@ -51,9 +56,12 @@ final readonly class Additions
     private static function place(stdClass $document, stdClass $edit, Recall $recall, int $i): stdClass
     {
         $why = null;
+        // Where a window is covered already a glance at the plan says nothing new.
+        $glance = self::covered($document) === null ? self::covered(...) : static fn (): null => null;
         foreach (array_slice(self::tries($document, $edit), 0, self::TRIES) as $try) {
             try {
-                $refusal = self::refusal(Edits::apply($document, [$try])->document, $recall);
+                $then = Edits::apply($document, [$try])->document;
+                $refusal = $glance($then) ?? self::refusal($then, $recall);
             } catch (InvalidInput $e) {
                 $refusal = $e->problems[0]->text();
             }
@@ -89,6 +97,37 @@ final readonly class Additions
         usort($tries, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_column($tries, 1);
+    }
+
+    /** What a glance at the plan tells already: that a block would stand in front of an opening. */
+    private static function covered(stdClass $document): ?string
+    {
+        $building = BuildingReader::reading($document)->building;
+        foreach ($building->blocks ?? [] as $block) {
+            foreach ($block->walls as $wall) {
+                $boxes = $wall->openings === [] || $building === null ? [] : Beside::of($building, $block->id, $wall->edge);
+                foreach ($boxes as $box) {
+                    if (array_filter($wall->openings, static fn (Opening $o): bool => self::isBehind($o, $box)) !== []) {
+                        return "it would stand in front of an opening in the $wall->name wall of $block->name";
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function isBehind(Opening $opening, Box2 $box): bool
+    {
+        for ($i = 0; $i < $opening->count; $i++) {
+            $place = $opening->extent($i);
+            $isAside = $place->from >= $box->x1 || $place->to <= $box->x0;
+            if (! $isAside && $opening->sill->mm < $box->y1 && $opening->sill->mm + $opening->style->h->mm > $box->y0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Why it cannot be made, or does not close; null where it does. */

@@ -72,7 +72,7 @@ final class BlocksTest extends BrowserTestCase
         $this->saved(4);
         $this->press('Add a row');
         $this->saved(5);
-        $this->heading('Sash, a row of 3');
+        $this->heading('sash, a row of 3');
         self::assertCount(3, $this->browser->findElements(WebDriverBy::cssSelector('[data-opening]')));
         $this->press('back');
         $this->find("//summary[normalize-space()='Ground along it']")->click();

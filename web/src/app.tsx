@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ComponentType, lazy, useLayoutEffect } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes, Link } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { api, workFor } from './api/client';
 import { accountOptions } from './api/options';
@@ -9,7 +9,7 @@ import { WelcomePage } from './features/account/WelcomePage';
 import { BuildingFrame } from './features/building/BuildingFrame';
 import { Finder } from './features/finder/Finder';
 import { ProjectsPage } from './features/projects/ProjectsPage';
-import { Failed, Loading } from './ui/States';
+import { Empty, Failed, Loading } from './ui/States';
 import { sayVerb } from './ui/verbs';
 
 /** What is loaded when it is first opened. */
@@ -75,8 +75,20 @@ function SignedIn({ user }: { user: User }) {
           <Route path="fit" element={<DryFitPage />} />
           <Route path="stand" element={<StandPage />} />
         </Route>
-        <Route path="*" element={<Navigate to="/" replace />} />
+        <Route path="*" element={<NotHere />} />
       </Routes>
     </>
+  );
+}
+
+/** An address that leads nowhere says so. */
+function NotHere() {
+  return (
+    <Empty title="There is nothing at this address">
+      <p>
+        It may have been mistyped, or what stood here was taken away. Your <Link to="/">projects</Link> are where they
+        were.
+      </p>
+    </Empty>
   );
 }

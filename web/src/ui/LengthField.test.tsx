@@ -46,6 +46,14 @@ describe('a length field', () => {
     expect(sessionStorage.length).toBe(0);
   });
 
+  it('offers what a bare figure may mean, and saves what is pressed', async () => {
+    const { save, field } = show();
+    fireEvent.change(field, { target: { value: '9' } });
+    fireEvent.click(await screen.findByRole('button', { name: '9in' }));
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: PATH, value: '9in' }]);
+    expect(sessionStorage.length).toBe(0);
+  });
+
   it('keeps what cannot be read, with its fault, and saves nothing', async () => {
     const { save, field } = show();
     fireEvent.change(field, { target: { value: '10' } });

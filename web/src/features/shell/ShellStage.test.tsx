@@ -1,7 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { showIn, standInServer } from '../../testing/building';
-import { hut, hutState } from '../../testing/hut';
+import { faultAt, showIn, standInServer } from '../../testing/building';
+import { frontWall, hut, hutState, openingAt } from '../../testing/hut';
 import { ShellStage } from './ShellStage';
 
 standInServer();
@@ -28,6 +28,60 @@ describe('Shell', () => {
       { op: 'repeat-opening', wall: 'main.front', id: 'w1', count: 2 },
       { op: 'remove-opening', wall: 'main.front', id: 'w1' },
     ]);
+  });
+
+  it('lets a row in bays answer as one', () => {
+    const row = (key: string, left: number) => ({
+      ...openingAt(key, left),
+      row: 'r1',
+      path: 'blocks.0.walls.0.rows.0',
+    });
+    const derived = hut();
+    derived.view.walls = [frontWall({ openings: [row('r1-1', 6), row('r1-2', 30)] })];
+    const { save, gather, container } = showIn(hutState(), <ShellStage />, derived);
+    const mark = container.querySelector('[data-opening=r1-2]');
+    if (mark !== null) fireEvent.pointerDown(mark);
+    expect(screen.getByRole('heading', { name: /sash.*a row of 2/ })).toBeInTheDocument();
+    fireEvent.keyDown(screen.getByRole('application'), { key: 'ArrowLeft' });
+    expect(gather).toHaveBeenCalledWith([{ op: 'move-opening', wall: 'main.front', id: 'r1', bricks: -1, courses: 0 }]);
+    fireEvent.change(screen.getByLabelText('they stand'), { target: { value: 'margin' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Break into single ones' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove the row' }));
+    expect(
+      save.mock.calls.map(([edits]) => edits.map((edit) => ('path' in edit ? [edit.path, edit.value] : edit.op))),
+    ).toEqual([
+      [
+        ['blocks.0.walls.0.rows.0.margin', '1.5ft'],
+        ['blocks.0.walls.0.rows.0.from', null],
+        ['blocks.0.walls.0.rows.0.pitch', null],
+      ],
+      ['break-row'],
+      ['remove-opening'],
+    ]);
+  });
+
+  it('copies to another wall by Ctrl+C and Ctrl+V', () => {
+    const derived = hut();
+    derived.view.walls = [
+      frontWall({ openings: [openingAt('w1', 10)] }),
+      frontWall({ key: 'main.back', edge: 'back', title: 'Back, from outside', openings: [] }),
+    ];
+    const { save, container } = showIn(hutState(), <ShellStage />, derived);
+    const mark = container.querySelector('[data-opening=w1]');
+    if (mark !== null) fireEvent.pointerDown(mark);
+    fireEvent.keyDown(window, { key: 'c', ctrlKey: true });
+    fireEvent.click(screen.getByRole('button', { name: 'back' }));
+    fireEvent.keyDown(window, { key: 'v', ctrlKey: true });
+    expect(save).toHaveBeenCalledWith([{ op: 'copy-opening', wall: 'main.front', id: 'w1', to: 'main.back' }]);
+  });
+
+  it('draws a building that is wrong as it is described', () => {
+    const wrong = hut().view;
+    wrong.walls = [frontWall({ openings: [{ ...openingAt('w1', 66), clashes: true }] })];
+    const state = hutState({ sketch: wrong, faults: [faultAt('blocks.0.walls.0.openings.0.from', 'past the end')] });
+    const { container } = showIn(state, <ShellStage />, hut());
+    expect(container.querySelectorAll('[data-opening]')).toHaveLength(1);
+    expect(container.querySelector('[data-opening=w1] path')).toHaveAttribute('stroke', 'var(--signal)');
   });
 
   it('says so where nothing stands yet', () => {
