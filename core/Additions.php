@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core;
 
 use Chartula\Core\Building\Beside;
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\Edit\NewBlock;
@@ -12,6 +13,9 @@ use Chartula\Core\Building\Edit\Ruler;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use stdClass;
@@ -26,7 +30,16 @@ final readonly class Additions
 
     private const ALONG = [0.0, 0.6, -0.6];
 
-    /** So many places are tried at the most. */
+    /** Of a block that is there so many parts are cut at the least: walls, a roof. */
+    private const PARTS = 3;
+
+    /** What lies on another but for less lies on it. */
+    private const MOST = 0.99;
+
+    /** Less is no overlap: a tenth of a metre square, real. */
+    private const LEAST_MM2 = 10_000.0;
+
+    /** So many places are derived at the most. */
     private const TRIES = 16;
 
     /**
@@ -56,19 +69,25 @@ final readonly class Additions
     private static function place(stdClass $document, stdClass $edit, Recall $recall, int $i): stdClass
     {
         $why = null;
-        // Where a window is covered already a glance at the plan says nothing new.
-        $glance = self::covered($document) === null ? self::covered(...) : static fn (): null => null;
-        foreach (array_slice(self::tries($document, $edit), 0, self::TRIES) as $try) {
-            try {
-                $then = Edits::apply($document, [$try])->document;
-                $refusal = $glance($then) ?? self::refusal($then, $recall);
-            } catch (InvalidInput $e) {
-                $refusal = $e->problems[0]->text();
+        // Where a window is covered already a glance at the plan says nothing new; and rather than nowhere it stands before one.
+        $glances = self::covered($document) === null ? [self::covered(...), static fn (): null => null] : [static fn (): null => null];
+        foreach ($glances as $glance) {
+            $left = self::TRIES;
+            foreach (self::tries($document, $edit) as $try) {
+                try {
+                    $then = Edits::apply($document, [$try])->document;
+                    $refusal = $glance($then) ?? self::swallowed($then);
+                    if ($refusal === null && $left-- > 0) {
+                        $refusal = self::refusal($then, $recall, self::newest($then)?->id);
+                        if ($refusal === null) {
+                            return $try;
+                        }
+                    }
+                } catch (InvalidInput $e) {
+                    $refusal = $e->problems[0]->text();
+                }
+                $why ??= $refusal;
             }
-            if ($refusal === null) {
-                return $try;
-            }
-            $why ??= $refusal;
         }
         $what = is_string($edit->kind ?? null) ? $edit->kind : 'block';
         throw InvalidInput::at("edits.$i", 'edit.no-place', ['what' => $what, 'why' => $why ?? '']);
@@ -117,6 +136,32 @@ final readonly class Additions
         return null;
     }
 
+    /** Whether the new block, which is the last, stands in another that it does not stand on. */
+    private static function swallowed(stdClass $document): ?string
+    {
+        $new = self::newest($document);
+        if ($new === null) {
+            return null;
+        }
+        foreach (BuildingReader::reading($document)->building->blocks ?? [] as $other) {
+            $shared = $other->id === $new->id ? 0.0 : Clip::sharedArea(new Region($new->standing()), new Region($other->standing()));
+            // A dormer's footprint lies in that of the roof it stands on.
+            $isOn = $shared > self::MOST * $new->standing()->area() && $new->eaves->mm > $other->eaves->mm;
+            if ($shared > self::LEAST_MM2 && ! $isOn) {
+                return "it would stand in $other->name";
+            }
+        }
+
+        return null;
+    }
+
+    private static function newest(stdClass $document): ?Block
+    {
+        $blocks = BuildingReader::reading($document)->building->blocks ?? [];
+
+        return $blocks === [] ? null : $blocks[count($blocks) - 1];
+    }
+
     private static function isBehind(Opening $opening, Box2 $box): bool
     {
         for ($i = 0; $i < $opening->count; $i++) {
@@ -130,13 +175,21 @@ final readonly class Additions
         return false;
     }
 
-    /** Why it cannot be made, or does not close; null where it does. */
-    private static function refusal(stdClass $document, Recall $recall): ?string
+    /**
+     * Why it cannot be made, or does not close; null where it does.
+     *
+     * @param  ?string  $new  the id of a block of which something must be built
+     */
+    private static function refusal(stdClass $document, Recall $recall, ?string $new = null): ?string
     {
         try {
             $derived = Derivation::of(BuildingReader::fromDocument($document), JsonText::encode($document), $recall);
         } catch (InvalidInput $e) {
             return $e->problems[0]->text();
+        }
+        $built = array_map(static fn (LabelledPart $p): ?string => $p->part->of->block, $derived->kit->parts);
+        if ($new !== null && count(array_keys($built, $new, true)) < self::PARTS) {
+            return 'it would disappear in another block';
         }
         $finding = $derived->dryFit->toArray()['findings'][0] ?? null;
 

@@ -15,7 +15,7 @@ final class BlocksTest extends ApiTestCase
     public function testAWingIsAddedMovedAndRoofed(): void
     {
         $building = $this->buildingOf($this->person());
-        $answer = $this->change($building, [['op' => 'add-block', 'kind' => 'wing']])->assertCreated();
+        $answer = $this->change($building, [['op' => 'add-block', 'kind' => 'wing', 'edge' => 'right']])->assertCreated();
         $answer->assertJsonPath('derived.dry_fit.ok', true)
             ->assertJsonPath('derived.view.plan.blocks.1.id', 'wing')
             ->assertJsonPath('revision.summary', 'wing added');

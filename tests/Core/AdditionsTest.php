@@ -10,6 +10,9 @@ use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\StarterShape;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Kit\LabelledPart;
 use Chartula\Core\Problem\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -27,6 +30,14 @@ final class AdditionsTest extends TestCase
         $derived = Kits::of(Edits::apply($document, $edits)->document);
         self::assertCount(count(BuildingReader::fromDocument($document)->blocks) + 1, $derived->described->blocks);
         self::assertSame([], $derived->dryFit->toArray()['findings']);
+        // What was there is there still, and the new one stands beside it, but for a dormer, which stands on it.
+        $blocks = $derived->described->blocks;
+        $new = $blocks[count($blocks) - 1];
+        $parts = array_count_values(array_map(static fn (LabelledPart $p): string => $p->part->of->block ?? '', $derived->kit->parts));
+        self::assertGreaterThan(4, $parts[$new->id] ?? 0);
+        foreach ($kind === 'dormer' ? [] : array_slice($blocks, 0, -1) as $other) {
+            self::assertLessThan(1e4, Clip::sharedArea(new Region($new->standing()), new Region($other->standing())), $other->name);
+        }
     }
 
     /** @return iterable<string, array{stdClass, string, string}> where the usual place would not close, but for the first */
@@ -34,6 +45,7 @@ final class AdditionsTest extends TestCase
     {
         $example = static fn (string $name): stdClass => JsonText::decode(Kits::exampleText($name));
         yield 'a wing of a hut' => [$example('weigh-office'), 'wing', 'main'];
+        yield 'a wing in a corner between blocks' => [$example('creamery'), 'wing', 'hall'];
         yield 'a dormer among windows' => [$example('creamery'), 'dormer', 'hall'];
         yield 'a wing of a block that is turned' => [$example('creamery'), 'wing', 'boiler'];
         yield 'a lean-to of a row in low relief' => [$example('ropewalk-row'), 'lean-to', 'sail'];
