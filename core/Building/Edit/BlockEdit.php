@@ -18,7 +18,9 @@ use stdClass;
 /** What screens do to blocks: adding and removing them, moving them, giving them a shape. */
 final readonly class BlockEdit
 {
-    public const OPS = ['add-block', 'remove-block', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS];
+    public const OPS = ['add-block', 'add-storey', 'remove-block', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS];
+
+    private const STOREYS = ['ground', 'first', 'second', 'third', 'fourth'];
 
     /** One press of an arrow key, 3 in; with Shift a third of it. */
     private const STEP_MM = 76.2;
@@ -35,6 +37,7 @@ final readonly class BlockEdit
         $self = new self(Ruler::of($document), $document, $edit);
         match ($op) {
             'add-block' => $self->add(),
+            'add-storey' => $self->addStorey(),
             'remove-block' => $self->remove(),
             'move-block' => $self->move(),
             'shape-block', 'turn-outline' => (new OutlineEdit($self->ruler, $edit))->apply($op, $self->find()),
@@ -111,6 +114,27 @@ final readonly class BlockEdit
         $hostId = is_string($host->id ?? null) ? $host->id : $host->id = 'block-1';
         $new = new NewBlock($this->ruler, $kind, $host, $edge, $along, $size);
         $this->document->blocks = [...$blocks, $new->document($this->freeId($kind), $hostId)];
+    }
+
+    /** On top of the last, as high as that is. */
+    private function addStorey(): void
+    {
+        $this->edit->isObject(['op', 'block']);
+        $block = $this->find();
+        if ($block === null) {
+            return;
+        }
+        $storeys = array_values(array_filter(
+            is_array($block->storeys ?? null) ? $block->storeys : [],
+            static fn (mixed $s): bool => $s instanceof stdClass,
+        ));
+        $last = $storeys === [] ? (object) ['floor' => $block->base ?? null] : $storeys[count($storeys) - 1];
+        $height = is_string($last->height ?? null) ? $last->height : '10ft';
+        $floor = $this->ruler->read($last->floor ?? null) + ($storeys === [] ? 0.0 : $this->ruler->read($height));
+        $name = self::STOREYS[count($storeys)] ?? 'storey '.count($storeys);
+        $block->storeys = [...$storeys, (object) [
+            'id' => WallEntry::freeId('s', $storeys), 'name' => $name, 'floor' => LengthFormat::like($height, $floor), 'height' => $height,
+        ]];
     }
 
     private function freeId(string $word): string

@@ -10,6 +10,7 @@ use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\Edit\QuickShape;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Starter;
+use Chartula\Core\Building\Storey;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\InvalidInput;
@@ -254,6 +255,16 @@ final class BlockEditsTest extends TestCase
             (object) ['centre' => 'right', 'with' => 'wing.left'],
         ];
         self::assertContains('place.circle', self::codes($document));
+    }
+
+    /** The second stands on the first, 11 ft high, and the third on that. */
+    public function testStoreysStack(): void
+    {
+        $add = ['op' => 'add-storey', 'block' => 'main'];
+        $document = self::edited([$add, ['op' => 'set', 'path' => 'blocks.0.storeys.0.height', 'value' => '11ft'], $add, $add]);
+        $storeys = BuildingReader::fromDocument($document)->blocks[0]->storeys;
+        self::assertEqualsWithDelta([0.0, 11.0, 22.0], array_map(static fn (Storey $s): float => $s->floor->mm / 304.8, $storeys), 1e-6);
+        self::assertSame(['ground', 'first', 'second'], array_map(static fn (Storey $s): string => $s->name, $storeys));
     }
 
     /** @param  list<array<string, mixed>>  $edits */

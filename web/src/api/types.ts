@@ -71,6 +71,10 @@ export type Edit =
       size?: number;
     }
   | {
+      op: 'add-storey';
+      block: string;
+    }
+  | {
       op: 'remove-block';
       block: string;
     }

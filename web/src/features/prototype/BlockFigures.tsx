@@ -66,6 +66,7 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
         title="Storeys"
         path={`${at}.storeys`}
         add="Add a storey"
+        onAdd={() => save([{ op: 'add-storey', block: id }])}
         empty="Floors that rows of windows are measured from."
         named={(entry, i) => (typeof entry.name === 'string' ? entry.name : `Storey ${i + 1}`)}
         fresh={(others) => ({
