@@ -183,13 +183,14 @@ final class PagesTest extends TestCase
     {
         $derived = Kits::example($name);
         $standing = Standing::of(Kits::serialised($derived), $derived->building->relief !== null);
+        $drawings = $derived->printed->drawings();
         $wrong = [];
         $marks = 0;
         foreach ($derived->printed->plan->sheets as $i => $sheet) {
             if ($sheet->stock()->kind !== 'paper') {
                 continue;
             }
-            $picture = self::picture($derived->printed->drawings()[$i]);
+            $picture = self::picture($drawings[$i]);
             foreach (array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->art !== null) as $p) {
                 [$white, $dark] = self::wrongInk($picture, $p, $sheet->page->height);
                 $seen = array_filter($dark, static fn (Vec2 $at): bool => $standing->isSeen($p->part->part->id.'#'.$p->copy, $at));

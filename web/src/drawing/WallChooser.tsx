@@ -9,12 +9,16 @@ interface Props {
   onChoose: (key: string) => void;
   /** Views beside the walls, as the plan. */
   also?: readonly string[];
+  /** The block that is chosen on the plan, and what is done where another is. */
+  block?: string;
+  onBlock?: (id: string) => void;
 }
 
 /** Which wall is looked at: a block first, where there are several, then its edges. */
-export function WallChooser({ view: { walls, plan }, chosen, onChoose, also = [] }: Props) {
+export function WallChooser({ view: { walls, plan }, chosen, onChoose, also = [], block: onPlan, onBlock }: Props) {
   const blocks = [...new Set(walls.map((wall) => wall.block))];
-  const block = walls.find((wall) => wall.key === chosen)?.block ?? blocks[0];
+  const drawn = walls.find((wall) => wall.key === chosen)?.block;
+  const block = drawn ?? (onPlan !== undefined && blocks.includes(onPlan) ? onPlan : blocks[0]);
   return (
     <div className="walls-nav" role="group" aria-label="View">
       {also.map((name) => (
@@ -29,7 +33,8 @@ export function WallChooser({ view: { walls, plan }, chosen, onChoose, also = []
           value={block}
           onChange={(event) => {
             const first = walls.find((wall) => wall.block === event.target.value);
-            if (first !== undefined) onChoose(first.key);
+            if (drawn === undefined && onBlock !== undefined) onBlock(event.target.value);
+            else if (first !== undefined) onChoose(first.key);
           }}
         >
           {blocks.map((id) => (

@@ -41,6 +41,19 @@ export function PrototypeStage() {
   });
   const walls = drawn?.walls ?? [];
   const view = search.get('view') ?? 'plan';
+  const shown = blocks.find((one) => one.id === block);
+  const own = walls.filter((one) => one.block === block);
+  // Of another outline than a rectangle its edges say more than two sizes.
+  const size =
+    own.length > 4
+      ? []
+      : [`${own[0]?.length[units]} wide`, ...(own[1] === undefined ? [] : [`${own[1].length[units]} deep`])];
+  const section = drawn?.section ?? null;
+  const height =
+    blocks.length > 1 || section === null
+      ? [`${shown?.eaves[units]} to the eaves`]
+      : [`${section.eaves[units]} to the eaves`, `${section.ridge[units]} to the underside of the ridge`];
+  const summary = `${blocks.length > 1 ? `${shown?.name}: ` : ''}${[...size, ...height].join(', ')}`;
   const wall = walls.find((one) => one.key === view);
   return (
     <>
@@ -53,6 +66,8 @@ export function PrototypeStage() {
               chosen={wall?.key ?? 'plan'}
               onChoose={(next) => setSearch({ view: next }, { replace: true })}
               also={['plan']}
+              block={block}
+              onBlock={setChosen}
             />
           )}
         </div>
@@ -60,12 +75,7 @@ export function PrototypeStage() {
           <p>Give its figures; the drawing follows as soon as they are sound.</p>
         ) : (
           <>
-            <p className="quiet">
-              {drawn.walls[0]?.length[units]} wide, {drawn.walls[1]?.length[units]} deep
-              {drawn.section !== null &&
-                `, ${drawn.section.eaves[units]} to the eaves, ${drawn.section.ridge[units]} to the underside of the ridge`}
-              .
-            </p>
+            <p className="quiet">{summary}.</p>
             {drawn.section !== null &&
               (state.document.relief !== undefined || entriesAt(state.document, 'compression.steps').length > 0) && (
                 <p className="quiet">
