@@ -45,7 +45,7 @@ final readonly class BuildingView
         foreach ($kit->parts as $part) {
             $stock = $part->part->stock;
             $stocks[$stock->id] ??= [
-                'id' => $stock->id, 'kind' => $stock->kind,
+                'id' => $stock->id, 'name' => $stock->words(), 'kind' => $stock->kind,
                 'thickness' => LengthFormat::trimmed($stock->thickness_mm, 4).'mm', 'measured' => $stock->measured,
                 'with_template' => LengthFormat::millimetres($stock->thickness_mm + $building->methods->template->addsTo($stock)),
                 'pieces' => 0,

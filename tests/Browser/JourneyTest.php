@@ -133,10 +133,8 @@ final class JourneyTest extends BrowserTestCase
         $this->sees('row of 2');
         $this->link('Sheets')->click();
         // Face and core count as measured: 48 − 2 × (0.62 + 1.12) = 44.52 before, 0.1 more card on each side after.
-        $this->find("//aside//*[normalize-space()='greyboard-1']/following-sibling::button")->click();
+        $this->type('greyboard 1 mm', '1.1mm');
         $this->saved(5);
-        $this->type('greyboard-1', '1.1mm');
-        $this->saved(6);
         $this->link('Shell')->click();
         $this->press('right');
         $this->find("//table//tr[td[normalize-space()='foot']]/td[normalize-space()='44.32 mm']");

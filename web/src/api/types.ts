@@ -649,6 +649,7 @@ export interface StockView {
   measured: boolean;
   with_template: string;
   pieces: number;
+  name: string;
 }
 export interface RoofLine {
   kind: string;

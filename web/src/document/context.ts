@@ -28,6 +28,12 @@ export function useBuilding(): BuildingContextValue {
   return value;
 }
 
+/** Stocks are called as people call them, with the thickness that they are taken to have. */
+export function useStockName(): (id: string) => string {
+  const { derived } = useBuilding();
+  return (id) => derived?.view.stocks.find((stock) => stock.id === id)?.name ?? id;
+}
+
 /** A faulty building is drawn as it is described; materials stay those of the last sound revision. */
 export function drawnOf(state: BuildingState): View | null {
   const made = state.derived?.view ?? null;

@@ -183,6 +183,7 @@ export const hut = (): Derived => ({
     stocks: [
       {
         id: 'greyboard-1',
+        name: 'greyboard 1.05 mm',
         kind: 'card',
         thickness: '1.17mm',
         measured: false,

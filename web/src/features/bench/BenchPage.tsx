@@ -7,7 +7,7 @@ import { buildingOptions, madeOptions } from '../../api/options';
 import type { Made, MadePiece, MadeState } from '../../api/types';
 import { Ghost } from '../../drawing/Ghost';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../../document/context';
+import { useBuilding, useStockName } from '../../document/context';
 
 const STATES: readonly MadeState[] = ['printed', 'cut', 'papered', 'fixed'];
 const FILTERS = ['all', 'stale', 'not cut yet', 'not fixed yet'] as const;
@@ -193,6 +193,7 @@ interface PieceRowProps {
 }
 
 function PieceRow({ piece, isBusy, onMark, onKeep }: PieceRowProps) {
+  const stockName = useStockName();
   const at = reached(piece);
   const name = `${piece.label} ${piece.name}${piece.qty > 1 ? `, ${piece.copy + 1} of ${piece.qty}` : ''}`;
   return (
@@ -205,7 +206,7 @@ function PieceRow({ piece, isBusy, onMark, onKeep }: PieceRowProps) {
             {piece.copy + 1} of {piece.qty}
           </span>
         )}
-        <div className="quiet">{piece.stock}</div>
+        <div className="quiet">{stockName(piece.stock)}</div>
       </div>
       <div className="steps" role="group" aria-label={name}>
         {STATES.map((step, i) => (

@@ -71,7 +71,8 @@ export function DocketDetail({ entry, derived, building }: { entry: string; deri
           {derived.kit.parts.map((part) => (
             <li key={part.id}>
               <strong>{part.label}</strong> {part.name}
-              {part.qty > 1 ? `, cut ${part.qty}` : ''}, {part.stock}
+              {part.qty > 1 ? `, cut ${part.qty}` : ''},{' '}
+              {derived.view.stocks.find((one) => one.id === part.stock)?.name ?? part.stock}
             </li>
           ))}
         </ul>

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Edit, StockView } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
 import { LengthField } from '../../ui/LengthField';
@@ -85,63 +86,37 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
       <h3 className="mt-3">Thickness as measured</h3>
       <p className="quiet">Best from a pile of ten. Every corner depends on it.</p>
       {stocks.map((stock) => (
-        <StockField
-          key={stock.id}
-          id={stock.id}
-          thickness={stock.thickness}
-          measured={stock.measured}
-          kind={stock.kind}
-        />
+        <StockField key={stock.id} stock={stock} />
       ))}
     </aside>
   );
 }
 
-function StockField({
-  id,
-  thickness,
-  measured,
-  kind,
-}: {
-  id: string;
-  thickness: string;
-  measured: boolean;
-  kind: string;
-}) {
+/** What a stock measures: the usual figure is taken until one is typed, and nothing is measured by looking at it. */
+function StockField({ stock }: { stock: StockView }) {
   const { state, save } = useBuilding();
+  const field = useId();
+  const { id, kind, thickness, measured } = stock;
   const described = Object.keys((state.document.stock ?? {}) as object).includes(id);
-  if (!described) {
-    return (
-      <div className="field-row">
-        <span>{id}</span>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          onClick={() => save([{ op: 'set', path: `stock.${keyOf(id)}`, value: { kind, thickness } }])}
-        >
-          {thickness}: measure
-        </button>
-        <span className="other">usual</span>
-      </div>
-    );
+  const stored = described ? thickness : '';
+  function commit(typed: string) {
+    if (typed === stored || typed === '') return;
+    save([
+      described
+        ? { op: 'set', path: `stock.${keyOf(id)}.thickness`, value: typed }
+        : { op: 'set', path: `stock.${keyOf(id)}`, value: { kind, thickness: typed } },
+    ]);
   }
-  return <StockLength id={id} thickness={thickness} measured={measured} />;
-}
-
-function StockLength({ id, thickness, measured }: { id: string; thickness: string; measured: boolean }) {
-  const { save } = useBuilding();
   return (
     <div className="field-row">
-      <label htmlFor={`stock-${id}`}>{id}</label>
+      <label htmlFor={field}>{stock.name}</label>
       <input
-        id={`stock-${id}`}
+        id={field}
         className="form-control"
-        defaultValue={thickness}
-        key={thickness}
-        onBlur={(event) => {
-          if (event.target.value !== thickness)
-            save([{ op: 'set', path: `stock.${keyOf(id)}.thickness`, value: event.target.value }]);
-        }}
+        defaultValue={stored}
+        placeholder={thickness}
+        key={stored}
+        onBlur={(event) => commit(event.target.value.trim())}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
       <span className="other">{measured ? 'measured' : 'usual'}</span>

@@ -10,7 +10,7 @@ describe('Sheets', () => {
   it('lists parts, and shows each page with its own files', () => {
     showIn(hutState(), <SheetsStage />, hut());
     expect(screen.getByRole('link', { name: 'W1' })).toHaveAttribute('href', '/buildings/b/stand?part=main.front.core');
-    expect(screen.getByAltText('Sheet 1: 1 parts on greyboard-1')).toBeInTheDocument();
+    expect(screen.getByAltText('Sheet 1: 1 parts on greyboard 1.05 mm')).toBeInTheDocument();
     expect(screen.getByRole('link', { name: 'Download the PDF, 1:1' })).toHaveAttribute(
       'href',
       '/api/buildings/b/sheets.pdf',
@@ -20,10 +20,15 @@ describe('Sheets', () => {
   it('changes the paper, and begins to measure a stock', () => {
     const { save } = showIn(hutState(), <SheetsStage />, hut());
     fireEvent.change(screen.getByLabelText('pages'), { target: { value: 'letter' } });
-    fireEvent.click(screen.getByRole('button', { name: '1.17mm: measure' }));
+    const field = screen.getByLabelText('greyboard 1.05 mm');
+    expect(field).toHaveValue('');
+    // What is left as it is measures nothing.
+    fireEvent.blur(field);
+    fireEvent.change(field, { target: { value: '1.1mm' } });
+    fireEvent.blur(field);
     expect(save.mock.calls.map(([edits]) => edits[0])).toEqual([
       { op: 'set', path: 'sheets.paper', value: 'letter' },
-      { op: 'set', path: 'stock.greyboard-1', value: { kind: 'card', thickness: '1.17mm' } },
+      { op: 'set', path: 'stock.greyboard-1', value: { kind: 'card', thickness: '1.1mm' } },
     ]);
   });
 

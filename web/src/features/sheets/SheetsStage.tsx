@@ -9,7 +9,7 @@ import { api } from '../../api/client';
 import { buildingOptions, madeOptions } from '../../api/options';
 import type { LaidSheets, Made, Part, Sheet } from '../../api/types';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../../document/context';
+import { useBuilding, useStockName } from '../../document/context';
 import { useSheets } from '../../document/sheets';
 import { CutterView } from './CutterView';
 import { MockupPanel } from './MockupPanel';
@@ -199,7 +199,8 @@ function Page({ sheet, packing, isChosen, isBusy, onCut, onPrinted }: PageProps)
   const { state } = useBuilding();
   const base = `/api/buildings/${state.id}`;
   const r = state.derived_from ?? 0;
-  const stocks = sheet.frames.map((frame) => frame.stock).join(', ');
+  const stockName = useStockName();
+  const stocks = sheet.frames.map((frame) => stockName(frame.stock)).join(', ');
   return (
     <figure className={isChosen ? 'chosen' : undefined}>
       <a href={`${base}/sheets/${sheet.id}.svg?r=${r}&packing=${packing}`} target="_blank" rel="noreferrer">
@@ -234,6 +235,7 @@ function Page({ sheet, packing, isChosen, isBusy, onCut, onPrinted }: PageProps)
 
 function PartsTable({ parts }: { parts: Part[] }) {
   const { state } = useBuilding();
+  const stockName = useStockName();
   return (
     <>
       <h3 className="mt-3">Parts</h3>
@@ -257,7 +259,7 @@ function PartsTable({ parts }: { parts: Part[] }) {
                   <Link to={`/buildings/${state.id}/stand?part=${part.id}`}>{part.label}</Link>
                 </td>
                 <td>{part.name}</td>
-                <td>{part.stock}</td>
+                <td>{stockName(part.stock)}</td>
                 <td className="text-end">{part.qty}</td>
                 <td>{part.like ?? ''}</td>
               </tr>
