@@ -6,6 +6,7 @@ namespace Chartula\Core;
 
 use Chartula\Core\Building\Beside;
 use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\Edit\NewBlock;
@@ -70,15 +71,17 @@ final readonly class Additions
     {
         $why = null;
         // Where a window is covered already a glance at the plan says nothing new; and rather than nowhere it stands before one.
-        $glances = self::covered($document) === null ? [self::covered(...), static fn (): null => null] : [static fn (): null => null];
+        $blind = static fn (): null => null;
+        $glances = self::covered(self::read($document)) === null ? [self::covered(...), $blind] : [$blind];
         foreach ($glances as $glance) {
             $left = self::TRIES;
             foreach (self::tries($document, $edit) as $try) {
                 try {
                     $then = Edits::apply($document, [$try])->document;
-                    $refusal = $glance($then) ?? self::swallowed($then);
+                    $building = self::read($then);
+                    $refusal = $glance($building) ?? self::swallowed($building);
                     if ($refusal === null && $left-- > 0) {
-                        $refusal = self::refusal($then, $recall, self::newest($then)?->id);
+                        $refusal = self::refusal($then, $recall, self::newest($building)?->id);
                         if ($refusal === null) {
                             return $try;
                         }
@@ -91,6 +94,11 @@ final readonly class Additions
         }
         $what = is_string($edit->kind ?? null) ? $edit->kind : 'block';
         throw InvalidInput::at("edits.$i", 'edit.no-place', ['what' => $what, 'why' => $why ?? '']);
+    }
+
+    private static function read(stdClass $document): ?Building
+    {
+        return BuildingReader::reading($document)->building;
     }
 
     /** @return list<stdClass> the edit with every place that may do, the likeliest first */
@@ -119,9 +127,8 @@ final readonly class Additions
     }
 
     /** What a glance at the plan tells already: that a block would stand in front of an opening. */
-    private static function covered(stdClass $document): ?string
+    private static function covered(?Building $building): ?string
     {
-        $building = BuildingReader::reading($document)->building;
         foreach ($building->blocks ?? [] as $block) {
             foreach ($block->walls as $wall) {
                 $boxes = $wall->openings === [] || $building === null ? [] : Beside::of($building, $block->id, $wall->edge);
@@ -137,13 +144,13 @@ final readonly class Additions
     }
 
     /** Whether the new block, which is the last, stands in another that it does not stand on. */
-    private static function swallowed(stdClass $document): ?string
+    private static function swallowed(?Building $building): ?string
     {
-        $new = self::newest($document);
+        $new = self::newest($building);
         if ($new === null) {
             return null;
         }
-        foreach (BuildingReader::reading($document)->building->blocks ?? [] as $other) {
+        foreach ($building->blocks ?? [] as $other) {
             $shared = $other->id === $new->id ? 0.0 : Clip::sharedArea(new Region($new->standing()), new Region($other->standing()));
             // A dormer's footprint lies in that of the roof it stands on.
             $isOn = $shared > self::MOST * $new->standing()->area() && $new->eaves->mm > $other->eaves->mm;
@@ -155,9 +162,9 @@ final readonly class Additions
         return null;
     }
 
-    private static function newest(stdClass $document): ?Block
+    private static function newest(?Building $building): ?Block
     {
-        $blocks = BuildingReader::reading($document)->building->blocks ?? [];
+        $blocks = $building->blocks ?? [];
 
         return $blocks === [] ? null : $blocks[count($blocks) - 1];
     }

@@ -26,8 +26,8 @@ final readonly class CompareRevisions
         [$a, $b] = [$from->is_sound ? $this->derived($from->text) : null, $to->is_sound ? $this->derived($to->text) : null];
 
         return [
-            'from' => ['revision' => new RevisionResource($from), 'faults' => FaultWords::of(JsonText::decode($from->text), $from->faults), 'view' => $a['view'] ?? null],
-            'to' => ['revision' => new RevisionResource($to), 'faults' => FaultWords::of(JsonText::decode($to->text), $to->faults), 'view' => $b['view'] ?? null],
+            'from' => self::side($from, $a['view'] ?? null),
+            'to' => self::side($to, $b['view'] ?? null),
             'changes' => array_map(
                 static fn (Change $c): array => $c->toArray(),
                 DocumentDifference::of(JsonText::decode($from->text), JsonText::decode($to->text)),
@@ -39,6 +39,17 @@ final readonly class CompareRevisions
                     PartChange::all(PartRecord::ofKit($a['kit']), PartRecord::ofKit($b['kit'])),
                 ),
         ];
+    }
+
+    /**
+     * @param  ?array<string, mixed>  $view
+     * @return array<string, mixed>
+     */
+    private static function side(Revision $revision, ?array $view): array
+    {
+        $faults = FaultWords::of(JsonText::decode($revision->text), $revision->faults);
+
+        return ['revision' => new RevisionResource($revision), 'faults' => $faults, 'view' => $view];
     }
 
     /**

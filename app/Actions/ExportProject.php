@@ -68,7 +68,8 @@ final readonly class ExportProject
             $revisions[] = RevisionResource::make($revision)->resolve()
                 + [
                     'client_id' => $revision->client_id, 'stands_for' => $revision->stands_for,
-                    'before' => $revision->before, 'redo' => $revision->redo, 'faults' => array_map(static fn (array $f): array => array_diff_key($f, ['facts' => true]), $revision->faults),
+                    'before' => $revision->before, 'redo' => $revision->redo,
+                    'faults' => array_map(static fn (array $f): array => array_diff_key($f, ['facts' => true]), $revision->faults),
                 ];
         }
         $prints = $building->prints()->orderBy('created_at')->get();

@@ -15,11 +15,13 @@ final readonly class FreePlaces
     /** Places are written to a sixteenth of an inch; what is off by less stands where it was meant. */
     private const WRITTEN_MM = 1.6;
 
+    /** So many bricks stay free at each end of a wall. */
+    private const END_BRICKS = 2.0;
+
     /**
      * @param  list<Box2>  $taken  openings that are there, and what is kept free
-     * @param  float  $end  kept free at each end of the wall
      */
-    private function __construct(private float $length, private float $brick, private float $end, private array $taken)
+    private function __construct(private float $length, private float $brick, private array $taken)
     {
     }
 
@@ -44,13 +46,13 @@ final readonly class FreePlaces
             $taken[] = new Box2($from, -INF, $from + $ruler->read($kept->width ?? null), INF);
         }
 
-        return new self($length, $ruler->gauge->brick_mm, 2.0 * $ruler->gauge->brick_mm, $taken);
+        return new self($length, $ruler->gauge->brick_mm, $taken);
     }
 
     /** @param  list<Box2>  $more  that is taken too */
     public function without(array $more): self
     {
-        return new self($this->length, $this->brick, $this->end, [...$this->taken, ...$more]);
+        return new self($this->length, $this->brick, [...$this->taken, ...$more]);
     }
 
     /** The row as it stands. */
@@ -109,7 +111,8 @@ final readonly class FreePlaces
     /** The first from the left. */
     public function first(float $width, float $low, float $high): ?float
     {
-        for ($at = $this->end; $at + $width + $this->end <= $this->length; $at += $this->brick) {
+        $end = self::END_BRICKS * $this->brick;
+        for ($at = $end; $at + $width + $end <= $this->length; $at += $this->brick) {
             if ($this->isFree($at, $width, $low, $high)) {
                 return $at;
             }
@@ -135,7 +138,8 @@ final readonly class FreePlaces
 
     public function isFree(float $at, float $width, float $low, float $high): bool
     {
-        if ($at < $this->end || $at + $width > $this->length - $this->end) {
+        $end = self::END_BRICKS * $this->brick;
+        if ($at < $end || $at + $width > $this->length - $end) {
             return false;
         }
         $beside = $this->brick;
