@@ -56,7 +56,7 @@ final readonly class OpeningEdit
             'copy-opening' => $self->copy(),
             'repeat-opening' => $self->repeat(),
             'remove-opening' => $self->remove(),
-            'break-row' => $self->find(),
+            'break-row', 'stand-row' => $self->find(),
             default => $self->move(),
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
+use Chartula\Core\Building\Bays;
 use Chartula\Core\Building\Node;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
@@ -13,6 +14,8 @@ final readonly class RowEdit
 {
     /** Between the heads of one row and the sills of the next. */
     private const BETWEEN_COURSES = 4;
+
+    private const STANDS = ['bays', 'margin', 'from'];
 
     public function __construct(private WallEntry $on, private stdClass $row)
     {
@@ -25,6 +28,7 @@ final readonly class RowEdit
             'repeat-opening' => $this->row->count = $edit->get('count')?->whole(1, 200) ?? $this->row->count,
             'remove-opening' => $this->replaced(),
             'break-row' => $this->broken(),
+            'stand-row' => $this->stand($edit),
             default => $this->move($edit),
         };
     }
@@ -32,22 +36,56 @@ final readonly class RowEdit
     /** It stands from then on where it has come to stand, at the spacing it has. */
     private function move(Node $edit): void
     {
-        [$width] = $this->on->size($this->row);
         $along = OpeningEdit::step($this->on->ruler, $this->on->wall, $edit->get('bricks')?->number() ?? 0.0, 'bricks');
         $up = OpeningEdit::step($this->on->ruler, $this->on->wall, $edit->get('courses')?->number() ?? 0.0, 'courses');
         if ($along !== 0.0) {
-            $bays = FreePlaces::bays($this->on->ruler, $this->row, $this->on->length(), $width);
-            $like = $this->like();
-            $this->row->from = LengthFormat::like($like, max(0.0, $bays->from + $along));
-            if (($this->row->count ?? 1) > 1) {
-                $this->row->pitch = LengthFormat::like($like, $bays->pitch);
-            }
-            unset($this->row->margin);
+            $this->settle($along);
         }
         if ($up !== 0.0) {
             $sill = is_string($this->row->sill ?? null) ? $this->row->sill : '0mm';
             $this->row->sill = LengthFormat::like($sill, max(0.0, $this->on->ruler->read($sill) + $up));
         }
+    }
+
+    /** In equal bays, between equal margins or from a place on: the figures are those of where it stands now. */
+    private function stand(Node $edit): void
+    {
+        $how = $edit->get('how');
+        if ($how === null) {
+            $edit->missing('how');
+        }
+        match ($how?->choice(self::STANDS)) {
+            'from' => $this->settle(0.0),
+            'margin' => $this->space(LengthFormat::like($this->like(), max(0.0, $this->bays()->from))),
+            'bays' => $this->space(null),
+            null => null,
+        };
+    }
+
+    /** @param  float  $along  so much farther from the left end than it stands */
+    private function settle(float $along): void
+    {
+        [$bays, $like] = [$this->bays(), $this->like()];
+        $this->row->from = LengthFormat::like($like, max(0.0, $bays->from + $along));
+        if (($this->row->count ?? 1) > 1) {
+            $this->row->pitch = LengthFormat::like($like, $bays->pitch);
+        }
+        unset($this->row->margin);
+    }
+
+    private function space(?string $margin): void
+    {
+        unset($this->row->from, $this->row->pitch, $this->row->margin);
+        if ($margin !== null) {
+            $this->row->margin = $margin;
+        }
+    }
+
+    private function bays(): Bays
+    {
+        [$width] = $this->on->size($this->row);
+
+        return FreePlaces::bays($this->on->ruler, $this->row, $this->on->length(), $width);
     }
 
     /** A length of the row as it was typed, so that others are written like it. */
@@ -107,10 +145,9 @@ final readonly class RowEdit
     /** Each by itself, where it stands. */
     private function broken(): void
     {
-        [$width] = $this->on->size($this->row);
         $id = is_string($this->row->id ?? null) ? $this->row->id : 'r';
         $openings = is_array($this->on->wall->openings ?? null) ? $this->on->wall->openings : [];
-        foreach (FreePlaces::bays($this->on->ruler, $this->row, $this->on->length(), $width)->places() as $i => $place) {
+        foreach ($this->bays()->places() as $i => $place) {
             if (FreePlaces::isKept($this->on->ruler, $this->on->wall, $place)) {
                 continue;
             }

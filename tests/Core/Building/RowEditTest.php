@@ -84,6 +84,20 @@ final class RowEditTest extends TestCase
             ],
             [2.0, 6.5, 11.0, 15.5],
         ];
+        yield 'from where it stands on, then moved' => [
+            [['op' => 'stand-row', 'how' => 'from'] + $on, ['op' => 'set', 'path' => 'blocks.0.walls.0.rows.0.from', 'value' => '6in']],
+            [0.5, 5.5, 10.5, 15.5],
+        ];
+        yield 'between margins as wide as they are, then narrower ones' => [
+            [
+                ['op' => 'stand-row', 'how' => 'margin'] + $on,
+                ['op' => 'set', 'path' => 'blocks.0.walls.0.rows.0.margin', 'value' => '2ft 6in'],
+            ],
+            [2.5, 6.5, 10.5, 14.5],
+        ];
+        yield 'moved, and in equal bays again' => [
+            [['op' => 'move-opening', 'bricks' => 1] + $on, ['op' => 'stand-row', 'how' => 'bays'] + $on], [1.0, 6.0, 11.0, 16.0],
+        ];
         yield 'closer together about the middle' => [
             [['op' => 'set', 'path' => 'blocks.0.walls.0.rows.0.pitch', 'value' => '4ft']], [2.5, 6.5, 10.5, 14.5],
         ];

@@ -63,6 +63,12 @@ export type Edit =
       id: string;
     }
   | {
+      op: 'stand-row';
+      wall: string;
+      id: string;
+      how: 'bays' | 'margin' | 'from';
+    }
+  | {
       op: 'add-block';
       kind: 'wing' | 'lean-to' | 'dormer' | 'platform' | 'block';
       beside?: string;

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button';
-import type { Edit, Opening, Wall } from '../../api/types';
+import type { Opening, Wall } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
 import { entriesAt } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
@@ -15,11 +15,10 @@ const STANDS = [
 
 /** A row of equal openings, as one: how many, where they stand, and on which floor. */
 export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Opening; row: string }) {
-  const { state, save, units } = useBuilding();
+  const { state, save } = useBuilding();
   const path = opening.path;
   const text = (key: string) => textAt(state.document, `${path}.${key}`);
   const all = wall.openings.filter((one) => one.row === row);
-  const [first, second] = all;
   const stands = text('from') !== '' ? 'from' : text('margin') !== '' ? 'margin' : 'bays';
   const block = path.split('.').slice(0, 2).join('.');
   const storeys = entriesAt(state.document, `${block}.storeys`).map((_, i) => {
@@ -28,15 +27,10 @@ export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Openin
   });
 
   function stand(how: string) {
-    const set = (key: string, value: string | null): Edit => ({ op: 'set', path: `${path}.${key}`, value });
-    const left = first?.left[units] ?? '3ft';
-    const apart =
-      first !== undefined && second !== undefined ? `${(second.left.real_mm - first.left.real_mm).toFixed(1)}mm` : null;
-    save([
-      set('margin', how === 'margin' ? left : null),
-      set('from', how === 'from' ? left : null),
-      set('pitch', how === 'from' ? apart : null),
-    ]);
+    const known = STANDS.find(([key]) => key === how);
+    if (known !== undefined) {
+      save([{ op: 'stand-row', wall: wall.key, id: row, how: known[0] }]);
+    }
   }
 
   return (

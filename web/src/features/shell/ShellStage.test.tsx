@@ -48,16 +48,8 @@ describe('Shell', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Break into single ones' }));
     fireEvent.click(screen.getByRole('button', { name: 'Remove the row' }));
     expect(
-      save.mock.calls.map(([edits]) => edits.map((edit) => ('path' in edit ? [edit.path, edit.value] : edit.op))),
-    ).toEqual([
-      [
-        ['blocks.0.walls.0.rows.0.margin', '1.5ft'],
-        ['blocks.0.walls.0.rows.0.from', null],
-        ['blocks.0.walls.0.rows.0.pitch', null],
-      ],
-      ['break-row'],
-      ['remove-opening'],
-    ]);
+      save.mock.calls.map(([edits]) => edits.map((edit) => ('how' in edit ? [edit.op, edit.how] : edit.op))),
+    ).toEqual([[['stand-row', 'margin']], ['break-row'], ['remove-opening']]);
   });
 
   it('copies to another wall by Ctrl+C and Ctrl+V', () => {
