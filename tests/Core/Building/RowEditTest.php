@@ -48,6 +48,7 @@ final class RowEditTest extends TestCase
      * @param  list<float>  $feet  from the left end
      */
     #[DataProvider('provideEdits')]
+    #[DataProvider('provideWaysToStand')]
     public function testTheRowAnswers(array $edits, array $feet, float $sill = 3.0): void
     {
         $document = self::edited(self::hut(), $edits)->document;
@@ -84,6 +85,12 @@ final class RowEditTest extends TestCase
             ],
             [2.0, 6.5, 11.0, 15.5],
         ];
+    }
+
+    /** @return iterable<string, array{0: list<array<string, mixed>>, 1: list<float>}> */
+    public static function provideWaysToStand(): iterable
+    {
+        $on = ['wall' => 'main.front', 'id' => 'r1'];
         yield 'from where it stands on, then moved' => [
             [['op' => 'stand-row', 'how' => 'from'] + $on, ['op' => 'set', 'path' => 'blocks.0.walls.0.rows.0.from', 'value' => '6in']],
             [0.5, 5.5, 10.5, 15.5],
