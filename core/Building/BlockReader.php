@@ -56,7 +56,7 @@ final readonly class BlockReader
         if (
             ! $node->isObject(
                 ['footprint', 'eaves', 'roof'],
-                ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls'],
+                ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls', 'stack'],
             )
         ) {
             return null;
@@ -84,7 +84,8 @@ final readonly class BlockReader
         $storeys = $this->storeys($node->get('storeys'));
         $corners = $this->corners($node->get('corners'), $footprint);
         $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')),
-            new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0));
+            new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0,
+                WallReader::known($node->get('stack'), $this->stacks) ?? 'wall'));
         $roof = (new RoofReader($this->values))->read($node->get('roof'), $footprint);
         $drawn = $footprint ?? $this->standIns->footprint($node->get('footprint'));
         $ground = $base ?? RealLength::ofMillimetres(0.0);
@@ -164,7 +165,7 @@ final readonly class BlockReader
         }
         $walls = [];
         foreach ($edges as $edge => $name) {
-            $walls[] = $found[$edge] ?? new Wall($edge, $name, Finish::BARE, 'full', 'wall', [], null, $blockPath.'.walls');
+            $walls[] = $found[$edge] ?? new Wall($edge, $name, Finish::BARE, 'full', $reader->stack, [], null, $blockPath.'.walls');
         }
 
         return $walls;

@@ -194,7 +194,7 @@ final readonly class BuildingReader
             if (preg_match('/^[a-z0-9.-]{1,32}$/D', $id) !== 1) {
                 $entry->fault('id-shape', ['given' => mb_substr($id, 0, 40)]);
             }
-            if (! $entry->isObject(['kind', 'thickness'], ['sheet', 'price'])) {
+            if (! $entry->isObject(['kind', 'thickness'], ['name', 'sheet', 'price'])) {
                 continue;
             }
             $kind = $entry->get('kind')?->choice(Stock::KINDS);
@@ -204,9 +204,10 @@ final readonly class BuildingReader
                 $sides = array_map(static fn (Node $side): ?float => $values->model($side)?->mm, $entry->get('sheet')->items(2, 2));
                 $sheet = [$sides[0] ?? $sheet[0], $sides[1] ?? $sheet[1]];
             }
+            $name = $entry->get('name')?->text(Stock::LONGEST_NAME);
             $price = self::price($entry->get('price'));
             if ($kind !== null && $thickness !== null) {
-                $stocks[$id] = new Stock($id, $kind, $thickness->mm, $sheet, $price, true);
+                $stocks[$id] = new Stock($id, $kind, $thickness->mm, $sheet, $price, true, $name === '' ? null : $name);
             }
         }
 

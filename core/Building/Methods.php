@@ -13,6 +13,7 @@ use Chartula\Core\Stock\Stock;
 final readonly class Methods
 {
     /**
+     * @param  array<string, Stock>  $shelf  all that it may be made from, by id
      * @param  array<string, Stack>  $stacks  by name; `wall` and `roof` always among them
      * @param  'butt'|'mitre'  $corner  of walls, where a block does not say otherwise
      * @param  'front-and-back'|'sides'  $through  which walls run full length at the corners
@@ -23,6 +24,7 @@ final readonly class Methods
      * @param  'square'|'bevelled'  $panels  edges of roof panels where they meet others or a wall
      */
     public function __construct(
+        public array $shelf,
         public array $stacks,
         public string $corner,
         public string $through,

@@ -87,6 +87,7 @@ final readonly class MethodsReader
         }
 
         return new Methods(
+            $this->stocks,
             $sound,
             $corner,
             $through,

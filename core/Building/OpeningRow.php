@@ -55,6 +55,7 @@ final readonly class OpeningRow
         if ($style->w->mm - Tolerance::MEET > $place->length()) {
             $style = new Style(
                 $style->id,
+                $style->name,
                 $style->kind,
                 RealLength::ofMillimetres($place->length()),
                 $style->h,

@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Measure\RealLength;
+use stdClass;
 
 /** A kind of opening, described once. Real sizes; `w` and `h` are the finished structural opening, `h` to the crown. */
 final readonly class Style
 {
     public const KINDS = ['window', 'door', 'open'];
 
+    public const LONGEST_NAME = 60;
+
     /**
+     * @param  string  $name  what a person calls it
      * @param  value-of<self::KINDS>  $kind  open: nothing stands in it, as in an archway
      * @param  ?RealLength  $rise  of a segmental head; null for a flat one
      */
     public function __construct(
         public string $id,
+        public string $name,
         public string $kind,
         public RealLength $w,
         public RealLength $h,
@@ -25,5 +30,13 @@ final readonly class Style
         public ?Sill $sill,
         public ?Panes $frame,
     ) {
+    }
+
+    /** What a person calls a kind: its name, or the word that it was begun with. */
+    public static function wordsOf(string $id, mixed $described): string
+    {
+        $name = $described instanceof stdClass && is_string($described->name ?? null) ? trim($described->name) : '';
+
+        return $name !== '' ? $name : str_replace('-', ' ', $id);
     }
 }

@@ -40,9 +40,10 @@ final readonly class StyleReader
 
     private function read(string $id, Node $node): ?Style
     {
-        if (! $node->isObject(['kind', 'w', 'h'], ['head', 'reveal', 'sill', 'frame'])) {
+        if (! $node->isObject(['kind', 'w', 'h'], ['name', 'head', 'reveal', 'sill', 'frame'])) {
             return null;
         }
+        $node->get('name')?->text(Style::LONGEST_NAME);
         $kind = $node->get('kind')?->choice(Style::KINDS);
         $w = $this->values->real($node->get('w'));
         $h = $this->values->real($node->get('h'));
@@ -55,7 +56,7 @@ final readonly class StyleReader
 
         return $kind === null || $w === null || $h === null || $reveal === null
             ? null
-            : new Style($id, $kind, $w, $h, $rise, $reveal, $sill, $frame);
+            : new Style($id, Style::wordsOf($id, $node->value), $kind, $w, $h, $rise, $reveal, $sill, $frame);
     }
 
     private function rise(?Node $head, ?RealLength $w, ?RealLength $h): ?RealLength

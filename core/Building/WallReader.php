@@ -20,6 +20,7 @@ final readonly class WallReader
      * @param  ?Footprint  $footprint  null where it is not sound
      * @param  list<Storey>  $storeys
      * @param  float  $base  of the block above the datum, real millimetres
+     * @param  string  $stack  of walls that do not say of what they are
      */
     public function __construct(
         private Values $values,
@@ -28,6 +29,7 @@ final readonly class WallReader
         private ?Footprint $footprint,
         private array $storeys,
         private float $base,
+        public string $stack,
     ) {
     }
 
@@ -35,10 +37,7 @@ final readonly class WallReader
     {
         $finish = $node->get('finish') === null ? Finish::BARE : $node->get('finish')->choice(Finish::ALL);
         $treat = $node->get('treat') === null ? 'full' : $node->get('treat')->choice(['full', 'plain', 'omit']);
-        $stack = $node->get('stack') === null ? 'wall' : $node->get('stack')->text(100);
-        if ($stack !== null && ! in_array($stack, $this->stacks, true)) {
-            $node->get('stack')?->fault('unknown-stack', ['given' => $stack, 'known' => implode(', ', $this->stacks)]);
-        }
+        $stack = self::known($node->get('stack'), $this->stacks);
         $openings = [];
         $ids = [];
         foreach ($node->get('openings')?->items(self::MOST_OPENINGS) ?? [] as $i => $item) {
@@ -69,11 +68,27 @@ final readonly class WallReader
             $name,
             $finish ?? Finish::BARE,
             $treat ?? 'full',
-            $stack ?? 'wall',
+            $stack ?? $this->stack,
             $openings,
             $this->ground($node->get('ground')),
             $node->path,
         );
+    }
+
+    /**
+     * The stack that a block or a wall names; null where it names none that there is.
+     *
+     * @param  list<string>  $stacks
+     */
+    public static function known(?Node $node, array $stacks): ?string
+    {
+        $stack = $node?->text(100);
+        if ($node === null || $stack === null || in_array($stack, $stacks, true)) {
+            return $stack;
+        }
+        $node->fault('unknown-stack', ['given' => $stack, 'known' => implode(', ', $stacks)]);
+
+        return null;
     }
 
     /** @return ?array{RealLength, RealLength} */

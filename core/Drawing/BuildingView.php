@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Shell\WallSpan;
+use Chartula\Core\Stock\Stock;
 
 /** What screens draw of a building, worked out: the screen only places and scales it. */
 final readonly class BuildingView
@@ -31,7 +32,21 @@ final readonly class BuildingView
                 'flap' => LengthFormat::millimetres($skin->flap($building->methods->wall()->thickness_mm)),
             ],
             'stocks' => self::stocks($building, $kit),
+            'shelf' => self::shelf($building),
         ];
+    }
+
+    /**
+     * All that it may be made from, with what that is taken to measure.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function shelf(Building $building): array
+    {
+        return array_values(array_map(static fn (Stock $stock): array => [
+            'id' => $stock->id, 'name' => $stock->words(), 'kind' => $stock->kind,
+            'thickness' => LengthFormat::trimmed($stock->thickness_mm, 4).'mm', 'measured' => $stock->measured,
+        ], $building->methods->shelf));
     }
 
     /**

@@ -54,6 +54,7 @@ final readonly class Sketch
                 'flap' => LengthFormat::millimetres($skin->flap($building->methods->wall()->thickness_mm)),
             ],
             'stocks' => [],
+            'shelf' => BuildingView::shelf($building),
         ];
     }
 

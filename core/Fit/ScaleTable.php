@@ -95,7 +95,7 @@ final readonly class ScaleTable
         foreach ($building->styles as $style) {
             if ($style->kind === 'door') {
                 $doors[] = [
-                    'style' => $style->id,
+                    'style' => $style->name,
                     'mm' => round($building->scale->modelMm($style->h), 2),
                     'figures' => round(OpeningChecks::figures($building, $style->h->mm), 2),
                 ];
@@ -122,7 +122,7 @@ final readonly class ScaleTable
             ['what' => 'a course', 'mm' => $mm($building->gauge->course_mm)],
         ];
         foreach ($building->styles as $style) {
-            $rows[] = ['what' => "{$style->id}, width and height", 'mm' => $mm($style->w->mm).' × '.$mm($style->h->mm)];
+            $rows[] = ['what' => "{$style->name}, width and height", 'mm' => $mm($style->w->mm).' × '.$mm($style->h->mm)];
         }
         foreach ($building->blocks as $block) {
             $rows[] = ['what' => "{$block->name}, eaves", 'mm' => $mm($block->eaves->mm)];

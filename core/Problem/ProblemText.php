@@ -157,6 +157,7 @@ final readonly class ProblemText
         'history.no-such' => 'there is no revision {given}',
         'edit.unknown' => '“{given}” is not a change that can be made; known are {known}',
         'edit.last-block' => 'a building has at least one block; describe another before this one goes',
+        'edit.kind-in-use' => '{count} in the walls are of the kind “{given}”; give them another kind first',
         'edit.no-such' => 'there is nothing at “{given}” any more; it may have been removed meanwhile',
         // plotter files
         'plotter.unknown' => '“{given}” is not a command a knife can follow; known are IN, CO, SP, PA, PU and PD',

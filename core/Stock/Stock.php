@@ -9,8 +9,11 @@ final readonly class Stock
 {
     public const KINDS = ['board', 'card', 'paper', 'sheet'];
 
+    public const LONGEST_NAME = 60;
+
     /**
      * @param  'board'|'card'|'paper'|'sheet'  $kind
+     * @param  ?string  $name  what a person calls it, where it is not one of the usual ones
      * @param  array{float, float}  $sheet_mm  width and height
      * @param  bool  $measured  whether the thickness was typed by the person rather than being the usual one
      */
@@ -21,6 +24,7 @@ final readonly class Stock
         public array $sheet_mm,
         public ?string $price,
         public bool $measured,
+        public ?string $name = null,
     ) {
     }
 
@@ -56,6 +60,6 @@ final readonly class Stock
     {
         [$name] = explode('-', $this->id.'-');
 
-        return $name.' '.rtrim(rtrim(number_format($this->thickness_mm, 2, '.', ''), '0'), '.').' mm';
+        return ($this->name ?? $name).' '.rtrim(rtrim(number_format($this->thickness_mm, 2, '.', ''), '0'), '.').' mm';
     }
 }

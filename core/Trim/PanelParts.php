@@ -111,7 +111,7 @@ final readonly class PanelParts
         $holes = $this->panes($first);
         $name = new PartName($id, $this->span->block->id, $this->span->name(), $isLeaf ? 'leaf' : 'frame', $first->id);
         $part = Part::of(
-            $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->id).' frame', PartGroup::Trim,
+            $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->name).' frame', PartGroup::Trim,
             $this->building->methods->frame, PanelDepth::frameThickness($this->building),
             $this->outline($first, self::CLEARANCE_MM), $this->frames($forms, $depth),
             $this->workings($first, self::CLEARANCE_MM, 'clearance'),
@@ -268,8 +268,9 @@ final readonly class PanelParts
         $box = $ring->bounds();
         $glue = 2.0 * self::GLASS_INSET_MM;
         $name = new PartName($id, $this->span->block->id, $this->span->name(), 'glazing', $first->id);
+        $words = ucfirst($opening->style->name).' glazing';
         $part = Part::of(
-            $name, 'G', ucfirst($opening->style->id).' glazing', PartGroup::Trim, $stock, $stock->thickness_mm, new Outline($ring, $edges),
+            $name, 'G', $words, PartGroup::Trim, $stock, $stock->thickness_mm, new Outline($ring, $edges),
             $this->frames($forms, $depth + $frame->thickness),
             [
                 'width' => $workings['width']

@@ -14,8 +14,8 @@ use stdClass;
 
 /**
  * Changes to a document, as screens ask for them: setting a field; moving, adding, copying, repeating and removing
- * openings by bricks and courses; blocks, their shapes and what the roof does over their edges; the plot and the building's place
- * on it. Works on the document, sound or not, and says what became different.
+ * openings by bricks and courses; blocks, their shapes and what the roof does over their edges; kinds of openings; materials;
+ * the plot and the building's place on it. Works on the document, sound or not, and says what became different.
  */
 final readonly class Edits
 {
@@ -25,6 +25,8 @@ final readonly class Edits
         'set', 'move-opening', 'add-opening', 'add-row', 'copy-opening', 'repeat-opening', 'remove-opening', 'break-row', 'stand-row',
         ...BlockEdit::OPS,
         ...PlotEdit::OPS,
+        ...KindEdit::OPS,
+        ...StackEdit::OPS,
     ];
 
     /** @param  list<Change>  $changes  what became different by it */
@@ -57,6 +59,8 @@ final readonly class Edits
             match (true) {
                 $op === 'set' => SetField::apply($document, $edit),
                 in_array($op, PlotEdit::OPS, true) => PlotEdit::apply($document, $op, $edit),
+                in_array($op, KindEdit::OPS, true) => KindEdit::apply($document, $op, $edit),
+                in_array($op, StackEdit::OPS, true) => StackEdit::apply($document, $op, $edit),
                 in_array($op, BlockEdit::OPS, true) => BlockEdit::apply($document, $op, $edit),
                 default => OpeningEdit::apply($document, $op, $edit),
             };

@@ -23,11 +23,6 @@ final readonly class OpeningEdit
     /** So many openings a new row has where there is room. */
     private const ROW = 3;
 
-    private const NEW_STYLE = [
-        'kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'flat'],
-        'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true],
-    ];
-
     private function __construct(private WallEntry $on, private Node $edit)
     {
     }
@@ -150,7 +145,7 @@ final readonly class OpeningEdit
     {
         $styles = $this->on->document->styles ?? null;
         if (! $styles instanceof stdClass || get_object_vars($styles) === []) {
-            $this->on->document->styles = $styles = (object) ['window' => json_decode((string) json_encode(self::NEW_STYLE))];
+            $this->on->document->styles = $styles = (object) ['window' => KindEdit::fresh('window')];
         }
         $all = get_object_vars($styles);
         $alike = array_filter($all, static fn (mixed $s): bool => $s instanceof stdClass && ($s->kind ?? 'window') === $sort);

@@ -215,8 +215,7 @@ final readonly class BlockCut
             $height = $this->block->eaves->mm - $this->block->base->mm;
             if ($length > 3.0 * $margin && $height > 3.0 * $margin) {
                 $style = new Style(
-                    'back-opening',
-                    'open',
+                    'back-opening', 'opening', 'open',
                     RealLength::ofMillimetres($length - 2.0 * $margin),
                     RealLength::ofMillimetres($height - 2.0 * $margin),
                     null,

@@ -129,6 +129,37 @@ export type Edit =
       pitch?: number | null;
       overhang?: string | null;
       from?: string | null;
+    }
+  | {
+      op: 'add-kind';
+      kind?: 'window' | 'door' | 'open';
+      name?: string;
+    }
+  | {
+      op: 'copy-kind';
+      style: string;
+      wall?: string;
+      id?: string;
+    }
+  | {
+      op: 'remove-kind';
+      style: string;
+    }
+  | {
+      op: 'stack-layers';
+      stack: string;
+      stocks: string[];
+    }
+  | {
+      op: 'own-stack';
+      wall?: string;
+      block?: string;
+    }
+  | {
+      op: 'add-stock';
+      name: string;
+      kind: 'board' | 'card' | 'paper' | 'sheet';
+      thickness: string;
     };
 /**
  * Any value of a document.
@@ -468,6 +499,7 @@ export interface View {
     panels: RoofPanel[];
     area_mm2: number;
   };
+  shelf: ShelfStock[];
 }
 export interface Wall {
   /**
@@ -544,6 +576,10 @@ export interface Opening {
    * The row in bays that it is one of.
    */
   row: string | null;
+  /**
+   * What its kind is called.
+   */
+  name: string;
 }
 export interface ChainLink {
   from: number;
@@ -691,6 +727,13 @@ export interface RoofPanel {
     angle: string;
   }[];
   workings: Workings[];
+}
+export interface ShelfStock {
+  id: string;
+  name: string;
+  kind: string;
+  thickness: string;
+  measured: boolean;
 }
 export interface DocketEntry {
   key: string;

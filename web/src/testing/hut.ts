@@ -18,6 +18,7 @@ export const openingAt = (key: string, left: number): Opening => ({
   count: 1,
   row: null,
   style: 'sash',
+  name: 'sash',
   kind: 'window',
   path: 'blocks.0.walls.0.openings.0',
   style_path: 'styles.sash',
@@ -180,6 +181,10 @@ export const hut = (): Derived => ({
       note: 'Cut across the middle.',
     },
     skin: { brick: '#a65f4a', mortar: '#d5cbb9', flap: '3.01 mm' },
+    shelf: [
+      { id: 'card-0.5', name: 'card 0.5 mm', kind: 'card', thickness: '0.5mm', measured: false },
+      { id: 'greyboard-1', name: 'greyboard 1 mm', kind: 'board', thickness: '1mm', measured: false },
+    ],
     stocks: [
       {
         id: 'greyboard-1',

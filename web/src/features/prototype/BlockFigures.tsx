@@ -6,6 +6,7 @@ import { Entries, entriesAt, freeId } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
+import { StackOf } from '../../document/StackOf';
 import { textAt, useBuilding } from '../../document/context';
 
 const SHAPES = [
@@ -81,6 +82,7 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
           { key: 'height', label: 'floor to floor', what: 'length' },
         ]}
       />
+      {blocks.length > 1 && <StackOf path={at} usual="as the building’s walls" owner={{ block: id }} />}
       {blocks.length > 1 && <Place index={index} id={id} blocks={blocks} />}
     </>
   );

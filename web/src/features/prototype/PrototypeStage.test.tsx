@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { showIn, standInServer } from '../../testing/building';
 import { hut, hutState } from '../../testing/hut';
@@ -17,7 +17,8 @@ describe('Prototype', () => {
     const { save } = showIn(hutState(), <PrototypeStage />, hut());
     fireEvent.click(screen.getByRole('button', { name: 'Add a wing' }));
     expect(save).toHaveBeenCalledWith([{ op: 'add-block', kind: 'wing', beside: 'main' }]);
-    expect(screen.queryByRole('button', { name: /Remove/ })).toBeNull();
+    const blocks = within(screen.getByRole('toolbar', { name: 'Blocks' }));
+    expect(blocks.queryByRole('button', { name: /Remove/ })).toBeNull();
   });
 
   it('takes another scale', () => {

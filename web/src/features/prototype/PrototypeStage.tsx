@@ -7,6 +7,7 @@ import { entriesAt } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
+import { Kinds } from '../../document/Kinds';
 import { textAt, useBuilding } from '../../document/context';
 import { BlockFigures } from './BlockFigures';
 import { PlanEditor } from './PlanEditor';
@@ -194,27 +195,9 @@ function Prototype() {
         onChange={(next) => next !== '' && save([{ op: 'set', path: 'scale', value: next }])}
       />
       <TextField label="scale" path="scale" value={scale} />
-      <h3 className="mt-3">Openings are of these kinds</h3>
-      {stylesOf(state.document.styles).map((style) => (
-        <fieldset key={style}>
-          <legend className="fs-6 fw-semibold mb-1">{style}</legend>
-          <LengthField label="width" path={`styles.${style}.w`} value={text(`styles.${style}.w`)} />
-          <LengthField label="height to the crown" path={`styles.${style}.h`} value={text(`styles.${style}.h`)} />
-          {text(`styles.${style}.head.shape`) === 'segmental' && (
-            <LengthField
-              label="rise of the head"
-              path={`styles.${style}.head.rise`}
-              value={text(`styles.${style}.head.rise`)}
-            />
-          )}
-        </fieldset>
-      ))}
+      <Kinds />
     </>
   );
-}
-
-function stylesOf(styles: unknown): string[] {
-  return styles !== null && typeof styles === 'object' ? Object.keys(styles) : [];
 }
 
 /** As the server calls blocks that have no id of their own. */

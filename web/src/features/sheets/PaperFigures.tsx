@@ -1,8 +1,8 @@
-import { useId } from 'react';
 import type { Edit, StockView } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
+import { StockField } from '../../document/StockField';
 import { TrialPrint } from './TrialPrint';
 
 /** A size of one's own begins as A4, to be changed. */
@@ -90,41 +90,4 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
       ))}
     </aside>
   );
-}
-
-/** What a stock measures: the usual figure is taken until one is typed, and nothing is measured by looking at it. */
-function StockField({ stock }: { stock: StockView }) {
-  const { state, save } = useBuilding();
-  const field = useId();
-  const { id, kind, thickness, measured } = stock;
-  const described = Object.keys((state.document.stock ?? {}) as object).includes(id);
-  const stored = described ? thickness : '';
-  function commit(typed: string) {
-    if (typed === stored || typed === '') return;
-    save([
-      described
-        ? { op: 'set', path: `stock.${keyOf(id)}.thickness`, value: typed }
-        : { op: 'set', path: `stock.${keyOf(id)}`, value: { kind, thickness: typed } },
-    ]);
-  }
-  return (
-    <div className="field-row">
-      <label htmlFor={field}>{stock.name}</label>
-      <input
-        id={field}
-        className="form-control"
-        defaultValue={stored}
-        placeholder={thickness}
-        key={stored}
-        onBlur={(event) => commit(event.target.value.trim())}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      />
-      <span className="other">{measured ? 'measured' : 'usual'}</span>
-    </div>
-  );
-}
-
-/** Ids of stocks have points in them. */
-function keyOf(id: string): string {
-  return id.replaceAll('.', '~.');
 }

@@ -2,6 +2,7 @@ import type { Opening, Wall } from '../../api/types';
 import { LengthField } from '../../ui/LengthField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../../document/context';
+import { KindOf } from '../../document/KindOf';
 import { ChecksAt } from './ChecksAt';
 
 /** Figures of the chosen opening, with the sums of its frame and of the piers beside it. */
@@ -22,7 +23,7 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
   return (
     <>
       <h2>
-        <span className="text-capitalize">{opening.style}</span>, {opening.id}
+        <span className="text-capitalize">{opening.name}</span>, {opening.id}
         {opening.count > 1 ? `, row of ${opening.count}` : ''}
       </h2>
       <p className="quiet">{wall.edge} wall</p>
@@ -35,16 +36,7 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
           value={text(`${opening.path}.repeat.pitch`)}
         />
       )}
-      <LengthField label="width" path={`${opening.style_path}.w`} value={text(`${opening.style_path}.w`)} />
-      <LengthField label="height" path={`${opening.style_path}.h`} value={text(`${opening.style_path}.h`)} />
-      {opening.rise !== null && (
-        <LengthField
-          label="head, rise"
-          path={`${opening.style_path}.head.rise`}
-          value={text(`${opening.style_path}.head.rise`)}
-        />
-      )}
-      <p className="quiet">Width, height and head are the kind’s: every {opening.style} follows.</p>
+      <KindOf wall={wall} opening={opening} />
       {width !== undefined && frame !== undefined && (
         <WorkingsTable workings={width} title={`${frame.name}, cut ${frame.qty}`} />
       )}

@@ -2,6 +2,7 @@ import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { SelectField } from '../../ui/SelectField';
+import { Materials } from '../../document/Materials';
 import { textAt, useBuilding } from '../../document/context';
 
 /** How the walls are put together, for the whole building. */
@@ -62,6 +63,7 @@ export function Methods() {
           : 'Butt jointed, the stopped walls are shorter by the thickness of the others; corners far from square are mitred.'}{' '}
         Choose a wall to see its sum, or to make its corners otherwise.
       </p>
+      <Materials />
     </>
   );
 }

@@ -5,6 +5,7 @@ import { entriesAt } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
+import { KindOf } from '../../document/KindOf';
 import { ChecksAt } from './ChecksAt';
 
 const STANDS = [
@@ -36,7 +37,7 @@ export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Openin
   return (
     <>
       <h2>
-        <span className="text-capitalize">{opening.style}</span>, a row of {all.length}
+        <span className="text-capitalize">{opening.name}</span>, a row of {all.length}
       </h2>
       <p className="quiet">{wall.edge} wall; all of it moves together.</p>
       <TextField label="how many" path={`${path}.count`} value={text('count')} read={whole} />
@@ -63,17 +64,7 @@ export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Openin
           onChange={(id) => save([{ op: 'set', path: `${path}.storey`, value: id === '' ? null : id }])}
         />
       )}
-      <LengthField
-        label="width"
-        path={`${opening.style_path}.w`}
-        value={textAt(state.document, `${opening.style_path}.w`)}
-      />
-      <LengthField
-        label="height"
-        path={`${opening.style_path}.h`}
-        value={textAt(state.document, `${opening.style_path}.h`)}
-      />
-      <p className="quiet">Width and height are the kind’s: every {opening.style} follows.</p>
+      <KindOf wall={wall} opening={opening} />
       <Button
         variant="outline-secondary"
         size="sm"

@@ -11,6 +11,7 @@ import { textAt, useBuilding } from '../../document/context';
 import { movesIn } from '../../document/pending';
 import { OpeningFigures } from './OpeningFigures';
 import { RowFigures } from './RowFigures';
+import { kindsOf } from '../../document/kinds';
 import { Methods, Plan } from './Plan';
 import { WallFigures } from './WallFigures';
 
@@ -107,7 +108,7 @@ function OpeningTools({
   onChosen: (key: string | null) => void;
 }) {
   const { state, save } = useBuilding();
-  const styles = Object.keys((state.document.styles ?? {}) as object);
+  const kinds = kindsOf(state.document);
   const edge = wall.key;
   const id = opening?.row ?? opening?.id ?? '';
   const name = opening?.row === null ? id : 'the row';
@@ -115,13 +116,13 @@ function OpeningTools({
   const repeat = (by: number) => save([{ op: 'repeat-opening', wall: edge, id, count: count + by }]);
   return (
     <div className="tools mb-2" role="toolbar" aria-label="Openings">
-      {(styles.length === 0 ? ['window'] : styles).map((style) => (
+      {(kinds.length === 0 ? [['', 'window']] : kinds).map(([style, words]) => (
         <Button
           key={style}
           variant="outline-primary"
-          onClick={() => onAdd([{ op: 'add-opening', wall: edge, ...(styles.length === 0 ? {} : { style }) }])}
+          onClick={() => onAdd([{ op: 'add-opening', wall: edge, ...(kinds.length === 0 ? {} : { style }) }])}
         >
-          Add {style}
+          Add {words}
         </Button>
       ))}
       <Button variant="outline-primary" onClick={() => onAdd([{ op: 'add-row', wall: edge }])}>

@@ -3,12 +3,14 @@ import type { Json, Wall, WallCorner } from '../../api/types';
 import { Entries, entriesAt, freeId } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
+import { kindsOf } from '../../document/kinds';
+import { StackOf } from '../../document/StackOf';
 import { textAt, useBuilding } from '../../document/context';
 
 /** What is said of a wall beyond its single openings: its corners, rows in bays, what stays free, the ground along it. */
 export function WallDetails({ wall }: { wall: Wall }) {
   const { state, save } = useBuilding();
-  const styles = Object.keys((state.document.styles ?? {}) as object);
+  const kinds = kindsOf(state.document);
   // A wall that the document says nothing of yet has no number there.
   const isThere = /\.\d+$/.test(wall.path);
   const path = isThere ? wall.path : `${wall.path}.=${wall.edge}`;
@@ -23,6 +25,11 @@ export function WallDetails({ wall }: { wall: Wall }) {
   const ground = textAt(state.document, `${path}.ground.0`);
   return (
     <>
+      <StackOf
+        path={isThere ? path : null}
+        usual={textAt(state.document, `${block}.stack`) === '' ? 'as the building’s walls' : 'as its block’s walls'}
+        owner={{ wall: wall.key }}
+      />
       {state.document.relief === undefined && (
         <section className="workings">
           <h3>Its corners</h3>
@@ -39,9 +46,9 @@ export function WallDetails({ wall }: { wall: Wall }) {
         onAdd={() => save([{ op: 'add-row', wall: wall.key }])}
         empty="Equal openings in equal bays, or between margins."
         named={(_entry, i) => `Row ${i + 1}`}
-        fresh={(others) => ({ id: freeId(others, 'r'), style: styles[0] ?? 'window', sill: '3ft', count: 3 })}
+        fresh={(others) => ({ id: freeId(others, 'r'), style: kinds[0]?.[0] ?? 'window', sill: '3ft', count: 3 })}
         fields={[
-          { key: 'style', label: 'of', what: 'choice', choices: styles.map((style) => [style, style] as const) },
+          { key: 'style', label: 'of', what: 'choice', choices: kinds },
           { key: 'count', label: 'how many', what: 'count' },
           { key: 'sill', label: 'sill', what: 'length' },
           {

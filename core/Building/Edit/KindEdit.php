@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building\Edit;
+
+use Chartula\Core\Building\Node;
+use Chartula\Core\Building\Style;
+use stdClass;
+
+/** What screens do to the kinds of openings: one more, one like another, one less. Their fields are set by path. */
+final readonly class KindEdit
+{
+    public const OPS = ['add-kind', 'copy-kind', 'remove-kind'];
+
+    /** What a new kind begins with, and what it is called. */
+    private const NEW = [
+        'window' => ['w' => '3ft', 'h' => '5ft', 'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true]],
+        'door' => ['w' => '3ft 3in', 'h' => '7ft'],
+        'open' => ['w' => '6ft', 'h' => '8ft'],
+    ];
+
+    private const WORDS = ['window' => 'window', 'door' => 'door', 'open' => 'archway'];
+
+    private function __construct(private stdClass $document, private Node $edit)
+    {
+    }
+
+    public static function apply(stdClass $document, string $op, Node $edit): void
+    {
+        $self = new self($document, $edit);
+        match ($op) {
+            'add-kind' => $self->add(),
+            'copy-kind' => $self->copy(),
+            default => $self->remove(),
+        };
+    }
+
+    /** A window as it is begun with where there is no kind yet. */
+    public static function fresh(string $kind): stdClass
+    {
+        $figures = ['kind' => $kind] + (self::NEW[$kind] ?? self::NEW['window']) + ['head' => ['shape' => 'flat']];
+
+        return (object) json_decode((string) json_encode($figures));
+    }
+
+    private function add(): void
+    {
+        $this->edit->isObject(['op'], ['kind', 'name']);
+        $kind = $this->edit->get('kind') === null ? 'window' : $this->edit->get('kind')->choice(Style::KINDS);
+        if ($kind !== null) {
+            $style = self::fresh($kind);
+            $name = $this->edit->get('name')?->text(Style::LONGEST_NAME);
+            if ($name !== null && $name !== '') {
+                $style->name = $name;
+            }
+            $this->put($style, self::WORDS[$kind]);
+        }
+    }
+
+    /** One like another; where an opening or a row is named, it becomes of the new kind. */
+    private function copy(): void
+    {
+        $this->edit->isObject(['op', 'style'], ['wall', 'id']);
+        $id = $this->edit->get('style')?->text(32) ?? '';
+        $style = $this->style($id);
+        $on = $this->edit->get('wall') === null ? null : WallEntry::of($this->document, $this->edit->get('wall'));
+        if ($style === null) {
+            $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
+
+            return;
+        }
+        $copy = (object) json_decode((string) json_encode($style));
+        unset($copy->name);
+        $new = $this->put($copy, (string) preg_replace('/-\d+$/', '', $id));
+        $name = $this->edit->get('id')?->text(32);
+        foreach ($on === null ? [] : [...$on->openings(), ...$on->rows()] as $opening) {
+            if (($opening->id ?? null) === $name) {
+                $opening->style = $new;
+            }
+        }
+    }
+
+    /** Goes unless something is of it. */
+    private function remove(): void
+    {
+        $this->edit->isObject(['op', 'style']);
+        $id = $this->edit->get('style')?->text(32) ?? '';
+        $style = $this->style($id);
+        if ($style === null) {
+            $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
+
+            return;
+        }
+        $used = $this->uses($id);
+        if ($used > 0) {
+            $this->edit->get('style')?->fault('edit.kind-in-use', ['given' => Style::wordsOf($id, $style), 'count' => $used]);
+        } elseif ($this->document->styles instanceof stdClass) {
+            unset($this->document->styles->{$id});
+        }
+    }
+
+    /** How many openings and rows are of a kind. */
+    private function uses(string $id): int
+    {
+        $used = 0;
+        foreach (self::objects($this->document->blocks ?? null) as $block) {
+            foreach (self::objects($block->walls ?? null) as $wall) {
+                $all = [...self::objects($wall->openings ?? null), ...self::objects($wall->rows ?? null)];
+                $used += count(array_filter($all, static fn (stdClass $o): bool => ($o->style ?? null) === $id));
+            }
+        }
+
+        return $used;
+    }
+
+    /** @return list<stdClass> */
+    private static function objects(mixed $list): array
+    {
+        return array_values(array_filter(is_array($list) ? $list : [], static fn (mixed $one): bool => $one instanceof stdClass));
+    }
+
+    private function style(string $id): ?stdClass
+    {
+        $styles = $this->document->styles ?? null;
+        $style = $styles instanceof stdClass ? $styles->{$id} ?? null : null;
+
+        return $style instanceof stdClass ? $style : null;
+    }
+
+    /** Under a name that no other has. */
+    private function put(stdClass $style, string $word): string
+    {
+        if (! ($this->document->styles ?? null) instanceof stdClass) {
+            $this->document->styles = new stdClass;
+        }
+        $word = substr($word, 0, 28);
+        $id = $word;
+        for ($n = 2; property_exists($this->document->styles, $id); $n++) {
+            $id = "$word-$n";
+        }
+        $this->document->styles->{$id} = $style;
+
+        return $id;
+    }
+}

@@ -1,0 +1,55 @@
+import Button from 'react-bootstrap/Button';
+import { entriesAt } from '../ui/Entries';
+import { textAt, useBuilding } from './context';
+import { SelectField } from '../ui/SelectField';
+
+const MOST = 4;
+
+/** Where a stack stands in the document. */
+function pathOf(stack: string): string {
+  return stack === 'wall' || stack === 'roof' ? `methods.${stack}` : `methods.stacks.${stack}`;
+}
+
+/** The layers of a wall or a roof from outside in, each of a stock that is chosen. */
+export function Layers({ stack, label }: { stack: string; label: string }) {
+  const { state, drawn, save } = useBuilding();
+  const path = pathOf(stack);
+  const stocks = entriesAt(state.document, path).map((entry) => textAt(entry, 'stock'));
+  const choices = (drawn?.shelf ?? [])
+    .filter((stock) => stock.kind === 'board' || stock.kind === 'card' || stocks.includes(stock.id))
+    .map((stock) => [stock.id, stock.name] as const);
+  const put = (next: string[]) => save([{ op: 'stack-layers', stack, stocks: next }]);
+  return (
+    <fieldset className="mb-2">
+      <legend className="fs-6 fw-semibold mb-1">{label}</legend>
+      {stocks.map((stock, i) => (
+        <SelectField
+          key={i}
+          label={
+            stocks.length === 1 ? 'of' : i === 0 ? 'outside' : i === stocks.length - 1 ? 'inside' : `layer ${i + 1}`
+          }
+          path={`${path}.${i}.stock`}
+          value={stock}
+          choices={choices}
+          onChange={(next) => put(stocks.map((one, k) => (k === i ? next : one)))}
+        />
+      ))}
+      <div className="tools">
+        {stocks.length < MOST && (
+          <Button
+            size="sm"
+            variant="outline-secondary"
+            onClick={() => put([...stocks, stocks[stocks.length - 1] ?? ''])}
+          >
+            One layer more
+          </Button>
+        )}
+        {stocks.length > 1 && (
+          <Button size="sm" variant="outline-secondary" onClick={() => put(stocks.slice(0, -1))}>
+            One layer fewer
+          </Button>
+        )}
+      </div>
+    </fieldset>
+  );
+}
