@@ -60,6 +60,8 @@ final readonly class Additions
                 // What is added to a building with faults stands where it would usually.
                 $closes ??= self::refusal($document, $recall) === null;
                 $edits[$i] = $closes ? self::place($document, $edit, $recall, $i) : $edit;
+            } elseif (in_array($edit->op ?? null, OpeningPlaces::OPS, true)) {
+                $edits[$i] = OpeningPlaces::placed($document, $edit);
             }
         }
 

@@ -274,7 +274,7 @@ final readonly class Compressor
             return [$map, "$what ".LengthFormat::imperial($step->by).' shorter'];
         }
         $this->problems->add($step->path.'.by', 'compress.too-much', [
-            'given' => LengthFormat::imperial($step->by), 'most' => LengthFormat::imperial(max(0.0, $most)),
+            'given' => round($step->by, 2), 'most' => round(max(0.0, $most), 2),
             'what' => [
                 'margins' => 'the margins at its ends', 'piers' => 'the piers between its openings', 'shorten' => 'the blank stretches',
             ][$step->op] ?? 'it',

@@ -69,7 +69,7 @@ final readonly class ProblemText
         'compress.courses' => '{block} has only {most} courses to give, openings and three courses beside each kept; {given} are too many',
         'compress.skew' => '“{edge}” runs along neither side of the building; shorten a wall that does',
         'compress.bays' => 'no {given} bays can go from “{edge}”: a row keeps three, and nothing opposite may be cut in two',
-        'compress.too-much' => '{what} of “{edge}” can give {most} at the most, not {given}: a brick and a half stays, and three quarters of a pier',
+        'compress.too-much' => '{what} of “{edge}” can give {most|real} at the most, not {given|real}: a brick and a half stays, and three quarters of a pier',
         'mouth.no-opening' => 'there is no opening “{given}” in a wall that is built; write block.edge.opening',
         'mouth.shut' => 'what stands in “{given}” hides its inside; make its style “open”',
         'mouth.twice' => 'the inside of “{given}” is given twice; take one of them out',

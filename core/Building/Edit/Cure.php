@@ -29,6 +29,9 @@ final readonly class Cure
     public static function of(stdClass $document, Problem $problem): ?self
     {
         $keys = explode('.', $problem->path);
+        if ($problem->code === 'compress.too-much') {
+            return self::takenBack($document, $problem, (int) ($keys[2] ?? 0));
+        }
         $list = $keys[4] ?? '';
         if (($keys[0] !== 'blocks') || ! isset($keys[5]) || ! in_array($list, ['openings', 'rows'], true)) {
             return null;
@@ -49,6 +52,25 @@ final readonly class Cure
             in_array($problem->code, self::ALONG, true) && $list === 'openings' => self::aside($on, $own, $path),
             default => null,
         };
+    }
+
+    /** Gives up no more than can be given. */
+    private static function takenBack(stdClass $document, Problem $problem, int $step): self
+    {
+        $compression = $document->compression ?? null;
+        $steps = $compression instanceof stdClass && is_array($compression->steps ?? null) ? array_values($compression->steps) : [];
+        $own = ($steps[$step] ?? null) instanceof stdClass ? $steps[$step] : new stdClass;
+        $most = (float) ($problem->facts['most'] ?? 0.0);
+        // Rounded down to what can be written, it can still be given.
+        $course = 25.4 / 4.0;
+        $most = floor($most / $course) * $course;
+        if ($most < $course) {
+            return new self('Take that back', (object) ['op' => 'set', 'path' => "compression.steps.$step.off", 'value' => true]);
+        }
+
+        $by = LengthFormat::like(self::text($own, 'by'), $most);
+
+        return self::set("compression.steps.$step.by", 'Take some of it back, and give up only %s', $by);
     }
 
     private static function aside(WallEntry $on, stdClass $own, string $path): ?self

@@ -155,7 +155,7 @@ final readonly class OpeningEdit
 
     private function add(): void
     {
-        $this->edit->isObject(['op', 'wall'], ['style']);
+        $this->edit->isObject(['op', 'wall'], ['style', 'at']);
         $style = $this->style('window');
         $styles = $this->on->document->styles;
         $own = $styles instanceof stdClass ? $styles->{$style} ?? null : null;
@@ -169,7 +169,7 @@ final readonly class OpeningEdit
 
     private function copy(): void
     {
-        $this->edit->isObject(['op', 'wall', 'id'], ['to', 'mirrored']);
+        $this->edit->isObject(['op', 'wall', 'id'], ['to', 'mirrored', 'at']);
         $opening = $this->find();
         $to = $this->edit->get('to') === null ? $this->on : WallEntry::of($this->on->document, $this->edit->get('to'));
         if ($opening === null || $to === null) {
@@ -186,16 +186,19 @@ final readonly class OpeningEdit
         $this->put($to, $copy, $isMirrored ? $to->length() - $extents[count($extents) - 1]->to : $extents[0]->from);
     }
 
-    /** Puts an opening in the first free place, or in the nearest to one; where there is none it says so and does nothing. */
+    /** In the place that is named, else in the first that is free, or in the nearest to one; where there is none it says so and does nothing. */
     private function put(WallEntry $on, stdClass $opening, ?float $near): void
     {
         [, $height, $sill] = $on->size($opening);
         $extents = $on->ruler->extentsOf($opening, $on->document->styles ?? null);
         $width = $extents[count($extents) - 1]->to - $extents[0]->from;
         $free = $on->free();
-        $at = $near === null
-            ? $free->first($width, $sill, $sill + $height)
-            : $free->nearest($near, $width, $sill, $sill + $height);
+        $named = $this->edit->get('at')?->number();
+        $at = match (true) {
+            $named !== null => $free->isFree($named, $width, $sill, $sill + $height) ? $named : null,
+            $near === null => $free->first($width, $sill, $sill + $height),
+            default => $free->nearest($near, $width, $sill, $sill + $height),
+        };
         if ($at === null) {
             $this->edit->fault('edit.no-room', ['wall' => $on->name, 'width' => round($width, 2)]);
 

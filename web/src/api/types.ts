@@ -29,6 +29,10 @@ export type Edit =
       op: 'add-opening';
       wall: string;
       style?: string;
+      /**
+       * Its left jamb from the wall's left end, real millimetres.
+       */
+      at?: number;
     }
   | {
       op: 'add-row';
@@ -44,6 +48,10 @@ export type Edit =
        */
       to?: string;
       mirrored?: boolean;
+      /**
+       * Its left jamb from the wall's left end, real millimetres.
+       */
+      at?: number;
     }
   | {
       op: 'repeat-opening';
