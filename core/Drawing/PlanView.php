@@ -6,12 +6,15 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Edit\QuickShape;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Scale;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Part\PartGroup;
@@ -78,6 +81,30 @@ final readonly class PlanView
             'at' => [Size::ofModel($block->at->x / $scale->ratio, $scale), Size::ofModel($block->at->y / $scale->ratio, $scale)],
             'turn' => $block->turnDeg, 'eaves' => Size::ofReal($block->eaves, $scale), 'base' => Size::ofReal($block->base, $scale),
             'roof' => ['kind' => $block->roof->kind, 'pitch' => $block->roof->pitch->text()],
+        ] + self::shape($scale, $block);
+    }
+
+    /**
+     * Of which shape its outline is, with the figures of that, and what it measures over all.
+     *
+     * @return array<string, mixed>
+     */
+    private static function shape(Scale $scale, Block $block): array
+    {
+        $corners = array_map(static fn (array $c): array => [$c[0]->mm, $c[1]->mm], $block->footprint->corners);
+        $lengths = array_filter(array_merge(...$block->footprint->corners), static fn (RealLength $l): bool => $l->mm > 0.0);
+        $like = array_values($lengths)[0] ?? null;
+        [$w, $d] = QuickShape::overAll($corners);
+        $known = QuickShape::recognised($corners);
+        $figures = ['w' => 'width over all'] + (($known['shape'] ?? null) === 'polygon' ? [] : ['d' => 'depth over all']);
+        $figures += QuickShape::FIGURES[$known['shape'] ?? ''] ?? [];
+
+        return [
+            'wide' => Size::ofReal(RealLength::ofMillimetres($w), $scale), 'deep' => Size::ofReal(RealLength::ofMillimetres($d), $scale),
+            'shape' => $known['shape'] ?? null,
+            'figures' => $known === null || $known['shape'] === 'rect' ? [] : array_map(static fn (string $key, string $words): array => [
+                'key' => $key, 'words' => $words, 'text' => LengthFormat::like($like->text ?? '0ft', $known[$key]),
+            ], array_keys($figures), array_values($figures)),
         ];
     }
 

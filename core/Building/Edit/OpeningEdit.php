@@ -186,7 +186,7 @@ final readonly class OpeningEdit
         $this->put($to, $copy, $isMirrored ? $to->length() - $extents[count($extents) - 1]->to : $extents[0]->from);
     }
 
-    /** In the place that is named, else in the first that is free, or in the nearest to one; where there is none it says so and does nothing. */
+    /** In the place that is named, else in the first that is free, or in the nearest to one; where there is none it says so. */
     private function put(WallEntry $on, stdClass $opening, ?float $near): void
     {
         [, $height, $sill] = $on->size($opening);

@@ -33,22 +33,50 @@ final readonly class OutlineEdit
         }
         $figure = fn (string $key, float $usual): float =>
             $this->edit->get($key) === null ? $usual : $this->ruler->read($this->edit->get($key)->text(60));
-        $w = $figure('w', $this->ruler->lengthOfWall($block, 0));
-        $d = $figure('d', $this->ruler->lengthOfWall($block, 1));
+        $was = $this->ruler->cornersOf($block);
+        $known = QuickShape::recognised($was);
+        [$wide, $deep] = $was === [] ? [0.0, 0.0] : QuickShape::overAll($was);
+        $same = $known !== null && $known['shape'] === $shape ? $known : null;
+        $w = $figure('w', $wide);
+        $d = $figure('d', $deep);
         [$corners, $names] = QuickShape::of(
             $shape,
             $w,
             $d,
-            $figure('a', $shape === 'z' ? $w * 2.0 / 3.0 : $w / 3.0),
-            $figure('b', $shape === 'z' ? $d / 2.0 : $d / 3.0),
-            $this->edit->get('sides')?->whole(3, 60) ?? 8,
+            $figure('a', $same['a'] ?? ($shape === 'z' ? $w * 2.0 / 3.0 : $w / 3.0)),
+            $figure('b', $same['b'] ?? ($shape === 'z' ? $d / 2.0 : $d / 3.0)),
+            $this->edit->get('sides')?->whole(3, 60) ?? ($same !== null && $shape === 'polygon' ? count($was) : 8),
         );
         $before = Ruler::edges($block);
-        $text = static fn (float $mm): string => LengthFormat::like('0ft', $mm);
+        if ($this->goesWithOpenings($block, $names)) {
+            return;
+        }
+        $like = $this->ruler->textOf($block);
+        $text = static fn (float $mm): string => LengthFormat::like($like, $mm);
         $block->footprint = $shape === 'rect' ? (object) ['rect' => [$text($w), $text($d)]]
             : (object) ['polygon' => array_map(static fn (array $c): array => [$text($c[0]), $text($c[1])], $corners), 'edges' => $names];
         self::moveCorners($block, self::sameCorners($before, $names));
         self::keepEdges($block, $names);
+    }
+
+    /**
+     * Whether a wall with openings would go with the old outline; then it is said, and nothing is done.
+     *
+     * @param  list<string>  $names
+     */
+    private function goesWithOpenings(stdClass $block, array $names): bool
+    {
+        foreach (is_array($block->walls ?? null) ? $block->walls : [] as $wall) {
+            $edge = $wall instanceof stdClass && is_string($wall->edge ?? null) ? $wall->edge : null;
+            $has = $wall instanceof stdClass ? [...(array) ($wall->openings ?? []), ...(array) ($wall->rows ?? [])] : [];
+            if ($edge !== null && $has !== [] && ! in_array($edge, $names, true)) {
+                $this->edit->get('shape')?->fault('edit.wall-goes', ['wall' => $edge, 'count' => count($has)]);
+
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

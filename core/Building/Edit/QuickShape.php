@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+
 /** Outlines from a few figures; real millimetres, counter-clockwise from the front left, with names for their edges. */
 final readonly class QuickShape
 {
@@ -42,6 +46,93 @@ final readonly class QuickShape
             ],
             'polygon' => self::regular($w, $sides),
         };
+    }
+
+    /** What the figures of each are called, beyond width and depth over all. */
+    public const FIGURES = [
+        'l' => ['a' => 'wing, width', 'b' => 'front range, depth'],
+        't' => ['a' => 'stem, width', 'b' => 'front range, depth'],
+        'u' => ['a' => 'each arm, width', 'b' => 'front range, depth'],
+        'z' => ['a' => 'each half, width', 'b' => 'front half, depth'],
+        'bay' => ['a' => 'front of the bay', 'b' => 'bay, depth'],
+    ];
+
+    /** The corners between which the third figure lies, from right to left, and the one up to which the fourth does. */
+    private const BETWEEN = [
+        'rect' => [1, 0, 2], 'l' => [4, 0, 2], 't' => [3, 5, 2], 'u' => [5, 0, 4], 'z' => [1, 0, 2], 'bay' => [1, 0, 2],
+    ];
+
+    /** Corners that are off by less stand where they should: a sixteenth of an inch. */
+    private const WRITTEN_MM = 1.6;
+
+    /**
+     * Which shape an outline has, and its figures; null where it is none of them.
+     *
+     * @param  list<array{float, float}>  $corners  real millimetres
+     * @return ?array{shape: value-of<self::SHAPES>, w: float, d: float, a: float, b: float}
+     */
+    public static function recognised(array $corners): ?array
+    {
+        if (count($corners) < 4) {
+            return null;
+        }
+        [$w, $d] = self::overAll($corners);
+        $own = self::fromCorner($corners);
+        foreach (self::BETWEEN as $shape => [$to, $from, $up]) {
+            if (! isset($own[$to], $own[$from], $own[$up])) {
+                continue;
+            }
+            [$a, $b] = [$own[$to][0] - $own[$from][0], $own[$up][1]];
+            if (self::areAlike($own, self::of($shape, $w, $d, $a, $b)[0])) {
+                return ['shape' => $shape, 'w' => $w, 'd' => $d, 'a' => $a, 'b' => $b];
+            }
+        }
+
+        $across = hypot($own[1][0] - $own[0][0], $own[1][1] - $own[0][1]) / tan(M_PI / count($own));
+
+        return self::areAlike($own, self::fromCorner(self::regular($across, count($own))[0]))
+            ? ['shape' => 'polygon', 'w' => $across, 'd' => $across, 'a' => 0.0, 'b' => 0.0]
+            : null;
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $corners
+     * @return non-empty-list<array{float, float}> from the front left corner of their box
+     */
+    private static function fromCorner(array $corners): array
+    {
+        $box = self::box($corners);
+
+        return array_map(static fn (array $c): array => [$c[0] - $box->x0, $c[1] - $box->y0], $corners);
+    }
+
+    /** @param  non-empty-list<array{float, float}>  $corners */
+    private static function box(array $corners): Box2
+    {
+        return (new Ring(array_map(static fn (array $c): Vec2 => new Vec2($c[0], $c[1]), $corners)))->bounds();
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $corners
+     * @return array{float, float} width and depth over all, in its own axes
+     */
+    public static function overAll(array $corners): array
+    {
+        $box = self::box($corners);
+
+        return [$box->x1 - $box->x0, $box->y1 - $box->y0];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $some
+     * @param  list<array{float, float}>  $others
+     */
+    private static function areAlike(array $some, array $others): bool
+    {
+        $far = static fn (array $p, array $q): bool => max(abs($p[0] - $q[0]), abs($p[1] - $q[1])) > self::WRITTEN_MM;
+
+        return count($some) === count($others)
+            && array_filter(array_keys($some), static fn (int $i): bool => $far($some[$i], $others[$i])) === [];
     }
 
     /**

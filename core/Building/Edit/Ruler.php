@@ -90,6 +90,42 @@ final readonly class Ruler
         return 'bare';
     }
 
+    /**
+     * The corners of a block in its own axes.
+     *
+     * @return list<array{float, float}>
+     */
+    public function cornersOf(stdClass $block): array
+    {
+        $footprint = ($block->footprint ?? null) instanceof stdClass ? $block->footprint : new stdClass;
+        if (is_array($footprint->rect ?? null)) {
+            [$w, $d] = [$this->read($footprint->rect[0] ?? null), $this->read($footprint->rect[1] ?? null)];
+
+            return [[0.0, 0.0], [$w, 0.0], [$w, $d], [0.0, $d]];
+        }
+
+        return array_map(
+            fn (mixed $c): array => is_array($c) ? [$this->read($c[0] ?? null), $this->read($c[1] ?? null)] : [0.0, 0.0],
+            is_array($footprint->polygon ?? null) ? array_values($footprint->polygon) : [],
+        );
+    }
+
+    /** A length of a block's outline as it was written, after which others are written. */
+    public function textOf(stdClass $block): string
+    {
+        $footprint = ($block->footprint ?? null) instanceof stdClass ? $block->footprint : new stdClass;
+        $lists = [$footprint->rect ?? [], ...is_array($footprint->polygon ?? null) ? $footprint->polygon : []];
+        foreach ($lists as $list) {
+            foreach (is_array($list) ? $list : [] as $text) {
+                if (is_string($text) && $this->read($text) > 0.0) {
+                    return $text;
+                }
+            }
+        }
+
+        return '0ft';
+    }
+
     public function lengthOfWall(stdClass $block, int $edge): float
     {
         $footprint = ($block->footprint ?? null) instanceof stdClass ? $block->footprint : new stdClass;

@@ -52,6 +52,54 @@ final class BlockEditsTest extends TestCase
         self::assertSame($shape === 'rect' ? 4 : count($corners), $building->blocks[0]->footprint->count());
     }
 
+    /**
+     * A shape answers to its figures one at a time, and back as a rectangle it is as large as it was.
+     *
+     * @param  'rect'|'l'|'t'|'u'|'z'|'bay'|'polygon'  $shape
+     */
+    #[DataProvider('provideShapes')]
+    public function testAShapeIsKnownAgainAndItsFiguresStay(string $shape): void
+    {
+        $shaped = ['op' => 'shape-block', 'block' => 'main', 'shape' => $shape];
+        // The halves of a Z overlap.
+        $feet = $shape === 'z' ? 18 : 11;
+        $document = self::edited([$shaped + ['w' => '31ft 3 1/4in', 'd' => '27ft 9in', 'a' => "{$feet}ft 2 3/4in", 'b' => '10ft 1/2in']]);
+        $known = static fn (stdClass $of): ?array => QuickShape::recognised(array_map(
+            static fn (array $c): array => [$c[0]->mm, $c[1]->mm],
+            BuildingReader::fromDocument($of)->blocks[0]->footprint->corners,
+        ));
+        $before = $known($document);
+        self::assertSame($shape, $before['shape'] ?? null);
+        self::assertEqualsWithDelta(31.0 * 304.8 + 3.25 * 25.4, $before['w'] ?? 0.0, 1.6);
+        if (isset(QuickShape::FIGURES[$shape])) {
+            self::assertEqualsWithDelta(27.0 * 304.8 + 9.0 * 25.4, $before['d'] ?? 0.0, 1.6);
+            self::assertEqualsWithDelta($feet * 304.8 + 2.75 * 25.4, $before['a'] ?? 0.0, 1.6);
+            self::assertEqualsWithDelta(10.0 * 304.8 + 0.5 * 25.4, $before['b'] ?? 0.0, 1.6);
+            // One figure alone: the others stay.
+            $after = $known(Edits::apply($document, [(object) ($shaped + ['a' => ($feet + 3).'ft 6in'])])->document);
+            self::assertEqualsWithDelta(($feet + 3.5) * 304.8, $after['a'] ?? 0.0, 1.6);
+            foreach (['w', 'd', 'b'] as $figure) {
+                self::assertEqualsWithDelta($before[$figure] ?? 0.0, $after[$figure] ?? 0.0, 1.6);
+            }
+        }
+        $rect = $known(Edits::apply($document, [(object) (['shape' => 'rect'] + $shaped)])->document);
+        self::assertSame('rect', $rect['shape'] ?? null);
+        self::assertEqualsWithDelta([$before['w'] ?? 0.0, $before['d'] ?? 0.0], [$rect['w'] ?? 0.0, $rect['d'] ?? 0.0], 3.2);
+    }
+
+    /** A wall with a window in it does not go unasked. */
+    public function testAWallWithOpeningsStaysUntilTheyAreGone(): void
+    {
+        $document = self::edited([['op' => 'shape-block', 'block' => 'main', 'shape' => 'l', 'w' => '30ft', 'd' => '24ft']]);
+        $document = Edits::apply($document, [(object) ['op' => 'add-opening', 'wall' => 'main.yard']])->document;
+        try {
+            Edits::apply($document, [(object) ['op' => 'shape-block', 'block' => 'main', 'shape' => 'rect']]);
+            self::fail('the yard went with its window');
+        } catch (InvalidInput $e) {
+            self::assertSame('edit.wall-goes', $e->problems[0]->code);
+        }
+    }
+
     /** @return iterable<string, array{string}> */
     public static function provideShapes(): iterable
     {

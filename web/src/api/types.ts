@@ -644,6 +644,20 @@ export interface PlanBlock {
    * Whether something is wrong with it.
    */
   clashes: boolean;
+  wide: Size;
+  deep: Size;
+  /**
+   * Which of the shapes its outline has.
+   */
+  shape: string | null;
+  /**
+   * Of that shape, for shape-block.
+   */
+  figures: {
+    key: 'w' | 'd' | 'a' | 'b';
+    words: string;
+    text: string;
+  }[];
 }
 export interface PlanEdge {
   name: string;

@@ -18,10 +18,12 @@ interface Props {
   optional?: boolean;
   /** Of the page, not of the building: the other world says nothing. */
   plain?: boolean;
+  /** Saves it where it is no field of the document but makes several. */
+  onPut?: (text: string) => void;
 }
 
 /** What is typed into a field of the document, kept at it until it can be saved, and what the server makes of it. */
-function useLength({ path, value, world = 'real', optional = false }: Omit<Props, 'label'>) {
+function useLength({ path, value, world = 'real', optional = false, onPut }: Omit<Props, 'label'>) {
   const { state, units, save } = useBuilding();
   const queries = useQueryClient();
   const [draft, setDraft] = useState<string | null>(() => readDraft(state.id, path));
@@ -49,7 +51,8 @@ function useLength({ path, value, world = 'real', optional = false }: Omit<Props
     const isGone = draft === '' && optional;
     if (draft !== value) {
       if (!isGone && !(await isReadable(draft))) return;
-      save([{ op: 'set', path, value: isGone ? null : draft }]);
+      if (onPut === undefined) save([{ op: 'set', path, value: isGone ? null : draft }]);
+      else onPut(draft);
     }
     put(null);
   }
@@ -59,7 +62,8 @@ function useLength({ path, value, world = 'real', optional = false }: Omit<Props
   const offers = asked === text ? (reading.data?.offers ?? []) : [];
   /** One of the readings that a figure without a unit may have. */
   function take(offer: string) {
-    save([{ op: 'set', path, value: offer }]);
+    if (onPut === undefined) save([{ op: 'set', path, value: offer }]);
+    else onPut(offer);
     put(null);
   }
   const stored = state.faults.find((problem) => problem.path === path)?.says[units];

@@ -43,13 +43,14 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
   const polygon =
     footprint !== null && typeof footprint === 'object' && !Array.isArray(footprint) ? footprint.polygon : undefined;
   const isRect = !Array.isArray(polygon);
+  const own = blocks.find((one) => one.id === id);
   return (
     <>
       {blocks.length > 1 && <TextField label="block’s name" path={`${at}.name`} value={text('name')} isWide />}
       <SelectField
         label="shape"
-        value={isRect ? 'rect' : ''}
-        choices={[...(isRect ? [] : [['', 'as drawn'] as const]), ...SHAPES]}
+        value={isRect ? 'rect' : (own?.shape ?? '')}
+        choices={[...(isRect || own?.shape ? [] : [['', 'as drawn'] as const]), ...SHAPES]}
         onChange={(shape) => shape !== '' && save([{ op: 'shape-block', block: id, shape }])}
       />
       {isRect ? (
@@ -58,7 +59,20 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
           <LengthField label="depth" path={`${at}.footprint.rect.1`} value={text('footprint.rect.1')} />
         </>
       ) : (
-        <Corners index={index} id={id} polygon={polygon} />
+        <>
+          {own?.figures.map(({ key, words, text: figure }) => (
+            <LengthField
+              key={key}
+              label={words}
+              path={`${at}.footprint.${key}`}
+              value={figure}
+              onPut={(next) =>
+                own.shape !== null && save([{ op: 'shape-block', block: id, shape: own.shape, [key]: next }])
+              }
+            />
+          ))}
+          <Corners index={index} id={id} polygon={polygon} />
+        </>
       )}
       <LengthField label="eaves above datum" path={`${at}.eaves`} value={text('eaves')} />
       <LengthField label="base above datum" path={`${at}.base`} value={text('base')} optional />
@@ -174,7 +188,7 @@ function Place({ index, id, blocks }: { index: number; id: string; blocks: PlanB
         return (
           <fieldset key={i} className="mb-2">
             <legend className="fs-6 mb-1">
-              its {words(i, kind)} {RELATIONS.find(([key]) => key === kind)?.[1]} {words(i, 'with')}
+              its {words(i, kind)} {RELATIONS.find(([key]) => key === kind)?.[1]} {edgeWords(blocks, words(i, 'with'))}
             </legend>
             <LengthField label="by" path={`${at}.place.${i}.by`} value={words(i, 'by')} optional />
           </fieldset>
@@ -189,6 +203,15 @@ function Place({ index, id, blocks }: { index: number; id: string; blocks: PlanB
       {own !== undefined && others.length > 0 && <AddPlace index={index} own={own} others={others} />}
     </>
   );
+}
+
+/** An edge of another block as a person calls it. */
+function edgeWords(blocks: PlanBlock[], key: string): string {
+  for (const block of blocks) {
+    const edge = block.edges.find((one) => one.key === key);
+    if (edge !== undefined) return `${block.name}, ${edge.name}`;
+  }
+  return key;
 }
 
 function AddPlace({ index, own, others }: { index: number; own: PlanBlock; others: PlanBlock[] }) {
@@ -207,7 +230,7 @@ function AddPlace({ index, own, others }: { index: number; own: PlanBlock; other
       <SelectField
         label="of"
         value={target}
-        choices={others.flatMap((other) => other.edges.map((one) => [one.key, one.key] as const))}
+        choices={others.flatMap((other) => other.edges.map((one) => [one.key, `${other.name}, ${one.name}`] as const))}
         onChange={setTarget}
       />
       <Button

@@ -43,12 +43,7 @@ export function PrototypeStage() {
   const walls = drawn?.walls ?? [];
   const view = search.get('view') ?? 'plan';
   const shown = blocks.find((one) => one.id === block);
-  const own = walls.filter((one) => one.block === block);
-  // Of another outline than a rectangle its edges say more than two sizes.
-  const size =
-    own.length > 4
-      ? []
-      : [`${own[0]?.length[units]} wide`, ...(own[1] === undefined ? [] : [`${own[1].length[units]} deep`])];
+  const size = shown === undefined ? [] : [`${shown.wide[units]} wide`, `${shown.deep[units]} deep`];
   const section = drawn?.section ?? null;
   const height =
     blocks.length > 1 || section === null
