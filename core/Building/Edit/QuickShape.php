@@ -73,11 +73,11 @@ final readonly class QuickShape
      */
     public static function recognised(array $corners): ?array
     {
-        if (count($corners) < 4) {
+        $own = self::fromCorner($corners);
+        if (! isset($own[0], $own[1], $own[2])) {
             return null;
         }
         [$w, $d] = self::overAll($corners);
-        $own = self::fromCorner($corners);
         foreach (self::BETWEEN as $shape => [$to, $from, $up]) {
             if (! isset($own[$to], $own[$from], $own[$up])) {
                 continue;
@@ -96,8 +96,8 @@ final readonly class QuickShape
     }
 
     /**
-     * @param  non-empty-list<array{float, float}>  $corners
-     * @return non-empty-list<array{float, float}> from the front left corner of their box
+     * @param  list<array{float, float}>  $corners
+     * @return list<array{float, float}> from the front left corner of their box
      */
     private static function fromCorner(array $corners): array
     {
@@ -106,14 +106,14 @@ final readonly class QuickShape
         return array_map(static fn (array $c): array => [$c[0] - $box->x0, $c[1] - $box->y0], $corners);
     }
 
-    /** @param  non-empty-list<array{float, float}>  $corners */
+    /** @param  list<array{float, float}>  $corners */
     private static function box(array $corners): Box2
     {
         return (new Ring(array_map(static fn (array $c): Vec2 => new Vec2($c[0], $c[1]), $corners)))->bounds();
     }
 
     /**
-     * @param  non-empty-list<array{float, float}>  $corners
+     * @param  list<array{float, float}>  $corners
      * @return array{float, float} width and depth over all, in its own axes
      */
     public static function overAll(array $corners): array
@@ -129,10 +129,13 @@ final readonly class QuickShape
      */
     private static function areAlike(array $some, array $others): bool
     {
-        $far = static fn (array $p, array $q): bool => max(abs($p[0] - $q[0]), abs($p[1] - $q[1])) > self::WRITTEN_MM;
+        foreach ($some as $i => [$x, $y]) {
+            if (! isset($others[$i]) || max(abs($x - $others[$i][0]), abs($y - $others[$i][1])) > self::WRITTEN_MM) {
+                return false;
+            }
+        }
 
-        return count($some) === count($others)
-            && array_filter(array_keys($some), static fn (int $i): bool => $far($some[$i], $others[$i])) === [];
+        return count($some) === count($others);
     }
 
     /**

@@ -41,15 +41,15 @@ describe('importing a project', () => {
     const asked = show([reading('waiting', 0), reading('reading', 200), reading('done', 400)]);
     expect(await screen.findByText(/It waits to be read/)).toBeInTheDocument();
     expect(await screen.findByText(/200 of 400 revisions have been read/)).toBeInTheDocument();
-    expect(await screen.findByText('Import a project …', undefined, { timeout: 3000 })).toBeInTheDocument();
+    expect(await screen.findByText('Import a project …', undefined, { timeout: 4500 })).toBeInTheDocument();
     expect(asked).toEqual(['/api/projects/import', '/api/projects/import/r', '/api/projects/import/r']);
     expect(screen.queryByRole('alert')).toBeNull();
   });
 
   it('asks on where the server is away for a moment', async () => {
     const asked = show([reading('reading', 100), 'away', reading('done', 400)]);
-    expect(await screen.findByText(/100 of 400 revisions have been read/)).toBeInTheDocument();
-    expect(await screen.findByText('Import a project …', undefined, { timeout: 3000 })).toBeInTheDocument();
+    expect(await screen.findByText(/100 of 400 revisions have been read/, undefined, { timeout: 3000 })).toBeInTheDocument();
+    expect(await screen.findByText('Import a project …', undefined, { timeout: 4500 })).toBeInTheDocument();
     expect(asked).toHaveLength(3);
     expect(screen.queryByRole('alert')).toBeNull();
   });
