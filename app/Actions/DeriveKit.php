@@ -16,6 +16,7 @@ use Chartula\Core\Kit\Compare\PrintedPlace;
 use Chartula\Core\Kit\Labels;
 use Chartula\Core\Kit\Prints;
 use Chartula\Core\Output\Docket;
+use Chartula\Core\Output\Thoughts;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\PrintedKit;
 use Chartula\Core\Problem\InvalidInput;
@@ -74,6 +75,7 @@ class DeriveKit
             'plot' => PlotView::of($derived->fit),
             'view' => BuildingView::of($derived->building, $derived->kit),
             'docket' => Docket::of($derived),
+            'thoughts' => Thoughts::of($derived),
             'stages' => Docket::stages($derived),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
         $answer = '{"kit":'.$derived->json.','.substr($rest, 1);

@@ -17,6 +17,7 @@ final readonly class Building
     /**
      * @param  array<string, Style>  $styles by id
      * @param  non-empty-list<Block>  $blocks
+     * @param  array<string, list<string>>  $leave  remarks that stay as they are: the places, by their code
      * @param  float  $shrunk  how many times as large everything is modelled as it is at the layout's own scale, by its factors
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Building
         public ?Perspective $perspective,
         public Compression $compression,
         public float $shrunk = 1.0,
+        public array $leave = [],
     ) {
     }
 

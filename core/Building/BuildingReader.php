@@ -22,6 +22,8 @@ final readonly class BuildingReader
 
     private const MOST_STOCKS = 100;
 
+    private const MOST_LEFT = 1_000;
+
     /** Names what a document may hold but nothing makes yet, and what a person does meanwhile. */
     private const LATER = [
         'features' => 'leave the list empty for now',
@@ -56,7 +58,7 @@ final readonly class BuildingReader
     private static function read(Node $root, Problems $problems): ?Building
     {
         $root->isObject(['format', 'version', 'name', 'scale', 'methods', 'blocks'],
-            ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets']);
+            ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets', 'leave']);
         self::expect($root->get('format'), self::FORMAT);
         self::expect($root->get('version'), 1);
         $name = $root->get('name')?->text(200);
@@ -102,6 +104,7 @@ final readonly class BuildingReader
             $relief,
             $perspective,
             $compression,
+            leave: self::left($root->get('leave')),
         );
     }
 
@@ -212,6 +215,18 @@ final readonly class BuildingReader
         }
 
         return $stocks;
+    }
+
+    /** @return array<string, list<string>> places by the code of the remark that stays as it is there */
+    private static function left(?Node $node): array
+    {
+        $left = [];
+        foreach ($node?->entries(self::MOST_STOCKS) ?? [] as [$code, $entry]) {
+            $places = array_map(static fn (Node $at): ?string => $at->text(200), $entry->items(self::MOST_LEFT));
+            $left[$code] = array_values(array_filter($places, static fn (?string $at): bool => $at !== null));
+        }
+
+        return $left;
     }
 
     /** Money stays a decimal text. */

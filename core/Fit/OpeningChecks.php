@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Storey;
 use Chartula\Core\Form\Covered;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
@@ -29,6 +30,9 @@ final readonly class OpeningChecks
     private const COVERED = 0.02;
 
     private const GREATEST_SILL = 0.75;
+
+    /** Sills higher up look out from another floor: 7 ft 6 in. */
+    private const STOREY_MM = 2286.0;
 
     /** Usual sizes, real millimetres: least and greatest width, least and greatest height. docs/formulas.md#usual-sizes */
     private const USUAL_MM = [
@@ -215,16 +219,31 @@ final readonly class OpeningChecks
                     ),
                 );
         }
-        $ratio = self::figures($this->building, $this->opening->opening->sill->mm);
+        $floor = $this->floor();
+        if ($floor === null) {
+            return null;
+        }
+        $ratio = self::figures($this->building, $this->opening->opening->sill->mm - $floor);
         $usual = $style->kind === 'window' && $ratio > self::GREATEST_SILL && $this->opening->top() <= $this->span->form->height->mm;
 
         return $usual
             ? $this->check(
                 'sill.high',
                 Check::NOTE,
-                sprintf('The sill is %s figures above the foot; nobody sees out. Usual is 0.46.', LengthFormat::trimmed($ratio, 2)),
+                sprintf('The sill is %s figures above the floor; nobody sees out. Usual is 0.46.', LengthFormat::trimmed($ratio, 2)),
             )
             : null;
+    }
+
+    /** The floor that an opening looks out from, above the block's base; null where nobody has said what floors there are so high up. */
+    private function floor(): ?float
+    {
+        $block = $this->span->block;
+        $sill = $this->opening->opening->sill->mm;
+        $floors = array_map(static fn (Storey $s): float => $s->floor->mm - $block->base->mm, $block->storeys);
+        $below = array_filter([0.0, ...$floors], static fn (float $floor): bool => $floor <= $sill + Tolerance::FIGURE);
+
+        return $floors === [] && $sill > self::STOREY_MM ? null : max([0.0, ...$below]);
     }
 
     private function size(): ?Check

@@ -20,9 +20,10 @@ final readonly class Docket
     public static function of(Derivation $d): array
     {
         $open = count($d->dryFit->findings);
-        $stops = self::count($d->checks, Check::STOP);
-        $warnings = self::count($d->checks, Check::WARN);
-        $notes = self::count($d->checks, Check::NOTE);
+        $checks = array_values(array_filter($d->checks, static fn (Check $c): bool => ! Thoughts::isLeft($d->described, $c)));
+        $stops = self::count($checks, Check::STOP);
+        $warnings = self::count($checks, Check::WARN);
+        $notes = self::count($checks, Check::NOTE);
         $pieces = $d->kit->count();
 
         return [
@@ -34,7 +35,7 @@ final readonly class Docket
             ],
             ['key' => 'checks', 'over' => 'to think about', 'text' => match (true) {
                 $stops > 0 => self::many($stops, 'thing stops', 'things stop').' it',
-                $warnings > 0 => self::many($warnings, 'thing', 'things').' to look at',
+                $warnings > 0 => self::many($warnings, 'thing', 'things').' to look at again',
                 $notes > 0 => self::many($notes, 'note', 'notes'),
                 default => 'nothing',
             }, 'state' => $stops > 0 ? 'stop' : ($warnings > 0 ? 'look' : 'plain')],
@@ -109,9 +110,15 @@ final readonly class Docket
         return $count.' '.($count === 1 ? $one : $more);
     }
 
-    /** @param  list<Check>  $checks */
+    /**
+     * How many findings there are, each counted once however many places it concerns.
+     *
+     * @param  list<Check>  $checks
+     */
     private static function count(array $checks, string $level): int
     {
-        return count(array_filter($checks, static fn (Check $c): bool => $c->level === $level));
+        $own = array_filter($checks, static fn (Check $c): bool => $c->level === $level);
+
+        return count(array_unique(array_map(static fn (Check $c): string => $c->code, $own)));
     }
 }

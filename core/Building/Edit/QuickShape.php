@@ -109,7 +109,9 @@ final readonly class QuickShape
     /** @param  list<array{float, float}>  $corners */
     private static function box(array $corners): Box2
     {
-        return (new Ring(array_map(static fn (array $c): Vec2 => new Vec2($c[0], $c[1]), $corners)))->bounds();
+        $points = array_map(static fn (array $c): Vec2 => new Vec2($c[0], $c[1]), $corners);
+
+        return $points === [] ? new Box2(0.0, 0.0, 0.0, 0.0) : (new Ring($points))->bounds();
     }
 
     /**

@@ -297,6 +297,7 @@ export interface Derived {
     [k: string]: string | undefined;
   };
   plot: PlotView | null;
+  thoughts: Thought[];
 }
 /**
  * Chartula kit, version 1
@@ -847,6 +848,34 @@ export interface Clearance {
   text: string;
   path: string;
   sums: string[];
+}
+/**
+ * One finding, with all the places that it concerns.
+ *
+ */
+export interface Thought {
+  code: string;
+  level: 'ok' | 'note' | 'warn' | 'stop';
+  count: number;
+  words: string;
+  /**
+   * Whether it says the same of every place; else of the worst.
+   */
+  alike: boolean;
+  /**
+   * Whether somebody has left it so.
+   */
+  left: boolean;
+  places: {
+    at: string;
+    where: string;
+    go: {
+      stage: 'prototype' | 'plot' | 'shell' | 'roof' | 'skin' | 'sheets';
+      block: string | null;
+      wall: string | null;
+      opening: string | null;
+    };
+  }[];
 }
 export interface BuildingSummary {
   id: string;

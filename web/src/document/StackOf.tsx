@@ -14,7 +14,7 @@ interface Props {
 /** Of which stack a block or a wall is made, and its layers where that is one of its own. */
 export function StackOf({ path, usual, owner }: Props) {
   const { state, save } = useBuilding();
-  const stacks = Object.keys((((state.document.methods ?? {}) as { stacks?: object }).stacks ?? {}));
+  const stacks = Object.keys(((state.document.methods ?? {}) as { stacks?: object }).stacks ?? {});
   const own = path === null ? '' : textAt(state.document, `${path}.stack`);
   return (
     <>

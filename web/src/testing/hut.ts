@@ -215,6 +215,7 @@ export const hut = (): Derived => ({
       area_mm2: 4000,
     },
   },
+  thoughts: [],
   docket: [{ key: 'sheets', over: 'sheets', text: '1 of A4', state: 'plain' }],
   stages: {},
   plot: null,

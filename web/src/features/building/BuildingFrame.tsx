@@ -125,7 +125,9 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
             </Button>
           </div>
         </header>
-        {open !== null && derived !== null && <DocketDetail entry={open} derived={derived} building={state.id} />}
+        {open !== null && derived !== null && (
+          <DocketDetail entry={open} state={state} derived={derived} onSave={save} />
+        )}
         {isWaiting && <SavePanels saving={saving} user={user} />}
         {state.faults.length > 0 && (
           <Faults

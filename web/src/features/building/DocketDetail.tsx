@@ -1,10 +1,17 @@
 import { Link } from 'react-router';
-import type { Derived } from '../../api/types';
+import type { BuildingState, Derived, Edit } from '../../api/types';
+import { Thoughts } from '../../document/Thoughts';
 
-const LEVELS = { ok: 'fits', note: 'note', warn: 'look again', stop: 'stop' } as const;
+interface Props {
+  entry: string;
+  state: BuildingState;
+  derived: Derived;
+  onSave: (edits: Edit[]) => void;
+}
 
 /** What stands behind a sentence of the docket. */
-export function DocketDetail({ entry, derived, building }: { entry: string; derived: Derived; building: string }) {
+export function DocketDetail({ entry, state, derived, onSave }: Props) {
+  const building = state.id;
   return (
     <section className="sheet docket-detail" aria-label="Behind the sentence">
       {entry === 'dry-fit' && (
@@ -54,18 +61,7 @@ export function DocketDetail({ entry, derived, building }: { entry: string; deri
           <Link to={`/buildings/${building}/bench`}>What is printed, cut, papered and fixed, and what is stale</Link>
         </p>
       )}
-      {entry === 'checks' &&
-        (derived.kit.checks.length === 0 ? (
-          <p className="mb-0">Nothing to think about.</p>
-        ) : (
-          <ul>
-            {derived.kit.checks.map((check, i) => (
-              <li key={i}>
-                <span className={`level level-${check.level}`}>{LEVELS[check.level]}</span>, {check.at}: {check.text}
-              </li>
-            ))}
-          </ul>
-        ))}
+      {entry === 'checks' && <Thoughts state={state} thoughts={derived.thoughts} onSave={onSave} />}
       {entry === 'parts' && (
         <ul>
           {derived.kit.parts.map((part) => (

@@ -1,7 +1,8 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { buildingOf, faultAt, showIn } from '../../testing/building';
-import { Faults, placeOf } from './Notices';
+import { placeOf } from '../../document/places';
+import { Faults } from './Notices';
 
 describe('What is wrong with a building', () => {
   it('says where in names, leads there, and offers the ways out', () => {

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import type { BuildingState, Fault, Units } from '../../api/types';
+import { placeOf } from '../../document/places';
 import type { SaveState } from './SavingMachine';
 
 const LOOKS: Record<SaveState['kind'], string> = {
@@ -46,15 +47,6 @@ export function SaveWords({ status, revision }: { status: SaveState; revision: n
 
 /** So many faults are listed before the rest are counted. */
 const SHOWN = 6;
-
-/** Where a fault is looked at and put right. */
-export function placeOf(building: string, { stage, block, wall, opening }: Fault['go']): string {
-  const search = new URLSearchParams();
-  if (wall !== null) search.set('wall', wall);
-  if (opening !== null) search.set('opening', opening);
-  if (wall === null && block !== null) search.set('block', block);
-  return `/buildings/${building}/${stage}${search.size > 0 ? `?${search}` : ''}`;
-}
 
 /** What is wrong, where, and the ways out of it. */
 export function Faults({

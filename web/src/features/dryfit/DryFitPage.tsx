@@ -1,18 +1,15 @@
-import { wallAt } from '../../ui/walls';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { dryFitOptions } from '../../api/options';
-import type { Check, DryFit, FreeEdge, JointMeasure, Part, Wall } from '../../api/types';
+import type { DryFit, FreeEdge, JointMeasure, Part } from '../../api/types';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../../document/context';
-
-const LEVELS = { ok: 'fits', note: 'note', warn: 'look again', stop: 'stop' } as const;
+import { Thoughts } from '../../document/Thoughts';
 
 /** Every joint as it was measured, every edge that is free, and every check: worst first. */
 export function DryFitPage() {
-  const { state, derived } = useBuilding();
+  const { state, derived, save } = useBuilding();
   const fit = useQuery({ ...dryFitOptions(state.id, state.revision.number), enabled: state.faults.length === 0 });
   const [chosen, setChosen] = useState<string | null>(null);
   if (state.faults.length > 0 || derived === null) {
@@ -56,7 +53,7 @@ export function DryFitPage() {
           measure !== undefined && <JointFigure measure={measure} parts={parts} />
         )}
         <h2 className="mt-3">Checks</h2>
-        <Checks checks={derived.kit.checks} walls={derived.view.walls} building={state.id} />
+        <Thoughts state={state} thoughts={derived.thoughts} onSave={save} />
       </aside>
     </>
   );
@@ -223,23 +220,5 @@ function FreeEdges({ fit, parts, chosen, onChoose }: FreeEdgesProps) {
         </tbody>
       </table>
     </>
-  );
-}
-
-function Checks({ checks, walls, building }: { checks: Check[]; walls: readonly Wall[]; building: string }) {
-  if (checks.length === 0) return <p>Nothing to think about.</p>;
-  return (
-    <ul className="list-unstyled">
-      {checks.map((check, i) => {
-        const wall = wallAt(walls, check.at);
-        return (
-          <li key={i} className="remark">
-            <span className={`level level-${check.level}`}>{LEVELS[check.level]}</span>, {check.at}: {check.text}{' '}
-            {wall !== undefined && <Link to={`/buildings/${building}/shell?wall=${wall.key}`}>Go there</Link>}
-            {check.code.startsWith('stock.') && <Link to={`/buildings/${building}/sheets`}>Go there</Link>}
-          </li>
-        );
-      })}
-    </ul>
   );
 }

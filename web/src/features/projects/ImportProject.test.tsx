@@ -48,7 +48,9 @@ describe('importing a project', () => {
 
   it('asks on where the server is away for a moment', async () => {
     const asked = show([reading('reading', 100), 'away', reading('done', 400)]);
-    expect(await screen.findByText(/100 of 400 revisions have been read/, undefined, { timeout: 3000 })).toBeInTheDocument();
+    expect(
+      await screen.findByText(/100 of 400 revisions have been read/, undefined, { timeout: 3000 }),
+    ).toBeInTheDocument();
     expect(await screen.findByText('Import a project …', undefined, { timeout: 4500 })).toBeInTheDocument();
     expect(asked).toHaveLength(3);
     expect(screen.queryByRole('alert')).toBeNull();
