@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BuildingController;
 use App\Http\Controllers\BuildingFileController;
+use App\Http\Controllers\CardController;
 use App\Http\Controllers\CompromisesController;
 use App\Http\Controllers\DryFitController;
 use App\Http\Controllers\FindController;
@@ -81,6 +82,11 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
             Route::get('fit', DryFitController::class)->name('fit');
             Route::get('stand', StandController::class)->name('stand');
             Route::get('section', SectionController::class)->name('section');
+            Route::controller(CardController::class)->group(function (): void {
+                Route::get('card', 'show')->name('card');
+                Route::get('picture.svg', 'picture')->name('picture');
+                Route::get('whole/{side}', 'whole')->whereIn('side', ['front', 'right', 'back', 'left'])->name('whole');
+            });
             Route::get('scales', ScaleTableController::class)->name('scales');
             Route::get('relief', ReliefController::class)->name('relief');
             Route::get('compromises', CompromisesController::class)->name('compromises');

@@ -77,6 +77,7 @@ class DeriveKit
             'docket' => Docket::of($derived),
             'thoughts' => Thoughts::of($derived),
             'stages' => Docket::stages($derived),
+            'card' => Docket::card($derived),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
         $answer = '{"kit":'.$derived->json.','.substr($rest, 1);
         $parts = [];

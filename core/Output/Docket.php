@@ -9,7 +9,11 @@ use Chartula\Core\Building\Finish;
 use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Plot\Clearance;
 use Chartula\Core\Fit\Plot\Fit;
+use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Size;
 use Chartula\Core\PrintedKit;
 use Chartula\Core\Problem\Check;
 
@@ -73,6 +77,28 @@ final readonly class Docket
             $bad === 1 => sprintf('no: %s, %.1f mm short', $worst->with, -$worst->left_mm),
             default => sprintf('no: %.1f mm short, %d places', -$worst->left_mm, $bad),
         }, 'state' => $bad === 0 ? 'fits' : 'stop']];
+    }
+
+    /**
+     * How a building is known among others: how large it is over all, and how far it has come.
+     *
+     * @return array{scale: string, wide: array<string, string|float>, deep: array<string, string|float>, text: string, state: string}
+     */
+    public static function card(Derivation $d): array
+    {
+        $rings = array_map(static fn (BlockForm $b): array => $b->ring->points, $d->kit->form->blocks);
+        $box = Box2::around(array_merge(...$rings));
+        $scale = $d->building->scale;
+        // What is worst is what is said.
+        $said = array_column(self::of($d), null, 'key');
+        $open = array_filter(['dry-fit', 'plot', 'checks'], static fn (string $k): bool => ($said[$k]['state'] ?? '') === 'stop');
+        $worst = $said[array_values($open)[0] ?? 'dry-fit'];
+
+        return [
+            'scale' => '1:'.LengthFormat::trimmed($d->described->scale->ratio, 4),
+            'wide' => Size::ofModel($box->width(), $scale), 'deep' => Size::ofModel($box->height(), $scale),
+            'text' => ($worst['key'] === 'plot' ? 'fits the plot? ' : '').$worst['text'], 'state' => $worst['state'],
+        ];
     }
 
     /** @return array<string, string> a few words for each stage */

@@ -29,6 +29,10 @@ final readonly class Thoughts
         'compress' => 'plot', 'relief' => 'plot', 'perspective' => 'plot', 'plot' => 'plot', 'place' => 'plot', 'mockup' => 'sheets',
     ];
 
+    private const WORDS = [
+        'compress' => 'what is given up', 'relief' => 'low relief', 'plot' => 'the plot', 'place' => 'the plot', 'mockup' => 'the mock-up',
+    ];
+
     private function __construct(private Building $building, private PartWords $parts)
     {
     }
@@ -80,7 +84,7 @@ final readonly class Thoughts
         $go = ['stage' => self::STAGES[explode('.', $check->code)[0]] ?? 'shell', 'block' => null, 'wall' => null, 'opening' => null];
         $stock = $this->building->methods->shelf[$check->at] ?? null;
         if ($block === null) {
-            $where = $stock?->words() ?? $this->parts->name($check->at) ?? 'the building';
+            $where = $stock?->words() ?? $this->parts->name($check->at) ?? self::WORDS[explode('.', $check->code)[0]] ?? 'the building';
 
             return ['at' => $check->at, 'where' => $where, 'go' => $stock === null ? $go : ['wall' => 'plan'] + $go];
         }

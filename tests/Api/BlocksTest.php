@@ -12,6 +12,29 @@ use Symfony\Component\HttpFoundation\Response;
 /** Blocks, sections and mock-ups as screens ask for them. */
 final class BlocksTest extends ApiTestCase
 {
+    /** How a building is known among others, as the list of a project asks for it; somebody else gets nothing. */
+    public function testItsCardItsPictureAndItsWholeSides(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $card = $this->getJson("/api/buildings/$building->id/card")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/building_card', self::decoded($card));
+        // 18 ft by 12 ft.
+        $card->assertJsonPath('card.wide.imperial', '18ft')->assertJsonPath('card.deep.imperial', '12ft')->assertJsonPath('faults', null);
+        $picture = $this->get("/api/buildings/$building->id/picture.svg")->assertOk();
+        self::assertStringStartsWith('image/svg+xml', (string) $picture->headers->get('Content-Type'));
+        self::assertStringContainsString('<svg', (string) $picture->getContent());
+        foreach (['front', 'right', 'back', 'left'] as $side) {
+            $whole = $this->getJson("/api/buildings/$building->id/whole/$side")->assertOk();
+            self::assertMatches('api.schema.json#/$defs/whole', self::decoded($whole));
+            $last = count((array) $whole->json('chains')) - 1;
+            $whole->assertJsonPath("chains.$last.0.size.imperial", in_array($side, ['front', 'back'], true) ? '18ft' : '12ft');
+        }
+        $this->getJson("/api/buildings/$building->id/whole/above")->assertNotFound();
+        $this->change($building, [['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => 'high']])->assertCreated();
+        $this->getJson("/api/buildings/$building->id/card")->assertOk()
+            ->assertJsonPath('faults', 'one thing has to be put right')->assertJsonPath('sound', 1);
+    }
+
     public function testAWingIsAddedMovedAndRoofed(): void
     {
         $building = $this->buildingOf($this->person());

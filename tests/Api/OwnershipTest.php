@@ -99,7 +99,7 @@ final class OwnershipTest extends ApiTestCase
     {
         $uri = '/'
             .str_replace(
-                ['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}', '{reading}'],
+                ['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}', '{reading}', '{side}'],
                 [
                     $building->project_id,
                     $building->id,
@@ -111,6 +111,7 @@ final class OwnershipTest extends ApiTestCase
                     'sheets.dxf',
                     '1',
                     Str::lower((string) Str::ulid()),
+                    'front',
                 ],
                 $route->uri(),
             );

@@ -2,6 +2,7 @@ import { type QueryClient, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
 import type {
   Account,
+  BuildingCard,
   BuildingState,
   Comparison,
   Compromises,
@@ -19,6 +20,7 @@ import type {
   SectionAt,
   Sight,
   Stand,
+  Whole,
 } from './types';
 
 export const accountOptions = () => queryOptions({ queryKey: ['account'], queryFn: () => api.get<Account>('me') });
@@ -33,6 +35,20 @@ export const shapesOptions = () =>
   queryOptions({
     queryKey: ['shapes'],
     queryFn: async () => (await api.get<Shapes>('shapes')).shapes,
+    staleTime: Infinity,
+  });
+
+export const cardOptions = (id: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'card', revision],
+    queryFn: () => api.get<BuildingCard>(`buildings/${id}/card`),
+    staleTime: Infinity,
+  });
+
+export const wholeOptions = (id: string, side: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'whole', side, revision],
+    queryFn: () => api.get<Whole>(`buildings/${id}/whole/${side}`),
     staleTime: Infinity,
   });
 

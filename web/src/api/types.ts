@@ -298,6 +298,7 @@ export interface Derived {
   };
   plot: PlotView | null;
   thoughts: Thought[];
+  card: Card;
 }
 /**
  * Chartula kit, version 1
@@ -877,6 +878,17 @@ export interface Thought {
     };
   }[];
 }
+/**
+ * How a building is known among others.
+ *
+ */
+export interface Card {
+  scale: string;
+  wide: Size;
+  deep: Size;
+  text: string;
+  state: string;
+}
 export interface BuildingSummary {
   id: string;
   name: string;
@@ -1434,4 +1446,34 @@ export interface LaidSheets {
   sheets: Sheets;
   docket: DocketEntry;
   stage: string;
+}
+export interface BuildingCard {
+  /**
+   * Of the last sound revision.
+   */
+  card: Card | null;
+  revision: number;
+  sound: number | null;
+  changed: string;
+  faults: string | null;
+}
+/**
+ * One side of the building with all its blocks in their places, the farthest first.
+ *
+ */
+export interface Whole {
+  revision: number;
+  shapes: {
+    kind: 'wall' | 'roof' | 'window' | 'door' | 'open' | 'pane';
+    wall: string | null;
+    opening: string | null;
+    finish: string;
+    ring: Point[];
+    holes: Point[][];
+  }[];
+  chains: ChainLink[][];
+  heights: {
+    words: string;
+    size: Size;
+  }[];
 }

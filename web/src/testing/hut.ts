@@ -216,6 +216,7 @@ export const hut = (): Derived => ({
     },
   },
   thoughts: [],
+  card: { scale: '1:76.2', wide: sizeOf(72), deep: sizeOf(48), text: '30 joints close', state: 'fits' },
   docket: [{ key: 'sheets', over: 'sheets', text: '1 of A4', state: 'plain' }],
   stages: {},
   plot: null,

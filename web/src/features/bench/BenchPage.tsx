@@ -1,3 +1,4 @@
+import { whenOf } from '../../ui/dates';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -176,7 +177,7 @@ function Printing({ made: { counts, prints }, isBusy, onPrinted }: PrintingProps
           {prints.map((run) => (
             <li key={run.at}>
               {run.what}, {run.pieces === 1 ? 'one piece' : `${run.pieces} pieces`}, from revision {run.revision}
-              <div className="quiet">{new Date(run.at).toLocaleString()}</div>
+              <div className="quiet">{whenOf(run.at)}</div>
             </li>
           ))}
         </ul>

@@ -1,3 +1,4 @@
+import { whenOf } from '../../ui/dates';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Conflict, Difference } from '../../api/types';
@@ -18,7 +19,7 @@ export function ConflictPanel({ conflict, settle }: { conflict: Conflict; settle
   return (
     <section role="alert" className="remark remark-stop conflict" aria-label="Changed elsewhere">
       <strong>
-        This building was changed elsewhere: revision {theirs.number}, {new Date(theirs.at).toLocaleTimeString()}.
+        This building was changed elsewhere: revision {theirs.number}, {whenOf(theirs.at)}.
       </strong>{' '}
       What you did here is not saved yet. Both began with revision {conflict.base}.
       <div className="conflict-sides">

@@ -1,3 +1,4 @@
+import { whenOf } from '../../ui/dates';
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -89,7 +90,7 @@ function Entry({ revision, isCurrent, isFrom, isTo, onFrom, onTo }: EntryProps) 
       </div>
       {revision.note !== null && <blockquote className="remark">{revision.note}</blockquote>}
       <div className="quiet">
-        {revision.number}, {new Date(revision.at).toLocaleString()}
+        {revision.number}, {whenOf(revision.at)}
         {isCurrent ? ', as it is now' : ''}
       </div>
       <div className="tools">

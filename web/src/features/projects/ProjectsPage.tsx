@@ -1,15 +1,24 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { ApiError, api } from '../../api/client';
 import { accountOptions, enterAs, projectsOptions } from '../../api/options';
-import type { Account, BuildingState, ProjectSummary, StarterShape, User } from '../../api/types';
+import type {
+  Account,
+  BuildingState,
+  BuildingSummary,
+  ProjectSummary,
+  StarterShape,
+  Units,
+  User,
+} from '../../api/types';
 import { FileButton } from '../../ui/FileButton';
 import { FindButton } from '../../ui/FindButton';
 import { FormField } from '../../ui/FormField';
 import { Empty, Failed, Loading } from '../../ui/States';
+import { BuildingCard } from './BuildingCard';
 import { BeginBuilding } from './BeginBuilding';
 import { ImportProject } from './ImportProject';
 
@@ -67,7 +76,7 @@ export function ProjectsPage({ user }: { user: User }) {
           </Empty>
         )}
         {projects.data.map((project) => (
-          <ProjectCard key={project.id} project={project} />
+          <ProjectCard key={project.id} project={project} units={user.units} />
         ))}
         <form
           className="sheet mt-3"
@@ -92,11 +101,17 @@ export function ProjectsPage({ user }: { user: User }) {
   );
 }
 
-function ProjectCard({ project }: { project: ProjectSummary }) {
+function inOrder(buildings: readonly BuildingSummary[], order: string): BuildingSummary[] {
+  return buildings.toSorted((a, b) =>
+    order === 'name' ? a.name.localeCompare(b.name) : b.updated_at.localeCompare(a.updated_at),
+  );
+}
+
+function ProjectCard({ project, units }: { project: ProjectSummary; units: Units }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [asking, setAsking] = useState<string | null>(null);
-  const [isBeginning, setIsBeginning] = useState(false);
+  const [order, setOrder] = useState('changed');
+  const [isBeginning, setIsBeginning] = useState(project.buildings.length === 0);
   const refresh = () => queries.invalidateQueries({ queryKey: projectsOptions().queryKey });
   const begin = useMutation({
     mutationFn: (input: { name: string; shape: StarterShape['id'] } | { document: string }) =>
@@ -106,42 +121,33 @@ function ProjectCard({ project }: { project: ProjectSummary }) {
       await navigate(`/buildings/${state.id}/prototype`);
     },
   });
-  const remove = useMutation({ mutationFn: (url: string) => api.delete(url), onSuccess: refresh });
   const error = begin.error instanceof ApiError ? begin.error : null;
   return (
     <section className="sheet mb-3" aria-label={project.name}>
       <ProjectHead project={project} refresh={refresh} />
-      {project.buildings.length === 0 && <p className="quiet">No building in it yet.</p>}
-      <ul className="list-unstyled">
-        {project.buildings.map((building) => (
-          <li key={building.id} className="d-flex gap-3 align-items-baseline border-bottom py-2">
-            <Link to={`/buildings/${building.id}/shell`} className="fs-5">
-              {building.name}
-            </Link>
-            <span className="quiet flex-grow-1">
-              revision {building.revision}, {new Date(building.updated_at).toLocaleString()}
-            </span>
-            {asking === building.id ? (
-              <span className="tools">
-                Remove it and its history?
-                <Button size="sm" variant="danger" onClick={() => remove.mutate(`buildings/${building.id}`)}>
-                  Remove {building.name}
-                </Button>
-                <Button size="sm" variant="outline-secondary" onClick={() => setAsking(null)}>
-                  Keep it
-                </Button>
-              </span>
-            ) : (
-              <Button
-                size="sm"
-                variant="link"
-                onClick={() => setAsking(building.id)}
-                aria-label={`Remove ${building.name} …`}
-              >
-                Remove …
-              </Button>
-            )}
-          </li>
+      {project.buildings.length === 0 && (
+        <p>
+          No building in it yet. Begin one from a shape that is near to yours: it can be printed at once, and every
+          figure of it can be changed.
+        </p>
+      )}
+      {project.buildings.length > 1 && (
+        <div className="tools mb-2">
+          <label htmlFor={`sort-${project.id}`}>In order of</label>
+          <select
+            id={`sort-${project.id}`}
+            className="form-select form-select-sm w-auto"
+            value={order}
+            onChange={(event) => setOrder(event.target.value)}
+          >
+            <option value="changed">the last change</option>
+            <option value="name">their names</option>
+          </select>
+        </div>
+      )}
+      <ul className="building-cards">
+        {inOrder(project.buildings, order).map((building) => (
+          <BuildingCard key={building.id} project={project.id} building={building} units={units} refresh={refresh} />
         ))}
       </ul>
       <div className="tools">

@@ -14,6 +14,7 @@ import { RowFigures } from './RowFigures';
 import { kindsOf } from '../../document/kinds';
 import { Methods, Plan } from './Plan';
 import { WallFigures } from './WallFigures';
+import { SIDES, WholeFigures, WholeSide } from './WholeSide';
 
 /** Which walls, floors, braces and layers make it? */
 export function ShellStage() {
@@ -24,6 +25,7 @@ export function ShellStage() {
   const chosen = search.get('opening');
   const walls = drawn?.walls ?? [];
   const view = asked ?? walls[0]?.key ?? 'plan';
+  const side = SIDES.find((one) => `whole ${one}` === view);
   const wall = walls.find((one) => one.key === view || one.edge === view);
   // Of a row any may be meant.
   const opening =
@@ -50,10 +52,37 @@ export function ShellStage() {
     <>
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
-          <h2>{wall?.title ?? 'Plan, cut through the walls'}</h2>
-          <WallChooser view={drawn} chosen={wall?.key ?? 'plan'} onChoose={choose} also={['plan']} />
+          <h2>{wall?.title ?? (side === undefined ? 'Plan, cut through the walls' : `The whole ${side}`)}</h2>
+          <WallChooser
+            view={drawn}
+            chosen={wall?.key ?? view}
+            onChoose={choose}
+            also={['plan', side === undefined ? 'whole front' : view]}
+          />
         </div>
-        {wall === undefined ? (
+        {side !== undefined ? (
+          <>
+            <div className="tools mb-2" role="group" aria-label="Whole sides">
+              {SIDES.map((one) => (
+                <Button
+                  key={one}
+                  size="sm"
+                  variant={one === side ? 'secondary' : 'outline-secondary'}
+                  aria-pressed={one === side}
+                  onClick={() => choose(`whole ${one}`)}
+                >
+                  {one}
+                </Button>
+              ))}
+            </div>
+            <WholeSide
+              side={side}
+              onChoose={(next, opening) =>
+                setSearch({ wall: next, ...(opening === null ? {} : { opening }) }, { replace: true })
+              }
+            />
+          </>
+        ) : wall === undefined ? (
           <Plan onChoose={choose} />
         ) : (
           <>
@@ -79,7 +108,9 @@ export function ShellStage() {
         )}
       </section>
       <aside className="sheet" aria-label="Figures">
-        {wall === undefined ? (
+        {side !== undefined ? (
+          <WholeFigures side={side} />
+        ) : wall === undefined ? (
           <Methods />
         ) : opening === null ? (
           <WallFigures wall={wall} part={part} />
