@@ -1,12 +1,13 @@
 /** The names of the theme's colours that a canvas needs; elsewhere they are written as var(--…). */
 export type Colour =
   | 'acetate'
-  | 'board'
+  | 'backdrop'
+  | 'bench'
   | 'brick'
   | 'card-stock'
   | 'glow'
   | 'greyboard'
-  | 'ink'
+  | 'lamp'
   | 'other-stock'
   | 'paper'
   | 'paper-stock'

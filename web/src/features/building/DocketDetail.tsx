@@ -66,7 +66,10 @@ export function DocketDetail({ entry, state, derived, onSave }: Props) {
         <ul>
           {derived.kit.parts.map((part) => (
             <li key={part.id}>
-              <strong>{part.label}</strong> {part.name}
+              <Link to={`/buildings/${building}/stand?part=${part.id}`}>
+                <strong>{part.label}</strong>
+              </Link>{' '}
+              {part.name}
               {part.qty > 1 ? `, cut ${part.qty}` : ''},{' '}
               {derived.view.stocks.find((one) => one.id === part.stock)?.name ?? part.stock}
             </li>

@@ -11,7 +11,7 @@ export const SIDES = ['front', 'right', 'back', 'left'] as const;
 
 const FILLS = {
   wall: 'var(--edge-wash)',
-  roof: 'var(--seen-wall)',
+  roof: 'var(--roof)',
   window: 'var(--sheet)',
   door: 'var(--door)',
   open: 'var(--slate)',

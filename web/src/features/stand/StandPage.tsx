@@ -5,7 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { standOptions } from '../../api/options';
 import type { Stand, StandPiece } from '../../api/types';
 import { Empty } from '../../ui/States';
-import { useBuilding } from '../../document/context';
+import { useBuilding, useStockName } from '../../document/context';
 import { useSheets } from '../../document/sheets';
 import type { StandScene } from './scene';
 import { StandCanvas } from './StandCanvas';
@@ -182,6 +182,7 @@ function PieceList({ pieces, chosen, onChoose }: PieceListProps) {
 
 function Chosen({ piece, stand }: { piece: StandPiece; stand: Stand }) {
   const { state, derived } = useBuilding();
+  const stockName = useStockName();
   const part = derived?.kit.parts.find((one) => one.id === piece.part);
   const wall = part === undefined || part.group === 'roof' || part.of.edge === null ? undefined : part.of;
   const sheet = useSheets()?.sheets.find((one) =>
@@ -195,7 +196,7 @@ function Chosen({ piece, stand }: { piece: StandPiece; stand: Stand }) {
         {piece.label} {piece.name}
       </h2>
       <p>
-        {piece.stock}, {piece.thickness.toFixed(2)} mm thick. It stands {piece.stands} (mm).
+        {stockName(piece.stock)}, {piece.thickness.toFixed(2)} mm thick as it is stuck. It stands {piece.stands} (mm).
       </p>
       <p className="tools">
         {wall !== undefined && (

@@ -3,6 +3,7 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Point, Stand, StandPiece } from '../../api/types';
 import { type Colour, colour } from '../../drawing/colours';
 import { boundsOf } from '../../drawing/geometry';
+import { Bench, keepIn } from './bench';
 import { rims } from './rims';
 
 /** Colours of stocks as they look on the bench. */
@@ -15,12 +16,17 @@ const STOCKS: [RegExp, Colour][] = [
 ];
 const TEXTURE_PX_PER_MM = 12;
 const TEXTURE_MOST_PX = 2048;
+/** So much of the picture is filled. */
+const FILLED = 0.94;
 
 interface Standing {
   piece: StandPiece;
   group: THREE.Group;
-  faces: THREE.MeshLambertMaterial;
-  sides: THREE.MeshLambertMaterial;
+  /** Where it stands while nothing is pulled apart. */
+  box: THREE.Box3;
+  faces: THREE.MeshStandardMaterial;
+  sides: THREE.MeshStandardMaterial;
+  /** Drawn only while it is chosen: card has no outlines. */
   edges: THREE.LineBasicMaterial;
   /** All that it is made of, to tell whether it is still the same after an edit. */
   fingerprint: string;
@@ -35,9 +41,12 @@ export interface SceneOptions {
 export class StandScene {
   readonly #renderer: THREE.WebGLRenderer;
   readonly #scene = new THREE.Scene();
-  readonly #camera = new THREE.PerspectiveCamera(35, 1, 1, 10000);
+  readonly #camera = new THREE.PerspectiveCamera(24, 1, 1, 20000);
   readonly #controls: OrbitControls;
   #standing: Standing[] = [];
+  readonly #bench = new Bench();
+  /** What is turned about, wherever things have been taken. */
+  readonly #middle = new THREE.Vector3();
   readonly #section = new THREE.Plane(new THREE.Vector3(0, 1, 0), 0);
   readonly #observer: ResizeObserver;
   readonly #centre = new THREE.Vector3();
@@ -52,11 +61,10 @@ export class StandScene {
   ) {
     this.#stand = stand;
     this.#renderer = new THREE.WebGLRenderer({ canvas, antialias: true });
-    this.#renderer.setClearColor(colour('board'));
-    this.#scene.add(new THREE.HemisphereLight(colour('paper'), colour('shadow'), 2.6));
-    const sun = new THREE.DirectionalLight(colour('paper'), 1.6);
-    sun.position.set(-1, -1.6, 2);
-    this.#scene.add(sun);
+    this.#renderer.setClearColor(colour('backdrop'));
+    this.#renderer.shadowMap.enabled = true;
+    this.#renderer.shadowMap.type = THREE.PCFSoftShadowMap;
+    this.#scene.add(this.#bench);
     this.#camera.up.set(0, 0, 1);
     this.#controls = new OrbitControls(this.#camera, canvas);
     this.#controls.addEventListener('change', this.draw);
@@ -74,6 +82,7 @@ export class StandScene {
     this.#stand = stand;
     const [x0, x1, y0, y1, z0, z1] = stand.box;
     this.#centre.set((x0 + x1) / 2, (y0 + y1) / 2, (z0 + z1) / 2);
+    this.#bench.round(this.#centre, Math.hypot(x1 - x0, y1 - y0, z1 - z0), z0);
     this.#phases = stand.phases
       .map((phase) => phase.key)
       .filter((key) => stand.pieces.some((piece) => piece.phase === key));
@@ -92,10 +101,10 @@ export class StandScene {
   /** From the front left and above, all of it in view. */
   look(): void {
     const [x0, x1, y0, y1, z0, z1] = this.#stand.box;
-    const towards = new THREE.Vector3(-0.55, -1, 0.5).normalize();
+    const towards = new THREE.Vector3(-0.42, -1, 0.42).normalize();
     const right = new THREE.Vector3(0, 0, 1).cross(towards).normalize();
     const up = towards.clone().cross(right);
-    const high = Math.tan(THREE.MathUtils.degToRad(this.#camera.fov / 2)) * 0.9;
+    const high = Math.tan(THREE.MathUtils.degToRad(this.#camera.fov / 2)) * FILLED;
     const wide = high * this.#camera.aspect;
     let far = 0;
     for (const x of [x0, x1])
@@ -106,7 +115,10 @@ export class StandScene {
           far = Math.max(far, off + corner.dot(towards));
         }
     this.#camera.position.copy(this.#centre).addScaledVector(towards, far);
+    this.#middle.copy(this.#centre);
     this.#aim(this.#centre);
+    keepIn(this.#camera, this.#boxes(), FILLED);
+    this.draw();
   }
 
   /** As the operator sees it: from the plot's eye, so far along its travel (−1 to 1). */
@@ -127,10 +139,21 @@ export class StandScene {
       );
       one.group.position.set(...one.piece.away).multiplyScalar(by);
     }
-    // What comes apart takes more room; the view draws back with it.
-    this.#camera.zoom = 1 / (1 + 0.9 * apart);
-    this.#camera.updateProjectionMatrix();
+    const boxes = this.#boxes();
+    const around = boxes.reduce((all, box) => all.union(box), new THREE.Box3());
+    const by = around.getCenter(new THREE.Vector3()).sub(this.#middle);
+    this.#middle.add(by);
+    this.#camera.position.add(by);
+    this.#controls.target.add(by);
+    this.#controls.update();
+    this.#bench.lower(-Math.min(0, ...this.#standing.map((one) => one.group.position.z)));
+    keepIn(this.#camera, boxes, FILLED);
     this.draw();
+  }
+
+  /** Where every piece is now. */
+  #boxes(): THREE.Box3[] {
+    return this.#standing.map(({ box, group }) => box.clone().translate(group.position));
   }
 
   show(isShown: (piece: StandPiece) => boolean): void {
@@ -149,7 +172,7 @@ export class StandScene {
   choose(key: string | null): void {
     for (const one of this.#standing) {
       const isChosen = one.piece.key === key;
-      one.edges.color.set(isChosen ? colour('brick') : colour('ink'));
+      for (const drawn of one.group.children) if (drawn instanceof THREE.LineSegments) drawn.visible = isChosen;
       one.faces.emissive.set(isChosen ? colour('glow') : 'black');
     }
     this.draw();
@@ -183,6 +206,7 @@ export class StandScene {
     this.canvas.removeEventListener('pointerdown', this.#onDown);
     this.canvas.removeEventListener('pointerup', this.#onUp);
     for (const one of this.#standing) this.#remove(one);
+    this.#bench.dispose();
     this.#renderer.dispose();
   }
 
@@ -214,15 +238,16 @@ export class StandScene {
   #build(piece: StandPiece, fingerprint: string): Standing {
     const isClear = piece.stock.startsWith('acetate');
     const own = colour(STOCKS.find(([pattern]) => pattern.test(piece.stock))?.[1] ?? 'other-stock');
-    const faces = new THREE.MeshLambertMaterial({
+    const faces = new THREE.MeshStandardMaterial({
       color: own,
+      roughness: isClear ? 0.25 : 0.95,
       side: THREE.DoubleSide,
       ...(isClear ? { transparent: true, opacity: 0.45 } : {}),
       // Papers lie on card; what lies in one plane would flicker.
       ...(piece.group === 'skin' ? { polygonOffset: true, polygonOffsetFactor: -1, polygonOffsetUnits: -1 } : {}),
     });
-    const sides = new THREE.MeshLambertMaterial({ color: own, side: THREE.DoubleSide });
-    const edges = new THREE.LineBasicMaterial({ color: colour('ink') });
+    const sides = new THREE.MeshStandardMaterial({ color: own, roughness: 0.95, side: THREE.DoubleSide });
+    const edges = new THREE.LineBasicMaterial({ color: colour('brick') });
     const group = new THREE.Group();
     for (const facet of piece.facets) {
       const shape = new THREE.Shape(facet.outline.map(vector));
@@ -241,15 +266,20 @@ export class StandScene {
       arrises.applyMatrix4(matrix);
       const mesh = new THREE.Mesh(geometry, [faces, sides]);
       mesh.userData = { key: piece.key };
-      group.add(mesh, new THREE.LineSegments(arrises, edges));
+      mesh.castShadow = !isClear;
+      mesh.receiveShadow = true;
+      const lines = new THREE.LineSegments(arrises, edges);
+      lines.visible = false;
+      group.add(mesh, lines);
     }
     this.#scene.add(group);
+    const box = new THREE.Box3().setFromObject(group);
     if (piece.art) this.#paper(piece, faces);
-    return { piece, group, faces, sides, edges, fingerprint };
+    return { piece, group, box, faces, sides, edges, fingerprint };
   }
 
   /** Lays a paper's own print on it; its facets carry the coordinates of the whole sheet. */
-  #paper(piece: StandPiece, faces: THREE.MeshLambertMaterial): void {
+  #paper(piece: StandPiece, faces: THREE.MeshStandardMaterial): void {
     const bounds = boundsOf(piece.facets.map((facet) => facet.outline));
     const [w, h] = [bounds.x1 - bounds.x0, bounds.y1 - bounds.y0];
     const image = new Image();
@@ -262,6 +292,8 @@ export class StandScene {
       const texture = new THREE.CanvasTexture(canvas);
       texture.colorSpace = THREE.SRGBColorSpace;
       texture.repeat.set(1 / w, 1 / h);
+      // Courses seen aslant stay courses.
+      texture.anisotropy = this.#renderer.capabilities.getMaxAnisotropy();
       faces.map = texture;
       faces.color.set(colour('paper'));
       faces.needsUpdate = true;
