@@ -1,4 +1,5 @@
 import { whenOf } from '../../ui/dates';
+import { useSearched } from '../../ui/searched';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -118,19 +119,43 @@ export function BenchPage() {
           ))}
         </div>
         {listed.length === 0 && <p>No piece is like that.</p>}
-        <ul className="pieces">
-          {listed.map((piece) => (
-            <PieceRow
-              key={`${piece.part}#${piece.copy}`}
-              piece={piece}
-              isBusy={mark.isPending || keep.isPending}
-              onMark={(to) => mark.mutate({ pieces: [piece], to })}
-              onKeep={(kept) => keep.mutate({ pieces: [piece], kept })}
-            />
-          ))}
-        </ul>
+        <Pieces
+          key={filter}
+          pieces={listed}
+          isBusy={mark.isPending || keep.isPending}
+          onMark={(piece, to) => mark.mutate({ pieces: [piece], to })}
+          onKeep={(piece, kept) => keep.mutate({ pieces: [piece], kept })}
+        />
       </section>
       <Printing made={made.data} isBusy={print.isPending} onPrinted={(which) => print.mutate(which)} />
+    </>
+  );
+}
+
+interface PiecesProps {
+  pieces: readonly MadePiece[];
+  isBusy: boolean;
+  onMark: (piece: MadePiece, to: MadeState | null) => void;
+  onKeep: (piece: MadePiece, kept: boolean) => void;
+}
+
+function Pieces({ pieces, isBusy, onMark, onKeep }: PiecesProps) {
+  const { shown, search, more } = useSearched(pieces, ({ label, name }) => `${label} ${name}`, 'pieces');
+  return (
+    <>
+      {search}
+      <ul className="pieces">
+        {shown.map((piece) => (
+          <PieceRow
+            key={`${piece.part}#${piece.copy}`}
+            piece={piece}
+            isBusy={isBusy}
+            onMark={(to) => onMark(piece, to)}
+            onKeep={(kept) => onKeep(piece, kept)}
+          />
+        ))}
+      </ul>
+      {more}
     </>
   );
 }
@@ -148,10 +173,10 @@ function Printing({ made: { counts, prints }, isBusy, onPrinted }: PrintingProps
     <aside className="sheet" aria-label="Printing">
       <h2>Printing</h2>
       <div className="d-grid gap-2">
-        <a className="btn btn-outline-secondary" href={`/api/buildings/${state.id}/sheets.pdf`} download>
+        <a className="btn btn-primary" href={`/api/buildings/${state.id}/sheets.pdf`} download>
           Download all sheets
         </a>
-        <Button onClick={() => onPrinted('all')} disabled={isBusy}>
+        <Button variant="outline-secondary" onClick={() => onPrinted('all')} disabled={isBusy}>
           Mark all sheets as printed
         </Button>
         {counts.stale > 0 && (

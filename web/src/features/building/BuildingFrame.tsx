@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { buildingOptions, sheetsOptions } from '../../api/options';
 import type { BuildingState, DocketEntry, Size, User } from '../../api/types';
 import { FindButton } from '../../ui/FindButton';
 import { Failed, Loading } from '../../ui/States';
+import { useHeadingFocus } from '../../ui/headings';
 import { onVerb } from '../../ui/verbs';
 import { BuildingContext, drawnOf } from '../../document/context';
 import { DocketDetail } from './DocketDetail';
@@ -79,10 +80,14 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
   };
 
   useShortcuts(state.name, undo, redo);
+  useHeadingFocus(useLocation().pathname);
 
   const isWaiting = status.kind !== 'saved' && status.kind !== 'saving' && status.kind !== 'gathering';
   return (
     <BuildingContext.Provider value={value}>
+      <a className="skip" href="#stage">
+        Skip to the drawing
+      </a>
       <div className="desk">
         <header className="docket">
           <div className="docket-head">
@@ -93,18 +98,20 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
               <Link to={`/buildings/${state.id}/history`}>History</Link>
             </span>
           </div>
-          {docket.map((entry) => (
-            <button
-              key={entry.key}
-              type="button"
-              className={`docket-entry state-${entry.state}`}
-              aria-expanded={open === entry.key}
-              onClick={() => setOpen(open === entry.key ? null : entry.key)}
-            >
-              <span className="over">{entry.over}</span>
-              <strong>{entry.text}</strong>
-            </button>
-          ))}
+          <div className="docket-entries">
+            {docket.map((entry) => (
+              <button
+                key={entry.key}
+                type="button"
+                className={`docket-entry state-${entry.state}`}
+                aria-expanded={open === entry.key}
+                onClick={() => setOpen(open === entry.key ? null : entry.key)}
+              >
+                <span className="over">{entry.over}</span>
+                <strong title={entry.text}>{entry.text}</strong>
+              </button>
+            ))}
+          </div>
           <div className="tools ms-auto p-2">
             <FindButton />
             <Button
@@ -150,7 +157,7 @@ function Opened({ state: answered, user }: { state: BuildingState; user: User })
             Stand it up
           </NavLink>
         </nav>
-        <main className="stage-body">
+        <main className="stage-body" id="stage" tabIndex={-1}>
           <Suspense fallback={<Loading what="this stage" />}>
             <Outlet />
           </Suspense>

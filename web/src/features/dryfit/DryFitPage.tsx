@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { dryFitOptions } from '../../api/options';
 import type { DryFit, FreeEdge, JointMeasure, Part } from '../../api/types';
 import { boundsOf, pathOf } from '../../drawing/geometry';
+import { useSearched } from '../../ui/searched';
 import { Empty } from '../../ui/States';
 import { useBuilding } from '../../document/context';
 import { Thoughts } from '../../document/Thoughts';
@@ -72,8 +73,14 @@ interface JointsProps {
 }
 
 function Joints({ fit, parts, chosen, onChoose }: JointsProps) {
+  const { shown, search, more } = useSearched(
+    fit.measures,
+    (one) => `${nameOf(parts, one.a)} ${nameOf(parts, one.b)} ${one.kind}`,
+    'joints',
+  );
   return (
     <div className="table-responsive">
+      {search}
       <table className="table table-sm joints">
         <thead>
           <tr>
@@ -87,7 +94,7 @@ function Joints({ fit, parts, chosen, onChoose }: JointsProps) {
           </tr>
         </thead>
         <tbody>
-          {fit.measures.map((one) => (
+          {shown.map((one) => (
             <tr key={one.id} className={one.id === chosen ? 'chosen' : undefined}>
               <td>
                 <button type="button" className="btn btn-link p-0 text-start" onClick={() => onChoose(one.id)}>
@@ -107,6 +114,7 @@ function Joints({ fit, parts, chosen, onChoose }: JointsProps) {
           ))}
         </tbody>
       </table>
+      {more}
     </div>
   );
 }
@@ -190,9 +198,15 @@ interface FreeEdgesProps {
 }
 
 function FreeEdges({ fit, parts, chosen, onChoose }: FreeEdgesProps) {
+  const { shown, search, more } = useSearched(
+    fit.free,
+    (edge) => `${nameOf(parts, edge.part)} ${edge.name} ${edge.why ?? ''}`,
+    'edges',
+  );
   return (
     <>
       <h3 className="mt-3">Edges that nothing meets</h3>
+      {search}
       <table className="table table-sm joints">
         <thead>
           <tr>
@@ -205,7 +219,7 @@ function FreeEdges({ fit, parts, chosen, onChoose }: FreeEdgesProps) {
           </tr>
         </thead>
         <tbody>
-          {fit.free.map((edge) => (
+          {shown.map((edge) => (
             <tr key={keyOf(edge)} className={keyOf(edge) === chosen ? 'chosen' : undefined}>
               <td>
                 <button type="button" className="btn btn-link p-0 text-start" onClick={() => onChoose(keyOf(edge))}>
@@ -219,6 +233,7 @@ function FreeEdges({ fit, parts, chosen, onChoose }: FreeEdgesProps) {
           ))}
         </tbody>
       </table>
+      {more}
     </>
   );
 }

@@ -8,6 +8,7 @@ import { v4 as newId } from 'uuid';
 import { api } from '../../api/client';
 import { buildingOptions, madeOptions } from '../../api/options';
 import type { LaidSheets, Made, Part, Sheet } from '../../api/types';
+import { useSearched } from '../../ui/searched';
 import { Empty } from '../../ui/States';
 import { useBuilding, useStockName } from '../../document/context';
 import { useSheets } from '../../document/sheets';
@@ -236,9 +237,11 @@ function Page({ sheet, packing, isChosen, isBusy, onCut, onPrinted }: PageProps)
 function PartsTable({ parts }: { parts: Part[] }) {
   const { state } = useBuilding();
   const stockName = useStockName();
+  const { shown, search, more } = useSearched(parts, ({ label, name }) => `${label} ${name}`, 'parts');
   return (
     <>
       <h3 className="mt-3">Parts</h3>
+      {search}
       <div className="table-responsive">
         <table className="table table-sm">
           <thead>
@@ -253,7 +256,7 @@ function PartsTable({ parts }: { parts: Part[] }) {
             </tr>
           </thead>
           <tbody>
-            {parts.map((part) => (
+            {shown.map((part) => (
               <tr key={part.id}>
                 <td>
                   <Link to={`/buildings/${state.id}/stand?part=${part.id}`}>{part.label}</Link>
@@ -267,6 +270,7 @@ function PartsTable({ parts }: { parts: Part[] }) {
           </tbody>
         </table>
       </div>
+      {more}
     </>
   );
 }

@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button';
 import { Link, useSearchParams } from 'react-router';
 import { standOptions } from '../../api/options';
 import type { Stand, StandPiece } from '../../api/types';
+import { useSearched } from '../../ui/searched';
 import { Empty } from '../../ui/States';
 import { useBuilding, useStockName } from '../../document/context';
 import { useSheets } from '../../document/sheets';
@@ -158,11 +159,13 @@ interface PieceListProps {
 
 /** The same as the view in space, in words. */
 function PieceList({ pieces, chosen, onChoose }: PieceListProps) {
+  const { shown, search, more } = useSearched(pieces, ({ label, name }) => `${label} ${name}`, 'pieces');
   return (
     <>
       <h3 className="mt-2">What stands where</h3>
+      {search}
       <ol className="standing-list">
-        {pieces.map((piece) => (
+        {shown.map((piece) => (
           <li key={piece.key}>
             <button
               type="button"
@@ -176,6 +179,7 @@ function PieceList({ pieces, chosen, onChoose }: PieceListProps) {
           </li>
         ))}
       </ol>
+      {more}
     </>
   );
 }
