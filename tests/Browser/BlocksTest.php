@@ -23,7 +23,7 @@ final class BlocksTest extends BrowserTestCase
         $this->browser->executeScript('document.querySelector("svg.drawing").focus()');
         $this->keys(WebDriverKeys::ARROW_UP, WebDriverKeys::ARROW_UP);
         $this->saved(3);
-        $this->sees('its left centred on main.right');
+        $this->sees('its left centred on Main, right');
         self::assertSame(
             '6in',
             $this->browser->findElements(

@@ -23,7 +23,7 @@ final readonly class CompromisesController
         $text = $building->lastSoundOrFail()->text;
         $targets = self::targets($request, BuildingReader::fromText($text));
 
-        return response()->json(Compromises::of(JsonText::decode($text), $targets, $request->wall()));
+        return response()->json(Compromises::of(JsonText::decode($text), $targets, $request->wishes()));
     }
 
     private static function targets(CompromisesRequest $request, Described $read): ?Targets

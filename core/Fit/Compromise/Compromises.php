@@ -47,7 +47,6 @@ final readonly class Compromises
 
     /**
      * @param  ?Targets  $to  null for what its plot has room for
-     * @param  ?string  $only  the wall that may be shortened, block and edge; any where it is not said
      * @return array{now: Size, to: array{across: ?float, deep: ?float, high: ?float}, of_plot: bool, missing: object,
      *     room: list<array{direction: string, wall: string, name: string, most: string}>, rows: list<Row>, plan: Shapes, ghost: Shapes,
      *     differences: list<array{what: string, real: string, modelled: string}>, spared: int,
@@ -55,23 +54,23 @@ final readonly class Compromises
      *
      * @throws InvalidInput
      */
-    public static function of(stdClass $document, ?Targets $to = null, ?string $only = null): array
+    public static function of(stdClass $document, ?Targets $to = null, Wishes $wishes = new Wishes): array
     {
         $real = BuildingReader::fromDocument($document);
         $problems = new Problems;
         $building = Compressor::of($real, $problems)->building;
         $problems->throwIfAny();
-        if ($only !== null) {
-            self::checkWall($building, $only);
+        if ($wishes->only !== null) {
+            self::checkWall($building, $wishes->only);
         }
         $recall = new Recall;
         [$kit, $now, $assembly] = self::made($real, $recall);
         $isOfPlot = $to === null;
         $to ??= self::ofPlot($kit, $assembly, $now);
         $missing = $to->missing($now);
-        $usual = $only ?? $building->blocks[0]->id.'.'.$building->blocks[0]->footprint->edges[0];
+        $usual = $wishes->only ?? $building->blocks[0]->id.'.'.$building->blocks[0]->footprint->edges[0];
         $whole = Pictures::asItIs($real);
-        $ways = new Ways($document, $building, $kit, $now, $missing, $only);
+        $ways = new Ways($document, $building, $kit, $now, $missing, $wishes);
         $found = $ways->all();
         $sparing = $ways->sparing($found);
         $rows = array_map(static function (Proposal $p) use ($document, $to, $usual, $recall, $whole): array {

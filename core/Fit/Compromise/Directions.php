@@ -16,6 +16,8 @@ use Chartula\Core\Measure\Tolerance;
 /**
  * What a building could give up in each direction: along any wall, along several at once, from its height, or a block of it. Real
  * millimetres. docs/formulas.md#compression
+ *
+ * @phpstan-type GivingWall array{block: Block, edge: string, lengths: Lengths, from: float, to: float, room: float}
  */
 final readonly class Directions
 {
@@ -28,18 +30,18 @@ final readonly class Directions
     /** A block left out is weighed by this and its share of the building's area: a wing is missed more than anything shortened. */
     private const OMIT = 6.0;
 
-    public function __construct(private Building $building)
+    public function __construct(private Building $building, private Wishes $wishes = new Wishes)
     {
     }
 
     /**
      * What each wall along a direction can give: one for each block, that with the longest row.
      *
-     * @param  ?string  $only  `block.edge`, where no other may be touched
-     * @return list<array{block: Block, edge: string, lengths: Lengths, from: float, to: float, room: float}>
+     * @return list<GivingWall>
      */
-    public function walls(bool $isAcross, ?string $only = null): array
+    public function walls(bool $isAcross): array
     {
+        $only = $this->wishes->only;
         $walls = [];
         foreach ($this->building->blocks as $block) {
             $best = null;
@@ -72,16 +74,12 @@ final readonly class Directions
      *
      * @return list<Proposal> least harmful first, one of each way
      */
-    public function shorter(bool $isAcross, float $by, ?string $only = null): array
+    public function shorter(bool $isAcross, float $by): array
     {
-        $walls = $this->walls($isAcross, $only);
+        $walls = $this->walls($isAcross);
         $found = [];
-        foreach ($walls as $wall) {
-            foreach (Ladder::of($wall['block']->id, $wall['edge'], $wall['lengths']->measures(), $by) as $proposal) {
-                $found[] = count($this->building->blocks) > 1 || count($walls) > 1
-                    ? $proposal->at($wall['block']->name.', '.$wall['edge'])
-                    : $proposal;
-            }
+        foreach (Twins::of($walls, $this->wishes->alike) as $twins) {
+            array_push($found, ...$this->alike($twins, $by, count($this->building->blocks) > 1 || count($walls) > 1));
         }
         $several = $this->several($walls, $by);
         $found = [...$found, ...$several === null ? [] : [$several]];
@@ -96,30 +94,76 @@ final readonly class Directions
     }
 
     /**
+     * Twins give alike: a share each where they stand one after the other, all of it where they stand side by side.
+     *
+     * @param  non-empty-list<GivingWall>  $twins
+     * @return list<Proposal>
+     */
+    private function alike(array $twins, float $by, bool $isNamed): array
+    {
+        $isInRow = count($twins) > 1 && Twins::areApart($twins[0], $twins[1]);
+        $each = $this->whole($isInRow ? $by / count($twins) : $by);
+        $found = [];
+        foreach ($twins as $k => $wall) {
+            $ways = Ladder::of($wall['block']->id, $wall['edge'], $wall['lengths']->measures(), $each);
+            $own = array_column(array_map(static fn (Proposal $p): array => [$p->key, $p], $ways), 1, 0);
+            $own = $isNamed ? array_map(static fn (Proposal $p): Proposal => $p->at($wall['block']->name.', '.$wall['edge']), $own) : $own;
+            $found = $k === 0 ? $own : self::besides($found, $own);
+        }
+
+        return array_values($found);
+    }
+
+    /**
+     * The ways that both walls have, taken in both.
+     *
+     * @param  array<string, Proposal>  $some
+     * @param  array<string, Proposal>  $others
+     * @return array<string, Proposal>
+     */
+    private static function besides(array $some, array $others): array
+    {
+        $both = [];
+        foreach (array_intersect_key($some, $others) as $key => $one) {
+            $both[$key] = $one->besides($others[$key]);
+        }
+
+        return $both;
+    }
+
+    /** So much, in whole bricks where that is wanted. */
+    private function whole(float $by): float
+    {
+        $brick = $this->building->gauge->brick_mm;
+
+        return $this->wishes->bricks ? ceil($by / $brick - Tolerance::FIGURE) * $brick : $by;
+    }
+
+    /**
      * Walls one after the other, each giving as much of it as it can of the whole.
      *
-     * @param  list<array{block: Block, edge: string, lengths: Lengths, from: float, to: float, room: float}>  $walls
+     * @param  list<GivingWall>  $walls
      */
     private function several(array $walls, float $by): ?Proposal
     {
         usort($walls, static fn (array $a, array $b): int => $b['room'] <=> $a['room']);
         $taken = [];
         foreach ($walls as $wall) {
-            $isApart = array_filter(
-                $taken,
-                static fn (array $t): bool => $wall['from'] < $t['to'] - Tolerance::MEET && $wall['to'] > $t['from'] + Tolerance::MEET,
-            ) === [];
+            $isApart = array_filter($taken, static fn (array $t): bool => ! Twins::areApart($t, $wall)) === [];
             if ($isApart && $wall['room'] > Tolerance::MEET) {
                 $taken[] = $wall;
             }
         }
+        // Twins give as much as the one that has less to give.
+        $taken = Twins::asTheLeast(Twins::of($taken, $this->wishes->alike));
         $room = array_sum(array_column($taken, 'room'));
         if (count($taken) < 2 || $room < $by) {
             return null;
         }
         $each = [];
         foreach ($taken as $wall) {
-            $one = Ladder::best($wall['block']->id, $wall['edge'], $wall['lengths']->measures(), $by * $wall['room'] / $room);
+            $share = $this->whole($by * $wall['room'] / $room);
+            $one = Ladder::best($wall['block']->id, $wall['edge'], $wall['lengths']->measures(), $share);
             if ($one === null) {
                 return null;
             }

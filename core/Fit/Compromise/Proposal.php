@@ -74,6 +74,20 @@ final readonly class Proposal
         );
     }
 
+    /** The same way taken in another wall too. */
+    public function besides(self $that): self
+    {
+        return new self(
+            $this->key,
+            $this->title.', and '.$that->title,
+            [...$this->steps, ...$that->steps],
+            [...$this->costs, ...$that->costs],
+            $this->harm + $that->harm,
+            $this->isProtected || $that->isProtected,
+            $this->relief ?? $that->relief,
+        );
+    }
+
     /** Orders proposals with the least harmful first and what touches anything protected last. */
     public static function compare(self $a, self $b): int
     {

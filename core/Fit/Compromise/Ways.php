@@ -39,7 +39,6 @@ final readonly class Ways
      * @param  Kit  $kit  and what is made of it
      * @param  Size  $now  finished
      * @param  array<'across'|'deep'|'high', float>  $missing  model millimetres
-     * @param  ?string  $only  the wall that may be shortened; any where it is not said
      */
     public function __construct(
         private stdClass $document,
@@ -47,7 +46,7 @@ final readonly class Ways
         private Kit $kit,
         private array $now,
         private array $missing,
-        private ?string $only,
+        private Wishes $wishes,
     ) {
     }
 
@@ -59,13 +58,13 @@ final readonly class Ways
         }
         $ratio = $this->building->scale->ratio;
         $real = array_map(static fn (float $mm): float => $mm * $ratio, $this->missing);
-        $directions = new Directions($this->building);
+        $directions = new Directions($this->building, $this->wishes);
         /** @var list<?Proposal> $together */
         $together = [null];
         foreach (array_diff_key($real, ['high' => 0.0]) as $direction => $by) {
-            $cut = $direction === 'deep' && $this->only === null ? $this->cut($this->missing[$direction]) : null;
+            $cut = $direction === 'deep' && $this->wishes->only === null ? $this->cut($this->missing[$direction]) : null;
             $ways = array_slice(
-                [...$cut === null ? [] : [$cut], ...$directions->shorter($direction === 'across', $by, $this->only)],
+                [...$cut === null ? [] : [$cut], ...$directions->shorter($direction === 'across', $by)],
                 0,
                 count($real) > 1 ? self::EACH : Compromises::MOST,
             );
@@ -85,7 +84,7 @@ final readonly class Ways
         $factor = Ladder::factor(min($shares));
         $found = [
             ...array_values(array_filter($together, static fn (?Proposal $p): bool => $p !== null)),
-            ...$this->only === null ? $directions->without($real) : [],
+            ...$this->wishes->only === null ? $directions->without($real) : [],
             ...$factor === null ? [] : [$factor],
         ];
         usort($found, Proposal::compare(...));

@@ -123,9 +123,9 @@ final readonly class SideCheck
             ? sprintf('%.2f mm left at the %s side.', max(0.0, $left), $name)
             : sprintf('%s stands %.2f mm too far out at the %s side%s; %s.', $piece->name, -$left, $name, $isBackscene ? ', the gap before the backscene counted' : '', match (true) {
                 $room === null => 'move the building, or make it smaller',
-                $room + $left >= 0.0 => sprintf(
+                $room + $left >= -Tolerance::TOLD => sprintf(
                     'there is room across: move the building by that much, %.2f mm would be left',
-                    $room + $left,
+                    max(0.0, $room + $left),
                 ),
                 default => sprintf('even moved across it is %.2f mm too long: give something up', -($room + $left)),
             });

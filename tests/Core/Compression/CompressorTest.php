@@ -287,7 +287,7 @@ final class CompressorTest extends TestCase
     #[DataProvider('provideTargets')]
     public function testProposalsReachTheFinishedLengthExactly(string $example, string $wall, float $to): void
     {
-        $answer = Compromises::of(JsonText::decode(Kits::exampleText($example)), new Targets($to), $wall);
+        $answer = Compromises::of(JsonText::decode(Kits::exampleText($example)), new Targets($to), new Wishes($wall));
         self::assertGreaterThan(2, count($answer['rows']));
         $harm = 0.0;
         foreach ($answer['rows'] as $row) {

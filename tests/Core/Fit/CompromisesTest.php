@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Fit;
 
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Fit\Compromise\Compromises;
 use Chartula\Core\Fit\Compromise\Targets;
+use Chartula\Core\Fit\Compromise\Wishes;
 use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problems;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use stdClass;
 use Tests\Support\Kits;
@@ -39,6 +44,55 @@ final class CompromisesTest extends TestCase
         );
 
         return $document;
+    }
+
+    /** A hall between twin pavilions of 18 ft, the left with two windows in its front, the right with one. */
+    private static function pavilions(): stdClass
+    {
+        $document = Kits::box('31ft 6in', '20ft', '12ft', 35.0);
+        $document->scale = '1:76.2';
+        $document->gauge = json_decode('{"brick": "9in", "course": "3in", "joint": "3/8in"}');
+        $document->styles = json_decode('{"light": {"kind": "window", "w": "3ft", "h": "5ft", "frame": {"panes": [2, 2]}}}');
+        assert(is_array($document->blocks) && $document->blocks[0] instanceof stdClass);
+        $document->blocks[0]->walls = json_decode('[{"edge": "front", "openings": [{"id": "w", "style": "light", "from": "14ft", "sill": "3ft"}]}]');
+        foreach ([['left', '-18ft', 2], ['right', '31ft 6in', 1]] as [$id, $at, $count]) {
+            $repeat = $count === 1 ? '' : ', "repeat": {"count": 2, "pitch": "7ft"}';
+            $document->blocks[] = json_decode(
+                "{\"id\": \"$id\", \"footprint\": {\"rect\": [\"18ft\", \"20ft\"]}, \"at\": [\"$at\", \"0ft\"], \"eaves\": \"14ft\", \"walls\": "
+                    .'[{"edge": "front", "openings": [{"id": "w", "style": "light", "from": "4ft", "sill": "3ft"'.$repeat.'}]}], '
+                    .'"roof": {"kind": "hip", "pitch": 35}}',
+            );
+        }
+
+        return $document;
+    }
+
+    /** However much is to go, twins are as long as each other afterwards, and each has given whole bricks. */
+    #[TestWith([11.0])]
+    #[TestWith([17.3])]
+    #[TestWith([23.9])]
+    public function testTwinsStayAlike(float $mm): void
+    {
+        $now = Compromises::of(self::pavilions(), new Targets)['now'];
+        $to = new Targets($now['across'] - $mm);
+        $rows = Compromises::of(self::pavilions(), $to, new Wishes(alike: true, bricks: true))['rows'];
+        self::assertContains('several', array_column($rows, 'key'));
+        foreach ($rows as $row) {
+            if ($row['protected']) {
+                continue;
+            }
+            $document = self::pavilions();
+            $document->compression = (object) ['steps' => array_map(static fn (array $s): stdClass => (object) $s, $row['steps'])];
+            $blocks = array_column(Compressor::of(BuildingReader::fromDocument($document), new Problems)->building->blocks, null, 'id');
+            if (! isset($blocks['left'], $blocks['right'])) {
+                continue;
+            }
+            $lengths = array_map(static fn (string $id): float => $blocks[$id]->standing()->bounds()->width(), ['left', 'right']);
+            self::assertEqualsWithDelta($lengths[0], $lengths[1], 0.01, $row['title']);
+            $gone = (18.0 * 304.8 - $lengths[0]) / 228.6;
+            self::assertEqualsWithDelta(round($gone), $gone, 1e-3, 'whole bricks');
+            self::assertLessThan(0.01, $row['over_mm'], $row['title']);
+        }
     }
 
     public function testHowLargeItIsAndWhatItCouldGive(): void
@@ -114,7 +168,7 @@ final class CompromisesTest extends TestCase
     public function testNoOtherWallIsTouchedWhereThatIsAsked(): void
     {
         $now = Compromises::of(self::sheds(), new Targets)['now'];
-        $answer = Compromises::of(self::sheds(), new Targets($now['across'] - 5.0), 'short.front');
+        $answer = Compromises::of(self::sheds(), new Targets($now['across'] - 5.0), new Wishes('short.front'));
         foreach (array_merge(...array_column($answer['rows'], 'steps')) as $step) {
             self::assertSame($step['op'] === 'factor' ? null : 'short', $step['block'] ?? null);
         }
@@ -171,6 +225,6 @@ final class CompromisesTest extends TestCase
     public function testAWallThatIsNotThere(): void
     {
         $this->expectException(InvalidInput::class);
-        Compromises::of(JsonText::decode(Kits::exampleText('weigh-office')), new Targets(60.0), 'main.top');
+        Compromises::of(JsonText::decode(Kits::exampleText('weigh-office')), new Targets(60.0), new Wishes('main.top'));
     }
 }

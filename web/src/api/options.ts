@@ -95,10 +95,19 @@ export const reliefOptions = (id: string, revision: number, depth: string) =>
     retry: false,
   });
 
-export const compromisesOptions = (id: string, revision: number, asked: Partial<Record<Direction | 'wall', string>>) =>
+/** What is said of a query, without what is not. */
+function said(asked: Record<string, string | undefined>): [string, string][] {
+  return Object.entries(asked).flatMap(([key, value]) => (value === undefined ? [] : [[key, value]]));
+}
+
+export const compromisesOptions = (
+  id: string,
+  revision: number,
+  asked: Partial<Record<Direction | 'wall' | 'alike' | 'bricks', string | undefined>>,
+) =>
   queryOptions({
     queryKey: ['building', id, 'compromises', revision, asked],
-    queryFn: () => api.get<Compromises>(`buildings/${id}/compromises?${new URLSearchParams({ ...asked }).toString()}`),
+    queryFn: () => api.get<Compromises>(`buildings/${id}/compromises?${new URLSearchParams(said(asked)).toString()}`),
     retry: false,
   });
 

@@ -15,6 +15,7 @@ const derived = {
   kit: { checks: [] },
   view: {
     rule: { foot_mm: 4, metre_mm: 13.123 },
+    plan: { blocks: [{ id: 'sail', name: 'Sail loft' }] },
     walls: [
       {
         key: 'sail.front',

@@ -124,7 +124,7 @@ describe('what to give up', () => {
       compression: { steps: [{ op: 'margins', block: 'sail', edge: 'front', by: '1ft', off: true }] },
     });
     await screen.findByText('its margins and piers can give');
-    fireEvent.click(screen.getByLabelText(/sail front margins shorter by 1ft/));
+    fireEvent.click(screen.getByLabelText(/Sail loft front margins shorter by 1ft/));
     expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'compression.steps.0.off', value: null }]);
   });
 

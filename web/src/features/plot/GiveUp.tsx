@@ -6,8 +6,9 @@ import { compromisesOptions } from '../../api/options';
 import type { CompromiseRow, Compromises, Direction, Edit, Json } from '../../api/types';
 import { Shapes } from '../../drawing/Shapes';
 import { entriesAt } from '../../ui/Entries';
-import { textAt, useBuilding } from '../../document/context';
+import { useBuilding } from '../../document/context';
 import { Itself } from './Itself';
+import { SoFar, put } from './SoFar';
 
 const DIRECTIONS = [
   ['across', 'wide'],
@@ -15,25 +16,18 @@ const DIRECTIONS = [
   ['high', 'high'],
 ] as const;
 
-const STEPS: Record<string, string> = {
-  margins: 'margins shorter',
-  piers: 'piers shorter',
-  shorten: 'blank stretches shorter',
-  spread: 'spread over margins and piers',
-  bays: 'bays fewer',
-  courses: 'courses lower',
-  lengths: 'times as long, openings too',
-  storey: 'left out, a storey',
-  factor: 'everything smaller',
-  omit: 'left out',
-};
-
 const FILLS = { wall: 'var(--ground)', opening: 'var(--sheet)' };
 
 const UNPROTECT: Edit = { op: 'set', path: 'compression.protect', value: [] };
 
 /** The finished size that is asked for, and the wall that alone may give. */
-type Asked = Partial<Record<Direction | 'wall', string>>;
+type Asked = Partial<Record<Direction | 'wall' | 'alike' | 'bricks', string | undefined>>;
+
+/** What is wanted of every proposal. */
+const WISHES = [
+  ['alike', 'twins stay alike'],
+  ['bricks', 'whole bricks'],
+] as const;
 
 /** What is given up so that it fits: the least harmful ways to a finished size, and the steps taken so far. */
 export function GiveUp() {
@@ -48,7 +42,19 @@ export function GiveUp() {
   const hasAsked = isTyped || Object.keys(answer.data?.missing ?? {}).length > 0;
   return (
     <>
-      <SizeAsked now={answer.data?.now} onAsk={setAsked} />
+      <SizeAsked now={answer.data?.now} onAsk={(size) => setAsked({ ...wishesOf(asked), ...size })} />
+      <div className="tools mb-2">
+        {WISHES.map(([key, words]) => (
+          <Form.Check
+            key={key}
+            id={`wish-${key}`}
+            type="switch"
+            label={words}
+            checked={asked[key] !== undefined}
+            onChange={(event) => setAsked({ ...asked, [key]: event.target.checked ? '1' : undefined })}
+          />
+        ))}
+      </div>
       {answer.isError && (
         <p className="text-danger" role="alert">
           {answer.error.message}
@@ -65,7 +71,10 @@ export function GiveUp() {
   );
 }
 
-const put = (next: Json[]): Edit => ({ op: 'set', path: 'compression.steps', value: next });
+/** Without what is not wanted. */
+function wishesOf({ alike, bricks }: Asked): Asked {
+  return { ...(alike === undefined ? {} : { alike }), ...(bricks === undefined ? {} : { bricks }) };
+}
 
 function SizeAsked({ now, onAsk }: { now: Compromises['now'] | undefined; onAsk: (asked: Asked) => void }) {
   const { derived } = useBuilding();
@@ -192,68 +201,27 @@ function Proposals({ answer }: { answer: Compromises }) {
     );
   }
   return (
-    <div className="schools">
-      {answer.rows.map((row) => (
-        <Proposal
-          key={row.key}
-          row={row}
-          answer={answer}
-          onTake={() =>
-            save([
-              ...(row.protected ? [UNPROTECT] : []),
-              ...(row.steps.length > 0 ? [put([...steps, ...row.steps])] : []),
-              ...(row.relief === null ? [] : [{ op: 'set', path: 'relief', value: row.relief } as const]),
-            ])
-          }
-        />
-      ))}
-    </div>
-  );
-}
-
-/** The steps taken, each to be switched off or taken back. */
-function SoFar() {
-  const { state, save } = useBuilding();
-  const id = useId();
-  const steps = entriesAt(state.document, 'compression.steps');
-  return (
     <>
-      <h3 className="mt-3">Given up so far</h3>
-      {steps.length === 0 ? (
-        <p className="quiet">Nothing: the building is modelled as it is.</p>
-      ) : (
-        <ul className="given-up">
-          {steps.map((one, i) => {
-            const isOff = one.off === true;
-            const words = [
-              textAt(one, 'block'),
-              textAt(one, 'edge'),
-              textAt(one, 'storey'),
-              textAt(one, 'count'),
-              STEPS[textAt(one, 'op')] ?? textAt(one, 'op'),
-              textAt(one, 'by') === '' ? '' : `by ${textAt(one, 'by')}`,
-            ];
-            return (
-              <li key={i} className={isOff ? 'off' : undefined}>
-                <Form.Check
-                  type="switch"
-                  id={`${id}-${i}`}
-                  checked={!isOff}
-                  label={words.filter((word) => word !== '').join(' ')}
-                  onChange={() => save([{ op: 'set', path: `compression.steps.${i}.off`, value: isOff ? null : true }])}
-                />
-                <Button
-                  size="sm"
-                  variant="outline-secondary"
-                  onClick={() => save([put(steps.filter((_one, k) => k !== i).map((rest) => rest as Json))])}
-                >
-                  Take it back
-                </Button>
-              </li>
-            );
-          })}
-        </ul>
-      )}
+      <p className="quiet">
+        <em>Shows by</em> says how much a way is noticed: every kind of length that it changes, by how many hundredths,
+        margins counted half, piers once, openings four times. The first shows least; under 10 few will see it.
+      </p>
+      <div className="schools">
+        {answer.rows.map((row) => (
+          <Proposal
+            key={row.key}
+            row={row}
+            answer={answer}
+            onTake={() =>
+              save([
+                ...(row.protected ? [UNPROTECT] : []),
+                ...(row.steps.length > 0 ? [put([...steps, ...row.steps])] : []),
+                ...(row.relief === null ? [] : [{ op: 'set', path: 'relief', value: row.relief } as const]),
+              ])
+            }
+          />
+        ))}
+      </div>
     </>
   );
 }

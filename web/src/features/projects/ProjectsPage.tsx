@@ -151,7 +151,7 @@ function ProjectCard({ project, units }: { project: ProjectSummary; units: Units
         ))}
       </ul>
       <div className="tools">
-        <Button onClick={() => setIsBeginning(!isBeginning)} aria-expanded={isBeginning} disabled={begin.isPending}>
+        <Button onClick={() => setIsBeginning(true)} aria-expanded={isBeginning} disabled={begin.isPending}>
           New building
         </Button>
         <FileButton

@@ -63,7 +63,7 @@ export class StandScene {
     this.#renderer = new THREE.WebGLRenderer({ canvas, antialias: true });
     this.#renderer.setClearColor(colour('backdrop'));
     this.#renderer.shadowMap.enabled = true;
-    this.#renderer.shadowMap.type = THREE.PCFSoftShadowMap;
+    this.#renderer.shadowMap.type = THREE.PCFShadowMap;
     this.#scene.add(this.#bench);
     this.#camera.up.set(0, 0, 1);
     this.#controls = new OrbitControls(this.#camera, canvas);
