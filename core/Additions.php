@@ -50,7 +50,7 @@ final readonly class Additions
      * @param  ?bool  $closes  whether the building is sound and closes as it is, where that is known
      * @return list<stdClass>
      *
-     * @throws InvalidInput edit.no-place
+     * @throws InvalidInput edit.no-place, edit.not-yet
      */
     public static function placed(stdClass $document, array $edits, ?bool $closes = null): array
     {
@@ -62,6 +62,8 @@ final readonly class Additions
                 $edits[$i] = $closes ? self::place($document, $edit, $recall, $i) : $edit;
             } elseif (in_array($edit->op ?? null, OpeningPlaces::OPS, true)) {
                 $edits[$i] = OpeningPlaces::placed($document, $edit);
+            } elseif (($edit->op ?? null) === PlotPlaces::OP) {
+                $edits[$i] = PlotPlaces::placed($document, $edit, $i);
             }
         }
 

@@ -13,6 +13,7 @@ use App\Http\Controllers\LengthController;
 use App\Http\Controllers\MadeController;
 use App\Http\Controllers\MaterialController;
 use App\Http\Controllers\MockupController;
+use App\Http\Controllers\NeighbourController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ReliefController;
@@ -82,6 +83,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
             Route::get('fit', DryFitController::class)->name('fit');
             Route::get('stand', StandController::class)->name('stand');
             Route::get('section', SectionController::class)->name('section');
+            Route::get('as-neighbour', NeighbourController::class)->name('as-neighbour');
             Route::controller(CardController::class)->group(function (): void {
                 Route::get('card', 'show')->name('card');
                 Route::get('picture.svg', 'picture')->name('picture');

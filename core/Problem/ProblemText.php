@@ -157,6 +157,7 @@ final readonly class ProblemText
         'history.no-such' => 'there is no revision {given}',
         'edit.unknown' => '“{given}” is not a change that can be made; known are {known}',
         'edit.last-block' => 'a building has at least one block; describe another before this one goes',
+        'edit.not-yet' => 'that can be worked out as soon as what is wrong with the building is put right',
         'edit.wall-goes' => 'the wall “{wall}” would go, with what stands in it ({count}); copy that to another wall or remove it first',
         'edit.kind-in-use' => '{count} in the walls are of the kind “{given}”; give them another kind first',
         'edit.no-such' => 'there is nothing at “{given}” any more; it may have been removed meanwhile',

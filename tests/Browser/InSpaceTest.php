@@ -48,7 +48,7 @@ final class InSpaceTest extends BrowserTestCase
         self::assertStringStartsWith("\x89PNG", (string) file_get_contents($this->downloaded('Weigh office.png')));
         // A piece in the list leads to the drawing and to its sheet.
         $this->press('W2 Front wall, core');
-        $this->sees('greyboard-1, 1.17 mm thick. It stands from 0.0 to 72.0 across');
+        $this->sees('greyboard 1.05 mm, 1.17 mm thick as it is stuck. It stands from 0.0 to 72.0 across');
         $this->link('On sheet 1')->click();
         $this->find("//figure[@class='chosen']//img[contains(@alt, 'Sheet 1')]");
         // And the other way round.

@@ -32,7 +32,9 @@ final readonly class SurroundingsReader
     public function neighbours(?Node $list): array
     {
         $made = [];
-        foreach (NamedList::of($list, ['to'], ['size', 'outline', 'at', 'from', 'clear', 'lifts'], $this->values) as [$id, $name, $node]) {
+        $optional = ['size', 'outline', 'at', 'from', 'clear', 'lifts', 'of'];
+        foreach (NamedList::of($list, ['to'], $optional, $this->values) as [$id, $name, $node]) {
+            $this->of($node->get('of'));
             $outline = $this->standing($node);
             $from = $this->values->model($node->get('from'), Sign::Any)->mm ?? 0.0;
             $to = $this->values->model($node->get('to'), Sign::Any)?->mm;
@@ -45,6 +47,16 @@ final readonly class SurroundingsReader
         }
 
         return $made;
+    }
+
+    /** Which building of the project it was taken from, and when. */
+    private function of(?Node $node): void
+    {
+        if ($node !== null && $node->isObject(['building', 'revision'], ['pitch'])) {
+            $node->get('building')?->text(40);
+            $node->get('revision')?->whole(1, 999_999_999);
+            $node->get('pitch')?->number();
+        }
     }
 
     /** @return list<Road> */

@@ -19,6 +19,7 @@ use Chartula\Core\Fit\Compromise\Compromises;
 use Chartula\Core\Fit\Compromise\Ladder;
 use Chartula\Core\Fit\Compromise\Proposal;
 use Chartula\Core\Fit\Compromise\Targets;
+use Chartula\Core\Fit\Compromise\Wishes;
 use Chartula\Core\Fit\ScaleTable;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Kit\LabelledPart;

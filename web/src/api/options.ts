@@ -2,6 +2,7 @@ import { type QueryClient, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
 import type {
   Account,
+  AsNeighbour,
   BuildingCard,
   BuildingState,
   Comparison,
@@ -50,6 +51,12 @@ export const wholeOptions = (id: string, side: string, revision: number) =>
     queryKey: ['building', id, 'whole', side, revision],
     queryFn: () => api.get<Whole>(`buildings/${id}/whole/${side}`),
     staleTime: Infinity,
+  });
+
+export const asNeighbourOptions = (id: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'as neighbour', revision],
+    queryFn: () => api.get<AsNeighbour>(`buildings/${id}/as-neighbour`),
   });
 
 export const buildingOptions = (id: string) =>

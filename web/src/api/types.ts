@@ -168,6 +168,11 @@ export type Edit =
       name: string;
       kind: 'board' | 'card' | 'paper' | 'sheet';
       thickness: string;
+    }
+  | {
+      op: 'stand-before';
+      edge?: string;
+      by: string;
     };
 /**
  * Any value of a document.
@@ -1475,5 +1480,20 @@ export interface Whole {
   heights: {
     words: string;
     size: Size;
+  }[];
+}
+/**
+ * A building as another takes it for its neighbour: each block's finished outline.
+ *
+ */
+export interface AsNeighbour {
+  building: string;
+  name: string;
+  revision: number;
+  blocks: {
+    name: string;
+    outline: string[][];
+    to: string;
+    pitch: number;
   }[];
 }

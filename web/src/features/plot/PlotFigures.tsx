@@ -4,6 +4,7 @@ import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { textAt, useBuilding } from '../../document/context';
+import { OwnNeighbours } from './OwnNeighbours';
 import { Surroundings } from './Surroundings';
 
 const WAYS = [
@@ -60,6 +61,7 @@ export function PlotFigures() {
       </details>
       <Eye />
       <h3 className="mt-3">Round it</h3>
+      <OwnNeighbours />
       <Surroundings />
       <p className="quiet mt-2">
         Before anything is fixed, run your own longest and widest vehicles past the place, both ways.

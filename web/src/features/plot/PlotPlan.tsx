@@ -1,4 +1,4 @@
-import type { KeyboardEvent } from 'react';
+import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import type { Clearance, PlotView, Point } from '../../api/types';
 import { arrowOf } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
@@ -14,6 +14,18 @@ interface Props {
   onChoose: (key: string | null) => void;
 }
 
+/** A pull at the building: how far, in pixels, at so many millimetres a pixel. */
+interface Drag {
+  x: number;
+  y: number;
+  byX: number;
+  byY: number;
+  perPx: number;
+}
+
+/** Pulled to a tenth of a millimetre. */
+const tenths = (px: number, perPx: number) => Math.round(px * perPx * 10) / 10;
+
 /** A road is followed so far beside what is drawn, millimetres. */
 const BESIDE_MM = 60;
 
@@ -27,6 +39,7 @@ function beside(point: Point, near: Bounds): Point {
 /** The plot in plan with the finished building on it; arrow keys move the building by a millimetre. */
 export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
   const { derived, units } = useBuilding();
+  const [drag, setDrag] = useState<Drag | null>(null);
   if (derived === null) return null;
   const near = boundsOf([
     plot.outline,
@@ -52,6 +65,13 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
     event.preventDefault();
   }
 
+  function drop() {
+    if (drag === null) return;
+    const [x, y] = [tenths(drag.byX, drag.perPx), tenths(drag.byY, drag.perPx)];
+    if (x !== 0 || y !== 0) onMove(x, y);
+    setDrag(null);
+  }
+
   return (
     <Canvas
       bounds={bounds}
@@ -59,7 +79,11 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
       above={24}
       rule={derived.view.rule}
       units={units}
-      title="The plot in plan. Arrow keys move the building by a millimetre, with Shift by a tenth."
+      title="The plot in plan. Arrow keys move the building by a millimetre, with Shift by a tenth; it can be dragged."
+      onPointerMove={(_mm, event) =>
+        drag !== null && setDrag({ ...drag, byX: event.clientX - drag.x, byY: drag.y - event.clientY })
+      }
+      onPointerUp={drop}
       focusable
       onKeyDown={onKeyDown}
     >
@@ -68,7 +92,16 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
           <path d={pathOf(plot.outline)} fill="var(--plain)" stroke="none" />
           <Ways plot={plot} perPx={perPx} />
           <Round plot={plot} perPx={perPx} />
-          <Finished plot={plot} perPx={perPx} />
+          <g
+            className="opening"
+            data-drag="building"
+            transform={drag === null ? undefined : `translate(${drag.byX * perPx} ${drag.byY * perPx})`}
+            onPointerDown={(event: PointerEvent<SVGGElement>) =>
+              setDrag({ x: event.clientX, y: event.clientY, byX: 0, byY: 0, perPx })
+            }
+          >
+            <Finished plot={plot} perPx={perPx} />
+          </g>
           <InTheWay plot={plot} perPx={perPx} />
           {plot.clearances.map((one, i) => (
             <Left key={i} clearance={one} chosen={chosen} onChoose={onChoose} perPx={perPx} />

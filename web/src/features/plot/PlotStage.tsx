@@ -14,6 +14,7 @@ import { PlotFigures } from './PlotFigures';
 import { PlotPlan } from './PlotPlan';
 import { ReliefFigures } from './ReliefFigures';
 import { Scales } from './Scales';
+import { StandBefore } from './StandBefore';
 
 const VIEWS = ['plan', 'scales', 'give up', 'low relief', 'from the eye', 'depth'] as const;
 const TITLES = {
@@ -85,6 +86,7 @@ export function PlotStage() {
                 onMove={(x, y) => gather([{ op: 'move-on-plot', x, y }])}
                 onChoose={setChosen}
               />
+              <StandBefore plot={plot} />
               {plot.move !== null && <MoveIt by={plot.move} save={save} />}
               <Clearances plot={plot} chosen={chosen} onChoose={setChosen} />
               <ComingOff plot={plot} />

@@ -148,7 +148,8 @@ export function Surroundings() {
         fresh={(others) => ({
           id: freeId(others, 'n'),
           name: `Neighbour ${others.length + 1}`,
-          at: ['0mm', '0mm'],
+          // At the plot’s right, where nothing of its own stands.
+          at: [textAt(state.document, 'plot.size.0') || '0mm', '0mm'],
           size: ['40mm', '40mm'],
           to: '60mm',
         })}

@@ -27,6 +27,12 @@ export function EdgeFigures({ edge, onDone }: { edge: PlanEdge; onDone: () => vo
         choices={KINDS}
         onChange={(kind) => set({ kind: kind as EdgeKind })}
       />
+      {edge.roof === 'wall' && (
+        <p className="quiet">
+          Another block stands here. The roof runs on over this edge until it dies into that block’s, so neither a slope
+          nor a gable of its own is wanted; choose one all the same, and it ends here.
+        </p>
+      )}
       {(edge.roof === 'hip' || edge.roof === 'half-hip') && (
         <Entry
           label="pitch of its own"

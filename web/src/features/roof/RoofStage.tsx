@@ -7,6 +7,7 @@ import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../../document/context';
+import { NeighboursPitch, OwnEdges } from './Neighbours';
 import { EdgeFigures } from './EdgeFigures';
 import { PanelView } from './PanelView';
 import { RoofPlan } from './RoofPlan';
@@ -31,6 +32,7 @@ export function RoofStage() {
   const { drawn } = useBuilding();
   const [view, setView] = useState<(typeof VIEWS)[number]>('plan');
   const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [, setSearch] = useSearchParams();
   if (drawn === null) {
     return (
       <Empty title="No roof yet">
@@ -86,7 +88,15 @@ export function RoofStage() {
             ))}
           </>
         ) : edge !== undefined ? (
-          <EdgeFigures key={edge.key} edge={edge} onDone={() => setChosen(null)} />
+          <EdgeFigures
+            key={edge.key}
+            edge={edge}
+            onDone={() => {
+              // The whole roof of the block whose edge it was.
+              setSearch({ block: edge.block }, { replace: true });
+              setChosen(null);
+            }}
+          />
         ) : line !== undefined ? (
           <>
             <h2 className="text-capitalize">{line.kind}</h2>
@@ -146,6 +156,8 @@ function RoofFigures({ drawn, onEdge }: { drawn: View; onEdge: (key: string) => 
       {kind !== 'flat' && kind !== 'none' && (
         <TextField label="pitch" path={`${path}.pitch`} value={text('pitch')} read={degrees} after="degrees" />
       )}
+      <NeighboursPitch block={at} blocks={plan.blocks} />
+      <OwnEdges block={block} onEdge={onEdge} />
       {kind === 'mansard' && (
         <>
           <TextField
