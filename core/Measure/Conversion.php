@@ -18,6 +18,11 @@ final readonly class Conversion
     /** A length shorter than this, in a unit that says neither, is more likely a size on the model. */
     private const LIKELY_MODEL_MM = 500.0;
 
+    /** Feet and inches up to this may be meant of either: what is measured on the model with an inch rule. */
+    private const SMALL_MM = 304.8;
+
+    private const INCH_MM = 25.4;
+
     private function __construct(
         private ParsedLength $length,
         private string $written,
@@ -40,14 +45,16 @@ final readonly class Conversion
         $length = (new LengthText($gauge))->parse($text, 'text');
         $length = $length->more === [] ? $length : new ParsedLength($length->in(World::Real, $scale), World::Real);
         $self = new self($length, trim($text), $scale, $imperial);
-        $isPlain = $self->length->world === null && preg_match('/(mm|thou)$/D', trim($text)) === 1;
-        $model = $self->length->world === World::Model || ($isPlain && abs($self->length->mm) <= self::LIKELY_MODEL_MM);
+        $isSaid = $self->length->world !== null;
+        $isPlain = ! $isSaid && preg_match('/(mm|thou)$/D', trim($text)) === 1;
+        $isSmall = ! $isSaid && ! $isPlain && preg_match('/(br|co)$/D', trim($text)) === 0 && abs($self->length->mm) <= self::SMALL_MM;
+        $model = $self->length->world === World::Model
+            || ($isPlain && abs($self->length->mm) <= self::LIKELY_MODEL_MM)
+            || ($isSmall && abs($self->length->mm) <= self::INCH_MM);
+        [$likely, $other] = $model ? [$self->asModel(), $self->asReal()] : [$self->asReal(), $self->asModel()];
 
-        return match (true) {
-            ! $isPlain => $model ? $self->asModel() : $self->asReal(),
-            $model => [...$self->asModel(), $self->asReal()[0]],
-            default => [...$self->asReal(), $self->asModel()[0]],
-        };
+        // Both ways at this scale before any other.
+        return $isPlain || $isSmall ? [$likely[0], $other[0], ...array_slice($likely, 1)] : $likely;
     }
 
     /** @return non-empty-list<array{text: string, copy: string}> */

@@ -32,10 +32,10 @@ final readonly class Finder
         ['stand', 'Stand it up: the kit in space', '3d model view look'],
         ['fit', 'Dry fit: every joint and every check', 'joints checks'],
         ['history', 'History: what changed, and back to it', 'revisions compare versions'],
-        ['prototype', 'Prototype: the real figures', 'stage sizes'],
+        ['prototype', 'Prototype: the real figures, storeys, kinds of openings', 'stage sizes storey floor kind gauge brick scale block wing dormer lean-to platform'],
         ['plot', 'Plot: the place on the layout, does it fit', 'stage scale clearance track'],
-        ['shell', 'Shell: walls, floors, braces', 'stage openings windows'],
-        ['roof', 'Roof: panels and ridge', 'stage pitch overhang'],
+        ['shell', 'Shell: walls with rows and sills, floors, braces, materials', 'stage openings windows doors archway sill row bays pier margin card layers corner'],
+        ['roof', 'Roof: gable, hip, half-hip, lean-to, mansard or flat; panels and ridge', 'stage pitch overhang valley verge eaves parapet'],
         ['skin', 'Skin: papers', 'stage brick bond'],
         ['sheets', 'Sheets: pages, files, thickness', 'stage stock dxf csv obj plotter cutter'],
         ['bench', 'Bench: what is printed, cut, papered, fixed', 'stage made'],
@@ -102,12 +102,13 @@ final readonly class Finder
                     $rank,
                     [
                         'kind' => 'part',
-                        'text' => "$label, {$part->text('name')}, {$part->text('stock')}",
+                        'text' => "$label, {$part->text('name')}, ".self::stock($part->text('stock')),
                         'to' => ['what' => 'part', 'id' => $part->text('id'), 'wall' => self::wallOf($part)],
                     ],
                 ];
             }
         }
+        array_push($found, ...self::openings($text, $kit));
         $surfaces = $kit->children('outside');
         $isOne = count(array_unique(array_map(static fn (KitShape $s): string => explode('.', $s->text('name'))[0], $surfaces))) === 1;
         foreach ($surfaces as $surface) {
@@ -131,7 +132,7 @@ final readonly class Finder
                     $rank + 1,
                     [
                         'kind' => 'sheet',
-                        'text' => "Sheet {$sheet->text('id')}, {$sheet->text('stock')}",
+                        'text' => "Sheet {$sheet->text('id')}, ".self::stock($sheet->text('stock')),
                         'to' => ['what' => 'sheet', 'id' => $sheet->text('id')],
                     ],
                 ];
@@ -139,6 +140,40 @@ final readonly class Finder
         }
 
         return $found;
+    }
+
+    /** @return list<array{int, Result}> windows and doors by the name of their kind, the first of each wall */
+    private static function openings(string $text, KitShape $kit): array
+    {
+        $found = [];
+        foreach ($kit->children('parts') as $part) {
+            $of = $part->child('of');
+            $wall = self::wallOf($part);
+            $opening = $of->textOrNull('opening');
+            if ($opening === null || $wall === null || ! in_array($of->text('layer'), ['frame', 'leaf'], true)) {
+                continue;
+            }
+            $kind = (string) preg_replace('/ (frame|leaf)$/', '', $part->text('name'));
+            $rank = self::rank($text, $kind, "$kind window door opening kind sill {$of->text('edge')}");
+            if ($rank !== null) {
+                $found[$wall.$kind] = [
+                    $rank,
+                    [
+                        'kind' => 'opening',
+                        'text' => "$kind in the {$of->text('edge')} wall",
+                        'to' => ['what' => 'opening', 'id' => $opening, 'wall' => $wall],
+                    ],
+                ];
+            }
+        }
+
+        return array_values($found);
+    }
+
+    /** “greyboard 1 mm” of a usual stock; what a person named says itself. */
+    private static function stock(string $id): string
+    {
+        return preg_match('/^([a-z]+)-([\d.]+)$/D', $id, $m) === 1 ? "$m[1] $m[2] mm" : str_replace('-', ' ', $id);
     }
 
     /** @return list<array{int, Result}> */

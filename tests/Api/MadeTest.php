@@ -141,7 +141,7 @@ final class MadeTest extends ApiTestCase
         self::assertMatches('api.schema.json#/$defs/fixed', self::decoded($asked));
         $asked->assertJsonPath('message', 'This changes a part that is already fixed.')
             ->assertJsonPath('parts.0.id', 'main.front.core')
-            ->assertJsonPath('parts.0.text', 'an opening moved 3.00 mm');
+            ->assertJsonPath('parts.0.text', '2 openings moved 3.00 mm');
         self::assertSame(1, Revision::query()->count());
         $this->postJson(
             "/api/buildings/$building->id/revisions",

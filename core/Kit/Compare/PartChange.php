@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\Compare;
 
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
@@ -22,6 +23,8 @@ final readonly class PartChange
     public const ADDED = 'added';
 
     public const GONE = 'gone';
+
+    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 
     /**
      * @param  'same'|'cut'|'print'|'both'|'added'|'gone'  $kind
@@ -144,21 +147,73 @@ final readonly class PartChange
         if ($more !== 0) {
             return [abs($more).' opening'.(abs($more) === 1 ? '' : 's').' '.($more > 0 ? 'more' : 'fewer')];
         }
-        $words = [];
-        $furthest = $grown = 0.0;
-        foreach ($after as $i => $hole) {
-            [$old, $new] = [$before[$i]->bounds(), $hole->bounds()];
-            $furthest = max($furthest, $old->centre()->distanceTo($new->centre()));
-            $grown = max($grown, abs($new->width() - $old->width()), abs($new->height() - $old->height()));
-        }
-        if ($grown > Tolerance::MEET) {
-            $words[] = 'an opening sized '.LengthFormat::millimetres($grown).' differently';
-        }
-        if ($furthest > Tolerance::MEET) {
-            $words[] = 'an opening moved '.LengthFormat::millimetres($furthest);
+        $moved = $grown = [];
+        foreach (self::paired($before, $after) as $nth => [$old, $new]) {
+            $moved[$nth] = $old->centre()->distanceTo($new->centre());
+            $grown[$nth] = max(abs($new->width() - $old->width()), abs($new->height() - $old->height()));
         }
 
-        return $words;
+        return [
+            ...self::named($grown, 'is sized %s differently', 'are sized %s differently'),
+            ...self::named($moved, 'moved %s', 'moved %s'),
+        ];
+    }
+
+    /**
+     * Each opening with the one that it was: the nearest first, whatever order they were cut in.
+     *
+     * @param  list<Ring>  $before
+     * @param  list<Ring>  $after  as many
+     * @return list<array{Box2, Box2}> from left to right
+     */
+    private static function paired(array $before, array $after): array
+    {
+        $boxes = static fn (array $rings): array => array_map(static fn (Ring $r): Box2 => $r->bounds(), $rings);
+        [$old, $new] = [$boxes($before), $boxes($after)];
+        usort($new, static fn (Box2 $a, Box2 $b): int => [$a->x0, $a->y0] <=> [$b->x0, $b->y0]);
+        $ways = [];
+        foreach ($new as $i => $box) {
+            foreach ($old as $k => $other) {
+                $ways[] = [$box->centre()->distanceTo($other->centre()) + abs($box->width() - $other->width()), $i, $k];
+            }
+        }
+        sort($ways);
+        $pairs = $taken = [];
+        foreach ($ways as [, $i, $k]) {
+            if (! isset($pairs[$i]) && ! isset($taken[$k])) {
+                $pairs[$i] = [$old[$k], $new[$i]];
+                $taken[$k] = true;
+            }
+        }
+        ksort($pairs);
+
+        return array_values($pairs);
+    }
+
+    /**
+     * Which of them it is, counted from the left as seen from outside, and by how much; of several how many, and the one that most.
+     *
+     * @param  array<int, float>  $by
+     * @return list<string>
+     */
+    private static function named(array $by, string $one, string $several): array
+    {
+        $changed = array_filter($by, static fn (float $mm): bool => $mm > Tolerance::MEET);
+        if ($changed === []) {
+            return [];
+        }
+        arsort($changed);
+        $nth = (int) array_key_first($changed);
+        $which = count($by) === 1 ? 'the opening' : 'the '.(self::ORDINALS[$nth] ?? ($nth + 1).'th').' opening from the left';
+        $most = LengthFormat::millimetres($changed[$nth]);
+
+        $all = count($changed).' openings ';
+
+        return [match (true) {
+            count($changed) === 1 => $which.' '.sprintf($one, $most),
+            max($changed) - min($changed) < Tolerance::MEET => $all.sprintf($several, $most),
+            default => $all.sprintf($several, "up to $most").", $which most",
+        }];
     }
 
     private static function moved(PartRecord $before, PartRecord $after): float

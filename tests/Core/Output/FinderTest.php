@@ -34,7 +34,17 @@ final class FinderTest extends TestCase
         $texts = array_column(self::find('22.5mm')['results'], 'text');
         // 22.5 · 87.1 = 1959.75 mm = 77.156 in.
         self::assertContains('22.5mm on the model is 6ft 5 1/8in (1.9598m) at 1:87.1', $texts);
-        self::assertSame('22.5mm of the real thing is 0.30 mm at 1:76.2', $texts[6]);
+        self::assertSame('22.5mm of the real thing is 0.30 mm at 1:76.2', $texts[1], 'this scale first, both ways');
+    }
+
+    /** An inch rule lies beside the model too: 3/64 in = 1.1906 mm, and 1.1906 · 76.2 = 90.72 mm = 3 9/16 in; 1.1906 / 76.2 = 0.0156. */
+    public function testSmallInchesAreReadBothWays(): void
+    {
+        $texts = array_column(self::find('3/64in')['results'], 'text');
+        self::assertStringStartsWith('3/64in on the model is 3 9/16in', $texts[0]);
+        self::assertStringStartsWith('3/64in of the real thing is 0.02 mm at 1:76.2', $texts[1]);
+        self::assertStringStartsWith('6in of the real thing', array_column(self::find('6in')['results'], 'text')[0]);
+        self::assertCount(6, array_filter(array_column(self::find('18ft')['results'], 'text'), static fn (string $t): bool => str_contains($t, 'real')));
     }
 
     public function testMetresForWhoLikesThem(): void
@@ -49,6 +59,10 @@ final class FinderTest extends TestCase
     #[TestWith(['ridge strip', 'part', 'main.ridge.strip'])]
     #[TestWith(['sheet 2', 'sheet', '2'])]
     #[TestWith(['print stale', 'verb', 'print-stale'])]
+    #[TestWith(['hip', 'verb', 'roof'])]
+    #[TestWith(['storey', 'verb', 'prototype'])]
+    #[TestWith(['rows', 'verb', 'shell'])]
+    #[TestWith(['sash', 'opening', 'w1', 'main.front'])]
     #[TestWith(['undo', 'verb', 'undo'])]
     #[TestWith(['3d', 'verb', 'stand'])]
     #[TestWith(['brick paper left', 'part', 'main.left.paper', 'main.left'])]

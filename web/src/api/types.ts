@@ -1118,11 +1118,11 @@ export interface Found {
   help: string | null;
 }
 export interface FoundResult {
-  kind: 'length' | 'part' | 'wall' | 'sheet' | 'verb';
+  kind: 'length' | 'part' | 'wall' | 'sheet' | 'verb' | 'opening';
   text: string;
   copy?: string;
   to?: {
-    what: 'part' | 'wall' | 'sheet' | 'verb';
+    what: 'part' | 'wall' | 'sheet' | 'verb' | 'opening';
     id: string;
     /**
      * Where a part of a wall is shown.

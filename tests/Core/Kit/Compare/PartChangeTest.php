@@ -51,7 +51,11 @@ final class PartChangeTest extends TestCase
                 self::parts(BuildingGenerator::with(self::office(), 'blocks.0.walls.1.openings.0.from', '4ft 9in')),
             ),
         );
-        self::assertSame('an opening moved 1.00 mm', $moved['main.right.core']->text);
+        self::assertSame('the opening moved 1.00 mm', $moved['main.right.core']->text);
+        // Of the front's two windows the second alone, 6 ft 4 1/2 in on instead of 6 ft: 114.3 / 76.2.
+        $second = BuildingGenerator::with(self::office(), 'blocks.0.walls.0.openings.0.repeat.pitch', '6ft 4 1/2in');
+        $changed = self::byId(PartChange::all(self::parts(self::office()), self::parts($second)));
+        self::assertSame('the second opening from the left moved 1.50 mm', $changed['main.front.core']->text);
         $stock = Edits::apply(
             self::office(),
             json_decode('[{"op": "set", "path": "stock.card-0~.5.thickness", "value": "0.6mm"}]'),

@@ -69,6 +69,7 @@ function Found({ close, onVerb }: FoundProps) {
     const targets: Record<typeof what, string> = {
       verb: id === 'projects' ? '/' : `${base}/${id}`,
       wall: `${base}/shell?wall=${id}`,
+      opening: `${base}/shell?wall=${wall ?? ''}&opening=${id}`,
       sheet: `${base}/sheets?sheet=${id}`,
       part: typeof wall !== 'string' ? `${base}/stand?part=${id}` : `${base}/shell?wall=${wall}&part=${id}`,
     };
