@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Drawing;
 
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Site\Neighbour;
 use Chartula\Core\Building\Site\Obstacle;
 use Chartula\Core\Building\Site\Plot;
@@ -14,6 +16,7 @@ use Chartula\Core\Fit\Plot\Course;
 use Chartula\Core\Fit\Plot\DrivenVehicle;
 use Chartula\Core\Fit\Plot\FinishedPiece;
 use Chartula\Core\Fit\Plot\Fit;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\PartGroup;
@@ -30,17 +33,44 @@ final readonly class PlotView
         if ($fit === null) {
             return null;
         }
-        $plot = $fit->plot;
 
-        return $fit->toArray() + [
+        return $fit->toArray() + ['walls' => self::shadows($fit, PartGroup::Shell), 'roofs' => self::roofs($fit)] + self::round($fit->plot);
+    }
+
+    /**
+     * The plot of a building with something wrong with it: its outlines as they are described, in their place, and nothing said of what is
+     * left beside them.
+     *
+     * @return ?array<string, mixed>
+     */
+    public static function sketched(Building $building): ?array
+    {
+        $plot = $building->plot;
+        if ($plot === null) {
+            return null;
+        }
+        $ratio = $building->scale->ratio;
+        $on = static fn (Vec2 $p): Vec2 => $plot->inPlot($p->times(1.0 / $ratio));
+        $rings = array_map(static fn (Block $b): array => array_map($on, $b->standing()->points), $building->blocks);
+        $box = Box2::around(array_merge(...$rings));
+
+        return [
+            'fits' => false, 'clearances' => [], 'move' => null, 'off' => [], 'split' => null,
+            'extents' => ['x0' => $box->x0, 'x1' => $box->x1, 'y0' => $box->y0, 'y1' => $box->y1, 'high' => 0.0],
+            'walls' => array_map(self::ring(...), $rings), 'roofs' => [],
+        ] + self::round($plot);
+    }
+
+    /** @return array<string, mixed> the place itself, and all that is round it */
+    private static function round(Plot $plot): array
+    {
+        return [
             'outline' => self::ring($plot->outline->points),
             'edges' => array_map(static fn (string $name, int $i): array => [
                 'name' => $name, 'middle' => $plot->outline->point($i)->plus($plot->outline->point($i + 1))->times(0.5)->toArray(),
                 'wanted' => $plot->wanted($i), 'backscene' => in_array($i, $plot->backscene, true),
                 'line' => self::ring([$plot->outline->point($i), $plot->outline->point($i + 1)]),
             ], $plot->edges, array_keys($plot->edges)),
-            'walls' => self::shadows($fit, PartGroup::Shell),
-            'roofs' => self::roofs($fit),
             'neighbours' => array_map(
                 static fn (Neighbour $n): array => ['id' => $n->id, 'name' => $n->name, 'ring' => self::ring($n->outline->points)],
                 $plot->neighbours,

@@ -54,7 +54,7 @@ final class PlotTest extends BrowserTestCase
         $this->sees('as it is modelled');
         $this->sees('Finished it is 62.0 mm wide');
         $this->assertSound('what is given up');
-        $this->find("//input[@role='switch' or @type='checkbox'][following-sibling::label[contains(., 'margins shorter')]]")->click();
+        $this->find("//input[@role='switch' or @type='checkbox'][following-sibling::label[contains(., 'margins')]]")->click();
         $this->saved(3);
         $this->find("//li[contains(@class, 'off')]");
     }

@@ -10,6 +10,7 @@ use App\Models\Building;
 use App\Models\Revision;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Drawing\PlotView;
 use Chartula\Core\Drawing\Sketch;
 use Chartula\Core\Output\FaultWords;
 use Chartula\Core\Problem\Problem;
@@ -48,12 +49,12 @@ final readonly class BuildingResource
     /**
      * What is wrong with a revision, in words, and a sketch of it as it is described; nothing of either where it is sound.
      *
-     * @return array{faults: list<array<string, mixed>>, sketch: ?array<string, mixed>}
+     * @return array{faults: list<array<string, mixed>>, sketch: ?array<string, mixed>, plot_sketch: ?array<string, mixed>}
      */
     private static function faulty(Revision $revision): array
     {
         if ($revision->is_sound) {
-            return ['faults' => [], 'sketch' => null];
+            return ['faults' => [], 'sketch' => null, 'plot_sketch' => null];
         }
         $document = JsonText::decode($revision->text);
         $building = BuildingReader::reading($document)->building;
@@ -62,6 +63,7 @@ final readonly class BuildingResource
         return [
             'faults' => FaultWords::of($document, $revision->faults),
             'sketch' => $building === null ? null : Sketch::of($building, $faults),
+            'plot_sketch' => $building === null ? null : PlotView::sketched($building),
         ];
     }
 

@@ -168,8 +168,8 @@ final readonly class PartChange
      */
     private static function paired(array $before, array $after): array
     {
-        $boxes = static fn (array $rings): array => array_map(static fn (Ring $r): Box2 => $r->bounds(), $rings);
-        [$old, $new] = [$boxes($before), $boxes($after)];
+        $box = static fn (Ring $r): Box2 => $r->bounds();
+        [$old, $new] = [array_map($box, $before), array_map($box, $after)];
         usort($new, static fn (Box2 $a, Box2 $b): int => [$a->x0, $a->y0] <=> [$b->x0, $b->y0]);
         $ways = [];
         foreach ($new as $i => $box) {
@@ -204,6 +204,7 @@ final readonly class PartChange
         }
         arsort($changed);
         $nth = (int) array_key_first($changed);
+        $uneven = array_filter($changed, static fn (float $mm): bool => $changed[$nth] - $mm > Tolerance::MEET);
         $which = count($by) === 1 ? 'the opening' : 'the '.(self::ORDINALS[$nth] ?? ($nth + 1).'th').' opening from the left';
         $most = LengthFormat::millimetres($changed[$nth]);
 
@@ -211,7 +212,7 @@ final readonly class PartChange
 
         return [match (true) {
             count($changed) === 1 => $which.' '.sprintf($one, $most),
-            max($changed) - min($changed) < Tolerance::MEET => $all.sprintf($several, $most),
+            $uneven === [] => $all.sprintf($several, $most),
             default => $all.sprintf($several, "up to $most").", $which most",
         }];
     }

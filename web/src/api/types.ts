@@ -253,6 +253,10 @@ export interface BuildingState {
    * As it is described, while something is wrong with it: outlines, openings, edges of roofs.
    */
   sketch: View | null;
+  /**
+   * The place on the layout as it is described, while something is wrong; nothing is judged by it.
+   */
+  plot_sketch: PlotView | null;
 }
 export interface Revision {
   number: number;
@@ -595,6 +599,10 @@ export interface Opening {
    * What its kind is called.
    */
   name: string;
+  /**
+   * What a person calls it on its wall.
+   */
+  called: string;
 }
 export interface ChainLink {
   from: number;
@@ -841,7 +849,7 @@ export interface PlotView {
       where: string;
     }[];
     texts: string[];
-  };
+  } | null;
 }
 export interface Clearance {
   kind: 'side' | 'height' | 'neighbour' | 'road' | 'track' | 'obstacle' | 'lift' | 'run';

@@ -192,7 +192,7 @@ function OpeningMark({
           perPx={perPx}
           strong
         >
-          {opening.key}
+          {opening.called}
         </Words>
       )}
     </g>

@@ -39,6 +39,7 @@ export const buildingOf = (more: Partial<BuildingState> = {}): BuildingState => 
   document: { scale: '1:76.2' },
   derived: null,
   sketch: null,
+  plot_sketch: null,
   ...more,
 });
 

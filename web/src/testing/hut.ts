@@ -19,6 +19,7 @@ export const openingAt = (key: string, left: number): Opening => ({
   row: null,
   style: 'sash',
   name: 'sash',
+  called: 'sash',
   kind: 'window',
   path: 'blocks.0.walls.0.openings.0',
   style_path: 'styles.sash',

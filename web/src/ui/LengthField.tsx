@@ -9,6 +9,14 @@ import { useRested } from './useRested';
 
 const REST_MS = 250;
 
+/** What is longer has the whole row. */
+const FITS = 10;
+
+/** A long row of decimals is cut short where nobody types in it, and says so; what is kept is as it was entered. */
+function forTheEye(text: string): string {
+  return text.replace(/(\d[.,]\d\d)\d+/g, '$1…');
+}
+
 interface Props {
   label: string;
   path: string;
@@ -77,6 +85,7 @@ export function LengthField({ label, plain = false, ...field }: Props) {
   const { units } = useBuilding();
   const id = useId();
   const { text, put, commit, size, wrong, asks, offers, take } = useLength(field);
+  const [isIn, setIn] = useState(false);
   const other =
     size === null || plain
       ? ''
@@ -86,17 +95,22 @@ export function LengthField({ label, plain = false, ...field }: Props) {
           ? size.imperial
           : size.metric;
   return (
-    <div className="field-row">
+    <div className={text.length > FITS ? 'field-row long' : 'field-row'}>
       <Form.Label htmlFor={id}>{label}</Form.Label>
       <Form.Control
         id={id}
-        value={text}
+        value={isIn ? text : forTheEye(text)}
+        title={text}
+        onFocus={() => setIn(true)}
         spellCheck={false}
         autoComplete="off"
         aria-invalid={wrong !== undefined}
         aria-describedby={`${id}-other`}
         onChange={(event) => put(event.target.value)}
-        onBlur={() => void commit()}
+        onBlur={() => {
+          setIn(false);
+          void commit();
+        }}
         onKeyDown={(event) => {
           event.stopPropagation();
           if (event.key === 'Enter') void commit();

@@ -3,8 +3,13 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { ApiError, api } from '../../api/client';
 import { enterAs } from '../../api/options';
+import sheet from '../../assets/sheet.png';
+import standing from '../../assets/standing.jpg';
 import type { Account } from '../../api/types';
 import { FormField } from '../../ui/FormField';
+
+/** Of the pictures, so that nothing moves when they come. */
+const SIZES = { standing: [846, 620], sheet: [480, 679] } as const;
 
 /** The front page: what it is for, the demo in one press, and the door. */
 export function WelcomePage({ hasDemo }: { hasDemo: boolean }) {
@@ -40,6 +45,7 @@ export function WelcomePage({ hasDemo }: { hasDemo: boolean }) {
               <li>Read the sum behind every figure.</li>
               <li>Know that it goes together before the knife comes out.</li>
             </ul>
+            <WhatComesOut />
             {hasDemo && (
               <>
                 <Button size="lg" onClick={() => enter.mutate('demo')} disabled={enter.isPending}>
@@ -110,5 +116,31 @@ export function WelcomePage({ hasDemo }: { hasDemo: boolean }) {
         </div>
       </div>
     </main>
+  );
+}
+
+/** The building standing, and a page of it. */
+function WhatComesOut() {
+  return (
+    <div className="what-comes-out">
+      <figure>
+        <img
+          src={standing}
+          alt="A creamery of card and brick paper, standing on a bench"
+          width={SIZES.standing[0]}
+          height={SIZES.standing[1]}
+        />
+        <figcaption>It stands before anything is cut,</figcaption>
+      </figure>
+      <figure>
+        <img
+          src={sheet}
+          alt="A page of brick papers with labels, folds and proving rules"
+          width={SIZES.sheet[0]}
+          height={SIZES.sheet[1]}
+        />
+        <figcaption>and comes out as pages at 1:1.</figcaption>
+      </figure>
+    </div>
   );
 }

@@ -13,7 +13,9 @@ export function DeeperFigures() {
   const mouths = (derived?.view.walls ?? []).flatMap((wall) =>
     wall.openings
       .filter((opening) => opening.kind === 'open')
-      .map((opening) => [`${wall.key}.${opening.key}`, `${wall.title.split(',')[0] ?? ''}: ${opening.key}`] as const),
+      .map(
+        (opening) => [`${wall.key}.${opening.key}`, `${wall.title.split(',')[0] ?? ''}: ${opening.called}`] as const,
+      ),
   );
   const remarks = derived?.kit.checks.filter((check) => check.code.startsWith('perspective.')) ?? [];
   return (

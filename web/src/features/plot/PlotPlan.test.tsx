@@ -54,10 +54,28 @@ describe('the plot', () => {
   });
 
   it('says in which order things come off', () => {
-    const split = { texts: ['It is 300 mm long and can be handled in one piece.'] };
-    showRow(<ComingOff plot={{ ...plot, off: ['Bridge, up.', 'The building, up.'], split } as unknown as PlotView} />);
+    const split = {
+      texts: ['It is 300 mm long and can be handled in one piece.'],
+    } as NonNullable<PlotView['split']>;
+    showRow(<ComingOff off={['Bridge, up.', 'The building, up.']} split={split} />);
     const steps = within(screen.getByRole('region', { name: 'Coming off the layout' })).getAllByRole('listitem');
     expect(steps.map((step) => step.textContent)).toEqual(['Bridge, up.', 'The building, up.', split.texts[0]]);
+  });
+
+  it('is dragged by as far as it was pulled', () => {
+    const onMove = vi.fn();
+    showRow(<PlotPlan plot={plot} chosen={null} onMove={onMove} onChoose={vi.fn()} />);
+    const drawing = screen.getByRole('application');
+    const building = drawing.querySelector('[data-drag="building"]');
+    if (building === null) throw new Error('no building to drag');
+    fireEvent.pointerDown(building, { clientX: 100, clientY: 100 });
+    fireEvent.pointerMove(drawing, { clientX: 140, clientY: 80 });
+    fireEvent.pointerUp(drawing, { clientX: 140, clientY: 80 });
+    expect(onMove).toHaveBeenCalledTimes(1);
+    const [x, y] = onMove.mock.calls[0] as [number, number];
+    // Twice as far to the right as to the back.
+    expect(x).toBeGreaterThan(0);
+    expect(x / y).toBeCloseTo(2, 1);
   });
 
   it('moves the building by a millimetre, with Shift by a tenth', () => {

@@ -38,9 +38,9 @@ function beside(point: Point, near: Bounds): Point {
 
 /** The plot in plan with the finished building on it; arrow keys move the building by a millimetre. */
 export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
-  const { derived, units } = useBuilding();
+  const { drawn, units } = useBuilding();
   const [drag, setDrag] = useState<Drag | null>(null);
-  if (derived === null) return null;
+  if (drawn === null) return null;
   const near = boundsOf([
     plot.outline,
     ...plot.roofs,
@@ -77,7 +77,7 @@ export function PlotPlan({ plot, chosen, onMove, onChoose }: Props) {
       bounds={bounds}
       room={[room, room * 1.6, room]}
       above={24}
-      rule={derived.view.rule}
+      rule={drawn.rule}
       units={units}
       title="The plot in plan. Arrow keys move the building by a millimetre, with Shift by a tenth; it can be dragged."
       onPointerMove={(_mm, event) =>

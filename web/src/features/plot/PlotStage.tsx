@@ -39,17 +39,18 @@ function MoveIt({ by, save }: { by: Point; save: (edits: Edit[]) => void }) {
 
 /** Where does it stand on the layout, does it fit, and what is given up if not? */
 export function PlotStage() {
-  const { derived, state, save, gather } = useBuilding();
+  const { derived, drawn, state, save, gather } = useBuilding();
   const [view, setView] = useState<(typeof VIEWS)[number]>('plan');
   const [chosen, setChosen] = useState<string | null>(null);
-  if (derived === null) {
+  // While something is wrong it is drawn as it is described; how it fits is what the last sound revision says.
+  const plot = state.plot_sketch ?? derived?.plot ?? null;
+  if (drawn === null || (derived === null && plot === null)) {
     return (
       <Empty title="Nothing to place yet">
         <p>Put the figures right under Prototype; then it can be tried in its place.</p>
       </Empty>
     );
   }
-  const { plot } = derived;
   const hasPlot = state.document.plot !== undefined;
   return (
     <>
@@ -86,10 +87,16 @@ export function PlotStage() {
                 onMove={(x, y) => gather([{ op: 'move-on-plot', x, y }])}
                 onChoose={setChosen}
               />
+              {state.plot_sketch !== null && (
+                <p className="quiet">
+                  Outlines as they are described. What is left on each side is worked out as soon as the building is
+                  sound again.
+                </p>
+              )}
               <StandBefore plot={plot} />
               {plot.move !== null && <MoveIt by={plot.move} save={save} />}
               <Clearances plot={plot} chosen={chosen} onChoose={setChosen} />
-              <ComingOff plot={plot} />
+              {plot.split !== null && <ComingOff off={plot.off} split={plot.split} />}
             </>
           ))}
       </section>

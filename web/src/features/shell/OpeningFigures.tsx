@@ -23,7 +23,7 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
   return (
     <>
       <h2>
-        <span className="text-capitalize">{opening.name}</span>, {opening.id}
+        <span className="text-capitalize">{opening.called}</span>
         {opening.count > 1 ? `, row of ${opening.count}` : ''}
       </h2>
       <p className="quiet">{wall.edge} wall</p>

@@ -20,9 +20,9 @@ describe('Shell', () => {
     expect(mark).not.toBeNull();
     if (mark !== null) fireEvent.pointerDown(mark);
     expect(screen.getByLabelText('from the left end')).toBeInTheDocument();
-    fireEvent.click(screen.getByRole('button', { name: 'Copy w1' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Copy the sash' }));
     fireEvent.click(screen.getByRole('button', { name: 'One more in the row' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Remove w1' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove the sash' }));
     expect(save.mock.calls.map(([edits]) => edits[0])).toEqual([
       { op: 'copy-opening', wall: 'main.front', id: 'w1' },
       { op: 'repeat-opening', wall: 'main.front', id: 'w1', count: 2 },

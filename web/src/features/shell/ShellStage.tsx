@@ -142,7 +142,7 @@ function OpeningTools({
   const kinds = kindsOf(state.document);
   const edge = wall.key;
   const id = opening?.row ?? opening?.id ?? '';
-  const name = opening?.row === null ? id : 'the row';
+  const name = opening?.row === null ? `the ${opening.called}` : 'the row';
   const count = opening?.row === null ? opening.count : Number(textAt(state.document, `${opening?.path ?? ''}.count`));
   const repeat = (by: number) => save([{ op: 'repeat-opening', wall: edge, id, count: count + by }]);
   return (
