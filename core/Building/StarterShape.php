@@ -103,8 +103,11 @@ enum StarterShape: string
             ), [0, 1, 2, 3]),
             self::Pavilions => [
                 self::block('west', 'West pavilion', ['18ft', '18ft'], '15ft', self::hip(40)),
-                self::block('east', 'East pavilion', ['18ft', '18ft'], '15ft', self::hip(40), ['52ft', '0ft']),
-                self::block('range', 'Range', ['34ft', '13ft'], '9ft', self::gable('x', ['left', 'right'], 30), ['18ft', '2ft 6in']),
+                // Each stands by the one before, so that none is left behind when another becomes longer.
+                self::block('east', 'East pavilion', ['18ft', '18ft'], '15ft', self::hip(40))
+                    + ['place' => [['against' => 'left', 'with' => 'range.right'], ['flush' => 'front', 'with' => 'west.front']]],
+                self::block('range', 'Range', ['34ft', '13ft'], '9ft', self::gable('x', ['left', 'right'], 30))
+                    + ['place' => [['against' => 'left', 'with' => 'west.right'], ['centre' => 'left', 'with' => 'west.right']]],
             ],
             self::Aisles => [
                 self::block('aisle', 'Aisle', ['44ft', '30ft'], '8ft', self::hip(22)),

@@ -136,6 +136,33 @@ final readonly class FreePlaces
         return array_values(array_unique($sills));
     }
 
+    /**
+     * Where the wall is free at a height, a brick from what stands there, the longest first.
+     *
+     * @param  float  $least  shorter ones are of no use
+     * @return list<Interval> from jamb to jamb
+     */
+    public function stretches(float $least, float $low, float $high): array
+    {
+        $end = self::END_BRICKS * $this->brick;
+        $taken = [];
+        foreach ($this->taken as $box) {
+            if ($low < $box->y1 + $this->brick / 2.0 && $high > $box->y0 - $this->brick / 2.0) {
+                $taken[] = [$box->x0 - $this->brick, $box->x1 + $this->brick];
+            }
+        }
+        sort($taken);
+        $free = [];
+        $at = $end;
+        foreach ([...$taken, [$this->length - $end, INF]] as [$from, $to]) {
+            array_push($free, ...$from - $at >= $least ? [Interval::between($at, $from)] : []);
+            $at = max($at, $to);
+        }
+        usort($free, static fn (Interval $a, Interval $b): int => $b->length() <=> $a->length());
+
+        return $free;
+    }
+
     public function isFree(float $at, float $width, float $low, float $high): bool
     {
         $end = self::END_BRICKS * $this->brick;

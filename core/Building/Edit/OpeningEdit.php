@@ -137,7 +137,29 @@ final readonly class OpeningEdit
                 }
             }
         }
+        foreach ($free->sills($usual, $this->on->eaves() - $height) as $sill) {
+            if ($this->rowBeside($row, $free, $sill)) {
+                return;
+            }
+        }
         $this->edit->fault('edit.no-room', ['wall' => $this->on->name, 'width' => round(2.0 * $width, 2)]);
+    }
+
+    /** In equal bays of what is free beside another block or a door, where it is of use. */
+    private function rowBeside(stdClass $row, FreePlaces $free, float $sill): bool
+    {
+        [$width, $height] = $this->on->size($row);
+        $least = $width + $this->on->ruler->gauge->brick_mm;
+        $stretch = $free->stretches(2.0 * $least, $sill, $sill + $height)[0] ?? null;
+        if ($stretch === null) {
+            return false;
+        }
+        $row->count = min(self::ROW, (int) floor($stretch->length() / $least));
+        $row->sill = LengthFormat::like(self::SILL, $sill);
+        (new RowEdit($this->on, $row))->within($stretch);
+        $this->on->wall->rows = [...$this->on->rows(), $row];
+
+        return true;
     }
 
     /** The kind that is asked for, or the first that there is of a sort; one is made where there is none. */

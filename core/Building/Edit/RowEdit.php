@@ -6,6 +6,7 @@ namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Bays;
 use Chartula\Core\Building\Node;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
@@ -25,12 +26,51 @@ final readonly class RowEdit
     {
         match ($op) {
             'copy-opening' => $this->copy($edit),
-            'repeat-opening' => $this->row->count = $edit->get('count')?->whole(1, 200) ?? $this->row->count,
+            'repeat-opening' => $this->counted($edit),
             'remove-opening' => $this->replaced(),
             'break-row' => $this->broken(),
             'stand-row' => $this->stand($edit),
             default => $this->move($edit),
         };
+    }
+
+    /** As many as that; where they would come into something else they stand closer, in equal bays of what is free. */
+    private function counted(Node $edit): void
+    {
+        $count = $edit->get('count')?->whole(1, 200);
+        if ($count === null) {
+            return;
+        }
+        $first = $this->bays()->places()[0];
+        $this->row->count = $count;
+        $rows = $this->on->wall->rows ?? [];
+        $this->replaced();
+        $free = $this->on->free();
+        $this->on->wall->rows = $rows;
+        [$width, $height, $sill] = $this->on->size($this->row);
+        $taken = array_filter(
+            $this->bays()->places(),
+            static fn (Interval $place): bool => ! $free->isFree($place->from, $width, $sill, $sill + $height),
+        );
+        $least = $count * ($width + $this->on->ruler->gauge->brick_mm);
+        $stretches = $taken === [] ? [] : $free->stretches($least, $sill, $sill + $height);
+        $own = array_filter($stretches, static fn (Interval $s): bool => $s->overlaps($first));
+        $stretch = array_values([...$own, ...$stretches])[0] ?? null;
+        if ($stretch !== null) {
+            $this->within($stretch);
+        }
+    }
+
+    /** In equal bays of a stretch of the wall. */
+    public function within(Interval $stretch): void
+    {
+        [$width] = $this->on->size($this->row);
+        $count = is_int($this->row->count ?? null) ? max(1, $this->row->count) : 1;
+        $bay = $stretch->length() / $count;
+        $like = $this->like();
+        unset($this->row->margin);
+        $this->row->from = LengthFormat::like($like, $stretch->from + ($bay - $width) / 2.0);
+        $this->row->pitch = LengthFormat::like($like, $bay);
     }
 
     /** It stands from then on where it has come to stand, at the spacing it has. */

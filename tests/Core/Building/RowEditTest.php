@@ -141,6 +141,31 @@ final class RowEditTest extends TestCase
         self::assertRefused('edit.no-room', static fn () => self::edited($document, [$edit]));
     }
 
+    /**
+     * A wing before the left 9 ft of a wall of 20 ft: the row stands beside it, and more of it stand closer there. Free are 18 in from the
+     * right end and 9 in from the wing: 9 ft 9 in to 18 ft 6 in, 8 ft 9 in; two windows of 3 ft in bays of 4 ft 4 1/2 in begin 8 1/4 in on.
+     */
+    public function testARowStandsBesideAnotherBlock(): void
+    {
+        $document = BuildingGenerator::with(self::hut(), 'blocks.0.walls.0.rows', []);
+        $blocks = [...(array) $document->blocks, (object) [
+            'id' => 'wing', 'footprint' => (object) ['rect' => ['9ft', '8ft']], 'eaves' => '16ft', 'at' => ['0ft', '-8ft'],
+            'roof' => (object) [
+                'kind' => 'gable', 'ridge' => 'y', 'pitch' => 40, 'edges' => [(object) ['edge' => 'back', 'kind' => 'wall']],
+            ],
+        ]];
+        $document = BuildingGenerator::with($document, 'blocks', $blocks);
+        $after = self::edited($document, [['op' => 'add-row', 'wall' => 'main.front']])->document;
+        $feet = static fn (Opening $o): float => $o->from->mm / 304.8;
+        $froms = static fn (stdClass $of): array => array_map($feet, self::openings($of, 'front'));
+        self::assertEqualsWithDelta([9.75 + 8.25 / 12.0, 9.75 + 8.25 / 12.0 + 4.375], $froms($after), 0.01);
+        Kits::of($after);
+        $fewer = self::edited($after, [['op' => 'repeat-opening', 'wall' => 'main.front', 'id' => 'r1', 'count' => 1]])->document;
+        $again = self::edited($fewer, [['op' => 'repeat-opening', 'wall' => 'main.front', 'id' => 'r1', 'count' => 2]])->document;
+        Kits::of($again);
+        self::assertCount(2, $froms($again));
+    }
+
     /** A row where there is room for one: beside a single window over it; on a wall of windows over those, and then no more. */
     public function testARowIsAddedWhereThereIsRoom(): void
     {

@@ -9,12 +9,14 @@ interface Props {
   /** How the text becomes the document's value; null where it cannot yet. */
   read?: (text: string) => string | number | null;
   after?: string;
+  /** Saves it where that makes more than one field of the document. */
+  onPut?: (value: string | number) => void;
   /** For words rather than figures. */
   isWide?: boolean;
 }
 
 /** A field of the document that is no length: saved when it is left or Enter is pressed. */
-export function TextField({ label, path, value, read = (text) => text, after = '', isWide = false }: Props) {
+export function TextField({ label, path, value, read = (text) => text, after = '', isWide = false, onPut }: Props) {
   const { state, units, save } = useBuilding();
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
@@ -22,7 +24,10 @@ export function TextField({ label, path, value, read = (text) => text, after = '
   function commit() {
     if (draft === null) return;
     const next = read(draft);
-    if (draft !== value && next !== null) save([{ op: 'set', path, value: next }]);
+    if (draft !== value && next !== null) {
+      if (onPut === undefined) save([{ op: 'set', path, value: next }]);
+      else onPut(next);
+    }
     if (next !== null) setDraft(null);
   }
   const wrong = draft !== null && read(draft) === null ? `“${draft}” is not a number` : fault;

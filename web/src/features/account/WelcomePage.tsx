@@ -9,7 +9,7 @@ import type { Account } from '../../api/types';
 import { FormField } from '../../ui/FormField';
 
 /** Of the pictures, so that nothing moves when they come. */
-const SIZES = { standing: [846, 620], sheet: [480, 679] } as const;
+const SIZES = { standing: [846, 446], sheet: [480, 679] } as const;
 
 /** The front page: what it is for, the demo in one press, and the door. */
 export function WelcomePage({ hasDemo }: { hasDemo: boolean }) {

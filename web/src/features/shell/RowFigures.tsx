@@ -40,7 +40,13 @@ export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Openin
         <span className="text-capitalize">{opening.name}</span>, a row of {all.length}
       </h2>
       <p className="quiet">{wall.edge} wall; all of it moves together.</p>
-      <TextField label="how many" path={`${path}.count`} value={text('count')} read={whole} />
+      <TextField
+        label="how many"
+        path={`${path}.count`}
+        value={text('count')}
+        read={whole}
+        onPut={(count) => save([{ op: 'repeat-opening', wall: wall.key, id: row, count: Number(count) }])}
+      />
       <SelectField label="they stand" value={stands} choices={STANDS} onChange={stand} />
       {stands === 'margin' && (
         <LengthField label="margin at both ends" path={`${path}.margin`} value={text('margin')} />
