@@ -16,6 +16,8 @@ final readonly class RowEdit
     /** Between the heads of one row and the sills of the next. */
     private const BETWEEN_COURSES = 4;
 
+    private const QUARTER_MM = 6.35;
+
     private const STANDS = ['bays', 'margin', 'from'];
 
     public function __construct(private WallEntry $on, private stdClass $row)
@@ -69,7 +71,10 @@ final readonly class RowEdit
         $bay = $stretch->length() / $count;
         $like = $this->like();
         unset($this->row->margin);
-        $this->row->from = LengthFormat::like($like, $stretch->from + ($bay - $width) / 2.0);
+        // To a quarter of an inch, as one marks it out; what that leaves over is left at the end.
+        $bay = floor($bay / self::QUARTER_MM) * self::QUARTER_MM;
+        $first = $stretch->from + ($stretch->length() - ($count - 1) * $bay - $width) / 2.0;
+        $this->row->from = LengthFormat::like($like, round($first / self::QUARTER_MM) * self::QUARTER_MM);
         $this->row->pitch = LengthFormat::like($like, $bay);
     }
 

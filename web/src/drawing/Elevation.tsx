@@ -185,7 +185,7 @@ function OpeningMark({
       {opening.panes.map((pane, i) => (
         <path key={i} d={pathOf(pane)} fill="var(--pane)" stroke="var(--slate)" strokeWidth={perPx} />
       ))}
-      {isChosen && (
+      {isChosen && opening.row === null && (
         <Words
           x={(opening.ring[0]?.[0] ?? 0) + opening.width.model_mm / 2}
           y={opening.sill.model_mm - 15 * perPx}

@@ -10,7 +10,7 @@ import { useRested } from './useRested';
 const REST_MS = 250;
 
 /** What is longer has the whole row. */
-const FITS = 10;
+const FITS = 8;
 
 /** A long row of decimals is cut short where nobody types in it, and says so; what is kept is as it was entered. */
 function forTheEye(text: string): string {
