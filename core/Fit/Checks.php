@@ -168,9 +168,8 @@ final readonly class Checks
                 $seen[$layer->stock->id] = true;
                 $checks[] = new Check('stock.not-measured', Check::NOTE, $layer->stock->id,
                     sprintf(
-                        '%s is taken at its usual %s. Measure yours, best a pile of ten, and type it under Sheets: every corner depends on it.',
-                        ucfirst($layer->stock->id),
-                        LengthFormat::millimetres($layer->stock->thickness_mm),
+                        '%s is taken at its usual thickness. Measure yours, best a pile of ten, and type it under Shell, plan: every corner depends on it.',
+                        ucfirst($layer->stock->words()),
                     ),
                     $layer->stock->thickness_mm);
             }

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Site\Plot;
+use Chartula\Core\Building\Whereabouts;
 use Chartula\Core\Fit\Plot\Clearance;
 use Chartula\Core\Fit\Plot\Finished;
 use Chartula\Core\Fit\Plot\Fit;
@@ -72,7 +73,10 @@ final readonly class ScaleTable
             return $row
                 + [
                     'size' => null, 'fits' => null, 'moved' => false, 'fit' => null, 'fine' => [], 'doors' => [],
-                    'faults' => array_map(static fn (Problem $p): string => $p->line(), $e->problems),
+                    'faults' => array_map(
+                        static fn (Problem $p): string => Whereabouts::of($copy, $p->path)->words.': '.$p->text(),
+                        $e->problems,
+                    ),
                 ];
         }
     }
@@ -137,7 +141,7 @@ final readonly class ScaleTable
         $mm = static fn (float $mm): string => LengthFormat::millimetres($mm, 2);
         $rows = [];
         foreach ([...$building->methods->wall()->layers, ...$building->methods->roof()->layers] as $layer) {
-            $rows[$layer->stock->id] = ['what' => "the thickness of {$layer->stock->id}", 'mm' => $mm($layer->stock->thickness_mm)];
+            $rows[$layer->stock->id] = ['what' => 'the thickness of '.$layer->stock->words(), 'mm' => $mm($layer->stock->thickness_mm)];
         }
         $rows[] = ['what' => 'the lap of papers round a corner', 'mm' => $mm($building->methods->skin->overlap_mm)];
         $rows[] = ['what' => 'flaps into openings', 'mm' => $mm($building->methods->skin->flap($building->methods->wall()->thickness_mm))];

@@ -41,7 +41,7 @@ final class ScaleTableTest extends TestCase
         self::assertSame([170.0, 85.0], [$large['width'], $small['width']]);
         // Depth: 60 and 30, and what 1 mm of card at 45° adds on either side.
         self::assertEqualsWithDelta([60.0 + sqrt(2.0), 30.0 + sqrt(2.0)], [$large['depth'], $small['depth']], 0.01);
-        self::assertContains(['what' => 'the thickness of greyboard-1', 'mm' => '1.00 mm'], $table['kept']);
+        self::assertContains(['what' => 'the thickness of greyboard 1 mm', 'mm' => '1.00 mm'], $table['kept']);
         self::assertNotSame([], $table['scaled']);
     }
 
