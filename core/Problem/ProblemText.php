@@ -191,8 +191,9 @@ final readonly class ProblemText
         $replace = [];
         foreach ($problem->facts as $name => $value) {
             $replace['{'.$name.'}'] = is_float($value) ? self::number($value) : (string) $value;
-            foreach (is_string($value) ? [] : ['real' => true, 'model' => false] as $world => $isReal) {
-                $replace["{{$name}|$world}"] = $length((float) $value, $isReal);
+            foreach (['real' => true, 'model' => false] as $world => $isReal) {
+                // What was kept before a fact was a figure is words already.
+                $replace["{{$name}|$world}"] = is_string($value) ? $value : $length((float) $value, $isReal);
             }
         }
 

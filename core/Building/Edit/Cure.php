@@ -55,12 +55,15 @@ final readonly class Cure
     }
 
     /** Gives up no more than can be given. */
-    private static function takenBack(stdClass $document, Problem $problem, int $step): self
+    private static function takenBack(stdClass $document, Problem $problem, int $step): ?self
     {
         $compression = $document->compression ?? null;
         $steps = $compression instanceof stdClass && is_array($compression->steps ?? null) ? array_values($compression->steps) : [];
         $own = ($steps[$step] ?? null) instanceof stdClass ? $steps[$step] : new stdClass;
-        $most = (float) ($problem->facts['most'] ?? 0.0);
+        $most = $problem->facts['most'] ?? null;
+        if (! is_float($most) && ! is_int($most)) {
+            return null;
+        }
         // Rounded down to what can be written, it can still be given.
         $course = 25.4 / 4.0;
         $most = floor($most / $course) * $course;
