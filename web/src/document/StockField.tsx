@@ -1,14 +1,16 @@
 import { useId } from 'react';
 import type { ShelfStock } from '../api/types';
-import { useBuilding } from './context';
+import { textAt, useBuilding } from './context';
 
 /** What a stock measures: the usual figure is taken until one is typed, and nothing is measured by looking at it. */
 export function StockField({ stock }: { stock: ShelfStock }) {
-  const { state, save } = useBuilding();
+  const { state, units, save } = useBuilding();
   const field = useId();
   const { id, kind, thickness, measured } = stock;
   const described = Object.keys((state.document.stock ?? {}) as object).includes(id);
-  const stored = described ? thickness : '';
+  const fault = state.faults.find((one) => one.path === `stock.${id}.thickness`)?.says[units];
+  const written = textAt((state.document.stock as Record<string, unknown> | undefined)?.[id], 'thickness');
+  const stored = described ? written : '';
   function commit(typed: string) {
     if (typed === stored || typed === '') return;
     save([
@@ -26,10 +28,17 @@ export function StockField({ stock }: { stock: ShelfStock }) {
         defaultValue={stored}
         placeholder={thickness}
         key={stored}
+        aria-invalid={fault !== undefined}
+        aria-describedby={fault === undefined ? undefined : `${field}-fault`}
         onBlur={(event) => commit(event.target.value.trim())}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
       <span className="other">{measured ? 'measured' : 'usual'}</span>
+      {fault !== undefined && (
+        <span id={`${field}-fault`} className="fault" role="alert">
+          {fault}
+        </span>
+      )}
     </div>
   );
 }

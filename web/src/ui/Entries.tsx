@@ -98,6 +98,7 @@ function EntryField({ field, path }: { field: Field; path: string }) {
     return (
       <SelectField
         label={field.label}
+        path={path}
         value={value}
         choices={field.choices ?? []}
         onChange={(next) => save([{ op: 'set', path, value: next === '' ? null : next }])}

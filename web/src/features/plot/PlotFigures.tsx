@@ -49,6 +49,7 @@ export function PlotFigures() {
       <KeptFree />
       <SelectField
         label="comes off"
+        path="plot.lift.way"
         value={text('lift.way') || 'up'}
         choices={WAYS}
         onChange={(way) => save([{ op: 'set', path: 'plot.lift.way', value: way }])}

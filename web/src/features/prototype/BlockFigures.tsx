@@ -49,6 +49,7 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
       {blocks.length > 1 && <TextField label="block’s name" path={`${at}.name`} value={text('name')} isWide />}
       <SelectField
         label="shape"
+        path={`${at}.footprint`}
         value={isRect ? 'rect' : (own?.shape ?? '')}
         choices={[...(isRect || own?.shape ? [] : [['', 'as drawn'] as const]), ...SHAPES]}
         onChange={(shape) => shape !== '' && save([{ op: 'shape-block', block: id, shape }])}

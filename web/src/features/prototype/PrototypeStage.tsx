@@ -71,7 +71,9 @@ export function PrototypeStage() {
           <p>Give its figures; the drawing follows as soon as they are sound.</p>
         ) : (
           <>
-            <p className="quiet">{summary}.</p>
+            <p className="quiet">
+              {summary}.{walls.every((one) => one.openings.length === 0) && <Next building={state.id} />}
+            </p>
             {drawn.section !== null &&
               (state.document.relief !== undefined || entriesAt(state.document, 'compression.steps').length > 0) && (
                 <p className="quiet">
@@ -125,6 +127,16 @@ export function PrototypeStage() {
         <Prototype />
         <p className="quiet mt-2 mb-0">Each wall is described as it looks from outside.</p>
       </aside>
+    </>
+  );
+}
+
+/** What comes next of a building that has just been begun. */
+function Next({ building }: { building: string }) {
+  return (
+    <>
+      {' '}
+      It can be printed as it is. Next come its openings, under <Link to={`/buildings/${building}/shell`}>Shell</Link>.
     </>
   );
 }
@@ -185,6 +197,7 @@ function Prototype() {
       <h3 className="mt-3">Modelled at</h3>
       <SelectField
         label="usual scales"
+        path="scale"
         value={SCALES.some((known) => known === scale) ? scale : ''}
         choices={[...SCALES.map((known) => [known, known] as const), ['', 'another']]}
         onChange={(next) => next !== '' && save([{ op: 'set', path: 'scale', value: next }])}

@@ -22,6 +22,7 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
       <h2>Paper</h2>
       <SelectField
         label="pages"
+        path="sheets.paper"
         value={text('sheets.paper') || 'a4'}
         choices={[
           ['a5', 'A5'],
@@ -42,6 +43,7 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
       ) : (
         <SelectField
           label="lying"
+          path="sheets.landscape"
           value={text('sheets.landscape') === 'true' ? 'wide' : 'upright'}
           choices={[
             ['upright', 'upright'],
@@ -60,6 +62,7 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
       />
       <SelectField
         label="in order"
+        path="sheets.order"
         value={text('sheets.order') || 'stock'}
         choices={[
           ['stock', 'by stock'],
@@ -69,6 +72,7 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
       />
       <SelectField
         label="spares of tiny parts"
+        path="sheets.spares"
         value={text('sheets.spares') === 'true' ? 'one' : 'none'}
         choices={[
           ['none', 'none'],

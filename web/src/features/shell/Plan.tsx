@@ -14,6 +14,7 @@ export function Methods() {
       <h2>How it is made</h2>
       <SelectField
         label="corners"
+        path="methods.corner"
         value={text('methods.corner') || 'butt'}
         choices={[
           ['butt', 'butt jointed'],
@@ -23,6 +24,7 @@ export function Methods() {
       />
       <SelectField
         label="walls that run through"
+        path="methods.through"
         value={text('methods.through') || 'front-and-back'}
         choices={[
           ['front-and-back', 'front and back'],
@@ -32,6 +34,7 @@ export function Methods() {
       />
       <SelectField
         label="floor"
+        path="methods.base"
         value={text('methods.base') || 'floor'}
         choices={[
           ['floor', 'a floor that squares it'],
@@ -41,6 +44,7 @@ export function Methods() {
       />
       <SelectField
         label="corner braces"
+        path="methods.braces"
         value={text('methods.braces') || 'auto'}
         choices={[
           ['auto', 'where there is room'],
@@ -50,6 +54,7 @@ export function Methods() {
       />
       <SelectField
         label="template goes on"
+        path="methods.template.side"
         value={text('methods.template.side') || 'back'}
         choices={[
           ['back', 'the back, mirrored'],

@@ -65,6 +65,7 @@ export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Openin
       {storeys.length > 0 && (
         <SelectField
           label="on the floor"
+          path={`${path}.storey`}
           value={text('storey')}
           choices={[['', 'of the block'], ...storeys]}
           onChange={(id) => save([{ op: 'set', path: `${path}.storey`, value: id === '' ? null : id }])}
