@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Relief;
 
-use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
 use Chartula\Core\Compression\Compressor;
@@ -286,11 +285,10 @@ final readonly class ReliefTable
      */
     public static function lost(Relieved $cut, Building $real): array
     {
-        $names = array_column(array_map(static fn (Block $b): array => [$b->id, $b->name], $real->blocks), 1, 0);
+        $names = self::names($real);
 
         return array_map(static function (array $l) use ($names): string {
-            [$block, $rest] = [...explode('.', $l['at'], 2), ''];
-            $where = ($names[$block] ?? $block).($rest === '' ? '' : ', '.str_replace('.', ', ', $rest));
+            $where = $names[$l['at']] ?? $l['at'];
 
             return match ($l['what']) {
                 'block' => "$where lies behind the cut and is not modelled",
@@ -298,6 +296,22 @@ final readonly class ReliefTable
                 default => sprintf('%s: %s not modelled, for want of room', $where, $l['count'] === 1 ? 'one' : (string) $l['count']),
             };
         }, $cut->lost);
+    }
+
+    /** @return array<string, string> what blocks and openings are called: “Churn hall, left, door” */
+    private static function names(Building $building): array
+    {
+        $names = [];
+        foreach ($building->blocks as $block) {
+            $names[$block->id] = $block->name;
+            foreach ($block->walls as $wall) {
+                foreach ($wall->openings as $opening) {
+                    $names["$block->id.$wall->name.$opening->id"] = "$block->name, $wall->name, {$opening->style->name}";
+                }
+            }
+        }
+
+        return $names;
     }
 
     /**
