@@ -66,6 +66,8 @@ final class BlocksTest extends BrowserTestCase
         $this->assertSound('the plan with a platform');
 
         $this->link('Shell')->click();
+        // Walls are chosen on the stage before too.
+        $this->heading('Main, front, from outside');
         $this->press('back');
         $this->heading('Main, back, from outside');
         $this->find("//label[starts-with(., 'left end')]/following-sibling::select/option[.='mitred']")->click();
@@ -94,6 +96,7 @@ final class BlocksTest extends BrowserTestCase
     {
         $this->beginBuilding('Sten', 'Faults');
         $this->link('Roof')->click();
+        $this->heading('Roofs from above');
         foreach (['front', 'back'] as $i => $edge) {
             $this->press($edge);
             $this->heading("Over the edge $edge");
