@@ -12,6 +12,9 @@ final readonly class Style
 {
     public const KINDS = ['window', 'door', 'open'];
 
+    /** What each is called where it has no name of its own. */
+    public const WORDS = ['window' => 'window', 'door' => 'door', 'open' => 'archway'];
+
     public const LONGEST_NAME = 60;
 
     /**

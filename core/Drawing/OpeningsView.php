@@ -6,6 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\OpeningNames;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
@@ -15,8 +16,6 @@ use Chartula\Core\Trim\PanelParts;
 /** The openings of one wall for the screen, with their figures, and the chains of dimensions along its foot. Model millimetres. */
 final readonly class OpeningsView
 {
-    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
-
     /** @param  list<OpeningForm>  $openings  from left to right */
     public function __construct(private Building $building, private float $length, private array $openings)
     {
@@ -31,17 +30,6 @@ final readonly class OpeningsView
         return array_map(fn (OpeningForm $o): array => $this->opening($o) + ['clashes' => $clashes($o)], $this->openings);
     }
 
-    /** “second sash”, counted from the left among its kind; “sash” where it is the only one. */
-    private function called(OpeningForm $opening): string
-    {
-        $kind = $opening->opening->style;
-        $alike = array_values(array_filter($this->openings, static fn (OpeningForm $o): bool => $o->opening->style->id === $kind->id));
-        usort($alike, static fn (OpeningForm $a, OpeningForm $b): int => [$a->left, $a->sill] <=> [$b->left, $b->sill]);
-        $nth = (int) array_search($opening, $alike, true);
-
-        return count($alike) === 1 ? $kind->name : (self::ORDINALS[$nth] ?? ($nth + 1).'th').' '.$kind->name;
-    }
-
     /** @return array<string, mixed> */
     private function opening(OpeningForm $opening): array
     {
@@ -52,7 +40,7 @@ final readonly class OpeningsView
 
         return [
             'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count, 'row' => $described->row,
-            'name' => $style->name, 'called' => $this->called($opening),
+            'name' => $style->name, 'called' => OpeningNames::of($this->openings, $opening),
             'style' => $style->id, 'kind' => $style->kind, 'path' => $described->path, 'style_path' => "styles.$style->id",
             'left' => Size::ofModel($opening->left, $scale), 'sill' => Size::ofModel($opening->sill, $scale),
             'width' => Size::ofReal($style->w, $scale), 'height' => Size::ofReal($style->h, $scale),

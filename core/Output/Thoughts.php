@@ -6,9 +6,10 @@ namespace Chartula\Core\Output;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Derivation;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\OpeningNames;
 use Chartula\Core\Problem\Check;
 
 /**
@@ -20,10 +21,6 @@ use Chartula\Core\Problem\Check;
  */
 final readonly class Thoughts
 {
-    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
-
-    private const KINDS = ['window' => 'window', 'door' => 'door', 'open' => 'archway'];
-
     /** Where what has no place on the building is put right, by the first word of its code. */
     private const STAGES = [
         'compress' => 'plot', 'relief' => 'plot', 'perspective' => 'plot', 'plot' => 'plot', 'place' => 'plot', 'mockup' => 'sheets',
@@ -33,14 +30,14 @@ final readonly class Thoughts
         'compress' => 'what is given up', 'relief' => 'low relief', 'plot' => 'the plot', 'place' => 'the plot', 'mockup' => 'the mock-up',
     ];
 
-    private function __construct(private Building $building, private PartWords $parts)
+    private function __construct(private Building $building, private Form $form, private PartWords $parts)
     {
     }
 
     /** @return list<Thought> worst first, what is left so at the end */
     public static function of(Derivation $derived): array
     {
-        $self = new self($derived->described, PartWords::of($derived->kit));
+        $self = new self($derived->described, $derived->kit->form, PartWords::of($derived->kit));
         $groups = [];
         foreach ($derived->checks as $check) {
             $groups[$check->level.' '.$check->code][] = $check;
@@ -95,7 +92,7 @@ final readonly class Thoughts
         if ($wall !== null) {
             $go['wall'] = "$block->id.$edge";
             $words[] = $edge;
-            $opening = self::opening($wall, $keys[2] ?? '');
+            $opening = $this->opening($block->id, $edge, $keys[2] ?? '');
             $go['opening'] = $opening === null ? null : $keys[2];
             array_push($words, ...$opening === null ? [] : [$opening]);
         } elseif (str_ends_with($edge, '-slope')) {
@@ -109,19 +106,18 @@ final readonly class Thoughts
         return ['at' => $check->at, 'where' => mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1), 'go' => $go];
     }
 
-    /** “third window”, by its id on the wall; null where there is none. */
-    private static function opening(Wall $wall, string $id): ?string
+    /** “third sash”, by its id on the wall as it is modelled; null where there is none. */
+    private function opening(string $block, string $edge, string $id): ?string
     {
-        $isIt = static fn (Opening $o): bool => $o->id === $id || str_starts_with($id, $o->id.'-');
-        $own = array_values(array_filter($wall->openings, $isIt))[0] ?? null;
-        if ($own === null) {
-            return null;
+        foreach ($this->form->walls() as $wall) {
+            $isIt = $wall->wall->name === $edge && $this->form->blocks[$wall->block]->block->id === $block;
+            foreach ($isIt ? $wall->openings : [] as $opening) {
+                if ($opening->id === $id) {
+                    return OpeningNames::of($wall->openings, $opening);
+                }
+            }
         }
-        $alike = array_values(array_filter($wall->openings, static fn (Opening $o): bool => $o->style->kind === $own->style->kind));
-        usort($alike, static fn (Opening $a, Opening $b): int => [$a->from->mm, $a->sill->mm] <=> [$b->from->mm, $b->sill->mm]);
-        $nth = (int) array_search($own, $alike, true);
-        $what = self::KINDS[$own->style->kind];
 
-        return count($alike) === 1 ? $what : (self::ORDINALS[$nth] ?? ($nth + 1).'th')." $what";
+        return null;
     }
 }

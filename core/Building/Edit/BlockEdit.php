@@ -48,12 +48,7 @@ final readonly class BlockEdit
     /** @return list<stdClass> */
     private function blocks(): array
     {
-        return array_values(
-            array_filter(
-                is_array($this->document->blocks ?? null) ? $this->document->blocks : [],
-                static fn (mixed $b): bool => $b instanceof stdClass,
-            ),
-        );
+        return Ruler::listed($this->document->blocks ?? null);
     }
 
     private function find(): ?stdClass

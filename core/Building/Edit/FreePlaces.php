@@ -29,19 +29,19 @@ final readonly class FreePlaces
     public static function of(Ruler $ruler, stdClass $document, stdClass $wall, float $length): self
     {
         $taken = [];
-        foreach (self::listed($wall->openings ?? null) as $opening) {
+        foreach (Ruler::listed($wall->openings ?? null) as $opening) {
             $size = self::size($ruler, $document, $opening);
             foreach ($ruler->extentsOf($opening, $document->styles ?? null) as $place) {
                 $taken[] = new Box2($place->from, $size[2], $place->to, $size[2] + $size[1]);
             }
         }
-        foreach (self::listed($wall->rows ?? null) as $row) {
+        foreach (Ruler::listed($wall->rows ?? null) as $row) {
             [$width, $height, $sill] = self::size($ruler, $document, $row);
             foreach (self::bays($ruler, $row, $length, $width)->places() as $place) {
                 $taken[] = new Box2($place->from, $sill, $place->to, $sill + $height);
             }
         }
-        foreach (self::listed($wall->keep ?? null) as $kept) {
+        foreach (Ruler::listed($wall->keep ?? null) as $kept) {
             $from = $ruler->read($kept->from ?? null);
             $taken[] = new Box2($from, -INF, $from + $ruler->read($kept->width ?? null), INF);
         }
@@ -69,7 +69,7 @@ final readonly class FreePlaces
     /** Whether a place along a wall comes into what is kept free there. */
     public static function isKept(Ruler $ruler, stdClass $wall, Interval $place): bool
     {
-        foreach (self::listed($wall->keep ?? null) as $kept) {
+        foreach (Ruler::listed($wall->keep ?? null) as $kept) {
             if (Interval::of($ruler->read($kept->from ?? null), $ruler->read($kept->width ?? null))->overlaps($place)) {
                 return true;
             }
@@ -178,11 +178,5 @@ final readonly class FreePlaces
         }
 
         return true;
-    }
-
-    /** @return list<stdClass> */
-    private static function listed(mixed $list): array
-    {
-        return array_values(array_filter(is_array($list) ? $list : [], static fn (mixed $o): bool => $o instanceof stdClass));
     }
 }

@@ -20,8 +20,6 @@ final readonly class KindEdit
         'open' => ['w' => '6ft', 'h' => '8ft'],
     ];
 
-    private const WORDS = ['window' => 'window', 'door' => 'door', 'open' => 'archway'];
-
     private function __construct(private stdClass $document, private Node $edit)
     {
     }
@@ -54,7 +52,7 @@ final readonly class KindEdit
             if ($name !== null && $name !== '') {
                 $style->name = $name;
             }
-            $this->put($style, self::WORDS[$kind]);
+            $this->put($style, Style::WORDS[$kind]);
         }
     }
 
@@ -104,20 +102,14 @@ final readonly class KindEdit
     private function uses(string $id): int
     {
         $used = 0;
-        foreach (self::objects($this->document->blocks ?? null) as $block) {
-            foreach (self::objects($block->walls ?? null) as $wall) {
-                $all = [...self::objects($wall->openings ?? null), ...self::objects($wall->rows ?? null)];
+        foreach (Ruler::listed($this->document->blocks ?? null) as $block) {
+            foreach (Ruler::listed($block->walls ?? null) as $wall) {
+                $all = [...Ruler::listed($wall->openings ?? null), ...Ruler::listed($wall->rows ?? null)];
                 $used += count(array_filter($all, static fn (stdClass $o): bool => ($o->style ?? null) === $id));
             }
         }
 
         return $used;
-    }
-
-    /** @return list<stdClass> */
-    private static function objects(mixed $list): array
-    {
-        return array_values(array_filter(is_array($list) ? $list : [], static fn (mixed $one): bool => $one instanceof stdClass));
     }
 
     private function style(string $id): ?stdClass

@@ -58,6 +58,12 @@ final readonly class Ruler
         }
     }
 
+    /** @return list<stdClass> the objects of a list in a document; nothing where it is none */
+    public static function listed(mixed $list): array
+    {
+        return array_values(array_filter(is_array($list) ? $list : [], static fn (mixed $one): bool => $one instanceof stdClass));
+    }
+
     public function widthOf(mixed $style): float
     {
         return $style instanceof stdClass ? $this->read($style->w ?? null) : 0.0;

@@ -57,12 +57,7 @@ final readonly class WallEntry
     private static function found(stdClass $document, ?Node $node): ?array
     {
         $text = $node?->text(100);
-        $blocks = array_values(
-            array_filter(
-                is_array($document->blocks ?? null) ? $document->blocks : [],
-                static fn (mixed $b): bool => $b instanceof stdClass,
-            ),
-        );
+        $blocks = Ruler::listed($document->blocks ?? null);
         if ($node === null || $text === null || $blocks === []) {
             return null;
         }
@@ -106,20 +101,13 @@ final readonly class WallEntry
     /** @return list<stdClass> */
     public function openings(): array
     {
-        return array_values(
-            array_filter(
-                is_array($this->wall->openings) ? $this->wall->openings : [],
-                static fn (mixed $o): bool => $o instanceof stdClass,
-            ),
-        );
+        return Ruler::listed($this->wall->openings);
     }
 
     /** @return list<stdClass> in bays */
     public function rows(): array
     {
-        $rows = is_array($this->wall->rows ?? null) ? array_values($this->wall->rows) : [];
-
-        return array_values(array_filter($rows, static fn (mixed $row): bool => $row instanceof stdClass));
+        return Ruler::listed($this->wall->rows ?? null);
     }
 
     /** Where no opening is, and no other block stands in front of the wall. */

@@ -7,6 +7,7 @@ namespace Chartula\Core\Kit\Compare;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Ordinal;
 use Chartula\Core\Measure\Tolerance;
 
 /** What became of one part between two kits: in its cut, its print or both, by how much, and in words. */
@@ -23,8 +24,6 @@ final readonly class PartChange
     public const ADDED = 'added';
 
     public const GONE = 'gone';
-
-    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 
     /**
      * @param  'same'|'cut'|'print'|'both'|'added'|'gone'  $kind
@@ -205,7 +204,7 @@ final readonly class PartChange
         arsort($changed);
         $nth = (int) array_key_first($changed);
         $uneven = array_filter($changed, static fn (float $mm): bool => $changed[$nth] - $mm > Tolerance::MEET);
-        $which = count($by) === 1 ? 'the opening' : 'the '.(self::ORDINALS[$nth] ?? ($nth + 1).'th').' opening from the left';
+        $which = count($by) === 1 ? 'the opening' : 'the '.Ordinal::of($nth).' opening from the left';
         $most = LengthFormat::millimetres($changed[$nth]);
 
         $all = count($changed).' openings ';

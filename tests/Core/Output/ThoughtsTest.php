@@ -68,7 +68,7 @@ final class ThoughtsTest extends TestCase
         self::assertCount(count($lines), array_unique(array_column($lines, 'code')));
         $bars = self::about($derived, 'bar.too-fine');
         self::assertSame(10, $bars['count']);
-        self::assertSame('Front, first window', $bars['places'][0]['where'] ?? null);
+        self::assertSame('Front, first sash', $bars['places'][0]['where'] ?? null);
         self::assertSame(
             ['stage' => 'shell', 'block' => 'main', 'wall' => 'main.front', 'opening' => 'r1-1'],
             $bars['places'][0]['go'] ?? null,
