@@ -35,9 +35,11 @@ final readonly class PlotPlaces
         if ($fit === null || $side === null) {
             throw InvalidInput::at("edits.$i.edge", 'edit.no-such', ['given' => is_string($edit->edge ?? null) ? $edit->edge : 'backscene']);
         }
-        $by = is_string($edit->by ?? null) ? $edit->by : '';
+        $by = is_string($edit->by ?? null) ? trim($edit->by) : '';
+        // Nothing but millimetres of the layout is measured here.
+        $by = preg_match('/^\d+([.,]\d+)?$/D', $by) === 1 ? str_replace(',', '.', $by).'mm' : $by;
         $wanted = Ruler::of($document)->readModel($by);
-        if ($wanted <= 0.0 && $by !== '0mm' && $by !== '0') {
+        if ($wanted <= 0.0 && $by !== '0mm') {
             throw InvalidInput::at("edits.$i.by", 'length.no-unit', ['given' => $by, 'example' => '4mm']);
         }
         [$edge, $clearance] = $side;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Building\Edit\Ruler;
+use Chartula\Core\Measure\Ordinal;
 use stdClass;
 
 /**
@@ -13,10 +14,6 @@ use stdClass;
  */
 final readonly class Whereabouts
 {
-    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
-
-    private const KINDS = ['window' => 'window', 'door' => 'door', 'open' => 'archway'];
-
     /** What a key is called; one that has no words of its own is called by itself. */
     private const WORDS = [
         'from' => 'from the left end', 'style' => 'kind', 'styles' => 'kind', 'w' => 'width', 'h' => 'height', 'at' => 'where it stands',
@@ -35,15 +32,15 @@ final readonly class Whereabouts
 
     /** Screens by the first key, or by the key within a block. */
     private const STAGES = [
-        'walls' => 'shell', 'styles' => 'prototype', 'roof' => 'roof', 'skin' => 'skin', 'sheets' => 'sheets', 'stock' => 'sheets',
-        'methods' => 'sheets',
+        'walls' => 'shell', 'styles' => 'prototype', 'roof' => 'roof', 'skin' => 'skin', 'sheets' => 'sheets', 'stock' => 'shell',
+        'methods' => 'shell',
         'plot' => 'plot', 'relief' => 'plot', 'perspective' => 'plot', 'compression' => 'plot',
     ];
 
     /**
      * @param  string  $words  beginning with a capital letter
      * @param  'prototype'|'plot'|'shell'|'roof'|'skin'|'sheets'  $stage
-     * @param  ?string  $wall  as `block.edge`
+     * @param  ?string  $wall  as `block.edge`, or `plan`
      * @param  ?string  $opening  the id of an opening or of a row
      */
     private function __construct(
@@ -63,7 +60,15 @@ final readonly class Whereabouts
         }
         $stage = ($keys[0] ?? '') === 'methods' && ($keys[1] ?? '') === 'skin' ? 'skin' : self::STAGES[$keys[0] ?? ''] ?? 'prototype';
 
-        return new self(self::joined($keys === [] ? ['the building'] : self::said($keys)), $stage, null, null, null);
+        // Kinds and stocks by the names that they were given.
+        if (in_array($keys[0] ?? '', ['styles', 'stock'], true) && isset($keys[1])) {
+            $all = $document->{$keys[0]} ?? null;
+            $keys[1] = Style::wordsOf($keys[1], $all instanceof stdClass ? $all->{$keys[1]} ?? null : null);
+        }
+        // Layers and stocks stand beside the plan there.
+        $wall = $stage === 'shell' ? 'plan' : null;
+
+        return new self(self::joined($keys === [] ? ['the building'] : self::said($keys)), $stage, null, $wall, null);
     }
 
     /** @param  list<string>  $rest */
@@ -132,7 +137,7 @@ final readonly class Whereabouts
         $nth = (int) array_search($index, $alike, true);
         $id = is_string($own->id ?? null) ? $own->id : ($list === 'rows' ? 'r' : 'o').($index + 1);
 
-        return [count($alike) > 1 ? (self::ORDINALS[$nth] ?? ($nth + 1).'th')." $what" : $what, $id];
+        return [Ordinal::among($nth, count($alike), $what), $id];
     }
 
     private static function kind(stdClass $document, stdClass $opening): string
@@ -141,7 +146,7 @@ final readonly class Whereabouts
         $style = $styles instanceof stdClass && is_string($opening->style ?? null) ? $styles->{$opening->style} ?? null : null;
         $kind = $style instanceof stdClass && is_string($style->kind ?? null) ? $style->kind : '';
 
-        return self::KINDS[$kind] ?? 'opening';
+        return Style::WORDS[$kind] ?? 'opening';
     }
 
     /**

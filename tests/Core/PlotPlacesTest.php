@@ -43,6 +43,7 @@ final class PlotPlacesTest extends TestCase
     #[TestWith([7.5, null, '4mm', 1.0])]
     #[TestWith([0.0, 'left', '11.35mm', 11.35])]
     #[TestWith([90.0, 'front', '2.6mm', 2.6])]
+    #[TestWith([0.0, 'right', ' 6,5 ', 6.5])]
     public function testItStandsSoFarBeforeASide(float $turn, ?string $edge, string $by, float $left): void
     {
         $document = self::placed($turn);

@@ -55,9 +55,13 @@ final class ReadingTest extends TestCase
             'Churn hall, outline', 'clockwise', 'prototype',
         ];
         yield 'papers' => [['methods.skin.flap' => '2 ells'], 'How it is built, papers, flaps into openings', 'is not a length', 'skin'];
-        yield 'methods' => [['methods.corner' => 'welded'], 'How it is built, corner', '“welded” is not one of', 'sheets'];
+        yield 'methods' => [['methods.corner' => 'welded'], 'How it is built, corner', '“welded” is not one of', 'shell'];
         yield 'pages' => [['sheets' => (object) ['margin' => '70mm']], 'Pages, margin', 'leaves no room', 'sheets'];
         yield 'a kind' => [['styles.works.w' => '0ft'], 'Kind, “works”, width', 'not above 0', 'prototype'];
+        yield 'a stock' => [
+            ['stock.box' => (object) ['kind' => 'card', 'name' => 'Cereal box', 'thickness' => 'thin']],
+            'Materials, “Cereal box”, thickness', '“thin” is not a length', 'shell',
+        ];
         yield 'the scale' => [['scale' => 'small'], 'Scale', '“small” is not a scale', 'prototype'];
         yield 'the name' => [['name' => ''], 'Name', 'give it a name', 'prototype'];
     }

@@ -18,6 +18,7 @@ export function Kinds() {
   const asked = search.get('kind');
   const kinds = kindsOf(state.document);
   const known = useRef(kinds.length);
+  const isWrong = (id: string) => state.faults.some((fault) => fault.path.startsWith(`styles.${id}.`));
   const last = kinds.length > known.current ? kinds[kinds.length - 1]?.[0] : undefined;
   useEffect(() => {
     known.current = kinds.length;
@@ -27,7 +28,7 @@ export function Kinds() {
       <h3 className="mt-3">Openings are of these kinds</h3>
       {kinds.length === 0 && <p className="quiet mb-1">None yet. Begin with a window or a door.</p>}
       {kinds.map(([id, name]) => (
-        <OneKind key={id} id={id} name={name} isOpen={id === asked || id === last} />
+        <OneKind key={id} id={id} name={name} isOpen={id === asked || id === last || isWrong(id)} />
       ))}
       <div className="tools">
         {NEW.map(([kind, words]) => (

@@ -51,7 +51,7 @@ export function Materials() {
       ))}
       <h3 className="mt-3">Thickness as measured</h3>
       <p className="quiet mb-1">Best from a pile of ten. Every corner depends on it.</p>
-      {shelf
+      {[...shelf, ...unsound(state.document.stock, shelf)]
         .filter((stock) => used.has(stock.id) || isOwn(state.document.stock, stock))
         .map((stock) => (
           <StockField key={stock.id} stock={stock} />
@@ -59,6 +59,20 @@ export function Materials() {
       <NewStock />
     </section>
   );
+}
+
+/** Stocks of the document with something wrong with them: no shelf has those, and here it is put right. */
+function unsound(stocks: unknown, shelf: readonly ShelfStock[]): ShelfStock[] {
+  if (stocks === null || typeof stocks !== 'object') return [];
+  return Object.entries(stocks as Record<string, unknown>)
+    .filter(([id]) => !shelf.some((stock) => stock.id === id))
+    .map(([id, stock]) => ({
+      id,
+      name: textAt(stock, 'name') || id,
+      kind: textAt(stock, 'kind'),
+      thickness: textAt(stock, 'thickness'),
+      measured: true,
+    }));
 }
 
 function isOwn(stocks: unknown, { id }: ShelfStock): boolean {

@@ -16,9 +16,7 @@ export function StandBefore({ plot }: { plot: PlotView }) {
       className="tools mt-2"
       onSubmit={(event) => {
         event.preventDefault();
-        const text = by.trim();
-        // A bare figure here is in millimetres of the layout: nothing else is measured so.
-        save([{ op: 'stand-before', edge, by: /^\d+([.,]\d+)?$/.test(text) ? `${text.replace(',', '.')}mm` : text }]);
+        save([{ op: 'stand-before', edge, by }]);
       }}
     >
       <label htmlFor={`${id}-by`}>Stand it</label>
