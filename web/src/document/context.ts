@@ -34,6 +34,14 @@ export function useStockName(): (id: string) => string {
   return (id) => derived?.view.stocks.find((stock) => stock.id === id)?.name ?? id;
 }
 
+/** A sentence of a file, which calls stocks by their ids, as people call them. */
+export function useStockWords(): (text: string) => string {
+  const { derived } = useBuilding();
+  // A longer id may begin with a shorter one.
+  const stocks = (derived?.view.stocks ?? []).toSorted((a, b) => b.id.length - a.id.length);
+  return (text) => stocks.reduce((said, stock) => said.replaceAll(stock.id, stock.name), text);
+}
+
 /** A faulty building is drawn as it is described; materials stay those of the last sound revision. */
 export function drawnOf(state: BuildingState): View | null {
   const made = state.derived?.view ?? null;

@@ -4,7 +4,7 @@ import Button from 'react-bootstrap/Button';
 import { cutOptions } from '../../api/options';
 import type { Cut } from '../../api/types';
 import { pathOf } from '../../drawing/geometry';
-import { useBuilding } from '../../document/context';
+import { useBuilding, useStockWords } from '../../document/context';
 import { focusWhenShown } from '../../ui/focus';
 
 /** How much faster than the knife it is shown. */
@@ -34,6 +34,7 @@ export function CutterView({ sheet, packing, close }: { sheet: string; packing: 
 const minutes = (seconds: number) => `${Math.floor(seconds / 60)} min ${Math.round(seconds % 60)} s`;
 
 function Running({ cut }: { cut: Cut }) {
+  const stockWords = useStockWords();
   const [at, setAt] = useState(cut.seconds);
   const [isRunning, setIsRunning] = useState(false);
   useEffect(() => {
@@ -61,7 +62,7 @@ function Running({ cut }: { cut: Cut }) {
           .join(', ')}
         . {cut.findings.length === 0 ? 'Nothing leaves the sheet, and nothing comes loose before its time.' : ''}
       </p>
-      <p className="quiet">{cut.notes.join('; ')}</p>
+      <p className="quiet">{stockWords(cut.notes.join('; '))}</p>
       {cut.findings.length > 0 && (
         <ul className="remark remark-stop">
           {cut.findings.map((finding) => (
