@@ -51,6 +51,7 @@ export class StandScene {
   readonly #observer: ResizeObserver;
   readonly #centre = new THREE.Vector3();
   #phases: string[] = [];
+  #apart = 0;
   #stand: Stand;
   #down: readonly [number, number] | null = null;
 
@@ -125,6 +126,8 @@ export class StandScene {
   lookFromEye(along: number): void {
     const eye = this.#stand.eye;
     if (eye === null) return;
+    this.#camera.zoom = 1;
+    this.#camera.updateProjectionMatrix();
     const at = new THREE.Vector3(...eye.at).addScaledVector(new THREE.Vector3(...eye.along), eye.travel * along);
     this.#camera.position.copy(at);
     this.#aim(new THREE.Vector3(...eye.looks));
@@ -139,6 +142,15 @@ export class StandScene {
       );
       one.group.position.set(...one.piece.away).multiplyScalar(by);
     }
+    this.#bench.lower(-Math.min(0, ...this.#standing.map((one) => one.group.position.z)));
+    // Who has come nearer stays there while the kit changes: the view follows only what is pulled.
+    if (apart !== this.#apart) this.#follow();
+    this.#apart = apart;
+    this.draw();
+  }
+
+  /** Turns the view to the middle of where everything has been taken, with all of it in the picture. */
+  #follow(): void {
     const boxes = this.#boxes();
     const around = boxes.reduce((all, box) => all.union(box), new THREE.Box3());
     const by = around.getCenter(new THREE.Vector3()).sub(this.#middle);
@@ -146,9 +158,7 @@ export class StandScene {
     this.#camera.position.add(by);
     this.#controls.target.add(by);
     this.#controls.update();
-    this.#bench.lower(-Math.min(0, ...this.#standing.map((one) => one.group.position.z)));
     keepIn(this.#camera, boxes, FILLED);
-    this.draw();
   }
 
   /** Where every piece is now. */
