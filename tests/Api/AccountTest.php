@@ -33,7 +33,9 @@ final class AccountTest extends ApiTestCase
         $this->person();
         $this->postJson('/api/register', ['name' => '', 'email' => 'no address', 'password' => 'short'])
             ->assertStatus(422)
-            ->assertJsonValidationErrors(['name', 'email', 'password']);
+            ->assertJsonPath('errors.name.0', 'Please give the name.')
+            ->assertJsonPath('errors.email.0', 'This is no e-mail address; one looks like name@mill.example.')
+            ->assertJsonPath('errors.password.0', 'This is too short: the password needs 10 letters.');
         $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'Ada-Fenn@marrowmere.example', 'password' => 'a long password'])
             ->assertStatus(422)
             ->assertJsonValidationErrors(['email']);

@@ -177,6 +177,12 @@ final class JourneyTest extends BrowserTestCase
         $this->link('Weigh office')->click();
         $this->find("//*[@data-opening='w1']");
         $this->assertSound('shell');
+        $this->press('whole front');
+        $this->find("//h3[normalize-space()='Heights above the datum']");
+        $this->assertSound('whole front');
+        $this->press('plan');
+        $this->find("//section[@aria-label='Materials']");
+        $this->assertSound('materials');
         $building = $this->building();
         foreach ([
             'Prototype' => 'Drawing', 'Roof' => 'Drawing', 'Skin' => 'Drawing', 'Sheets' => 'Pages',

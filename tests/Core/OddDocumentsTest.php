@@ -42,6 +42,12 @@ final class OddDocumentsTest extends TestCase
         yield 'a block a thousandth of an inch out of line' => ['creamery', [
             'blocks.2.place.1' => ['flush' => 'back', 'with' => 'house.back', 'by' => '1thou'],
         ]];
+        // Half as deep as it is wide: its hip ends in the gable opposite, of whose tip square cuts leave less.
+        yield 'a wing as deep as its hip runs' => ['weigh-office', ['blocks.1' => [
+            'id' => 'wing', 'footprint' => ['rect' => ['14ft 6in', '7ft 3in']], 'eaves' => '8ft',
+            'place' => [['against' => 'front', 'with' => 'main.back'], ['flush' => 'left', 'with' => 'main.left', 'by' => '1ft 9in']],
+            'roof' => ['kind' => 'gable', 'ridge' => 'y', 'pitch' => 40, 'edges' => [['edge' => 'back', 'kind' => 'hip']]],
+        ]]];
         yield 'an engine longer than its track' => ['halt', ['plot.vehicles.0.length' => '1200mm']];
     }
 
@@ -95,7 +101,8 @@ final class OddDocumentsTest extends TestCase
     {
         $document = JsonText::decode(Kits::exampleText($example));
         foreach ($changes as $path => $value) {
-            $document = BuildingGenerator::with($document, $path, is_array($value) ? (object) $value : $value);
+            $value = is_array($value) ? json_decode((string) json_encode((object) $value)) : $value;
+            $document = BuildingGenerator::with($document, $path, $value);
         }
 
         return $document;

@@ -95,9 +95,10 @@ final readonly class Cure
         $course = $on->ruler->gauge->course_mm;
         $sill = floor(($on->eaves() - $height - 2.0 * $course) / $course) * $course;
 
-        $written = LengthFormat::like(self::text($own, 'sill'), $sill);
+        $above = $sill - $on->floorUnder($own);
+        $written = LengthFormat::like(self::text($own, 'sill'), $above);
 
-        return $sill < $course ? null : self::set("$path.sill", 'Lower its sill to %s', $written);
+        return $sill < $course || $above < 0.0 ? null : self::set("$path.sill", 'Lower its sill to %s', $written);
     }
 
     private static function fewer(WallEntry $on, stdClass $own, string $path): ?self

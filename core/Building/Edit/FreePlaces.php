@@ -25,23 +25,23 @@ final readonly class FreePlaces
     {
     }
 
-    /** @param  float  $length  of the wall */
-    public static function of(Ruler $ruler, stdClass $document, stdClass $wall, float $length): self
+    public static function of(WallEntry $on): self
     {
+        [$ruler, $length, $styles] = [$on->ruler, $on->length(), $on->document->styles ?? null];
         $taken = [];
-        foreach (Ruler::listed($wall->openings ?? null) as $opening) {
-            $size = self::size($ruler, $document, $opening);
-            foreach ($ruler->extentsOf($opening, $document->styles ?? null) as $place) {
-                $taken[] = new Box2($place->from, $size[2], $place->to, $size[2] + $size[1]);
+        foreach ($on->openings() as $opening) {
+            [, $height, $sill] = $on->size($opening);
+            foreach ($ruler->extentsOf($opening, $styles) as $place) {
+                $taken[] = new Box2($place->from, $sill, $place->to, $sill + $height);
             }
         }
-        foreach (Ruler::listed($wall->rows ?? null) as $row) {
-            [$width, $height, $sill] = self::size($ruler, $document, $row);
+        foreach ($on->rows() as $row) {
+            [$width, $height, $sill] = $on->size($row);
             foreach (self::bays($ruler, $row, $length, $width)->places() as $place) {
                 $taken[] = new Box2($place->from, $sill, $place->to, $sill + $height);
             }
         }
-        foreach (Ruler::listed($wall->keep ?? null) as $kept) {
+        foreach (Ruler::listed($on->wall->keep ?? null) as $kept) {
             $from = $ruler->read($kept->from ?? null);
             $taken[] = new Box2($from, -INF, $from + $ruler->read($kept->width ?? null), INF);
         }
@@ -76,16 +76,6 @@ final readonly class FreePlaces
         }
 
         return false;
-    }
-
-    /** @return array{float, float, float} width, height and sill above the block's base */
-    public static function size(Ruler $ruler, stdClass $document, stdClass $opening): array
-    {
-        $styles = $document->styles ?? null;
-        $style = $styles instanceof stdClass && is_string($opening->style ?? null) ? $styles->{$opening->style} ?? null : null;
-        $height = $style instanceof stdClass ? $ruler->read($style->h ?? null) : 0.0;
-
-        return [$ruler->widthOf($style), $height, $ruler->read($opening->sill ?? null)];
     }
 
     /**

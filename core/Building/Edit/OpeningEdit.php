@@ -202,6 +202,7 @@ final readonly class OpeningEdit
             unset($copy->repeat);
         }
         $copy->id = WallEntry::freeId(substr(is_string($opening->id) ? $opening->id : 'w', 0, 1), $to->openings());
+        $to->adopt($copy, $this->on);
         // As far from the left end as it is on its own wall, or from the right.
         $extents = $to->ruler->extentsOf($opening, $to->document->styles ?? null);
         $isMirrored = $this->edit->get('mirrored')?->value === true;

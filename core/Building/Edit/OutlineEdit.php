@@ -26,7 +26,7 @@ final readonly class OutlineEdit
 
     private function shape(stdClass $block): void
     {
-        $this->edit->isObject(['op', 'block', 'shape'], ['w', 'd', 'a', 'b', 'sides']);
+        $this->edit->isObject(['op', 'block', 'shape'], ['w', 'd', 'a', 'b', 'sides', 'even_openings']);
         $shape = $this->edit->get('shape')?->choice(QuickShape::SHAPES);
         if ($shape === null) {
             return;
@@ -48,7 +48,7 @@ final readonly class OutlineEdit
             $this->edit->get('sides')?->whole(3, 60) ?? ($same !== null && $shape === 'polygon' ? count($was) : 8),
         );
         $before = Ruler::edges($block);
-        if ($this->goesWithOpenings($block, $names)) {
+        if ($this->edit->get('even_openings')?->bool() !== true && $this->goesWithOpenings($block, $names)) {
             return;
         }
         $like = $this->ruler->textOf($block);

@@ -169,7 +169,7 @@ final readonly class RowEdit
             return;
         }
         $copy = clone $this->row;
-        $copy->sill = LengthFormat::like(is_string($this->row->sill ?? null) ? $this->row->sill : '0ft', $next);
+        $this->on->raise($copy, $next);
         $this->put($this->on, $copy);
     }
 
@@ -177,6 +177,7 @@ final readonly class RowEdit
     {
         if ($on !== null) {
             $copy->id = WallEntry::freeId('r', $on->rows());
+            $on->adopt($copy, $this->on);
             $on->wall->rows = [...$on->rows(), $copy];
         }
     }

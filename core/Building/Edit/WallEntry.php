@@ -7,6 +7,7 @@ namespace Chartula\Core\Building\Edit;
 use Chartula\Core\Building\Beside;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Node;
+use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
 /** A wall of a document that is edited: its entry, made where there is none, and where on it there is room. Real millimetres. */
@@ -43,10 +44,50 @@ final readonly class WallEntry
         return $this->ruler->read($this->block->eaves ?? null) - $this->ruler->read($this->block->base ?? null);
     }
 
-    /** @return array{float, float, float} width, height and sill of an opening or of one of a row */
+    /** @return array{float, float, float} width, height and sill above the block's base of an opening or of one of a row */
     public function size(stdClass $opening): array
     {
-        return FreePlaces::size($this->ruler, $this->document, $opening);
+        $styles = $this->document->styles ?? null;
+        $style = $styles instanceof stdClass && is_string($opening->style ?? null) ? $styles->{$opening->style} ?? null : null;
+        $height = $style instanceof stdClass ? $this->ruler->read($style->h ?? null) : 0.0;
+
+        return [$this->ruler->widthOf($style), $height, $this->floorUnder($opening) + $this->ruler->read($opening->sill ?? null)];
+    }
+
+    /** From the block's base up to the floor that a sill is measured from. */
+    public function floorUnder(stdClass $opening): float
+    {
+        $storey = $this->storeyOf($opening);
+
+        return $storey === null ? 0.0 : $this->ruler->read($storey->floor ?? null) - $this->ruler->read($this->block->base ?? null);
+    }
+
+    /** Gives an opening or a row a sill so far above the block's base, written from the floor that it is measured from. */
+    public function raise(stdClass $opening, float $sill): void
+    {
+        $like = is_string($opening->sill ?? null) ? $opening->sill : '0ft';
+        $opening->sill = LengthFormat::like($like, $sill - $this->floorUnder($opening));
+    }
+
+    /** Takes over what stood on another wall: its height above the foot stays where this block has no such storey. */
+    public function adopt(stdClass $opening, self $from): void
+    {
+        if (isset($opening->storey) && $this->storeyOf($opening) === null) {
+            $sill = $from->size($opening)[2];
+            unset($opening->storey);
+            $this->raise($opening, $sill);
+        }
+    }
+
+    private function storeyOf(stdClass $opening): ?stdClass
+    {
+        foreach (Ruler::listed($this->block->storeys ?? null) as $storey) {
+            if (isset($opening->storey) && ($storey->id ?? null) === $opening->storey) {
+                return $storey;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -113,7 +154,7 @@ final readonly class WallEntry
     /** Where no opening is, and no other block stands in front of the wall. */
     public function free(): FreePlaces
     {
-        $free = FreePlaces::of($this->ruler, $this->document, $this->wall, $this->length());
+        $free = FreePlaces::of($this);
         $building = BuildingReader::reading($this->document)->building;
         $blocks = is_array($this->document->blocks ?? null) ? array_values($this->document->blocks) : [];
         $id = is_string($this->block->id ?? null) ? $this->block->id : 'block-'.((int) array_search($this->block, $blocks, true) + 1);

@@ -92,12 +92,16 @@ final class BlockEditsTest extends TestCase
     {
         $document = self::edited([['op' => 'shape-block', 'block' => 'main', 'shape' => 'l', 'w' => '30ft', 'd' => '24ft']]);
         $document = Edits::apply($document, [(object) ['op' => 'add-opening', 'wall' => 'main.yard']])->document;
+        $back = ['op' => 'shape-block', 'block' => 'main', 'shape' => 'rect'];
         try {
-            Edits::apply($document, [(object) ['op' => 'shape-block', 'block' => 'main', 'shape' => 'rect']]);
+            Edits::apply($document, [(object) $back]);
             self::fail('the yard went with its window');
         } catch (InvalidInput $e) {
             self::assertSame('edit.wall-goes', $e->problems[0]->code);
         }
+        $after = BuildingReader::fromDocument(Edits::apply($document, [(object) ($back + ['even_openings' => true])])->document);
+        self::assertCount(4, $after->blocks[0]->footprint->corners);
+        self::assertSame([], array_merge(...array_map(static fn ($wall): array => $wall->openings, $after->blocks[0]->walls)));
     }
 
     /** @return iterable<string, array{string}> */

@@ -183,6 +183,36 @@ final class RowEditTest extends TestCase
         self::assertRefused('edit.no-room', static fn () => self::edited($document, [$add('front')]));
     }
 
+    /** A sill over an upper floor is as high as it looks: under it there is room, over it none, and on a block of one floor it stays up. */
+    public function testASillOfAnUpperFloorIsMeasuredFromItsFoot(): void
+    {
+        $upper = ['id' => 'upper', 'floor' => '9ft 1 1/4in', 'height' => '8ft'];
+        $document = BuildingGenerator::with(self::hut(), 'blocks.0.storeys', json_decode((string) json_encode([$upper])));
+        $document = BuildingGenerator::with($document, 'blocks.0.walls.0.rows.0.storey', 'upper');
+        $document = BuildingGenerator::with($document, 'blocks.0.walls.0.rows.0.sill', '2ft 3in');
+        $feet = static fn (Opening $o): float => round($o->sill->mm / 304.8, 6);
+        $sills = static fn (stdClass $of, string $edge): array =>
+            array_values(array_unique(array_map($feet, self::openings($of, $edge))));
+        $up = round(9.0 + 1.25 / 12.0 + 2.25, 6);
+        self::assertSame([$up], $sills($document, 'front'));
+        $copy = ['op' => 'copy-opening', 'wall' => 'main.front', 'id' => 'r1'];
+        self::assertRefused('edit.no-room-up', static fn () => self::edited($document, [$copy]));
+        $under = self::edited($document, [['op' => 'add-row', 'wall' => 'main.front']])->document;
+        Kits::of($under);
+        self::assertEqualsCanonicalizing([2.75, $up], $sills($under, 'front'));
+        $low = ['op' => 'set', 'path' => 'blocks.0.walls.0.rows.0.sill', 'value' => '9in'];
+        $twice = self::edited($document, [$low, ['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => '20ft'], $copy])->document;
+        self::assertEqualsWithDelta(5.75, $sills($twice, 'front')[1] - $sills($twice, 'front')[0] + 0.75, 1e-6, '4 ft and four courses on');
+        $blocks = [...(array) $document->blocks, (object) [
+            'id' => 'wing', 'footprint' => (object) ['rect' => ['20ft', '9ft']], 'eaves' => '18ft', 'at' => ['40ft', '0ft'],
+            'roof' => (object) ['kind' => 'gable', 'pitch' => 40],
+        ]];
+        $beside = self::edited(BuildingGenerator::with($document, 'blocks', $blocks), [['to' => 'wing.front'] + $copy])->document;
+        $openings = BuildingReader::fromDocument($beside)->blocks[1]->walls[0]->openings;
+        self::assertCount(4, $openings);
+        self::assertEqualsWithDelta($up, $openings[0]->sill->mm / 304.8, 0.01);
+    }
+
     /** To another wall at the same place, or as in a mirror; a row in bays of that wall. */
     public function testAnOpeningOrARowGoesToAnotherWall(): void
     {

@@ -108,6 +108,10 @@ export type Edit =
       a?: string;
       b?: string;
       sides?: number;
+      /**
+       * Even where openings go with a wall that the new outline does not have.
+       */
+      even_openings?: boolean;
     }
   | {
       op: 'turn-outline';

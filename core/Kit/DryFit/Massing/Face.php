@@ -21,6 +21,7 @@ final readonly class Face
      * @param  float  $paper  by how much the card's openings may be larger, for paper that turns in
      * @param  list<Ring>  $perhaps  where low relief may have left an opening
      * @param  float  $thickness  of its card
+     * @param  float  $outer  of the outermost of its layers
      * @param  array{float, float}  $corners  how much at either end cards cut square may leave open
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Face
         public float $paper,
         public array $perhaps,
         public float $thickness,
+        public float $outer,
         public array $corners,
     ) {
     }

@@ -69,6 +69,7 @@ final readonly class Faces
             $isPapered ? $building->methods->paper->thickness_mm : 0.0,
             $isShorter ? $openings : [],
             Massing::thickness($building, $wall),
+            $wall->treat === 'omit' ? 0.0 : $building->methods->stacks[$wall->stack]->layers[0]->thickness_mm,
             [$this->corner($mass, $corners[0], $wall), $this->corner($mass, $corners[1], $wall)],
         );
     }

@@ -87,7 +87,19 @@ final readonly class WallSurface implements Surface
     {
         $isAtCorner = $x < $this->face->corners[0] || $x > $this->length - $this->face->corners[1];
 
-        return $isAtCorner ? INF : 0.0;
+        return $isAtCorner ? INF : $this->fall($x);
+    }
+
+    /** How much of its top a wall cut square loses where behind it, within its outermost layer, another of its own planes is lower. */
+    private function fall(float $x): float
+    {
+        $place = $this->face->from->plus($this->along->times($x));
+        $own = $this->massing->masses[$this->face->mass];
+        $over = $own->slopeOver($place->minus($this->out->times(self::BEHIND_MM)));
+        $behind = $place->minus($this->out->times($this->face->outer));
+        $next = $own->slopeOver($behind);
+
+        return $over === null || $next === null || $over === $next ? 0.0 : max(0.0, $over->height($place) - $next->height($behind));
     }
 
     public function key(): string

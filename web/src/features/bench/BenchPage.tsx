@@ -3,6 +3,7 @@ import { useSearched } from '../../ui/searched';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { Link } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { api } from '../../api/client';
 import { buildingOptions, madeOptions } from '../../api/options';
@@ -220,12 +221,16 @@ interface PieceRowProps {
 
 function PieceRow({ piece, isBusy, onMark, onKeep }: PieceRowProps) {
   const stockName = useStockName();
+  const { state } = useBuilding();
   const at = reached(piece);
   const name = `${piece.label} ${piece.name}${piece.qty > 1 ? `, ${piece.copy + 1} of ${piece.qty}` : ''}`;
   return (
     <li className={isStale(piece) ? 'stale' : undefined}>
       <div className="piece-name">
-        <strong>{piece.label}</strong> {piece.name}
+        <Link to={`/buildings/${state.id}/stand?part=${encodeURIComponent(piece.part)}`} title="See where it stands">
+          <strong>{piece.label}</strong>
+        </Link>{' '}
+        {piece.name}
         {piece.qty > 1 && (
           <span className="quiet">
             {' '}

@@ -53,7 +53,11 @@ export function ConflictPanel({ conflict, settle }: { conflict: Conflict; settle
           Take theirs, drop mine
         </Button>
       </div>
-      <p className="quiet mb-0">Whatever you choose, every revision stays in the history.</p>
+      <p className="quiet mb-0">
+        <em>Ticked ones</em>: theirs, with those figures of yours in it. <em>On top</em>: what you did is done once more
+        on theirs. <em>Whole</em>: yours, and nothing of theirs. Whatever you choose, every revision stays in the
+        history.
+      </p>
     </section>
   );
 }

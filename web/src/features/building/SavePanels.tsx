@@ -37,9 +37,17 @@ export function SavePanels({ saving, user }: { saving: ReturnType<typeof useSavi
   const { status, unseen } = saving;
   const kept = unseen.length === 1 ? 'One change waits' : `${unseen.length} changes wait`;
   if (status.kind === 'refused') {
+    const { instead } = status;
     return (
       <div role="alert" className="remark remark-stop">
         Not done: {status.why}
+        {instead !== null && (
+          <div className="tools mt-1">
+            <Button size="sm" variant="danger" onClick={() => saving.save(instead)}>
+              Change it, and let them go
+            </Button>
+          </div>
+        )}
       </div>
     );
   }

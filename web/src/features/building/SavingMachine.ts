@@ -1,5 +1,5 @@
 import { ApiError, api } from '../../api/client';
-import type { BuildingState, Conflict, Difference, Edit, FixedParts, PartChange } from '../../api/types';
+import type { BuildingState, Conflict, Difference, Edit, FixedParts, PartChange, Problem } from '../../api/types';
 import type { Change, Unsent, UnsentQueue } from './unsent';
 
 export type SaveState =
@@ -9,7 +9,8 @@ export type SaveState =
   | { kind: 'gathering' }
   | { kind: 'waiting'; why: string }
   | { kind: 'signed-out'; why: string }
-  | { kind: 'refused'; why: string }
+  /** `instead`: what would be done where the person says that it is meant. */
+  | { kind: 'refused'; why: string; instead: Edit[] | null }
   /** The server breaks on the next change, however often it is sent. */
   | { kind: 'broken'; why: string }
   | { kind: 'conflict'; conflict: Conflict }
@@ -220,8 +221,12 @@ export class SavingMachine {
         return this.#asked(fault.body as Conflict | FixedParts);
       case 422:
       case 404:
+        this.#say({
+          kind: 'refused',
+          why: fault.problems.map((problem) => problem.text).join('; ') || fault.message,
+          instead: meantAllTheSame(this.queue.first(), fault.problems),
+        });
         this.queue.shift();
-        this.#say({ kind: 'refused', why: fault.problems.map((problem) => problem.text).join('; ') || fault.message });
         void this.building.refresh();
         return true;
       case 401:
@@ -286,6 +291,13 @@ export class SavingMachine {
     this.#saving = { ...this.#saving, ...part };
     this.#listeners.forEach((listener) => listener());
   }
+}
+
+/** The edits of a refused change that are done where a person says so; null where there is no such way. */
+function meantAllTheSame(item: Unsent | undefined, problems: readonly Problem[]): Edit[] | null {
+  const isAsked = problems.length > 0 && problems.every((problem) => problem.code === 'edit.wall-goes');
+  if (item === undefined || !isAsked) return null;
+  return editsOf(item).map((edit) => (edit.op === 'shape-block' ? { ...edit, even_openings: true } : edit));
 }
 
 function editsOf(item: Unsent): Edit[] {

@@ -34,7 +34,7 @@ const conflict = {
 };
 
 /** A server that answers as told, in order; then saves. */
-function serve(answers: (number | 'gone' | 'fixed')[]) {
+function serve(answers: (number | 'gone' | 'fixed')[], code = 'c') {
   const sent: Sent[] = [];
   vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
     if (init.method === 'GET') return Promise.resolve(new Response(JSON.stringify(state(7)), { status: 200 }));
@@ -50,7 +50,7 @@ function serve(answers: (number | 'gone' | 'fixed')[]) {
         : answer === 'fixed'
           ? { code: 'fixed', message: 'fixed', parts: [] }
           : answer === 422
-            ? { message: 'no', problems: [{ path: 'p', code: 'c', text: 'cannot be' }] }
+            ? { message: 'no', problems: [{ path: 'p', code, text: 'cannot be' }] }
             : state(body.base + 1);
     return Promise.resolve(new Response(JSON.stringify(content), { status: answer === 'fixed' ? 409 : answer }));
   });
@@ -130,8 +130,21 @@ describe('saving', () => {
     serve([422]);
     const second = begin();
     act(() => second.result.current.save(edit('A')));
-    await waitFor(() => expect(second.result.current.status).toEqual({ kind: 'refused', why: 'cannot be' }));
+    await waitFor(() =>
+      expect(second.result.current.status).toEqual({ kind: 'refused', why: 'cannot be', instead: null }),
+    );
     expect(sessionStorage.length).toBe(0);
+  });
+
+  it('offers to change a shape whose openings would go all the same', async () => {
+    const sent = serve([422, 201], 'edit.wall-goes');
+    const { result } = begin();
+    act(() => result.current.save([{ op: 'shape-block', block: 'main', shape: 'rect' }]));
+    await waitFor(() => expect(result.current.status.kind).toBe('refused'));
+    const { status } = result.current;
+    act(() => result.current.save(status.kind === 'refused' ? (status.instead ?? []) : []));
+    await waitFor(() => expect(result.current.status.kind).toBe('saved'));
+    expect(sent[1]?.edits).toEqual([{ op: 'shape-block', block: 'main', shape: 'rect', even_openings: true }]);
   });
 
   it.each([

@@ -244,7 +244,7 @@ function AddPlace({ index, own, others }: { index: number; own: PlanBlock; other
           ])
         }
       >
-        Keep it so
+        Stand it so
       </Button>{' '}
       {relations.length > 0 && (
         <Button
@@ -261,7 +261,7 @@ function AddPlace({ index, own, others }: { index: number; own: PlanBlock; other
             ])
           }
         >
-          Let it go, where it stands
+          Free it, where it stands now
         </Button>
       )}
     </details>
