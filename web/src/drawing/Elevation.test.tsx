@@ -34,16 +34,24 @@ function draw(chosen: string | null) {
 }
 
 describe('an elevation by keyboard', () => {
-  it('chooses the openings one after the other, then lets the key go on', () => {
-    const first = draw(null);
-    expect(fireEvent.keyDown(first.drawing, { key: 'Tab' })).toBe(false);
-    expect(first.choose).toHaveBeenCalledWith('w1');
+  it.each([
+    [null, 'PageDown', 'w1'],
+    ['w1', 'PageDown', 'w2'],
+    ['w2', 'PageUp', 'w1'],
+  ])('chooses the openings one after the other: from %s with %s to %s', (from, key, to) => {
+    const { drawing, choose } = draw(from);
+    expect(fireEvent.keyDown(drawing, { key })).toBe(false);
+    expect(choose).toHaveBeenCalledWith(to);
   });
 
-  it('leaves the drawing after the last', () => {
-    const last = draw('w2');
-    expect(fireEvent.keyDown(last.drawing, { key: 'Tab' })).toBe(true);
-    expect(last.choose).not.toHaveBeenCalled();
+  it.each([
+    ['w2', 'PageDown'],
+    ['w1', 'PageUp'],
+    ['w1', 'Tab'],
+  ])('chooses no other from %s with %s', (from, key) => {
+    const { drawing, choose } = draw(from);
+    expect(fireEvent.keyDown(drawing, { key })).toBe(true);
+    expect(choose).not.toHaveBeenCalled();
   });
 
   it.each([

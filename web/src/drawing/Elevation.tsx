@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useId, useState } from 'react';
 import type { Opening, Units, Wall } from '../api/types';
-import { arrowOf } from './arrows';
+import { arrowOf, pagedTo } from './arrows';
 import { Canvas } from './Canvas';
 import { Dimension, Words } from './Dimension';
 import { type Bounds, boundsOf, pathOf } from './geometry';
@@ -66,11 +66,8 @@ export function Elevation({
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
     const move = arrowOf(event, 1, 0.25);
-    if (event.key === 'Tab' && wall.openings.length > 0 && onChoose !== undefined) {
-      const at = wall.openings.findIndex((opening) => opening.key === chosen);
-      const next = wall.openings[at + (event.shiftKey ? -1 : 1)];
-      // Past either end the key leaves the drawing, as it does everywhere.
-      if (next === undefined) return;
+    const next = pagedTo(event, wall.openings, (opening) => opening.key === chosen);
+    if (next !== undefined && onChoose !== undefined) {
       onChoose(next.key);
     } else if (move !== null && current !== null && onMove !== undefined) {
       onMove(current, move[0], move[1]);
@@ -111,7 +108,7 @@ export function Elevation({
       above={30 + 32 * (isSmall ? 1 : wall.chains.length)}
       rule={rule}
       units={units}
-      title={`${wall.title}. ${wall.openings.length} openings. ${live ? 'Arrow keys move the chosen one.' : ''}`}
+      title={`${wall.title}. ${wall.openings.length} openings. ${live ? 'Page keys choose one, arrow keys move it.' : ''}`}
       focusable={live}
       onKeyDown={onKeyDown}
       onPointerMove={(_mm, event) =>

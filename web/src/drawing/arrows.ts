@@ -16,3 +16,12 @@ export function arrowOf(event: KeyboardEvent, step: number, withShift: number): 
       return null;
   }
 }
+
+/**
+ * The one after that which is chosen, or before it, where a page key is pressed. Not by Tab: whoever only passes a drawing goes on with
+ * what was chosen before it.
+ */
+export function pagedTo<T>(event: KeyboardEvent, all: readonly T[], isChosen: (one: T) => boolean): T | undefined {
+  const by = { PageDown: 1, PageUp: -1 }[event.key];
+  return by === undefined ? undefined : all[all.findIndex(isChosen) + by];
+}

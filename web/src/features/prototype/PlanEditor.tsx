@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import type { PlanBlock, Point } from '../../api/types';
-import { arrowOf } from '../../drawing/arrows';
+import { arrowOf, pagedTo } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
 import { boundsOf, pathOf } from '../../drawing/geometry';
@@ -39,10 +39,9 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
     const move = arrowOf(event, 1, 4);
-    const at = plan.blocks.findIndex((block) => block.id === chosen);
-    const next = plan.blocks[at + (event.shiftKey ? -1 : 1)];
+    const next = pagedTo(event, plan.blocks, (block) => block.id === chosen);
     if (move !== null) onMove(chosen, move[0], move[1], false);
-    else if (event.key === 'Tab' && next !== undefined) onChoose(next.id);
+    else if (next !== undefined) onChoose(next.id);
     else return;
     event.preventDefault();
   }
@@ -61,7 +60,7 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
       above={24}
       rule={rule}
       units={units}
-      title={`Plan of ${plan.blocks.length === 1 ? 'one block' : `${plan.blocks.length} blocks`}. Arrow keys move the chosen one by 3in, with Shift by a foot.`}
+      title={`Plan of ${plan.blocks.length === 1 ? 'one block' : `${plan.blocks.length} blocks`}. Arrow keys move the chosen one by 3in, with Shift by a foot; page keys choose another.`}
       focusable
       onKeyDown={onKeyDown}
       onPointerMove={(_mm, event) =>

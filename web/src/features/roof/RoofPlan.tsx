@@ -1,4 +1,5 @@
 import type { KeyboardEvent } from 'react';
+import { pagedTo } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { useBuilding } from '../../document/context';
@@ -26,8 +27,7 @@ export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
   const edges = plan.blocks.flatMap((block) => block.edges);
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
-    if (event.key !== 'Tab') return;
-    const next = edges[edges.findIndex((one) => one.key === edge) + (event.shiftKey ? -1 : 1)];
+    const next = pagedTo(event, edges, (one) => one.key === edge);
     if (next === undefined) return;
     onEdge(next.key);
     event.preventDefault();
@@ -40,7 +40,7 @@ export function RoofPlan({ edge, line, onEdge, onLine }: Props) {
       above={16}
       rule={rule}
       units={units}
-      title={`Roof plan: ${roof.panels.length} panels, ${roof.lines.length} lines. Tab goes from edge to edge.`}
+      title={`Roof plan: ${roof.panels.length} panels, ${roof.lines.length} lines. Page keys go from edge to edge.`}
       focusable
       onKeyDown={onKeyDown}
     >
