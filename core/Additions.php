@@ -16,7 +16,7 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
 use stdClass;

@@ -64,7 +64,8 @@ final readonly class Derivation
         $fit = Fit::of($building, $kit, $assembly, $recall);
         $totals = ['totals' => KitDocument::totals($kit, $plan->totals())];
         $dryFit = DryFit::of($assembly->in($serialised + self::written($totals)[1]), $described, $recall);
-        $remarks = [...$plan->checks, ...Checks::of($building, $kit), ...$fit?->checks() ?? [], ...array_filter([$dryFit->closedBehind()])];
+        $fits = [...$fit?->checks() ?? [], ...array_filter([$dryFit->closedBehind()])];
+        $remarks = [...$plan->checks, ...$kit->checks, ...Checks::of($building, $kit), ...$fits];
         $checks = Checks::inOrder($remarks);
         $added = [
             'checks' => array_map(static fn (Check $c): array => $c->toArray(), $checks),

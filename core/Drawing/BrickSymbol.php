@@ -11,7 +11,7 @@ use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Skin\BrickLayout;

@@ -6,7 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\Ref;
 

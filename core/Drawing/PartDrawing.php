@@ -6,7 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 
 /** One part by itself, the right way up, for the screen. */
 final readonly class PartDrawing

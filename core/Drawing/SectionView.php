@@ -11,7 +11,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Measure\Tolerance;
@@ -125,7 +125,7 @@ final readonly class SectionView
     /** @return list<Ring> */
     private static function rings(Part $part, int $copy, Frame $plane): array
     {
-        if ($part->foldedAbout !== null) {
+        if (! $part->shape->isFlat()) {
             return [];
         }
         $frame = $part->placements[$copy];
@@ -171,7 +171,7 @@ final readonly class SectionView
         return match ($part->group) {
             PartGroup::Shell => $isLevel ? 'floor' : 'wall',
             PartGroup::Brace => 'floor',
-            PartGroup::Roof => $part->foldedAbout === null ? 'roof' : 'strip',
+            PartGroup::Roof => $part->shape->isFlat() ? 'roof' : 'strip',
             PartGroup::Skin, PartGroup::Trim => null,
         };
     }

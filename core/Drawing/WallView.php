@@ -11,7 +11,7 @@ use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Part\Mark;

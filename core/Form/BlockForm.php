@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Block;
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 
 /** A block as surfaces that meet: its walls and its roof. Model millimetres, the building's axes. */
 final readonly class BlockForm
 {
+    use CopiesWith;
+
     /**
      * @param  int  $index  its place in the form
      * @param  Frame  $ground  the block's own axes at its base: x along the front, y to the back, normal up

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form;
 
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Homography;
@@ -18,6 +19,8 @@ use Chartula\Core\Measure\Tolerance;
  */
 final readonly class WallForm
 {
+    use CopiesWith;
+
     /**
      * @param  int  $block  by its place in the form
      * @param  Figure  $height  of the eaves above the foot

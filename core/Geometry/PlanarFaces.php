@@ -80,7 +80,7 @@ final class PlanarFaces
 
     private static function cell(float $x, float $y): string
     {
-        return floor($x / self::CELL_MM).' '.floor($y / self::CELL_MM);
+        return (int) floor($x / self::CELL_MM).' '.(int) floor($y / self::CELL_MM);
     }
 
     /** Adds a line, cut at every corner that lies on it. */
@@ -133,11 +133,7 @@ final class PlanarFaces
             }
             $faces[$id] = new Region($ring, $holes);
         }
-        $faces = array_filter($faces, static function (Region $face) use ($region): bool {
-            $piece = $face->trapezoids()[0] ?? null;
-
-            return $piece !== null && $region->contains($piece->middle());
-        });
+        $faces = array_filter($faces, static fn (Region $face): bool => self::isIn($face, $region));
         $number = array_flip(array_keys($faces));
 
         return array_values(
@@ -150,6 +146,17 @@ final class PlanarFaces
                 array_keys($faces),
             ),
         );
+    }
+
+    /** By the middle of its largest piece: that of a sliver lies on a side as likely as not. */
+    private static function isIn(Region $face, Region $region): bool
+    {
+        $largest = null;
+        foreach ($face->trapezoids() as $piece) {
+            $largest = $largest === null || $piece->area() > $largest->area() ? $piece : $largest;
+        }
+
+        return $largest !== null && $region->contains($largest->middle());
     }
 
     /**

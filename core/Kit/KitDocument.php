@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\Edge;
@@ -96,12 +97,10 @@ final readonly class KitDocument
     /** @return array<string, mixed> */
     private static function edge(Part $part, Edge $edge, int $i): array
     {
-        $fingerprint = ['edge' => $i, 'name' => $edge->name] + ($edge->free === null ? [] : ['free' => $edge->free]);
-
         // A foot stands at a level of its own: where the ground falls, walls go down further.
         return $edge->free === 'foot' && $part->group === PartGroup::Shell
-            ? $fingerprint + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)]
-            : $fingerprint;
+            ? $edge->toArray($i) + ['level' => round($part->placements[0]->at($part->outline->ring->point($i))->z, 4)]
+            : $edge->toArray($i);
     }
 
     /** @return array<string, mixed> */
@@ -111,8 +110,9 @@ final readonly class KitDocument
         if ($part->outline->inside !== null) {
             $extras['inside_outline'] = $part->outline->inside->toArray();
         }
-        if ($part->foldedAbout !== null) {
-            $extras['form'] = ['kind' => 'folded', 'base' => $part->foldedAbout->toArray()];
+        $form = $part->shape->toArray($part->thickness);
+        if ($form !== null) {
+            $extras['form'] = $form;
         }
         if ($part->roof !== null) {
             $extras['roof'] = ['block' => $part->roof->block, 'edge' => $part->roof->edge, 'layer' => $part->roof->layer,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Output;
 
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Sheets\SheetPlan;
 
 /** Writes the cut list: a line a part, RFC 4180, UTF-8. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Output;
 
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 
 /** Sentences for people speak of parts by their labels and names, where the core speaks of their ids. */
 final readonly class PartWords

@@ -15,4 +15,10 @@ final readonly class Edge
         public ?string $free = null,
     ) {
     }
+
+    /** @return array{edge: int, name: string, free?: string} */
+    public function toArray(int $edge): array
+    {
+        return ['edge' => $edge, 'name' => $this->name] + ($this->free === null ? [] : ['free' => $this->free]);
+    }
 }

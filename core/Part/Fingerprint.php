@@ -23,7 +23,7 @@ final readonly class Fingerprint
                 ),
             ),
             self::sorted(array_map(static fn (array $s): array => [...self::point($s[0]), ...self::point($s[1])], $part->slits)),
-            $part->stock->id, self::hundredths($part->thickness),
+            $part->stock->id, self::hundredths($part->thickness), ...self::bent($part->shape),
         ]);
     }
 
@@ -46,7 +46,7 @@ final readonly class Fingerprint
             self::sorted(
                 array_map(static fn (array $s): array => [...self::point($flip($s[0])), ...self::point($flip($s[1]))], $part->slits),
             ),
-            $part->stock->id, self::hundredths($part->thickness),
+            $part->stock->id, self::hundredths($part->thickness), ...self::bent($part->shape),
         ]);
     }
 
@@ -57,6 +57,14 @@ final readonly class Fingerprint
             // What runs on beyond the cut is no part of the piece.
             $part->art === null ? null : array_diff_key($part->art->toArray(), ['beyond' => true]),
         ]);
+    }
+
+    /** @return list<mixed> how much a part is rolled, which tells two of one outline apart; nothing of others, as before there were any */
+    private static function bent(Shape $shape): array
+    {
+        $roll = $shape->roll;
+
+        return $roll === null ? [] : [$roll->isCone, self::hundredths($roll->size), self::hundredths($roll->turn)];
     }
 
     /** @return list<list<array{int, int}>> nothing where no edge is bevelled, as before there were any */

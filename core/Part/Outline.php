@@ -73,6 +73,12 @@ final readonly class Outline
         return array_keys(array_filter($this->edges, static fn (Edge $edge): bool => $edge->name === $name));
     }
 
+    /** @return list<array{edge: int, name: string, free?: string}> */
+    public function edgesToArray(): array
+    {
+        return array_map(static fn (Edge $e, int $i): array => $e->toArray($i), $this->edges, array_keys($this->edges));
+    }
+
     public function moved(float $dx, float $dy): self
     {
         return new self($this->ring->moved($dx, $dy), $this->edges, $this->inside?->moved($dx, $dy));

@@ -30,7 +30,6 @@ final readonly class Part
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
      * @param  list<Mark>  $marks
      * @param  array<string, Figure>  $workings  by what they are the workings of
-     * @param  ?Vec2  $foldedAbout  a point of the facet that the placement holds for, where scores are folded
      */
     private function __construct(
         public string $id,
@@ -49,7 +48,7 @@ final readonly class Part
         public array $workings,
         public bool $mayTurn,
         public ?RoofSeat $roof,
-        public ?Vec2 $foldedAbout,
+        public Shape $shape,
         public ?BrickArt $art,
     ) {
     }
@@ -69,8 +68,10 @@ final readonly class Part
         PartName $of, string $letter, string $name, PartGroup $group, Stock $stock, float $thickness, Outline $outline,
         array $frames, array $workings,
         array $holes = [], array $scores = [], array $slits = [], array $marks = [], bool $mayTurn = true, ?RoofSeat $roof = null,
-        ?Vec2 $foldedAbout = null, ?BrickArt $art = null,
+        ?Shape $shape = null, ?BrickArt $art = null,
     ): self {
+        $shape ??= Shape::flat();
+        $shape->repeats?->on($outline);
         $box = $outline->ring->bounds();
         $dx = -$box->x0;
         $dy = -$box->y0;
@@ -79,7 +80,8 @@ final readonly class Part
             $of->id, $of, $letter, $name, $group, $stock, $thickness,
             $outline->moved($dx, $dy),
             array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $holes),
-            array_map(static fn (Frame $f): Frame => $f->moved($box->x0, $box->y0), $frames),
+            // What many make together has its own outline.
+            $shape->repeats === null ? array_map(static fn (Frame $f): Frame => $f->moved($box->x0, $box->y0), $frames) : $frames,
             array_map(static fn (Score $s): Score => $s->moved($dx, $dy), $scores),
             array_map(
                 static fn (array $s): array => [new Vec2($s[0]->x + $dx, $s[0]->y + $dy), new Vec2($s[1]->x + $dx, $s[1]->y + $dy)],
@@ -87,7 +89,7 @@ final readonly class Part
             ),
             array_map(static fn (Mark $m): Mark => $m->moved($dx, $dy), $marks),
             $workings, $mayTurn, $roof,
-            $foldedAbout?->plus(new Vec2($dx, $dy)),
+            $shape->moved($dx, $dy),
             $art?->moved($dx, $dy),
         );
     }
@@ -99,7 +101,7 @@ final readonly class Part
             $this->id, $this->of, $this->letter, $this->name, $this->group, $this->stock, $this->thickness,
             new Outline($this->outline->ring, $edges, $this->outline->inside),
             $this->holes, $this->placements, $this->scores, $this->slits, $this->marks, $this->workings, $this->mayTurn,
-            $this->roof, $this->foldedAbout, $this->art,
+            $this->roof, $this->shape, $this->art,
         );
     }
 

@@ -35,6 +35,19 @@ final readonly class PartSet
         return new self([...$this->parts, ...$that->parts], [...$this->joints, ...$that->joints]);
     }
 
+    /**
+     * All of them in one, in time in proportion to what they hold.
+     *
+     * @param  array<self>  $sets
+     */
+    public static function joined(array $sets): self
+    {
+        return new self(
+            array_merge(...array_map(static fn (self $s): array => $s->parts, array_values($sets))),
+            array_merge(...array_map(static fn (self $s): array => $s->joints, array_values($sets))),
+        );
+    }
+
     public function part(string $id): Part
     {
         return $this->byId[$id] ?? throw new LogicException("No part $id");

@@ -20,10 +20,13 @@ final class Recall
     {
     }
 
-    /** A question from what its answer depends on, and from nothing else. */
+    /**
+     * A question from what its answer depends on, and from nothing else. Each of them is put by itself: that two hold the same object
+     * is no part of it.
+     */
     public static function question(string $about, mixed ...$all): string
     {
-        return $about.hash('xxh128', serialize($all), true);
+        return $about.hash('xxh128', implode("\0", array_map(serialize(...), $all)), true);
     }
 
     /**

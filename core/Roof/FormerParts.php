@@ -30,15 +30,18 @@ final readonly class FormerParts
     public static function make(UnderRoof $room): PartSet
     {
         $self = new self($room);
-        $set = new PartSet;
+        $sets = [];
+        $number = 0;
         foreach ($room->lines(true) as [$from, $to]) {
             $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
             foreach ($room->stations($from->distanceTo($to)) as $at) {
-                $set = $set->with($self->former($from->plus($along->times($at)), $along, count($set->parts)));
+                $former = $self->former($from->plus($along->times($at)), $along, $number);
+                $number += count($former->parts);
+                $sets[] = $former;
             }
         }
 
-        return $set;
+        return PartSet::joined($sets);
     }
 
     private function former(Vec2 $at, Vec2 $ridge, int $number): PartSet

@@ -50,7 +50,7 @@ final readonly class LedgeParts
     public static function make(Panels $panels, Walls $walls): PartSet
     {
         $self = new self($panels, $walls);
-        $set = new PartSet;
+        $sets = [];
         $counts = [];
         foreach ($panels->layer($panels->carrier()) as $panel) {
             foreach ($self->sides($panel) as [$edge, $span]) {
@@ -58,12 +58,12 @@ final readonly class LedgeParts
                 foreach ($self->stretches($panel, $edge, $span) as $stretch) {
                     $ledge = $self->ledge($panel, $edge, $span, $stretch, $counts[$wall] ?? 0);
                     $counts[$wall] = ($counts[$wall] ?? 0) + ($ledge === null ? 0 : 1);
-                    $set = $ledge === null ? $set : $set->with($ledge);
+                    $sets[] = $ledge ?? new PartSet;
                 }
             }
         }
 
-        return $set;
+        return PartSet::joined($sets);
     }
 
     /** @return list<array{int, WallSpan}> the sides of a deck that run along the insides of walls */

@@ -95,18 +95,18 @@ final readonly class RoofParts
     /** Joins ridges, hips, valleys and breaks, layer by layer, each with the strip that covers it. */
     private function lines(): PartSet
     {
-        $set = new PartSet;
+        $sets = [];
         $strips = new Strips($this->building, $this->panels, $this->walls);
         foreach (array_keys($this->panels->stack->layers) as $k) {
             $layer = $this->panels->layer($k);
             foreach ($layer as $i => $one) {
                 foreach (array_slice($layer, $i + 1) as $other) {
-                    $set = $set->with($this->line($one, $other, $strips));
+                    $sets[] = $this->line($one, $other, $strips);
                 }
             }
         }
 
-        return new PartSet($strips->parts(), [...$set->joints, ...$strips->joints()]);
+        return new PartSet($strips->parts(), [...PartSet::joined($sets)->joints, ...$strips->joints()]);
     }
 
     private function line(RoofPanel $one, RoofPanel $other, Strips $strips): PartSet

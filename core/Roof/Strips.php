@@ -23,6 +23,7 @@ use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Part\Shape;
 use Chartula\Core\Shell\Walls;
 
 /** Folded strips over ridges, hips and breaks, where square edges leave a V; mitred where they meet. docs/formulas.md#ridge-strip */
@@ -270,9 +271,9 @@ final class Strips
             new PartName($id, $block, null, 'strip'), 'R', ucfirst($kind).' strip', PartGroup::Roof, $stock, $thickness,
             $outline, [$placed], $workings,
             scores: [new Score(new Vec2(0.0, $leg), new Vec2($length, $leg), 'away', rad2deg($fold), 'face')],
-            foldedAbout: $isPlain
+            shape: Shape::folded($isPlain
                 ? new Vec2($length / 2.0, $leg / 2.0)
-                : (new Ring($below === [] ? [new Vec2(0.0, 0.0)] : $below))->middle(),
+                : (new Ring($below === [] ? [new Vec2(0.0, 0.0)] : $below))->middle()),
         );
         $this->parts[] = $part;
         foreach ([$one, $other] as $k => $panel) {

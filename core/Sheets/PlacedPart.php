@@ -6,7 +6,7 @@ namespace Chartula\Core\Sheets;
 
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 
 /** A copy of a part on a sheet: `x`, `y` the lower left of what is cut from the sheet's lower left, millimetres. */
 final readonly class PlacedPart

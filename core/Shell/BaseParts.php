@@ -46,12 +46,10 @@ final readonly class BaseParts
 
     public static function make(Building $building, Walls $walls): PartSet
     {
-        $set = new PartSet;
-        foreach ($building->methods->base === 'none' ? [] : $walls->form->blocks as $block) {
-            $set = $set->with((new self($building, $walls, $block))->floors());
-        }
-
-        return $set;
+        return PartSet::joined(array_map(
+            static fn (BlockForm $block): PartSet => (new self($building, $walls, $block))->floors(),
+            $building->methods->base === 'none' ? [] : $walls->form->blocks,
+        ));
     }
 
     /** How high its top lies above a block's base; 0 where none is made. */
@@ -80,14 +78,14 @@ final readonly class BaseParts
                 return new PartSet;
             }
         }
-        $set = new PartSet;
+        $sets = [];
         foreach ($this->clear($inside) as $i => $patch) {
             if ($patch->area() > self::LEAST_MM2) {
-                $set = $set->with($this->floor($patch->turned(self::first($patch)), $i, $insets));
+                $sets[] = $this->floor($patch->turned(self::first($patch)), $i, $insets);
             }
         }
 
-        return $set;
+        return PartSet::joined($sets);
     }
 
     /** The distance from the wall's outside to the floor's edge. */

@@ -52,12 +52,10 @@ final readonly class BraceParts
 
     public static function make(Building $building, Walls $walls): PartSet
     {
-        $set = new PartSet;
-        foreach ($building->methods->braces === 'none' ? [] : array_keys($walls->form->blocks) as $block) {
-            $set = $set->with((new self($building, $walls, $block))->braces());
-        }
-
-        return $set;
+        return PartSet::joined(array_map(
+            static fn (int $block): PartSet => (new self($building, $walls, $block))->braces(),
+            $building->methods->braces === 'none' ? [] : array_keys($walls->form->blocks),
+        ));
     }
 
     /**
@@ -91,12 +89,9 @@ final readonly class BraceParts
                 $alike[round($leg, 3).' '.round($angle, 3)][] = [$vertex, $frame, $leg, $angle];
             }
         }
-        $set = new PartSet;
-        foreach (array_values($alike) as $i => $braces) {
-            $set = $set->with($this->part($braces, $i));
-        }
+        $alike = array_values($alike);
 
-        return $set;
+        return PartSet::joined(array_map($this->part(...), $alike, array_keys($alike)));
     }
 
     /** @param  non-empty-list<array{int, Frame, float, float}>  $braces  of one shape */

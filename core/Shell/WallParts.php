@@ -26,16 +26,16 @@ final readonly class WallParts
     public static function make(Walls $walls): PartSet
     {
         $self = new self($walls);
-        $set = new PartSet;
+        $sets = [];
         foreach ($walls->spans() as $span) {
             foreach (array_keys($span->stack->layers) as $k) {
                 foreach ($walls->pieces($span, $k) as $piece) {
-                    $set = $set->with(new PartSet([$piece->part], [...$self->laps($piece), ...$self->ends($piece)]));
+                    $sets[] = new PartSet([$piece->part], [...$self->laps($piece), ...$self->ends($piece)]);
                 }
             }
         }
 
-        return $set;
+        return PartSet::joined($sets);
     }
 
     /** @return list<Joint> */

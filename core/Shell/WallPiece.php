@@ -16,4 +16,12 @@ final readonly class WallPiece
         public Part $part,
     ) {
     }
+
+    /** Without what is printed on it and said of it, and without what is let into it, but where holes are kept. */
+    public function plain(WallSpan $span, bool $keepsHoles): self
+    {
+        $holes = $keepsHoles ? $this->part->holes : [];
+
+        return new self($span, $this->layer, $this->shape->plain(), $this->part->with(holes: $holes, marks: [], workings: []));
+    }
 }

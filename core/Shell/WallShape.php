@@ -82,6 +82,12 @@ final readonly class WallShape
         );
     }
 
+    /** Its outline alone: doors are part of that. */
+    public function plain(): self
+    {
+        return new self($this->outline, $this->labels, [], [], []);
+    }
+
     /**
      * With bevelled edges; null where nothing would be left of one of them on either face.
      *

@@ -82,6 +82,12 @@ final class WallSpan
         );
     }
 
+    /** The same of a block's form without openings. */
+    public function plain(BlockForm $block): self
+    {
+        return new self($block->block, $block->wall($this->form->wall->edge), $this->stack, $this->left, $this->right, $this->isCut);
+    }
+
     /**
      * Whether a wall ends so soon after a corner, at another block, that its card is hardly longer there than it is thick.
      *

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
+use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
@@ -23,18 +24,28 @@ use Chartula\Core\Part\PartName;
 /** The card of all walls: what every other room that meets a wall asks. docs/formulas.md#corner */
 final class Walls
 {
-    /** @var array<int, list<WallSpan>> by block and edge */
-    private array $spans = [];
-
-    /** @var array<int, array<int, array<int, list<WallPiece>>>> by block, edge and layer */
-    private array $pieces = [];
-
     /** @var list<array{WallSpan, int, float}> */
     private array $leftOut = [];
 
-    public function __construct(Building $building, public readonly Form $form)
+    /**
+     * @param  array<int, list<WallSpan>>  $spans  by block and edge
+     * @param  array<int, array<int, array<int, list<WallPiece>>>>  $pieces  by block, edge and layer
+     */
+    private function __construct(public readonly Form $form, private array $spans = [], private array $pieces = [])
     {
-        foreach ($form->blocks as $b => $block) {
+    }
+
+    public static function of(Building $building, Form $form): self
+    {
+        $self = new self($form);
+        $self->build($building);
+
+        return $self;
+    }
+
+    private function build(Building $building): void
+    {
+        foreach ($this->form->blocks as $b => $block) {
             $edges = array_keys($block->walls);
             $jogs = array_values(array_filter($edges, static fn (int $edge): bool => WallSpan::of($building, $block, $edge)->isJog()));
             $this->spans[$b] = array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge, $jogs), $edges);
@@ -57,6 +68,41 @@ final class Walls
                 }
             }
         }
+    }
+
+    /**
+     * The same walls without what is let into them, of a form without openings.
+     *
+     * @param  callable(WallForm): bool  $keeps  whether one keeps its holes
+     */
+    public function plain(Form $form, callable $keeps): self
+    {
+        $spans = $pieces = [];
+        foreach ($this->spans as $b => $ofBlock) {
+            foreach ($ofBlock as $edge => $span) {
+                $spans[$b][] = $plain = $span->plain($form->blocks[$b]);
+                $isKept = $keeps($span->form);
+                $pieces[$b][$edge] = array_map(static fn (array $all): array => array_map(
+                    static fn (WallPiece $piece): WallPiece => $piece->plain($plain, $isKept),
+                    $all,
+                ), $this->pieces[$b][$edge]);
+            }
+        }
+
+        return new self($form, $spans, $pieces);
+    }
+
+    /** @return list<mixed> all that can be read of its pieces, as data */
+    public function content(): array
+    {
+        $all = [];
+        foreach ($this->spans() as $span) {
+            foreach (array_keys($span->stack->layers) as $k) {
+                $all[] = array_map(static fn (WallPiece $piece): array => [$piece->shape, $piece->part], $this->pieces($span, $k));
+            }
+        }
+
+        return $all;
     }
 
     /** @return list<WallSpan> */

@@ -27,6 +27,7 @@ use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Part\Shape;
 use Chartula\Core\Shell\WallEnd;
 use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\Walls;
@@ -40,14 +41,14 @@ final readonly class PaperParts
 
     public static function make(Building $building, Walls $walls): PartSet
     {
-        $set = new PartSet;
+        $sets = [];
         foreach ($walls->spans() as $span) {
             foreach ($span->form->isPapered && $span->isBuilt() ? $span->form->patches : [] as $piece => $patch) {
-                $set = $set->with(self::paper($building, $walls, $span, $patch, $piece));
+                $sets[] = self::paper($building, $walls, $span, $patch, $piece);
             }
         }
 
-        return $set;
+        return PartSet::joined($sets);
     }
 
     /** @return 'stretcher'|'english'|'flemish' */
@@ -95,7 +96,7 @@ final readonly class PaperParts
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
             $holes, $scores, $slits, WallMarks::onPaper($walls->form, $span, new Region($outline->ring, $holes), $laps),
             mayTurn: false,
-            foldedAbout: self::onWall($patch), art: self::art($building, $span, $forms, $openings),
+            shape: Shape::folded(self::onWall($patch)), art: self::art($building, $span, $forms, $openings),
         );
         $joints = [];
         foreach ($walls->facing($span, true) as $card) {

@@ -39,12 +39,10 @@ final readonly class DeepOpeningParts
 
     public static function make(Building $building, Walls $walls): PartSet
     {
-        $set = new PartSet;
-        foreach (DeepOpeningPlace::all($building, $walls) as $place) {
-            $set = $set->with((new self($building, $walls, $place))->parts());
-        }
-
-        return $set;
+        return PartSet::joined(array_map(
+            static fn (DeepOpeningPlace $place): PartSet => (new self($building, $walls, $place))->parts(),
+            DeepOpeningPlace::all($building, $walls),
+        ));
     }
 
     private function parts(): PartSet

@@ -79,12 +79,12 @@ final readonly class GroundParts
                 Offset::lines($b->standing()->scaled(1.0 / $ratio), array_fill(0, $b->footprint->count(), self::CLEARANCE_MM)),
             $building->blocks,
         );
-        $set = new PartSet;
+        $sets = [];
         foreach (self::free($whole, $taken) as $i => $patch) {
-            $set = $set->with(self::parts($building, $view, $base, $box, $patch, $i));
+            $sets[] = self::parts($building, $view, $base, $box, $patch, $i);
         }
 
-        return $set;
+        return PartSet::joined($sets);
     }
 
     /**

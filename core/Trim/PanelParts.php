@@ -55,15 +55,15 @@ final readonly class PanelParts
 
     public static function make(Building $building, Walls $walls, Recall $recall = new Recall): PartSet
     {
-        $set = new PartSet;
+        $sets = [];
         foreach ($walls->spans() as $span) {
             $maker = new self($building, $walls, $span, $recall);
             foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
-                $set = $opening->style->kind === 'open' ? $set : $set->with($maker->panels($opening));
+                $sets[] = $opening->style->kind === 'open' ? new PartSet : $maker->panels($opening);
             }
         }
 
-        return $set;
+        return PartSet::joined($sets);
     }
 
     public static function collectFaults(Building $building, Form $form, Problems $problems): void
@@ -92,13 +92,10 @@ final readonly class PanelParts
         if ($forms === []) {
             throw new LogicException("The opening $opening->id has no form");
         }
-        $set = new PartSet;
         // Of a row that recedes no two are alike.
-        foreach ($this->span->form->receding === null ? [$forms] : array_chunk($forms, 1) as $alike) {
-            $set = $set->with($this->panel($opening, $alike));
-        }
+        $groups = $this->span->form->receding === null ? [$forms] : array_chunk($forms, 1);
 
-        return $set;
+        return PartSet::joined(array_map(fn (array $alike): PartSet => $this->panel($opening, $alike), $groups));
     }
 
     /** @param  non-empty-list<OpeningForm>  $forms  that are alike */

@@ -12,7 +12,7 @@ use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\StarterShape;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Problem\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

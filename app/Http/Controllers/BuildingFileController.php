@@ -14,7 +14,7 @@ use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
 use App\Models\Revision;
 use Chartula\Core\Drawing\PartDrawing;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Output\KitFiles;
 use Chartula\Core\Output\PdfWriter;
 use Chartula\Core\Output\Plotter\PlotterWriter;

@@ -12,7 +12,7 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Sheets\Page;
 
@@ -86,7 +86,7 @@ final readonly class BuildingPictures
         $leaves = [];
         foreach ($this->kit->parts as $labelled) {
             $part = $labelled->part;
-            if ($part->group === PartGroup::Trim || $part->group === PartGroup::Skin || $part->foldedAbout !== null) {
+            if ($part->group === PartGroup::Trim || $part->group === PartGroup::Skin || ! $part->shape->isFlat()) {
                 continue;
             }
             [$own] = self::around($boxes[$part->of->block ?? ''] ?? $all);

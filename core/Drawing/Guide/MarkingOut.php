@@ -7,7 +7,7 @@ namespace Chartula\Core\Drawing\Guide;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 
 /**
  * Every part that is cut from card, to be marked out by rule and square where nothing is printed: each corner by how far it lies to the
@@ -37,7 +37,7 @@ final readonly class MarkingOut
         $box = $blank->outline->bounds();
         $words = [
             $part->stock->words().($part->qty() > 1 ? ', '.$part->qty().' pieces' : '').', seen from '
-                .($part->foldedAbout === null ? 'its outside' : 'its face'),
+                .($part->shape->isFlat() ? 'its outside' : 'its face'),
         ];
         if (count($corners) < array_sum(array_map(static fn (Ring $r): int => $r->count(), $blank->rings()))) {
             $words[] = 'Curves: ends and top are given; draw them through these.';

@@ -11,7 +11,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\PartGroup;
 
 /** The building cut through level at each height, cut through upright once, and its roofs from above. */
@@ -159,7 +159,7 @@ final readonly class Plans
     private function roof(Picture $picture, LabelledPart $labelled, Frame $frame): void
     {
         $part = $labelled->part;
-        if ($part->foldedAbout !== null) {
+        if (! $part->shape->isFlat()) {
             $this->strip($picture, $labelled, $frame);
 
             return;

@@ -8,7 +8,7 @@ use Chartula\Core\Drawing\Mates;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Joint;
 

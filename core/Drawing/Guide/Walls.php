@@ -6,7 +6,7 @@ namespace Chartula\Core\Drawing\Guide;
 
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\PartGroup;
 
 /** The parts of a kit by the wall or slope that they belong to, the outermost card first. */
@@ -31,7 +31,7 @@ final readonly class Walls
                 $fillings["$of->block.$of->edge.$of->opening"][] = $part;
             } elseif ($part->part->group === PartGroup::Skin) {
                 $papers[$key][] = $part;
-            } elseif ($of->edge !== null && $part->part->foldedAbout === null && $part->part->group !== PartGroup::Trim) {
+            } elseif ($of->edge !== null && $part->part->shape->isFlat() && $part->part->group !== PartGroup::Trim) {
                 $cards[$key][] = $part;
             }
         }

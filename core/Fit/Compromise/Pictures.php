@@ -39,7 +39,7 @@ final readonly class Pictures
     {
         $whole = EndedRoofs::of($real->with(compression: Compression::none(), relief: null, perspective: null));
 
-        return new Walls($whole, Surfaces::of($whole, new Problems));
+        return Walls::of($whole, Surfaces::of($whole, new Problems));
     }
 
     /**

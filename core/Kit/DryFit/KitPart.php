@@ -7,6 +7,7 @@ namespace Chartula\Core\Kit\DryFit;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Roll;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Recall\Recall;
@@ -22,12 +23,15 @@ final readonly class KitPart
     ];
 
     /**
+     * @param  Region  $region  what stands: of a set the body that its pieces make
+     * @param  Region  $blank  what is cut
      * @param  ?Ring  $inside  the inside face's outline, point for point, where edges are bevelled
      * @param  list<array{name: string, free: ?string, level: ?float}>  $edges  level: of a foot
      * @param  list<Frame>  $placements
      * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside
      *     face
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
+     * @param  list<array{Ring, Vec2}>  $register  of a set: what is cut for each piece, and where on the body its lower left lies
      * @param  list<Vec3>  $underside
      * @param  string  $fingerprint  all of it in one word
      * @param  list<array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>}>  $workings
@@ -38,11 +42,13 @@ final readonly class KitPart
         public float $thickness,
         public int $qty,
         public Region $region,
+        public Region $blank,
         public ?Ring $inside,
         public array $edges,
         public array $placements,
         public array $folds,
         public array $slits,
+        public array $register,
         public ?Vec2 $base,
         public array $underside,
         public array $workings,
@@ -59,12 +65,15 @@ final readonly class KitPart
 
     private static function read(KitShape $part, string $fingerprint): self
     {
-        $thickness = $part->number('thickness');
-        $isFolded = $part->has('form');
+        $form = $part->has('form') ? $part->child('form') : null;
+        $kind = $form?->text('kind');
+        $body = $kind === 'set' ? $form?->child('body') : null;
+        $thickness = ($body ?? $part)->number('thickness');
+        $blank = new Region($part->ring('outline'), $part->rings('holes'));
 
         return new self(
             $part->text('id'), $part->text('group'), $thickness, $part->whole('qty'),
-            new Region($part->ring('outline'), $part->rings('holes')),
+            $body === null ? $blank : new Region($body->ring('outline'), $body->rings('holes')), $blank,
             self::inside($part),
             array_map(
                 static fn (KitShape $e): array => [
@@ -72,15 +81,19 @@ final readonly class KitPart
                     'free' => $e->textOrNull('free'),
                     'level' => $e->has('level') ? $e->number('level') : null,
                 ],
-                $part->children('edges'),
+                ($body ?? $part)->children('edges'),
             ),
             array_map(static fn (KitShape $p): Frame => $p->frame(), $part->children('placements')),
-            $isFolded ? array_map(static fn (KitShape $s): array => self::fold($s, $thickness), $part->children('scores')) : [],
+            self::folds($part, $form, $blank, $thickness),
             array_map(
                 static fn (KitShape $s): array => [$s->vec2('0'), $s->vec2('1')],
                 $part->has('slits') ? $part->children('slits') : [],
             ),
-            $isFolded ? $part->child('form')->vec2('base') : null,
+            $kind !== 'set' ? [] : array_map(
+                static fn (KitShape $p): array => [$p->ring('outline'), $p->vec2('at')],
+                $form->children('register'),
+            ),
+            $kind === null || $kind === 'set' ? null : $form->vec2('base'),
             $part->has('roof') ? $part->child('roof')->points3('underside') : [],
             array_map(self::figure(...), $part->children('workings')),
             $fingerprint,
@@ -124,6 +137,51 @@ final readonly class KitPart
             'radians' => deg2rad($score->number('degrees')) * ($away ? 1.0 : -1.0),
             'pivot' => $opens ? ($away ? $thickness : 0.0) : $thickness / 2.0,
         ];
+    }
+
+    /** @return list<array{from: Vec2, to: Vec2, radians: float, pivot: float}> */
+    private static function folds(KitShape $part, ?KitShape $form, Region $blank, float $thickness): array
+    {
+        return match ($form?->text('kind')) {
+            null, 'set' => [],
+            'folded' => array_map(static fn (KitShape $s): array => self::fold($s, $thickness), $part->children('scores')),
+            'rolled', 'cone' => self::rolled($form, $blank, $thickness),
+            default => throw new UnexpectedValueException($part->text('id').' is neither folded nor rolled nor a set'),
+        };
+    }
+
+    /**
+     * Rolled card stands as if folded flat between lines as near to each other as a chord may leave an arc.
+     *
+     * @return list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>
+     */
+    private static function rolled(KitShape $form, Region $blank, float $thickness): array
+    {
+        [$start, $end] = $form->points3('axis');
+        [$from, $to] = [new Vec2($start->x, $start->y), new Vec2($end->x, $end->y)];
+        $isAway = $end->z < -$thickness / 2.0;
+        $before = deg2rad($form->number('from_degrees'));
+        $turn = (deg2rad($form->number('seam_degrees')) - $before) * ($isAway ? 1.0 : -1.0);
+        // How far in front of the neutral line the surface lies of which the radius is said.
+        $front = match ($form->text('surface')) {
+            'outside' => $thickness / 2.0,
+            'neutral' => 0.0,
+            'inside' => -$thickness / 2.0,
+            default => throw new UnexpectedValueException('A surface is outside, neutral or inside'),
+        };
+        $radius = $form->number('radius');
+        if ($form->text('kind') === 'cone') {
+            $half = atan($radius / $start->minus($end)->length());
+            // The neutral cone's apex, on the line in which the card stays.
+            $way = $to->minus($from)->times(1.0 / $to->distanceTo($from));
+            $apex = $from->plus($way->times(($isAway ? 1.0 : -1.0) * $front / tan($half)));
+            $roll = Roll::cone($apex->plus($way), $apex, $half, $turn);
+        } else {
+            $roll = Roll::cylinder($from, $to->minus($from), $radius - ($isAway ? 1.0 : -1.0) * $front, $turn);
+        }
+        $roll = $roll->begun($before * $roll->perTurn());
+
+        return array_map(static fn (array $fold): array => $fold + ['pivot' => $thickness / 2.0], $roll->folds($blank));
     }
 
     /** @return array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>} */

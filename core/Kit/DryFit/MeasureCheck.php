@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
+use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -38,6 +40,7 @@ final class MeasureCheck
                 $this->axes($part, $frame);
             }
             $this->workings($part);
+            $this->register($part);
             $this->underside($part);
         }
         $total = $this->assembly->kit->child('totals')->whole('parts');
@@ -63,7 +66,7 @@ final class MeasureCheck
 
     private function workings(KitPart $part): void
     {
-        $box = $part->region->outline->bounds();
+        $box = $part->blank->outline->bounds();
         $sizes = ['width' => $box->width(), 'height' => $box->height()];
         foreach ($part->workings as $figure) {
             $sum = Workings::evaluate($figure['steps']);
@@ -83,6 +86,28 @@ final class MeasureCheck
                     sprintf('%s has a %s of %.3f mm; its sum gives %.3f mm', $part->id, $figure['of'], $size, $sum),
                     abs($size - $sum),
                 );
+            }
+        }
+    }
+
+    /** Every piece of a set is cut from its strip, none from another's place, and lies on the body. */
+    private function register(KitPart $part): void
+    {
+        foreach ($part->register as $i => [$ring, $at]) {
+            $off = $ring->area() - Clip::sharedArea(new Region($ring), $part->blank);
+            if ($off > Tolerance::OVERLAP) {
+                $this->add('set.strip', $part->id, sprintf('Piece %d of %s is not on its strip', $i + 1, $part->id), $off);
+            }
+            foreach (array_slice($part->register, 0, $i) as [$other]) {
+                $shared = Clip::sharedArea(new Region($ring), new Region($other));
+                if ($shared > Tolerance::OVERLAP) {
+                    $this->add('set.twice', $part->id, sprintf('Piece %d of %s is cut from another piece', $i + 1, $part->id), $shared);
+                }
+            }
+            $place = $ring->moved($at->x - $ring->bounds()->x0, $at->y - $ring->bounds()->y0);
+            $beyond = $ring->area() - Clip::sharedArea(new Region($place), $part->region);
+            if ($beyond > Tolerance::OVERLAP) {
+                $this->add('set.body', $part->id, sprintf('Piece %d of %s does not lie on its body', $i + 1, $part->id), $beyond);
             }
         }
     }

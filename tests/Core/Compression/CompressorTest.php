@@ -22,7 +22,7 @@ use Chartula\Core\Fit\Compromise\Targets;
 use Chartula\Core\Fit\Compromise\Wishes;
 use Chartula\Core\Fit\ScaleTable;
 use Chartula\Core\Geometry\Interval;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;

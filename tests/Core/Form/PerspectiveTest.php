@@ -11,7 +11,7 @@ use Chartula\Core\Drawing\Layer;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;

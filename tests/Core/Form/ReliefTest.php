@@ -11,7 +11,7 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Relief\ReliefTable;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;

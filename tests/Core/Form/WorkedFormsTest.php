@@ -10,7 +10,7 @@ use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Surfaces;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Patch;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;

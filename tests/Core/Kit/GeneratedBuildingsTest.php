@@ -7,7 +7,7 @@ namespace Tests\Core\Kit;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Derivation;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\Workings;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Problem\InvalidInput;

@@ -7,7 +7,7 @@ namespace Tests\Core\Kit;
 use Chartula\Core\Derivation;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Finding;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Problem\Check;
 use PHPUnit\Framework\Attributes\DataProvider;

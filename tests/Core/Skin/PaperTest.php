@@ -8,7 +8,7 @@ use Chartula\Core\Building\JsonText;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Sheets\Bleed;

@@ -8,7 +8,7 @@ use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\BrickSymbol;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
-use Chartula\Core\Kit\LabelledPart;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Problem\InvalidInput;

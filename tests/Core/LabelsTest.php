@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Kit;
+namespace Tests\Core;
 
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\LabelledPart;
-use Chartula\Core\Kit\Labels;
+use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Labelling\Labels;
 use Chartula\Core\Recall\Recall;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Kits;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Kit;
+namespace Chartula\Core\Labelling;
 
 /** Labels are promises: what has been printed keeps its own, whatever the parts are counted as now. */
 final readonly class Labels

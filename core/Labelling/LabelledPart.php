@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Kit;
+namespace Chartula\Core\Labelling;
 
 use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Part\Part;

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit;
+
+use Chartula\Core\Building\Block;
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Wall;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Roof\Panels;
+use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallSpan;
+
+/** Walls and roofs as card, of which makers make what is cut. */
+final class Carcass
+{
+    private ?Panels $panels = null;
+
+    private ?self $plain = null;
+
+    private bool $isPlain = false;
+
+    public function __construct(
+        public readonly Building $building,
+        public readonly Form $form,
+        public readonly Walls $walls,
+    ) {
+    }
+
+    /** Of roofs nothing depends on what is let into walls. Asked for only once nothing forbids them. */
+    public function panels(): Panels
+    {
+        return $this->panels ??= $this->isPlain ? new Panels($this->building, $this->form) : $this->plain()->panels();
+    }
+
+    /**
+     * Without what is let into its walls, except into those at which roofs end, and what stands round it: card as it is built, and how.
+     */
+    public function plain(): self
+    {
+        if ($this->plain !== null) {
+            return $this->plain;
+        }
+        $wall = static fn (Wall $wall): Wall => $wall->with(openings: []);
+        $block = static fn (Block $block): Block => $block->with(walls: array_map($wall, $block->walls));
+        $blocks = array_map(static fn (BlockForm $b): BlockForm => $b->with(
+            block: $block($b->block),
+            walls: array_map(static fn (WallForm $w): WallForm => $w->with(wall: $wall($w->wall), openings: []), $b->walls),
+        ), $this->form->blocks);
+        $form = new Form($blocks, $this->form->facets, $this->form->solids);
+        $building = $this->building->with(
+            name: '', note: null, styles: [], blocks: array_map($block, $this->building->blocks), plot: null, relief: null,
+            perspective: null, leave: [],
+        );
+        $plain = new self($building, $form, $this->walls->plain($form, $this->endsAt(...)));
+        $plain->isPlain = true;
+
+        return $this->plain = $plain->plain = $plain;
+    }
+
+    /** Whether a roof ends at a wall, so that openings there come into it. */
+    private function endsAt(WallForm $wall): bool
+    {
+        foreach ($this->form->facets as $facet) {
+            foreach (array_merge(...array_map(static fn (Patch $p): array => $p->labels, $facet->patches)) as $label) {
+                $side = Side::of($label);
+                $isIts = $side->kind === SideKind::Wall && $side->wall?->block === $wall->block && $side->wall->edge === $wall->wall->edge;
+                // What leans out of square eaves ends at whatever wall is near.
+                if ($isIts || ($side->kind === SideKind::Open && $facet->block !== $wall->block)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<mixed> all that can be read of it, as data */
+    public function content(): array
+    {
+        $form = $this->form;
+
+        return [
+            $this->building,
+            $form->facets,
+            $form->solids,
+            array_map(static fn (BlockForm $b): array => [$b->ground, $b->ring, $b->base, $b->eaves, $b->roof, $b->plinth], $form->blocks),
+            // What is built behind a wall's outside follows from the solids.
+            array_map(static fn (WallForm $w): array => array_diff_key(get_object_vars($w), ['section' => true]), $form->walls()),
+            array_map(static fn (WallSpan $s): array => [$s->left, $s->right, $s->isBuilt()], $this->walls->spans()),
+            $this->walls->content(),
+        ];
+    }
+}

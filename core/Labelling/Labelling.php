@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Labelling;
+
+use Chartula\Core\Part\Fingerprint;
+use Chartula\Core\Part\Part;
+
+/** Gives every part of a kit its label, the letter of those like it, and the part that it mirrors. In time in proportion to the parts. */
+final class Labelling
+{
+    /** @var list<string> fingerprints of what is cut, in the order of the parts */
+    private array $cuts;
+
+    /** @var array<string, string> a letter for each shape that is cut more than once, by its fingerprint */
+    private array $letters;
+
+    /** @var array<string, array{int, string}> the first part of each shape: its place and its id, by its fingerprint */
+    private array $first = [];
+
+    /** @param  list<Part>  $parts */
+    private function __construct(private readonly array $parts)
+    {
+        $this->cuts = array_map(Fingerprint::cut(...), $parts);
+        $pieces = [];
+        foreach ($this->cuts as $i => $cut) {
+            $pieces[$cut] = ($pieces[$cut] ?? 0) + $parts[$i]->qty();
+            $this->first[$cut] ??= [$i, $parts[$i]->id];
+        }
+        $repeated = array_keys(array_filter($pieces, static fn (int $count): bool => $count > 1));
+        $this->letters = array_combine($repeated, array_map(self::letter(...), array_keys($repeated)));
+    }
+
+    /**
+     * @param  list<Part>  $parts
+     * @return list<LabelledPart>
+     */
+    public static function of(array $parts): array
+    {
+        return (new self($parts))->labelled();
+    }
+
+    /** @return list<LabelledPart> */
+    private function labelled(): array
+    {
+        $numbers = [];
+        $labelled = [];
+        foreach ($this->parts as $i => $part) {
+            $numbers[$part->letter] = ($numbers[$part->letter] ?? 0) + 1;
+            $cut = $this->cuts[$i];
+            $labelled[] = new LabelledPart(
+                $part,
+                $part->letter.$numbers[$part->letter],
+                $this->letters[$cut] ?? null,
+                $this->mirrorOf($i),
+                $cut,
+                Fingerprint::print($part),
+            );
+        }
+
+        return $labelled;
+    }
+
+    /** An earlier part that is the mirror image of one that is not its own. */
+    private function mirrorOf(int $i): ?string
+    {
+        $mirrored = Fingerprint::mirroredCut($this->parts[$i]);
+        [$at, $id] = $this->first[$mirrored] ?? [$i, ''];
+
+        return $mirrored === $this->cuts[$i] || $at >= $i ? null : $id;
+    }
+
+    /** A to Z, then AA, AB … */
+    private static function letter(int $index): string
+    {
+        $letter = '';
+        for ($n = $index + 1; $n > 0; $n = intdiv($n - 1, 26)) {
+            $letter = chr(65 + ($n - 1) % 26).$letter;
+        }
+
+        return $letter;
+    }
+}
