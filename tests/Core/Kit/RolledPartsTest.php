@@ -176,8 +176,9 @@ final class RolledPartsTest extends TestCase
         $outline = [[0.0, 0.0], [$width, 0.0], [$width, 31.2], [0.0, 31.2]];
         $high = $fold === 'away' ? -12.37 : 12.37;
         $form = ['kind' => 'rolled', 'base' => [0.1, 3.0], 'axis' => [[0.0, 7.0, $high], [0.0, 8.0, $high]]];
+        $form += ['radius' => 12.37, 'surface' => 'outside', 'from_degrees' => 0, 'seam_degrees' => 360];
 
-        return self::part($outline, $form + ['radius' => 12.37, 'surface' => 'outside', 'from_degrees' => 0, 'seam_degrees' => 360], $origin);
+        return self::part($outline, $form, $origin);
     }
 
     /** @return array<string, mixed> */
@@ -194,8 +195,8 @@ final class RolledPartsTest extends TestCase
         // The middle of the circle in which it ends lies to · cos α down the axis, which leans by α behind the first line.
         [$cos, $sin] = [cos(deg2rad($half)), sin(deg2rad($half))];
         $axis = [[0.0, 0.0, -self::THICK / 2.0], [0.0, -$to * $cos * $cos, -self::THICK / 2.0 - $to * $cos * $sin]];
-        $form = ['kind' => 'cone', 'base' => [0.01, -($from + $to) / 2.0], 'axis' => $axis, 'radius' => $to * $sin, 'surface' => 'neutral'];
-        $form += ['from_degrees' => 0, 'seam_degrees' => 360];
+        $form = ['kind' => 'cone', 'base' => [0.01, -($from + $to) / 2.0], 'axis' => $axis, 'radius' => $to * $sin];
+        $form += ['surface' => 'neutral', 'from_degrees' => 0, 'seam_degrees' => 360];
 
         return self::part($outline, $form, [-80.0, -90.0, 40.0]);
     }
