@@ -28,6 +28,7 @@ final readonly class Derivation
      * @param  array<string, mixed>  $document  the kit document
      * @param  string  $json  the same as text
      * @param  array<string, mixed>  $serialised  and as it reads back
+     * @param  Recall  $recall  what was worked out on the way
      */
     private function __construct(
         public Building $described,
@@ -41,6 +42,7 @@ final readonly class Derivation
         public Report $dryFit,
         public ?Fit $fit,
         private string $fingerprint,
+        public Recall $recall,
     ) {
     }
 
@@ -85,6 +87,7 @@ final readonly class Derivation
             $dryFit,
             $fit,
             $fingerprint,
+            $recall,
         );
     }
 

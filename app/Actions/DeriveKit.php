@@ -72,7 +72,7 @@ class DeriveKit
         // The kit is text already, and most of the answer.
         $rest = json_encode([
             'dry_fit' => $derived->dryFit->toArray(),
-            'plot' => PlotView::of($derived->fit),
+            'plot' => PlotView::of($derived->fit, $derived->recall),
             'view' => BuildingView::of($derived->building, $derived->kit),
             'docket' => Docket::of($derived),
             'thoughts' => Thoughts::of($derived),

@@ -20,6 +20,7 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\PartGroup;
+use Chartula\Core\Recall\Recall;
 
 /** The plot in plan, with the finished building on it and all that is round it: in the plot's own axes, model millimetres. */
 final readonly class PlotView
@@ -28,13 +29,15 @@ final readonly class PlotView
     private const TRACK_STEP_MM = 10.0;
 
     /** @return ?array<string, mixed> */
-    public static function of(?Fit $fit): ?array
+    public static function of(?Fit $fit, Recall $recall = new Recall): ?array
     {
         if ($fit === null) {
             return null;
         }
 
-        return $fit->toArray() + ['walls' => self::shadows($fit, PartGroup::Shell), 'roofs' => self::roofs($fit)] + self::round($fit->plot);
+        return $fit->toArray()
+            + ['walls' => self::shadows($fit, PartGroup::Shell), 'roofs' => self::roofs($fit)]
+            + self::round($fit->plot, $recall);
     }
 
     /**
@@ -58,11 +61,11 @@ final readonly class PlotView
             'fits' => false, 'clearances' => [], 'move' => null, 'off' => [], 'split' => null,
             'extents' => ['x0' => $box->x0, 'x1' => $box->x1, 'y0' => $box->y0, 'y1' => $box->y1, 'high' => 0.0],
             'walls' => array_map(self::ring(...), $rings), 'roofs' => [],
-        ] + self::round($plot);
+        ] + self::round($plot, new Recall);
     }
 
     /** @return array<string, mixed> the place itself, and all that is round it */
-    private static function round(Plot $plot): array
+    private static function round(Plot $plot, Recall $recall): array
     {
         return [
             'outline' => self::ring($plot->outline->points),
@@ -79,7 +82,8 @@ final readonly class PlotView
                 static fn (Road $r): array => ['id' => $r->id, 'name' => $r->name, 'rings' => self::road($r)],
                 $plot->roads,
             ),
-            'tracks' => array_map(static fn (Track $t): array => ['id' => $t->id, 'name' => $t->name] + self::track($t), $plot->tracks),
+            'tracks' => array_map(static fn (Track $t): array => ['id' => $t->id, 'name' => $t->name]
+                + $recall->of(Recall::question('track drawn', $t), static fn (): array => self::track($t)), $plot->tracks),
             'obstacles' => array_map(
                 static fn (Obstacle $o): array => [
                     'id' => $o->id,

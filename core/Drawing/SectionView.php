@@ -149,9 +149,18 @@ final readonly class SectionView
     private static function crossings(Part $part, Frame $frame, Frame $plane, float $out): array
     {
         $points = [];
+        // The plane's height over the part's own axes: most of its sides lie well to one side of it.
+        [$along, $up] = [$plane->normal->dot($frame->x), $plane->normal->dot($frame->y)];
+        $base = $plane->height($frame->at(new Vec2(0.0, 0.0), $out));
+        $high = static fn (Vec2 $p): float => $base + $along * $p->x + $up * $p->y;
         foreach ([$part->outline->ring, ...$part->holes] as $ring) {
             foreach ($ring->points as $i => $p) {
-                [$a, $b] = [$frame->at($p, $out), $frame->at($ring->point($i + 1), $out)];
+                $q = $ring->point($i + 1);
+                [$ha, $hb] = [$high($p), $high($q)];
+                if (min($ha, $hb) > Tolerance::FIGURE || max($ha, $hb) < -Tolerance::FIGURE) {
+                    continue;
+                }
+                [$a, $b] = [$frame->at($p, $out), $frame->at($q, $out)];
                 [$da, $db] = [$plane->height($a), $plane->height($b)];
                 if (($da > 0.0) !== ($db > 0.0)) {
                     $points[] = $plane->project($a->plus($b->minus($a)->times($da / ($da - $db))));

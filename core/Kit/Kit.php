@@ -76,7 +76,7 @@ final readonly class Kit
         $problems->throwIfAny();
         $made = array_map(static fn (Maker $maker): Made => $maker->made($carcass, $recall), $makers);
         $set = PartSet::joined(array_map(static fn (Made $m): PartSet => $m->set, $made));
-        $parts = Labels::kept(Labelling::of(self::named($building, $set->parts)), $printed);
+        $parts = Labels::kept(Labelling::of(self::named($building, $set->parts), $recall), $printed);
         $checks = array_merge(...array_map(static fn (Made $m): array => $m->checks, $made));
 
         return new self($compressed, $modelled, $form, $carcass->walls, $carcass->panels(), $parts, $set->joints, $checks);

@@ -6,6 +6,7 @@ namespace Chartula\Core\Labelling;
 
 use Chartula\Core\Part\Fingerprint;
 use Chartula\Core\Part\Part;
+use Chartula\Core\Recall\Recall;
 
 /** Gives every part of a kit its label, the letter of those like it, and the part that it mirrors. In time in proportion to the parts. */
 final class Labelling
@@ -19,10 +20,17 @@ final class Labelling
     /** @var array<string, array{int, string}> the first part of each shape: its place and its id, by its fingerprint */
     private array $first = [];
 
+    /** @var list<array{string, string, string}> fingerprints of what is cut, of its mirror image, and of what is printed */
+    private array $prints;
+
     /** @param  list<Part>  $parts */
-    private function __construct(private readonly array $parts)
+    private function __construct(private readonly array $parts, Recall $recall)
     {
-        $this->cuts = array_map(Fingerprint::cut(...), $parts);
+        $this->prints = array_map(static fn (Part $p): array => $recall->of(
+            Recall::question('prints', ...self::seen($p)),
+            static fn (): array => [Fingerprint::cut($p), Fingerprint::mirroredCut($p), Fingerprint::print($p)],
+        ), $parts);
+        $this->cuts = array_column($this->prints, 0);
         $pieces = [];
         foreach ($this->cuts as $i => $cut) {
             $pieces[$cut] = ($pieces[$cut] ?? 0) + $parts[$i]->qty();
@@ -36,9 +44,15 @@ final class Labelling
      * @param  list<Part>  $parts
      * @return list<LabelledPart>
      */
-    public static function of(array $parts): array
+    public static function of(array $parts, Recall $recall = new Recall): array
     {
-        return (new self($parts))->labelled();
+        return (new self($parts, $recall))->labelled();
+    }
+
+    /** @return list<mixed> all of it that a fingerprint is made of */
+    private static function seen(Part $p): array
+    {
+        return [$p->outline, $p->holes, $p->scores, $p->slits, $p->stock, $p->thickness, $p->shape, $p->marks, $p->art];
     }
 
     /** @return list<LabelledPart> */
@@ -55,7 +69,7 @@ final class Labelling
                 $this->letters[$cut] ?? null,
                 $this->mirrorOf($i),
                 $cut,
-                Fingerprint::print($part),
+                $this->prints[$i][2],
             );
         }
 
@@ -65,7 +79,7 @@ final class Labelling
     /** An earlier part that is the mirror image of one that is not its own. */
     private function mirrorOf(int $i): ?string
     {
-        $mirrored = Fingerprint::mirroredCut($this->parts[$i]);
+        $mirrored = $this->prints[$i][1];
         [$at, $id] = $this->first[$mirrored] ?? [$i, ''];
 
         return $mirrored === $this->cuts[$i] || $at >= $i ? null : $id;

@@ -30,7 +30,7 @@ final readonly class DryFit
 
     public static function of(Assembly $assembly, Building $building, Recall $recall = new Recall): Report
     {
-        $cover = new CoverCheck($assembly, Massing::of($building), $recall);
+        $cover = new CoverCheck($assembly, Massing::of($building, $recall), $recall);
         $joints = new JointCheck($assembly, $recall);
         $edges = new EdgeCheck($assembly, $recall);
         $findings = [

@@ -42,10 +42,10 @@ final class Massing
     }
 
     /** Of a building that can be made. */
-    public static function of(Building $building): self
+    public static function of(Building $building, Recall $recall = new Recall): self
     {
         $building = Compressor::of($building, new Problems)->building;
-        $masses = self::whole($building);
+        $masses = self::whole($building, $recall);
         $masses = EndedMasses::of($building, $masses, self::reach(array_map(static fn (Mass $m): Ring => $m->ring, $masses)));
         $masses = $building->relief === null ? $masses : LowRelief::of($building, $building->relief, $masses);
 
@@ -146,14 +146,14 @@ final class Massing
     }
 
     /** @return list<Mass> */
-    private static function whole(Building $building): array
+    private static function whole(Building $building, Recall $recall): array
     {
         $scale = $building->scale->ratio;
         $rings = array_map(static fn (Block $b): Ring => $b->standing()->scaled(1.0 / $scale), $building->blocks);
         $reach = self::reach($rings);
 
         return array_map(
-            static fn (Block $block, Ring $ring): Mass => self::mass($building, $block, $ring, array_keys($ring->points), $reach),
+            static fn (Block $block, Ring $ring): Mass => self::mass($building, $block, $ring, array_keys($ring->points), $reach, $recall),
             $building->blocks,
             $rings,
         );
@@ -191,8 +191,9 @@ final class Massing
      * @param  Block  $block  whose roof has an edge for each of the footprint
      * @param  non-empty-list<?int>  $edges  which of its walls stands on each
      */
-    public static function mass(Building $building, Block $block, Ring $ring, array $edges, float $reach): Mass
-    {
+    public static function mass(
+        Building $building, Block $block, Ring $ring, array $edges, float $reach, Recall $recall = new Recall,
+    ): Mass {
         $scale = $building->scale->ratio;
         $roof = $block->roof;
         $eaves = $block->eaves->mm / $scale;
@@ -210,7 +211,10 @@ final class Massing
             $block->base->mm / $scale,
             $eaves,
             $roof->kind === 'none' || ($roof->kind === 'flat' && $roof->parapet->mm > 0.0),
-            Roofs::of($roof, $scale, $ring, $names, [$eaves, $reach], $inset),
+            $recall->of(
+                Recall::question('slopes', $roof, $scale, $ring, $names, $eaves, $reach, $inset),
+                static fn (): array => Roofs::of($roof, $scale, $ring, $names, [$eaves, $reach], $inset),
+            ),
             array_fill(0, $ring->count(), $block->base->mm / $scale),
         );
     }
