@@ -7,11 +7,11 @@ namespace Chartula\Core;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Fit\Checks;
 use Chartula\Core\Fit\Plot\Fit;
-use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Report;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\KitDocument;
+use Chartula\Core\Kit\KitText;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Recall\Recall;
@@ -25,9 +25,7 @@ final readonly class Derivation
      * @param  Building  $described  as it was entered
      * @param  Building  $building  what is modelled of it
      * @param  list<Check>  $checks
-     * @param  array<string, mixed>  $document  the kit document
-     * @param  string  $json  the same as text
-     * @param  array<string, mixed>  $serialised  and as it reads back
+     * @param  string  $json  the kit document
      * @param  Recall  $recall  what was worked out on the way
      */
     private function __construct(
@@ -36,9 +34,7 @@ final readonly class Derivation
         public Kit $kit,
         public PrintedKit $printed,
         public array $checks,
-        public array $document,
         public string $json,
-        private array $serialised,
         public Report $dryFit,
         public ?Fit $fit,
         private string $fingerprint,
@@ -59,21 +55,17 @@ final readonly class Derivation
         // From here on the building is what is modelled of it.
         [$described, $building, $kit, $plan] = [$building, $printed->building, $printed->kit, $printed->plan];
         $fingerprint = 'sha256:'.hash('sha256', $text);
-        $document = KitDocument::of($building, $fingerprint, $kit, $recall);
-        // What is judged is what was written down: it is read back before the remarks on it are added.
-        [$json, $serialised] = self::written($document);
-        $assembly = Assembly::of($serialised, $recall);
-        $fit = Fit::of($building, $kit, $assembly, $recall);
+        $text = KitText::of($building, $fingerprint, $kit, $recall);
         $totals = ['totals' => KitDocument::totals($kit, $plan->totals())];
-        $dryFit = DryFit::of($assembly->in($serialised + self::written($totals)[1]), $described, $recall);
+        $assembly = $text->assembly($totals, $recall);
+        $fit = Fit::of($building, $kit, $assembly, $recall);
+        $dryFit = DryFit::of($assembly, $described, $recall);
         $fits = [...$fit?->checks() ?? [], ...array_filter([$dryFit->closedBehind()])];
-        $remarks = [...$plan->checks, ...$kit->checks, ...Checks::of($building, $kit), ...$fits];
-        $checks = Checks::inOrder($remarks);
-        $added = [
+        $checks = Checks::inOrder([...$plan->checks, ...$kit->checks, ...Checks::of($building, $kit), ...$fits]);
+        $json = $text->with([
             'checks' => array_map(static fn (Check $c): array => $c->toArray(), $checks),
             'sheets' => array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets),
-        ] + $totals + ['assembly' => []];
-        [$rest, $readBack] = self::written($added);
+        ] + $totals + ['assembly' => []]);
 
         return new self(
             $described,
@@ -81,27 +73,12 @@ final readonly class Derivation
             $kit,
             $printed,
             $checks,
-            $document + $added,
-            substr($json, 0, -1).','.substr($rest, 1),
-            $serialised + $readBack,
+            $json,
             $dryFit,
             $fit,
             $fingerprint,
             $recall,
         );
-    }
-
-    /**
-     * @param  array<string, mixed>  $document
-     * @return array{string, array<string, mixed>} as text, and as it reads back
-     */
-    private static function written(array $document): array
-    {
-        $json = json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-        /** @var array<string, mixed> $serialised */
-        $serialised = json_decode($json, true, 512, JSON_THROW_ON_ERROR);
-
-        return [$json, $serialised];
     }
 
     /** Gives the fingerprint of the building's text, `sha256:` and 64 digits. */
@@ -113,6 +90,7 @@ final readonly class Derivation
     /** @return array<string, mixed> the kit document as it reads back from its JSON */
     public function serialised(): array
     {
-        return $this->serialised;
+        /** @var array<string, mixed> */
+        return json_decode($this->json, true, 512, JSON_THROW_ON_ERROR);
     }
 }

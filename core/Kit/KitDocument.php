@@ -12,6 +12,7 @@ use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
@@ -28,14 +29,26 @@ final readonly class KitDocument
     /** @return array<string, mixed> */
     public static function of(Building $building, string $fingerprint, Kit $kit, Recall $recall = new Recall): array
     {
+        return self::head($building, $fingerprint) + ['parts' => array_map(self::part(...), $kit->parts)] + self::rest($kit, $recall);
+    }
+
+    /** @return array<string, mixed> */
+    public static function head(Building $building, string $fingerprint): array
+    {
         return [
             'format' => self::FORMAT,
             'version' => 1,
             'building' => ['name' => $building->name, 'fingerprint' => $fingerprint],
             'scale' => $building->scale->ratio,
-            'parts' => array_map(self::part(...), $kit->parts),
+        ];
+    }
+
+    /** @return array<string, mixed> what stands behind the parts */
+    public static function rest(Kit $kit, Recall $recall): array
+    {
+        return [
             'joints' => array_map(
-                static fn ($joint, int $i): array => $joint->toArray('j'.($i + 1)),
+                static fn (Joint $joint, int $i): array => $joint->toArray('j'.($i + 1)),
                 $kit->joints,
                 array_keys($kit->joints),
             ),
@@ -63,7 +76,7 @@ final readonly class KitDocument
     }
 
     /** @return array<string, mixed> */
-    private static function part(LabelledPart $labelled): array
+    public static function part(LabelledPart $labelled): array
     {
         $part = $labelled->part;
 

@@ -15,6 +15,7 @@ final readonly class LabelledPart
     /**
      * @param  ?string  $like  a letter that equal parts share
      * @param  ?string  $mirrorOf  the id of a part whose mirror image this is
+     * @param  string  $body  all that it is cut, bent and printed by, in one word
      */
     public function __construct(
         public Part $part,
@@ -23,6 +24,18 @@ final readonly class LabelledPart
         public ?string $mirrorOf,
         public string $cut,
         public string $print,
+        public string $body,
     ) {
+    }
+
+    /** @return list<mixed> all that a kit says of it besides its body */
+    public function identity(): array
+    {
+        $part = $this->part;
+
+        return [
+            $part->id, $part->of, $part->name, $part->group, $part->placements, $part->workings, $part->roof, $this->label, $this->like,
+            $this->mirrorOf,
+        ];
     }
 }

@@ -20,16 +20,20 @@ final class Labelling
     /** @var array<string, array{int, string}> the first part of each shape: its place and its id, by its fingerprint */
     private array $first = [];
 
+    /** @var list<string> all that each is cut, bent and printed by, in one word */
+    private array $bodies;
+
     /** @var list<array{string, string, string}> fingerprints of what is cut, of its mirror image, and of what is printed */
     private array $prints;
 
     /** @param  list<Part>  $parts */
     private function __construct(private readonly array $parts, Recall $recall)
     {
-        $this->prints = array_map(static fn (Part $p): array => $recall->of(
-            Recall::question('prints', ...self::seen($p)),
-            static fn (): array => [Fingerprint::cut($p), Fingerprint::mirroredCut($p), Fingerprint::print($p)],
-        ), $parts);
+        $this->bodies = array_map(static fn (Part $part): string => Recall::question('prints', ...self::seen($part)), $parts);
+        $this->prints = array_map(static fn (Part $part, string $body): array => $recall->of(
+            $body,
+            static fn (): array => [Fingerprint::cut($part), Fingerprint::mirroredCut($part), Fingerprint::print($part)],
+        ), $parts, $this->bodies);
         $this->cuts = array_column($this->prints, 0);
         $pieces = [];
         foreach ($this->cuts as $i => $cut) {
@@ -70,6 +74,7 @@ final class Labelling
                 $this->mirrorOf($i),
                 $cut,
                 $this->prints[$i][2],
+                $this->bodies[$i],
             );
         }
 

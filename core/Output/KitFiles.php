@@ -31,7 +31,7 @@ final readonly class KitFiles
             $files += match ($format) {
                 'json' => [
                     'kit.json' => json_encode(
-                        $derived->document,
+                        json_decode($derived->json, false, 512, JSON_THROW_ON_ERROR),
                         JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
                     )
                         ."\n",

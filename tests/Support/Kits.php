@@ -88,7 +88,7 @@ final class Kits
      */
     public static function serialised(Derivation $derivation): array
     {
-        $kit = json_decode((string) json_encode($derivation->document), true);
+        $kit = json_decode($derivation->json, true);
         assert(is_array($kit));
 
         /** @var array<string, mixed> $kit */

@@ -47,10 +47,6 @@ final readonly class Finished
 
     public static function of(Plot $plot, Assembly $assembly, Kit $kit, Scale $scale, Recall $recall = new Recall): self
     {
-        $names = [];
-        foreach ($assembly->kit->children('parts') as $part) {
-            $names[$part->text('id')] = $part->text('label').' '.$part->text('name');
-        }
         $place = Recall::question('', $plot->at, $plot->turnDeg);
         $pieces = [];
         foreach ($assembly->pieces as $piece) {
@@ -66,7 +62,7 @@ final readonly class Finished
             );
             $pieces[] = new FinishedPiece(
                 $piece->part->id,
-                $names[$piece->part->id] ?? $piece->part->id,
+                trim($piece->part->label.' '.($piece->part->name ?? $piece->part->id)),
                 $piece->fingerprint,
                 PartGroup::from($piece->part->group),
                 $whole,

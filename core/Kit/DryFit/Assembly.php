@@ -11,6 +11,7 @@ use UnexpectedValueException;
 final readonly class Assembly
 {
     /**
+     * @param  KitShape  $kit  what it says besides its parts, or all of it
      * @param  array<string, KitPart>  $parts  by id
      * @param  array<string, Piece>  $pieces  by id and copy
      */
@@ -22,16 +23,6 @@ final readonly class Assembly
     }
 
     /**
-     * The same pieces, with what else the kit says of them.
-     *
-     * @param  array<string, mixed>  $kit
-     */
-    public function in(array $kit): self
-    {
-        return new self(new KitShape($kit), $this->parts, $this->pieces);
-    }
-
-    /**
      * @param  array<string, mixed>  $kit
      *
      * @throws UnexpectedValueException where it is no kit
@@ -39,10 +30,31 @@ final readonly class Assembly
     public static function of(array $kit, Recall $recall = new Recall): self
     {
         $shape = new KitShape($kit);
+        $parts = array_map(static fn (KitShape $part): KitPart => KitPart::recalled($part, $recall), $shape->children('parts'));
+
+        return self::standing($shape, $parts);
+    }
+
+    /**
+     * Of parts as they were written down, each by itself.
+     *
+     * @param  list<string>  $parts
+     * @param  array<string, mixed>  $kit  the rest of it
+     */
+    public static function written(array $parts, array $kit, Recall $recall): self
+    {
+        return self::standing(
+            new KitShape($kit),
+            array_map(static fn (string $text): KitPart => KitPart::written($text, $recall), $parts),
+        );
+    }
+
+    /** @param  list<KitPart>  $all */
+    private static function standing(KitShape $kit, array $all): self
+    {
         $parts = [];
         $pieces = [];
-        foreach ($shape->children('parts') as $value) {
-            $part = KitPart::recalled($value, $recall);
+        foreach ($all as $part) {
             $parts[$part->id] = $part;
             foreach (array_keys($part->placements) as $copy) {
                 $piece = Piece::of($part, $copy);
@@ -50,7 +62,7 @@ final readonly class Assembly
             }
         }
 
-        return new self($shape, $parts, $pieces);
+        return new self($kit, $parts, $pieces);
     }
 
     /** @return list<Piece> those that are card or clear sheet */

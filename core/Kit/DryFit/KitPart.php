@@ -33,8 +33,8 @@ final readonly class KitPart
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
      * @param  list<array{Ring, Vec2}>  $register  of a set: what is cut for each piece, and where on the body its lower left lies
      * @param  list<Vec3>  $underside
-     * @param  string  $fingerprint  all of it in one word
      * @param  list<array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>}>  $workings
+     * @param  string  $fingerprint  all that the dry fit reads of it in one word
      */
     private function __construct(
         public string $id,
@@ -52,18 +52,28 @@ final readonly class KitPart
         public ?Vec2 $base,
         public array $underside,
         public array $workings,
+        public string $label,
+        public ?string $name,
         public string $fingerprint,
     ) {
     }
 
     public static function recalled(KitShape $part, Recall $recall): self
     {
-        $fingerprint = Recall::question('part', array_intersect_key($part->values, array_flip(self::READ)));
-
-        return $recall->of($fingerprint, static fn (): self => self::read($part, $fingerprint));
+        return $recall->of(Recall::question('part', $part->values), static fn (): self => self::read($part));
     }
 
-    private static function read(KitShape $part, string $fingerprint): self
+    /** From what it was written down as, which is read only where it is another than before. */
+    public static function written(string $text, Recall $recall): self
+    {
+        return $recall->of('part '.hash('xxh128', $text, true), static function () use ($text): self {
+            $values = json_decode($text, true, 512, JSON_THROW_ON_ERROR);
+
+            return self::read(new KitShape(is_array($values) ? $values : []));
+        });
+    }
+
+    private static function read(KitShape $part): self
     {
         $form = $part->has('form') ? $part->child('form') : null;
         $kind = $form?->text('kind');
@@ -96,7 +106,10 @@ final readonly class KitPart
             $kind === null || $kind === 'set' ? null : $form->vec2('base'),
             $part->has('roof') ? $part->child('roof')->points3('underside') : [],
             array_map(self::figure(...), $part->children('workings')),
-            $fingerprint,
+            $part->textOrNull('label') ?? '',
+            $part->textOrNull('name'),
+            // Its label and name are none of it: where they change two that met still meet.
+            Recall::question('shape', array_intersect_key($part->values, array_flip(self::READ))),
         );
     }
 

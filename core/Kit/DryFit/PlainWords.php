@@ -26,11 +26,10 @@ final readonly class PlainWords
         foreach ($building->blocks as $block) {
             $blocks[$block->id] = $block->name;
         }
-        foreach ($assembly->kit->children('parts') as $part) {
-            $id = $part->text('id');
+        foreach ($assembly->parts as $id => $part) {
             $block = $blocks[explode('.', $id)[0]] ?? null;
-            $name = lcfirst($part->textOrNull('name') ?? $id);
-            $parts[$id] = trim(($part->textOrNull('label') ?? '').' '.($block === null ? ucfirst($name) : "$block, $name"));
+            $name = lcfirst($part->name ?? $id);
+            $parts[$id] = trim($part->label.' '.($block === null ? ucfirst($name) : "$block, $name"));
         }
 
         return new self($parts, $blocks);
