@@ -21,6 +21,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use stdClass;
 use Tests\Support\BuildingGenerator;
+use Tests\Support\EditChain;
 use Tests\Support\FormGenerator;
 use Tests\Support\KitMutants;
 use Tests\Support\Kits;
@@ -84,6 +85,39 @@ final class RecallTest extends TestCase
         }
         self::assertGreaterThan(0, $fresh[0]);
         self::assertSame(0, end($fresh), 'the same again is nothing new');
+    }
+
+    /** However long somebody goes on, also over faults and back, what comes out is what would come out at once: the same bytes. */
+    #[Group('property')]
+    public function testChainsOfAnyEditsGiveTheSameBytes(): void
+    {
+        $differ = [];
+        $sound = 0;
+        foreach (Sample::oneIn(Sample::isDeep() ? 1 : 125, self::chains()) as $seed => $chain) {
+            $recall = new Recall;
+            foreach ($chain->documents(5) as $n => $document) {
+                $reading = BuildingReader::reading($document);
+                if ($reading->building === null || $reading->faults !== []) {
+                    continue;
+                }
+                $text = JsonText::encode($document);
+                $recall = new Recall($recall->answers());
+                $sound++;
+                if (self::derived($reading->building, $text, new Recall) !== self::derived($reading->building, $text, $recall)) {
+                    $differ[] = "$seed after $n";
+                }
+            }
+        }
+        self::assertSame([], $differ);
+        self::assertGreaterThan(5, $sound);
+    }
+
+    /** @return iterable<int, EditChain> */
+    private static function chains(): iterable
+    {
+        foreach (range(1, 500) as $seed) {
+            yield $seed => new EditChain($seed);
+        }
     }
 
     /** @return string all that a derivation gives */
