@@ -30,12 +30,9 @@ final class PlanarFaces
     /** @param  list<array{Vec2, Vec2}>  $lines */
     private function __construct(array $lines)
     {
-        foreach ($lines as $line => [$a, $b]) {
-            $this->point($a);
-            $this->point($b);
-        }
-        foreach ($lines as $line => [$a, $b]) {
-            $this->line($this->point($a), $this->point($b), $line);
+        $ends = array_map(fn (array $line): array => [$this->point($line[0]), $this->point($line[1])], $lines);
+        foreach ($ends as $line => [$a, $b]) {
+            $this->line($a, $b, $line);
         }
     }
 
@@ -83,6 +80,27 @@ final class PlanarFaces
         return (int) floor($x / self::CELL_MM).' '.(int) floor($y / self::CELL_MM);
     }
 
+    /** @return list<int> the corners that may lie in a box, in their order */
+    private function within(Box2 $box): array
+    {
+        [$x0, $x1, $y0, $y1] = array_map(
+            static fn (float $at): int => (int) floor($at / self::CELL_MM),
+            [$box->x0, $box->x1, $box->y0, $box->y1],
+        );
+        if (($x1 - $x0 + 1) * ($y1 - $y0 + 1) > count($this->points)) {
+            return array_keys($this->points);
+        }
+        $found = [];
+        for ($x = $x0; $x <= $x1; $x++) {
+            for ($y = $y0; $y <= $y1; $y++) {
+                array_push($found, ...$this->near["$x $y"] ?? []);
+            }
+        }
+        sort($found);
+
+        return $found;
+    }
+
     /** Adds a line, cut at every corner that lies on it. */
     private function line(int $from, int $to, int $line): void
     {
@@ -94,7 +112,8 @@ final class PlanarFaces
         }
         $stops = [$from => 0.0, $to => $length];
         $box = Box2::around([$a, $b])->grown(self::ON_LINE);
-        foreach ($this->points as $i => $point) {
+        foreach ($this->within($box) as $i) {
+            $point = $this->points[$i];
             if ($point->x < $box->x0 || $point->x > $box->x1 || $point->y < $box->y0 || $point->y > $box->y1) {
                 continue;
             }

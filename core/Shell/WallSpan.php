@@ -30,6 +30,9 @@ final class WallSpan
     /** @var array<int, list<Patch>> */
     private array $patches = [];
 
+    /** @var array<int, list<Patch>> */
+    private array $square = [];
+
     /** A stretch of wall that is no longer than so many thicknesses is not mitred. */
     private const LEAST_THICKNESSES = 1.5;
 
@@ -253,7 +256,7 @@ final class WallSpan
     /** @return list<Patch> the same, of card that is cut square wherever it need not be mitred: what both of its faces have */
     public function squarePatches(int $layer): array
     {
-        return $this->isBuilt() ? $this->form->section->patches($this->slice($layer, true)) : [];
+        return $this->square[$layer] ??= $this->isBuilt() ? $this->form->section->patches($this->slice($layer, true)) : [];
     }
 
     /**
