@@ -10,22 +10,16 @@ use stdClass;
 /** A kind of opening, described once. Real sizes; `w` and `h` are the finished structural opening, `h` to the crown. */
 final readonly class Style
 {
-    public const KINDS = ['window', 'door', 'open'];
-
-    /** What each is called where it has no name of its own. */
-    public const WORDS = ['window' => 'window', 'door' => 'door', 'open' => 'archway'];
-
     public const LONGEST_NAME = 60;
 
     /**
      * @param  string  $name  what a person calls it
-     * @param  value-of<self::KINDS>  $kind  open: nothing stands in it, as in an archway
      * @param  ?RealLength  $rise  of a segmental head; null for a flat one
      */
     public function __construct(
         public string $id,
         public string $name,
-        public string $kind,
+        public OpeningKind $kind,
         public RealLength $w,
         public RealLength $h,
         public ?RealLength $rise,
@@ -33,6 +27,15 @@ final readonly class Style
         public ?Sill $sill,
         public ?Panes $frame,
     ) {
+    }
+
+    public function filling(): Filling
+    {
+        return match (true) {
+            $this->kind === OpeningKind::Open => Filling::Nothing,
+            $this->frame === null => Filling::Leaf,
+            default => Filling::Frame,
+        };
     }
 
     /** What a person calls a kind: its name, or the word that it was begun with. */

@@ -44,7 +44,8 @@ final readonly class StyleReader
             return null;
         }
         $node->get('name')?->text(Style::LONGEST_NAME);
-        $kind = $node->get('kind')?->choice(Style::KINDS);
+        $said = $node->get('kind')?->choice(OpeningKind::known());
+        $kind = $said === null ? null : OpeningKind::from($said);
         $w = $this->values->real($node->get('w'));
         $h = $this->values->real($node->get('h'));
         $rise = $this->rise($node->get('head'), $w, $h);
@@ -52,7 +53,7 @@ final readonly class StyleReader
             ? RealLength::ofMillimetres(self::REVEAL_MM)
             : $this->values->real($node->get('reveal'), Sign::ZeroOrMore);
         $sill = $this->sill($node->get('sill'));
-        $frame = $this->panes($node->get('frame'), $kind === 'window');
+        $frame = $this->panes($node->get('frame'), $kind === OpeningKind::Window);
 
         return $kind === null || $w === null || $h === null || $reveal === null
             ? null

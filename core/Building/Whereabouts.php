@@ -146,7 +146,7 @@ final readonly class Whereabouts
         $style = $styles instanceof stdClass && is_string($opening->style ?? null) ? $styles->{$opening->style} ?? null : null;
         $kind = $style instanceof stdClass && is_string($style->kind ?? null) ? $style->kind : '';
 
-        return Style::WORDS[$kind] ?? 'opening';
+        return OpeningKind::tryFrom($kind)?->words() ?? 'opening';
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Chartula\Core\Compression;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Storey;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\Tolerance;
@@ -61,7 +62,7 @@ final readonly class Heights
             foreach ($wall->openings as $opening) {
                 $place = Interval::of($this->block->base->mm + $opening->sill->mm, $opening->style->h->mm);
                 $isIn = $place->isWithin($gone, Tolerance::MEET);
-                if (($isIn && $opening->style->kind === 'door') || (! $isIn && $place->overlaps($gone, Tolerance::MEET))) {
+                if (($isIn && $opening->style->kind === OpeningKind::Door) || (! $isIn && $place->overlaps($gone, Tolerance::MEET))) {
                     return null;
                 }
             }

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Compression\Step;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
@@ -80,7 +81,7 @@ final readonly class Lengths
                         for ($k = 0; $k < $opening->count; $k++) {
                             $place = $opening->extent($k);
                             $openings[] = $one = Interval::between($on($p) + $sign * $place->from, $on($p) + $sign * $place->to);
-                            array_push($doors, ...($opening->style->kind === 'door' ? [$one] : []));
+                            array_push($doors, ...($opening->style->kind === OpeningKind::Door ? [$one] : []));
                         }
                     }
                 } elseif ($is > 1.0 - self::PARALLEL) {
@@ -106,7 +107,7 @@ final readonly class Lengths
             array_values(array_filter($doors, $isIn)),
             array_map(
                 static fn (Opening $o): float => $on($a) + $sign * ($o->extent(0)->from + $o->extent(0)->to) / 2.0,
-                array_values(array_filter($own, static fn (Opening $o): bool => $o->style->kind === 'door' && $o->count === 1)),
+                array_values(array_filter($own, static fn (Opening $o): bool => $o->style->kind === OpeningKind::Door && $o->count === 1)),
             ),
             $building->gauge->brick_mm,
         );

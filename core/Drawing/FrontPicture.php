@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\SkinMethod;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Geometry\Box2;
@@ -28,7 +29,7 @@ final readonly class FrontPicture
 
     private const INK = '#1f2a2e';
 
-    private const FILLS = ['window' => '#f4f1e8', 'door' => '#5b6b62', 'open' => '#3c4347', 'pane' => '#a9bac2'];
+    private const PANE = '#a9bac2';
 
     /** Courses closer together than this on the picture are left to the colour. */
     private const LEAST_COURSE = 0.45;
@@ -61,10 +62,24 @@ final readonly class FrontPicture
         return $drawing;
     }
 
+    private static function fill(?OpeningKind $kind): ?string
+    {
+        return match ($kind) {
+            OpeningKind::Window => '#f4f1e8',
+            OpeningKind::Door => '#5b6b62',
+            OpeningKind::Open => '#3c4347',
+            null => null,
+        };
+    }
+
     /** @param  ?SkinMethod  $brick  of a wall with brick paper on it */
     private static function shape(Drawing $drawing, Region $region, string $kind, ?SkinMethod $brick): void
     {
-        $fill = self::FILLS[$kind] ?? ($kind === 'roof' ? self::ROOF : ($brick->brick ?? self::CARD));
+        $fill = match (true) {
+            $kind === 'pane' => self::PANE,
+            $kind === 'roof' => self::ROOF,
+            default => self::fill(OpeningKind::tryFrom($kind)) ?? $brick->brick ?? self::CARD,
+        };
         $rings = array_map(static fn (Ring $r): array => $r->points, $region->rings());
         $drawing->path(new Path(Layer::Text, $rings, true, new Stroke($kind === 'pane' ? 0.08 : 0.2, self::INK), $fill));
     }

@@ -41,7 +41,7 @@ final readonly class OpeningsView
         return [
             'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count, 'row' => $described->row,
             'name' => $style->name, 'called' => OpeningNames::of($this->openings, $opening),
-            'style' => $style->id, 'kind' => $style->kind, 'path' => $described->path, 'style_path' => "styles.$style->id",
+            'style' => $style->id, 'kind' => $style->kind->value, 'path' => $described->path, 'style_path' => "styles.$style->id",
             'left' => Size::ofModel($opening->left, $scale), 'sill' => Size::ofModel($opening->sill, $scale),
             'width' => Size::ofReal($style->w, $scale), 'height' => Size::ofReal($style->h, $scale),
             'rise' => $style->rise === null ? null : Size::ofReal($style->rise, $scale),

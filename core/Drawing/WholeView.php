@@ -117,7 +117,7 @@ final readonly class WholeView
                 continue;
             }
             $one = ['wall' => $key, 'opening' => $opening->id, 'finish' => ''];
-            $shapes[] = ['kind' => $opening->opening->style->kind, 'region' => $on($opening->ring())] + $one;
+            $shapes[] = ['kind' => $opening->opening->style->kind->value, 'region' => $on($opening->ring())] + $one;
             foreach (PanelParts::panesOf($opening, $this->building->scale) as $pane) {
                 $shapes[] = ['kind' => 'pane', 'region' => $on($pane->moved($opening->left, $opening->sill))] + $one;
             }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Storey;
 use Chartula\Core\Form\Covered;
 use Chartula\Core\Form\Form;
@@ -33,13 +35,6 @@ final readonly class OpeningChecks
 
     /** Sills higher up look out from another floor: 7 ft 6 in. */
     private const STOREY_MM = 2286.0;
-
-    /** Usual sizes, real millimetres: least and greatest width, least and greatest height. docs/formulas.md#usual-sizes */
-    private const USUAL_MM = [
-        'open' => [304.8, 6096.0, 304.8, 6096.0],
-        'door' => [609.6, 4876.8, 1828.8, 4876.8],
-        'window' => [304.8, 2438.4, 304.8, 2438.4],
-    ];
 
     private function __construct(
         private Building $building,
@@ -138,7 +133,7 @@ final readonly class OpeningChecks
         $depth = PanelDepth::of($this->building, $this->span, $opening);
 
         // Where nothing stands in it, its reveal is as deep as the wall.
-        return $opening->style->kind === 'open' || $depth >= $wanted - Tolerance::FIGURE ? null
+        return $opening->style->filling() === Filling::Nothing || $depth >= $wanted - Tolerance::FIGURE ? null
             : $this->check('reveal.shallow', Check::NOTE, sprintf('The reveal of %s is deeper than this wall of %s can show with a frame in it; the frame stands %s back.',
                 LengthFormat::millimetres($wanted), LengthFormat::millimetres($this->span->stack->thickness_mm),
                 LengthFormat::millimetres($depth)), $wanted - $depth);
@@ -206,7 +201,7 @@ final readonly class OpeningChecks
     private function figure(): ?Check
     {
         $style = $this->opening->opening->style;
-        if ($style->kind === 'door' && $this->opening->reachesFoot()) {
+        if ($style->kind === OpeningKind::Door && $this->opening->reachesFoot()) {
             $ratio = self::figures($this->building, $style->h->mm);
 
             return $ratio >= self::LEAST_DOOR ? null
@@ -224,7 +219,8 @@ final readonly class OpeningChecks
             return null;
         }
         $ratio = self::figures($this->building, $this->opening->opening->sill->mm - $floor);
-        $usual = $style->kind === 'window' && $ratio > self::GREATEST_SILL && $this->opening->top() <= $this->span->form->height->mm;
+        $usual = $style->kind === OpeningKind::Window && $ratio > self::GREATEST_SILL
+            && $this->opening->top() <= $this->span->form->height->mm;
 
         return $usual
             ? $this->check(
@@ -249,13 +245,30 @@ final readonly class OpeningChecks
     private function size(): ?Check
     {
         $style = $this->opening->opening->style;
-        [$w0, $w1, $h0, $h1] = self::USUAL_MM[$style->kind];
+        [$w0, $w1, $h0, $h1] = self::usual($style->kind);
         if ($style->w->mm >= $w0 && $style->w->mm <= $w1 && $style->h->mm >= $h0 && $style->h->mm <= $h1) {
             return null;
         }
 
-        return $this->check('size.unusual', Check::NOTE, sprintf('A %s of %s × %s is outside the usual %s–%s × %s–%s. Feet for metres, or scaled twice?', $style->kind === 'open' ? 'opening' : $style->kind,
+        return $this->check('size.unusual', Check::NOTE, sprintf(
+            'A %s of %s × %s is outside the usual %s–%s × %s–%s. Feet for metres, or scaled twice?',
+            $style->filling() === Filling::Nothing ? 'opening' : $style->kind->words(),
             LengthFormat::imperial($style->w->mm), LengthFormat::imperial($style->h->mm), LengthFormat::imperial($w0),
-            LengthFormat::imperial($w1), LengthFormat::imperial($h0), LengthFormat::imperial($h1)));
+            LengthFormat::imperial($w1), LengthFormat::imperial($h0), LengthFormat::imperial($h1),
+        ));
+    }
+
+    /**
+     * Usual sizes, real millimetres. docs/formulas.md#usual-sizes
+     *
+     * @return array{float, float, float, float} least and greatest width, least and greatest height
+     */
+    private static function usual(OpeningKind $kind): array
+    {
+        return match ($kind) {
+            OpeningKind::Open => [304.8, 6096.0, 304.8, 6096.0],
+            OpeningKind::Door => [609.6, 4876.8, 1828.8, 4876.8],
+            OpeningKind::Window => [304.8, 2438.4, 304.8, 2438.4],
+        };
     }
 }

@@ -7,6 +7,7 @@ namespace Chartula\Core\Fit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Whereabouts;
 use Chartula\Core\Fit\Plot\Clearance;
@@ -97,7 +98,7 @@ final readonly class ScaleTable
         $worst = $fit?->clearances[0] ?? null;
         $doors = [];
         foreach ($building->styles as $style) {
-            if ($style->kind === 'door') {
+            if ($style->kind === OpeningKind::Door) {
                 $doors[] = [
                     'style' => $style->name,
                     'mm' => round($building->scale->modelMm($style->h), 2),

@@ -6,6 +6,7 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\DeepOpening;
+use Chartula\Core\Building\Filling;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Geometry\Vec2;
@@ -70,7 +71,7 @@ final readonly class DeepOpeningPlace
         $eye = $building->plot?->eye === null ? null : $building->plot->eyeAt(0.0);
         $distance = $eye === null ? 0.0 : $span->form->frame->height(new Vec3($eye->x, $eye->y, $span->form->frame->origin->z));
         $fault = match (true) {
-            $opening->opening->style->kind !== 'open' => ['opening', 'mouth.shut'],
+            $opening->opening->style->filling() !== Filling::Nothing => ['opening', 'mouth.shut'],
             $opening->true !== null => ['opening', 'mouth.recedes'],
             $eye === null => ['opening', 'perspective.no-eye'],
             $distance <= 0.0 => ['opening', 'mouth.faces-away'],

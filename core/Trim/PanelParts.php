@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
@@ -59,7 +60,7 @@ final readonly class PanelParts
         foreach ($walls->spans() as $span) {
             $maker = new self($building, $walls, $span, $recall);
             foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
-                $sets[] = $opening->style->kind === 'open' ? new PartSet : $maker->panels($opening);
+                $sets[] = $opening->style->filling() === Filling::Nothing ? new PartSet : $maker->panels($opening);
             }
         }
 
@@ -102,7 +103,7 @@ final readonly class PanelParts
     private function panel(Opening $opening, array $forms): PartSet
     {
         $first = $forms[0];
-        $isLeaf = $opening->style->frame === null;
+        $isLeaf = $opening->style->filling() === Filling::Leaf;
         $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$first->id;
         $depth = PanelDepth::of($this->building, $this->span, $opening);
         $holes = $this->panes($first);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Node;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Style;
 use stdClass;
 
@@ -12,13 +13,6 @@ use stdClass;
 final readonly class KindEdit
 {
     public const OPS = ['add-kind', 'copy-kind', 'remove-kind'];
-
-    /** What a new kind begins with, and what it is called. */
-    private const NEW = [
-        'window' => ['w' => '3ft', 'h' => '5ft', 'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true]],
-        'door' => ['w' => '3ft 3in', 'h' => '7ft'],
-        'open' => ['w' => '6ft', 'h' => '8ft'],
-    ];
 
     private function __construct(private stdClass $document, private Node $edit)
     {
@@ -34,10 +28,17 @@ final readonly class KindEdit
         };
     }
 
-    /** A window as it is begun with where there is no kind yet. */
-    public static function fresh(string $kind): stdClass
+    /** A kind as it is begun. */
+    public static function fresh(OpeningKind $kind): stdClass
     {
-        $figures = ['kind' => $kind] + (self::NEW[$kind] ?? self::NEW['window']) + ['head' => ['shape' => 'flat']];
+        $begins = match ($kind) {
+            OpeningKind::Window => [
+                'w' => '3ft', 'h' => '5ft', 'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true],
+            ],
+            OpeningKind::Door => ['w' => '3ft 3in', 'h' => '7ft'],
+            OpeningKind::Open => ['w' => '6ft', 'h' => '8ft'],
+        };
+        $figures = ['kind' => $kind->value] + $begins + ['head' => ['shape' => 'flat']];
 
         return (object) json_decode((string) json_encode($figures));
     }
@@ -45,14 +46,15 @@ final readonly class KindEdit
     private function add(): void
     {
         $this->edit->isObject(['op'], ['kind', 'name']);
-        $kind = $this->edit->get('kind') === null ? 'window' : $this->edit->get('kind')->choice(Style::KINDS);
-        if ($kind !== null) {
+        $said = $this->edit->get('kind') === null ? '' : $this->edit->get('kind')->choice(OpeningKind::known());
+        if ($said !== null) {
+            $kind = OpeningKind::said($said);
             $style = self::fresh($kind);
             $name = $this->edit->get('name')?->text(Style::LONGEST_NAME);
             if ($name !== null && $name !== '') {
                 $style->name = $name;
             }
-            $this->put($style, Style::WORDS[$kind]);
+            $this->put($style, $kind->words());
         }
     }
 

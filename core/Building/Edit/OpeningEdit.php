@@ -6,6 +6,7 @@ namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Bays;
 use Chartula\Core\Building\Node;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
@@ -120,7 +121,7 @@ final readonly class OpeningEdit
     {
         $this->edit->isObject(['op', 'wall'], ['style']);
         $id = WallEntry::freeId('r', $this->on->rows());
-        $row = (object) ['id' => $id, 'style' => $this->style('window'), 'sill' => self::SILL, 'count' => self::ROW];
+        $row = (object) ['id' => $id, 'style' => $this->style(), 'sill' => self::SILL, 'count' => self::ROW];
         [$width, $height, $usual] = $this->on->size($row);
         $length = $this->on->length();
         $free = $this->on->free();
@@ -162,15 +163,20 @@ final readonly class OpeningEdit
         return true;
     }
 
-    /** The kind that is asked for, or the first that there is of a sort; one is made where there is none. */
-    private function style(string $sort): string
+    private static function kind(mixed $style): ?OpeningKind
+    {
+        return $style instanceof stdClass ? OpeningKind::said($style->kind ?? null) : null;
+    }
+
+    /** The kind that is asked for, or the first that there is of windows; one is made where there is none. */
+    private function style(): string
     {
         $styles = $this->on->document->styles ?? null;
         if (! $styles instanceof stdClass || get_object_vars($styles) === []) {
-            $this->on->document->styles = $styles = (object) ['window' => KindEdit::fresh('window')];
+            $this->on->document->styles = $styles = (object) [OpeningKind::Window->value => KindEdit::fresh(OpeningKind::Window)];
         }
         $all = get_object_vars($styles);
-        $alike = array_filter($all, static fn (mixed $s): bool => $s instanceof stdClass && ($s->kind ?? 'window') === $sort);
+        $alike = array_filter($all, static fn (mixed $s): bool => self::kind($s) === OpeningKind::Window);
 
         return $this->edit->get('style')?->text(32) ?? (string) array_key_first($alike === [] ? $all : $alike);
     }
@@ -178,13 +184,12 @@ final readonly class OpeningEdit
     private function add(): void
     {
         $this->edit->isObject(['op', 'wall'], ['style', 'at']);
-        $style = $this->style('window');
+        $style = $this->style();
         $styles = $this->on->document->styles;
-        $own = $styles instanceof stdClass ? $styles->{$style} ?? null : null;
-        $kind = $own instanceof stdClass ? ($own->kind ?? 'window') : 'window';
+        $isDoor = self::kind($styles instanceof stdClass ? $styles->{$style} ?? null : null) === OpeningKind::Door;
         $opening = (object) [
-            'id' => WallEntry::freeId($kind === 'door' ? 'd' : 'w', $this->on->openings()), 'style' => $style, 'from' => '0ft',
-            'sill' => $kind === 'door' ? '0ft' : self::SILL,
+            'id' => WallEntry::freeId($isDoor ? 'd' : 'w', $this->on->openings()), 'style' => $style, 'from' => '0ft',
+            'sill' => $isDoor ? '0ft' : self::SILL,
         ];
         $this->put($this->on, $opening, null);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Sight;
 
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Vec2;
@@ -51,7 +52,7 @@ final readonly class InsideSeen
             $isShown = $span->isBuilt() && in_array($span->block->id.'.'.$span->name(), $shown, true);
             foreach ($isShown ? $span->form->openings : [] as $opening) {
                 // A door is shut.
-                if ($opening->copy === 0 && $opening->opening->style->kind !== 'door') {
+                if ($opening->copy === 0 && $opening->opening->style->kind !== OpeningKind::Door) {
                     array_push($found, ...array_filter([self::through($kit, $span, $opening, $eyes)]));
                 }
             }

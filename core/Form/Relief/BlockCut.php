@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Footprint;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Relief;
 use Chartula\Core\Building\Roof;
 use Chartula\Core\Building\RoofEdge;
@@ -215,7 +216,7 @@ final readonly class BlockCut
             $height = $this->block->eaves->mm - $this->block->base->mm;
             if ($length > 3.0 * $margin && $height > 3.0 * $margin) {
                 $style = new Style(
-                    'back-opening', 'opening', 'open',
+                    'back-opening', 'opening', OpeningKind::Open,
                     RealLength::ofMillimetres($length - 2.0 * $margin),
                     RealLength::ofMillimetres($height - 2.0 * $margin),
                     null,

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+/** What stands in an opening. */
+enum Filling
+{
+    /** Stile, bars and panes of clear sheet behind them. */
+    case Frame;
+
+    /** A leaf, closed. */
+    case Leaf;
+
+    case Nothing;
+}
