@@ -226,13 +226,13 @@ final readonly class RoofPlanes
     {
         $facets = [];
         $names = [];
-        foreach ($faces as $face) {
-            if ($face->isUpright()) {
+        foreach ($faces as $i => $face) {
+            if ($face->isUpright() || self::isNothing($face)) {
                 continue;
             }
-            $labels = array_map(fn (?int $beyond): string => $this->label($face, $beyond, $faces), $face->beyond);
+            $labels = array_map(fn (?int $beyond): string => $this->label($face, self::past($beyond, $i, $faces), $faces), $face->beyond);
             assert($labels !== []);
-            $patch = new Patch(new Ring(array_map(static fn (Vec3 $p): Vec2 => new Vec2($p->x, $p->y), $face->points)), $labels);
+            $patch = new Patch(self::inPlan($face), $labels);
             if ($within !== null) {
                 $patch = $this->within($patch, $within);
             }
@@ -246,6 +246,39 @@ final readonly class RoofPlanes
         }
 
         return $facets;
+    }
+
+    private static function inPlan(SkeletonFace $face): Ring
+    {
+        return new Ring(array_map(static fn (Vec3 $p): Vec2 => new Vec2($p->x, $p->y), $face->points));
+    }
+
+    /** Whether a plane is so small that there is none: a break that lies a hair below the ridge leaves some of those. */
+    private static function isNothing(SkeletonFace $face): bool
+    {
+        return ! $face->isUpright() && self::inPlan($face)->signedArea() < self::LEAST_MM2;
+    }
+
+    /**
+     * The face across a side; where that is nothing, what lies beyond it along its longest side.
+     *
+     * @param  int  $own  whose side it is
+     * @param  list<SkeletonFace>  $faces
+     */
+    private static function past(?int $beyond, int $own, array $faces): ?int
+    {
+        if ($beyond === null || ! self::isNothing($faces[$beyond])) {
+            return $beyond;
+        }
+        $ring = self::inPlan($faces[$beyond]);
+        [$best, $longest] = [$beyond, -1.0];
+        foreach ($faces[$beyond]->beyond as $side => $other) {
+            if ($other !== null && $other !== $own && ! self::isNothing($faces[$other]) && $ring->edgeLength($side) > $longest) {
+                [$best, $longest] = [$other, $ring->edgeLength($side)];
+            }
+        }
+
+        return $best;
     }
 
     /** @param  list<SkeletonFace>  $faces */

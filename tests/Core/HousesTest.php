@@ -12,6 +12,7 @@ use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use stdClass;
+use Tests\Support\EditChain;
 use Tests\Support\House\Known;
 use Tests\Support\House\Outside;
 use Tests\Support\HouseGenerator;
@@ -64,6 +65,23 @@ final class HousesTest extends TestCase
             $seed = (Sample::isDeep() ? $i : $i + Sample::seed()) % self::ALL;
             yield $seed => (new HouseGenerator($seed))->document();
         }
+    }
+
+    /** 278: a mansard on eighteen corners, whose break lies a hair below its ridge, so that of some planes nothing is left. */
+    #[TestWith([278])]
+    #[TestWith([12])]
+    public function testAHouseThatIsEditedIsMadeOrRefused(int $seed): void
+    {
+        $made = 0;
+        foreach ((new EditChain($seed))->documents(5) as $document) {
+            try {
+                Kits::of($document);
+                $made++;
+            } catch (InvalidInput $e) {
+                self::assertNotSame([], $e->problems);
+            }
+        }
+        self::assertGreaterThan(2, $made);
     }
 
     /** Round plans, whose corners are mitred: judged from the document and the placed boards alone they are closed. */
