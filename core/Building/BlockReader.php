@@ -132,7 +132,7 @@ final readonly class BlockReader
         foreach ($node?->items(FootprintReader::MOST_CORNERS) ?? [] as $item) {
             $item->isObject(['vertex'], ['method', 'through', 'name']);
             $vertex = $item->get('vertex')?->whole(0, ($footprint?->count() ?? 4) - 1);
-            $method = $item->get('method')?->choice(['butt', 'mitre']);
+            $method = CornerMethod::tryFrom($item->get('method')?->choice(CornerMethod::made()) ?? '');
             $through = $item->get('through')?->choice(['before', 'after']);
             if ($vertex !== null) {
                 $corners[$vertex] = new Corner($method, $through, $item->get('name')?->text(60), $item->path);

@@ -8,11 +8,11 @@ namespace Chartula\Core\Building;
 final readonly class Corner
 {
     /**
-     * @param  'butt'|'mitre'|null  $method  null: as the methods say
+     * @param  ?CornerMethod  $method  null: as the methods say
      * @param  'before'|'after'|null  $through  which of the two walls runs through
      */
     public function __construct(
-        public ?string $method,
+        public ?CornerMethod $method,
         public ?string $through,
         public ?string $name,
         public string $path,

@@ -15,7 +15,7 @@ final readonly class Methods
     /**
      * @param  array<string, Stock>  $shelf  all that it may be made from, by id
      * @param  array<string, Stack>  $stacks  by name; `wall` and `roof` always among them
-     * @param  'butt'|'mitre'  $corner  of walls, where a block does not say otherwise
+     * @param  CornerMethod  $corner  of walls, where a block does not say otherwise
      * @param  'front-and-back'|'sides'  $through  which walls run full length at the corners
      * @param  'floor'|'none'  $base
      * @param  'auto'|'none'  $braces
@@ -26,7 +26,7 @@ final readonly class Methods
     public function __construct(
         public array $shelf,
         public array $stacks,
-        public string $corner,
+        public CornerMethod $corner,
         public string $through,
         public string $base,
         public string $braces,

@@ -46,10 +46,11 @@ final readonly class MethodsReader
             }
             $stacks[$name] = $this->stack($entry, $template);
         }
-        $corner = $this->choice($node->get('corner'), ['butt', 'nested', 'lapped', 'mitre', 'boards'], 'butt');
-        if ($corner !== null && $corner !== 'butt' && $corner !== 'mitre') {
-            $node->get('corner')?->fault('not-made-yet', ['given' => $corner, 'instead' => 'use “butt” or “mitre” for now']);
-            $corner = null;
+        $said = $this->choice($node->get('corner'), CornerMethod::known(), CornerMethod::Butt->value);
+        $corner = CornerMethod::tryFrom($said ?? '');
+        if ($said !== null && $corner === null) {
+            $instead = 'use '.implode(' or ', array_map(static fn (string $m): string => "“{$m}”", CornerMethod::made())).' for now';
+            $node->get('corner')?->fault('not-made-yet', ['given' => $said, 'instead' => $instead]);
         }
         $through = $this->choice($node->get('through'), ['front-and-back', 'sides'], 'front-and-back');
         $base = $this->choice($node->get('base'), ['floor', 'none'], 'floor');

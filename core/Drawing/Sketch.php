@@ -190,7 +190,7 @@ final readonly class Sketch
 
         return [
             'end' => $end, 'vertex' => $vertex, 'name' => $corner?->name,
-            'angle' => LengthFormat::trimmed($block->footprint->angle($vertex), 1).'°', 'kind' => $this->building->methods->corner,
+            'angle' => LengthFormat::trimmed($block->footprint->angle($vertex), 1).'°', 'kind' => $this->building->methods->corner->value,
             'other' => $block->footprint->edges[$other], 'said' => '',
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\CornerMethod;
 use Chartula\Core\Form\Covered;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
@@ -133,9 +134,11 @@ final readonly class WallView
             'end' => $end, 'vertex' => $vertex, 'name' => $corner?->name,
             'angle' => LengthFormat::trimmed($is->angle, 1).'°', 'kind' => $is->kind,
             'other' => $this->kit->walls->span($this->wall->block, $is->edge)->name(),
-            'said' => $corner === null || ($corner->method === null && $corner->through === null)
-                ? ''
-                : ($corner->method === 'mitre' ? 'mitre' : (($corner->through === 'after') === ($end === 'left') ? 'through' : 'stopped')),
+            'said' => match (true) {
+                $corner === null || ($corner->method === null && $corner->through === null) => '',
+                $corner->method === CornerMethod::Mitre => $corner->method->value,
+                default => ($corner->through === 'after') === ($end === 'left') ? 'through' : 'stopped',
+            },
         ];
     }
 

@@ -6,6 +6,7 @@ namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\CornerMethod;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\CardSlice;
 use Chartula\Core\Form\CornerCard;
@@ -145,9 +146,9 @@ final class WallSpan
      */
     private static function isMitred(Building $building, Block $block, int $corner, array $walls): bool
     {
-        $said = ($block->corners[$corner] ?? null)->method ?? ($building->methods->corner === 'mitre' ? 'mitre' : null);
-        if ($said !== null) {
-            return $said === 'mitre';
+        $said = ($block->corners[$corner] ?? null)?->method;
+        if ($said !== null || $building->methods->corner === CornerMethod::Mitre) {
+            return ($said ?? $building->methods->corner) === CornerMethod::Mitre;
         }
         $angle = $block->footprint->angle($corner);
         [$one, $other] = array_map(static fn (WallForm $w): Stack => $building->methods->stacks[$w->wall->stack], $walls);
