@@ -192,7 +192,7 @@ final class BlockEditsTest extends TestCase
         $corners = BuildingReader::fromDocument($document)->blocks[0]->corners;
         self::assertSame(
             ['mitre', 'gate corner', null, 'after'],
-            [$corners[1]->method, $corners[1]->name, $corners[2]->method, $corners[2]->through],
+            [$corners[1]->method?->value, $corners[1]->name, $corners[2]->method?->value, $corners[2]->through],
         );
         self::assertTrue(Kits::of($document)->dryFit->goesTogether(), 'one corner mitred, three butted');
         $document = Edits::apply(
