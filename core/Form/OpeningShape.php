@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form;
 
-use Chartula\Core\Geometry\Arc;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
@@ -17,17 +16,20 @@ use Chartula\Core\Geometry\Vec2;
  */
 final readonly class OpeningShape
 {
-    private ?Arc $arc;
+    private Head $head;
 
-    /** @param  ?self  $true  as it is, where it recedes */
+    /**
+     * @param  ?float  $rise  of a segmental head; null for a flat one
+     * @param  ?self  $true  as it is, where it recedes
+     */
     public function __construct(
         public float $width,
         public float $height,
-        public ?float $rise,
+        ?float $rise,
         public ?self $true = null,
         private ?Homography $receding = null,
     ) {
-        $this->arc = $rise === null ? null : Arc::over(0.0, $width, $height - $rise, $rise);
+        $this->head = $rise === null ? new FlatHead($height) : new SegmentalHead($width, $height, $rise);
     }
 
     /** @param  Homography  $map  from its own frame to that of what comes of it */
@@ -53,14 +55,14 @@ final readonly class OpeningShape
             return min($head[0]->y, $head[count($head) - 1]->y);
         }
 
-        return $this->arc === null ? $this->height + $by : ($this->arc->grown($by)->heightAt(-$by) ?? $this->height);
+        return $this->head->heightAt(-$by, $by) ?? $this->height;
     }
 
     /** The underside of the head over $x when the shape is grown by $by. */
     public function headAt(float $x, float $by = 0.0): float
     {
         if ($this->receding === null) {
-            return $this->arc === null ? $this->height + $by : ($this->arc->grown($by)->heightAt($x) ?? $this->springing($by));
+            return $this->head->heightAt($x, $by) ?? $this->springing($by);
         }
         $head = $this->head($this->width + $by, -$by, $by);
         for ($i = 1, $n = count($head); $i < $n; $i++) {
@@ -86,9 +88,7 @@ final readonly class OpeningShape
             return $fromX > $toX ? $head : array_reverse($head);
         }
 
-        return $this->arc === null
-            ? [new Vec2($fromX, $this->height + $by), new Vec2($toX, $this->height + $by)]
-            : $this->arc->grown($by)->points($fromX, $toX);
+        return $this->head->points($fromX, $toX, $by);
     }
 
     /** The whole outline, counter-clockwise from the lower left; the foot is moved by $footBy. */
@@ -107,11 +107,11 @@ final readonly class OpeningShape
     /** The radius of the head grown by $by; null for a flat one. */
     public function radius(float $by = 0.0): ?float
     {
-        return $this->arc === null ? null : $this->arc->radius + $by;
+        return $this->head->radius($by);
     }
 
     public function centre(): ?Vec2
     {
-        return $this->arc?->centre;
+        return $this->head->centre();
     }
 }
