@@ -40,7 +40,7 @@ final readonly class OpeningForm
             $opening->id.($copy === 0 ? '' : '-'.($copy + 1)), $opening, $copy,
             $opening->leftMm($copy) / $scale->ratio,
             $scale->modelMm($opening->sill),
-            new OpeningShape(
+            OpeningShape::of(
                 $scale->modelMm($style->w),
                 $scale->modelMm($style->h),
                 $style->rise === null ? null : $scale->modelMm($style->rise),

@@ -16,20 +16,20 @@ use Chartula\Core\Geometry\Vec2;
  */
 final readonly class OpeningShape
 {
-    private Head $head;
-
-    /**
-     * @param  ?float  $rise  of a segmental head; null for a flat one
-     * @param  ?self  $true  as it is, where it recedes
-     */
+    /** @param  ?self  $true  as it is, where it recedes */
     public function __construct(
         public float $width,
         public float $height,
-        ?float $rise,
+        private Head $head,
         public ?self $true = null,
         private ?Homography $receding = null,
     ) {
-        $this->head = $rise === null ? new FlatHead($height) : new SegmentalHead($width, $height, $rise);
+    }
+
+    /** @param  ?float  $rise  of a segmental head; null for a flat one */
+    public static function of(float $width, float $height, ?float $rise): self
+    {
+        return new self($width, $height, $rise === null ? new FlatHead($height) : new SegmentalHead($width, $height, $rise));
     }
 
     /** @param  Homography  $map  from its own frame to that of what comes of it */
@@ -37,7 +37,7 @@ final readonly class OpeningShape
     {
         $box = $map->ring($this->ring())->bounds();
 
-        return new self($box->x1, $box->y1, null, $this, $map);
+        return new self($box->x1, $box->y1, new FlatHead($box->y1), $this, $map);
     }
 
     /** Moves what is drawn in the opening to where it comes to lie. */

@@ -16,12 +16,11 @@ use Chartula\Core\Geometry\Vec3;
 final readonly class Joint
 {
     /**
-     * @param  'butt'|'mitre'|'lap'|'seat'|'clearance'  $kind
      * @param  list<Vec3>  $contact  ends of the line of contact
      * @param  'strip'|'line'|'outside'|null  $touch  of a mitre, outside: the outer arrises meet and the inner ones part; strip: both meet
      */
     public function __construct(
-        public string $kind,
+        public JointKind $kind,
         public Ref $a,
         public Ref $b,
         public array $contact = [],
@@ -39,7 +38,7 @@ final readonly class Joint
     public function toArray(string $id): array
     {
         $array = [
-            'id' => $id, 'kind' => $this->kind, 'a' => $this->a->toArray(), 'b' => $this->b->toArray(),
+            'id' => $id, 'kind' => $this->kind->value, 'a' => $this->a->toArray(), 'b' => $this->b->toArray(),
             'contact' => array_map(static fn (Vec3 $p): array => $p->toArray(), $this->contact),
             'contact_mm' => round($this->contact_mm, 4), 'gap_mm' => round($this->gap_mm, 4), 'free_mm' => round($this->free_mm, 4),
             'why' => $this->why, 'covered_by' => $this->coveredBy,

@@ -19,6 +19,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
@@ -194,7 +195,7 @@ final readonly class LedgeParts
         return new PartSet([$part], [
             ...$stuck,
             new Joint(
-                'seat',
+                JointKind::Seat,
                 Ref::edge($id, 2),
                 Ref::inside($panel->part->id),
                 $seat->ends,
@@ -216,7 +217,7 @@ final readonly class LedgeParts
         $area = Clip::sharedArea(new Region($ring), $piece->part->face('inside'));
 
         return $area < Tolerance::OVERLAP ? null : new Joint(
-            'lap',
+            JointKind::Lap,
             Ref::outside($ledge->id),
             Ref::inside($piece->part->id),
             $ledge->corners(),

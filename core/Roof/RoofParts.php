@@ -14,6 +14,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
@@ -71,8 +72,10 @@ final readonly class RoofParts
         foreach ($this->panels->all() as $panel) {
             foreach ($panel->layer === 0 ? [] : $this->panels->all() as $outer) {
                 if ($outer->layer === $panel->layer - 1 && $outer->facet === $panel->facet && $outer->piece === $panel->piece) {
-                    $joints[] = new Joint('lap', Ref::inside($outer->part->id), Ref::outside($panel->part->id), $panel->part->corners(), why: 'layers stuck together',
-                        contact_mm2: self::shared($panel, $outer));
+                    $joints[] = new Joint(
+                        JointKind::Lap, Ref::inside($outer->part->id), Ref::outside($panel->part->id), $panel->part->corners(),
+                        why: 'layers stuck together', contact_mm2: self::shared($panel, $outer),
+                    );
                 }
             }
         }
@@ -126,8 +129,11 @@ final readonly class RoofParts
                 $why = $side === 'strip'
                     ? 'bevelled at half the fold, '.LengthFormat::trimmed(rad2deg($half), 2).'°'
                     : 'cut square, the '.($side === 'inside' ? 'tops' : 'undersides').' part by '.LengthFormat::millimetres($gap);
-                $joints[] = new Joint('mitre', $one->ref($hole, $i), $other->ref($itsHole, $j), $ends, $length, $gap, max(0.0, $one->lengthOf($hole, $i, $side === 'outside' ? 'outside' : 'inside') - $length),
-                    $why, $strip, $side === 'inside' ? null : $side);
+                $free = max(0.0, $one->lengthOf($hole, $i, $side === 'outside' ? 'outside' : 'inside') - $length);
+                $joints[] = new Joint(
+                    JointKind::Mitre, $one->ref($hole, $i), $other->ref($itsHole, $j), $ends, $length, $gap, $free, $why, $strip,
+                    $side === 'inside' ? null : $side,
+                );
             }
         }
 
@@ -178,7 +184,7 @@ final readonly class RoofParts
             $met = Meeting::onFace($panel->part, $edge, $below->part, 'outside');
             if ($met !== null) {
                 $joints[] = new Joint(
-                    'seat',
+                    JointKind::Seat,
                     Ref::edge($panel->part->id, $edge),
                     Ref::outside($below->part->id),
                     $met->ends,
@@ -225,7 +231,7 @@ final readonly class RoofParts
     private static function butt(RoofPanel $panel, int $edge, ?Meeting $met, Ref $mate): ?Joint
     {
         return $met === null ? null : new Joint(
-            'butt',
+            JointKind::Butt,
             Ref::edge($panel->part->id, $edge),
             $mate,
             $met->ends,

@@ -12,6 +12,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Shell\WallPiece;
@@ -73,7 +74,7 @@ final readonly class Seats
             $met = Meeting::onFace($piece->part, $edge, $panel->part, $stands ? 'outside' : 'inside');
             if ($met !== null) {
                 $joints[] = new Joint(
-                    'seat',
+                    JointKind::Seat,
                     Ref::edge($piece->part->id, $edge),
                     $stands ? Ref::outside($panel->part->id) : Ref::inside($panel->part->id),
                     self::outer($piece, $edge),
@@ -90,7 +91,7 @@ final readonly class Seats
         }
         if ($stands && $joints === [] && $panels !== [] && $piece->layer > 0) {
             $joints[] = new Joint(
-                'clearance',
+                JointKind::Clearance,
                 Ref::edge($piece->part->id, $edge),
                 Ref::outside($panels[0]->part->id),
                 self::outer($piece, $edge),
@@ -115,7 +116,7 @@ final readonly class Seats
                 : null;
             if ($met !== null) {
                 $joints[] = new Joint(
-                    'seat',
+                    JointKind::Seat,
                     Ref::edge($piece->part->id, $edge),
                     Ref::outside($panel->part->id),
                     self::outer($piece, $edge),
@@ -150,7 +151,7 @@ final readonly class Seats
             ? []
             : [
                 new Joint(
-                    'clearance',
+                    JointKind::Clearance,
                     Ref::edge($piece->part->id, $edge),
                     Ref::inside($nearest->id),
                     self::outer($piece, $edge),
@@ -175,7 +176,7 @@ final readonly class Seats
             $met = Meeting::onFace($piece->part, $edge, $panel->part, 'inside');
             if ($met !== null) {
                 $joints[] = new Joint(
-                    'seat',
+                    JointKind::Seat,
                     Ref::edge($piece->part->id, $edge),
                     Ref::inside($panel->part->id),
                     self::outer($piece, $edge),
@@ -190,7 +191,7 @@ final readonly class Seats
                 && self::endAtAnother([$panel])
             ) {
                 $joints[] = new Joint(
-                    'clearance',
+                    JointKind::Clearance,
                     Ref::edge($piece->part->id, $edge),
                     Ref::inside($panel->part->id),
                     self::outer($piece, $edge),
@@ -198,7 +199,7 @@ final readonly class Seats
                 );
             } elseif ($depth > 0.0 && $joints === []) {
                 $joints[] = new Joint(
-                    'clearance',
+                    JointKind::Clearance,
                     Ref::edge($piece->part->id, $edge),
                     Ref::inside($panel->part->id),
                     self::outer($piece, $edge),

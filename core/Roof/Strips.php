@@ -17,6 +17,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
@@ -285,7 +286,7 @@ final class Strips
                 $panel->facet->frame->normal->cross($inSpace($x)->times($k === 0 ? -1.0 : 1.0)),
             );
             $this->joints[] = new Joint(
-                'lap',
+                JointKind::Lap,
                 Ref::inside($id),
                 Ref::outside($this->outermost($panel)->id),
                 array_map(static fn (Vec2 $v): Vec3 => $line->at($v), $legs[$k]),

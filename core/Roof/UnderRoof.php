@@ -15,6 +15,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Ref;
@@ -164,7 +165,7 @@ final readonly class UnderRoof
             $met = $panel->facet->block === $this->block->index ? Meeting::onFace($part, $edge, $panel->part, 'inside') : null;
             if ($met !== null) {
                 $joints[] = new Joint(
-                    'seat',
+                    JointKind::Seat,
                     Ref::edge($part->id, $edge),
                     Ref::inside($panel->part->id),
                     $met->ends,

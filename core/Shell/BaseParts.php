@@ -20,6 +20,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
@@ -210,7 +211,7 @@ final readonly class BaseParts
             if ($mates[$edge] !== null) {
                 $gap = $insets[(int) $label] - $mates[$edge]->span->stack->thickness_mm;
                 $joints[] = new Joint(
-                    'clearance',
+                    JointKind::Clearance,
                     Ref::edge($id, $edge),
                     Ref::inside($mates[$edge]->part->id),
                     $part->corners(),

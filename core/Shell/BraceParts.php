@@ -14,6 +14,7 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
@@ -121,7 +122,7 @@ final readonly class BraceParts
                 // Where the wall's end is cut square at another angle, the leg reaches past it.
                 $met = Meeting::onFace($part, $edge, $mate, 'inside', $copy)->length ?? $leg;
                 $joints[] = new Joint(
-                    'butt',
+                    JointKind::Butt,
                     Ref::edge($id, $edge, $copy),
                     Ref::inside($mate->id),
                     [$ends[0], $end],

@@ -12,6 +12,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
@@ -49,7 +50,7 @@ final readonly class WallParts
                 : Clip::sharedArea(self::inWall($piece, 'outside'), self::inWall($outer, 'inside'));
             if ($shared > 0.01) {
                 $joints[] = new Joint(
-                    'lap',
+                    JointKind::Lap,
                     Ref::inside($outer->part->id),
                     Ref::outside($piece->part->id),
                     $piece->part->corners(),
@@ -106,7 +107,7 @@ final readonly class WallParts
                     $meeting = $isTop ? Meeting::onEnd($piece->part, $edge, $under->part, $top) : null;
                     if ($meeting !== null) {
                         $joints[] = new Joint(
-                            'seat',
+                            JointKind::Seat,
                             Ref::edge($piece->part->id, $edge),
                             Ref::edge($under->part->id, $top),
                             $meeting->ends,
@@ -148,7 +149,7 @@ final readonly class WallParts
             // At a blunt corner square ends keep clear of each other all the way.
             $face = $end->isConvex() ? Ref::inside($mates[0]->part->id) : Ref::outside($mates[0]->part->id);
             $joints[] = new Joint(
-                'clearance',
+                JointKind::Clearance,
                 Ref::edge($piece->part->id, $edge),
                 $face,
                 $this->ordered($piece, $edge, INF),
@@ -173,7 +174,7 @@ final readonly class WallParts
                 if ($met !== null) {
                     $free = $piece->part->outline->face('inside')->edgeLength($edge) - $met[1];
                     $joints[] = new Joint(
-                        'mitre',
+                        JointKind::Mitre,
                         Ref::edge($piece->part->id, $edge),
                         Ref::edge($mate->part->id, $other),
                         $met[2],
@@ -208,7 +209,7 @@ final readonly class WallParts
                         .LengthFormat::millimetres($free)
                     : ($gap > 0.0 ? 'cut square, open by '.LengthFormat::millimetres($gap) : '');
                 $joints[] = new Joint(
-                    'butt',
+                    JointKind::Butt,
                     Ref::edge($piece->part->id, $edge),
                     $outside ? Ref::outside($mate->part->id) : Ref::inside($mate->part->id),
                     $this->ordered($piece, $edge, $meeting->length),
@@ -304,7 +305,7 @@ final readonly class WallParts
 
         return $nearest === null ? [] : [
             new Joint(
-                'clearance',
+                JointKind::Clearance,
                 Ref::edge($piece->part->id, $edge),
                 Ref::inside($nearest->id),
                 $this->ordered($piece, $edge, $piece->part->outline->ring->edgeLength($edge)),
@@ -326,7 +327,7 @@ final readonly class WallParts
                 $meeting = $label === 'left' || $label === 'right' ? Meeting::onEnd($piece->part, $edge, $board->part, $end) : null;
                 if ($meeting !== null) {
                     $joints[] = new Joint(
-                        'butt',
+                        JointKind::Butt,
                         Ref::edge($piece->part->id, $edge),
                         Ref::edge($board->part->id, $end),
                         $this->ordered($piece, $edge, $meeting->length),

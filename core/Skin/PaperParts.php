@@ -20,6 +20,7 @@ use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
@@ -102,7 +103,7 @@ final readonly class PaperParts
         foreach ($walls->facing($span, true) as $card) {
             if (Clip::sharedArea(new Region($patch->outline), new Region($card->shape->outline->ring)) > 0.01) {
                 $joints[] = new Joint(
-                    'lap',
+                    JointKind::Lap,
                     Ref::inside($id),
                     Ref::outside($card->part->id),
                     self::register($wall, $patch, $stock->thickness_mm),

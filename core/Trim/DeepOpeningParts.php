@@ -13,6 +13,7 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
@@ -109,7 +110,7 @@ final readonly class DeepOpeningParts
                     [$part],
                     [
                         new Joint(
-                            'lap',
+                            JointKind::Lap,
                             Ref::inside($id),
                             Ref::outside($card->id),
                             $card->corners(),
@@ -223,9 +224,11 @@ final readonly class DeepOpeningParts
             foreach ($this->walls->facing($this->place->span, false) as $piece) {
                 $met = Meeting::onFace($parts[$name], 0, $piece->part, 'inside');
                 if ($met !== null) {
-                    $joints[] = new Joint('butt', Ref::edge($parts[$name]->id, 0), Ref::inside($piece->part->id), $met->ends, $met->length,
+                    $joints[] = new Joint(
+                        JointKind::Butt, Ref::edge($parts[$name]->id, 0), Ref::inside($piece->part->id), $met->ends, $met->length,
                         free_mm: max(0.0, $parts[$name]->outline->ring->edgeLength(0) - $met->length),
-                        why: 'stuck behind the wall, round the opening', touch: $met->touch === 'strip' ? null : $met->touch);
+                        why: 'stuck behind the wall, round the opening', touch: $met->touch === 'strip' ? null : $met->touch,
+                    );
                 }
             }
         }
@@ -249,7 +252,7 @@ final readonly class DeepOpeningParts
             $met = Meeting::onFace($parts[$one], $edge, $parts[$other], 'outside');
             if ($met !== null) {
                 $joints[] = new Joint(
-                    'butt',
+                    JointKind::Butt,
                     Ref::edge($parts[$one]->id, $edge),
                     Ref::outside($parts[$other]->id),
                     $met->ends,

@@ -23,6 +23,7 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
@@ -161,7 +162,7 @@ final readonly class GroundParts
             [$card, $top],
             [
                 new Joint(
-                    'lap',
+                    JointKind::Lap,
                     Ref::inside($top->id),
                     Ref::outside($card->id),
                     $card->corners(),

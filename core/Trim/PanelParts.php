@@ -18,6 +18,7 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\Scale;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\MarkKind;
 use Chartula\Core\Part\Outline;
@@ -227,7 +228,7 @@ final readonly class PanelParts
         if (! $opening->reachesFoot()) {
             return [
                 new Joint(
-                    'clearance',
+                    JointKind::Clearance,
                     Ref::outline($panel->id, $copy),
                     Ref::hole($wall, $piece->shape->holeOf[$opening->id]),
                     $panel->corners($copy),
@@ -240,7 +241,7 @@ final readonly class PanelParts
         foreach (['-jamb-left', '-head', '-jamb-right'] as $name) {
             foreach ($piece->shape->outline->edgesNamed($opening->id.$name) as $edge) {
                 $joints[] = new Joint(
-                    'clearance',
+                    JointKind::Clearance,
                     Ref::edge($wall, $edge),
                     Ref::outline($panel->id, $copy),
                     $panel->corners($copy),
@@ -285,7 +286,7 @@ final readonly class PanelParts
         $joints = [];
         foreach (array_keys($forms) as $copy) {
             $joints[] = new Joint(
-                'lap',
+                JointKind::Lap,
                 Ref::inside($frame->id, $copy),
                 Ref::outside($id, $copy),
                 $part->corners($copy),

@@ -11,6 +11,7 @@ use Chartula\Core\Kit\Kit;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 
 /** Every wall from outside: its cards, what stands in its openings and how deep, what stands on its inside, which ends run through. */
 final readonly class WallPictures
@@ -165,9 +166,9 @@ final readonly class WallPictures
 
         return match (true) {
             ! $isEnd => null,
-            $joint->kind === 'mitre' => ['mitred with', $other, $x],
-            $joint->kind === 'butt' && $joint->a->part === $own => ['stops against', $other, $x],
-            $joint->kind === 'butt' => ['runs through past', $other, $x],
+            $joint->kind === JointKind::Mitre => ['mitred with', $other, $x],
+            $joint->kind === JointKind::Butt && $joint->a->part === $own => ['stops against', $other, $x],
+            $joint->kind === JointKind::Butt => ['runs through past', $other, $x],
             default => null,
         };
     }

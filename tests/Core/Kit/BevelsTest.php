@@ -6,6 +6,7 @@ namespace Tests\Core\Kit;
 
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Part\Bevel;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
@@ -28,7 +29,10 @@ final class BevelsTest extends TestCase
         self::assertEqualsWithDelta(98.0, $front->outline->face('inside')->bounds()->width(), 0.0005, 'a thickness less at each end');
         self::assertSame([[45.0, 'outside'], [45.0, 'outside']], self::bevels($front));
         $mitres = array_values(
-            array_filter($derivation->kit->joints, static fn ($j): bool => $j->kind === 'mitre' && $j->a->part === 'main.front.core'),
+            array_filter(
+                $derivation->kit->joints,
+                static fn ($j): bool => $j->kind === JointKind::Mitre && $j->a->part === 'main.front.core',
+            ),
         );
         self::assertCount(1, $mitres, 'each corner is one joint, told of the wall on its left');
         self::assertSame('strip', $mitres[0]->touch);

@@ -8,6 +8,7 @@ use Chartula\Core\Building\JsonText;
 use Chartula\Core\Derivation;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\BuildingGenerator;
@@ -27,7 +28,7 @@ final class WorkedKitTest extends TestCase
         self::assertEqualsWithDelta(40.0 - 2.517, $tip->z, 0.0005, '3 · tan 40° below the eaves');
         self::assertEqualsWithDelta(-3.0, $tip->y, 1e-9);
         self::assertEqualsWithDelta(-3.643, $panel->placements[0]->origin->y, 0.0005, 'the square-cut top reaches t · sin 40° further');
-        $ridge = array_values(array_filter($kit->joints, static fn (Joint $j): bool => $j->kind === 'mitre'))[0];
+        $ridge = array_values(array_filter($kit->joints, static fn (Joint $j): bool => $j->kind === JointKind::Mitre))[0];
         self::assertEqualsWithDelta(1.286, $ridge->gap_mm, 0.0005, '2 t · sin 40°');
         self::assertSame('main.ridge.strip', $ridge->coveredBy);
     }
@@ -55,7 +56,7 @@ final class WorkedKitTest extends TestCase
         $document = BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
         $ridge = array_values(array_filter(
             Kits::of($document)->kit->joints,
-            static fn (Joint $j): bool => $j->kind === 'mitre' && $j->contact_mm > 4.0 && $j->contact_mm < 6.0,
+            static fn (Joint $j): bool => $j->kind === JointKind::Mitre && $j->contact_mm > 4.0 && $j->contact_mm < 6.0,
         ));
         self::assertCount(1, $ridge);
         self::assertSame('main.ridge.strip', $ridge[0]->coveredBy);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Roof;
 
 use Chartula\Core\Derivation;
+use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Part;
 use PHPUnit\Framework\TestCase;
 use stdClass;
@@ -35,7 +36,7 @@ final class SupportsTest extends TestCase
         foreach ($formers as $former) {
             $seats = array_filter(
                 $derivation->kit->joints,
-                static fn ($joint): bool => $joint->kind === 'seat' && $joint->a->part === $former->id,
+                static fn ($joint): bool => $joint->kind === JointKind::Seat && $joint->a->part === $former->id,
             );
             self::assertCount(2, $seats);
             foreach ($seats as $seat) {

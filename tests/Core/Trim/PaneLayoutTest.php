@@ -19,7 +19,7 @@ final class PaneLayoutTest extends TestCase
     public function testASashOfFourPanes(): void
     {
         // 20 × 30 flat, clearance 0.1, stile 2, bar 1: (20 − 4.2 − 1)/2 = 7.4; the meeting rail is a stile: (30 − 4.2 − 2)/2 = 11.9.
-        $layout = self::layout(new OpeningShape(20.0, 30.0, null), 2, 2, true);
+        $layout = self::layout(OpeningShape::of(20.0, 30.0, null), 2, 2, true);
         self::assertEqualsWithDelta([7.4, 11.9], [$layout->paneWidth, $layout->paneHeight], 1e-9);
         self::assertSame(
             [[2.1, 2.1], [10.5, 2.1], [2.1, 16.0], [10.5, 16.0]],
@@ -29,7 +29,7 @@ final class PaneLayoutTest extends TestCase
 
     public function testTheTopRowFollowsTheHead(): void
     {
-        $shape = new OpeningShape(20.0, 30.0, 3.0);
+        $shape = OpeningShape::of(20.0, 30.0, 3.0);
         $holes = self::layout($shape, 2, 2, false)->holes();
         $radius = (100.0 + 9.0) / 6.0;
         foreach ($holes[3]->points as $point) {
@@ -41,7 +41,7 @@ final class PaneLayoutTest extends TestCase
     #[DataProvider('provideDivisions')]
     public function testPanesAndBarsAddUpToTheFrame(int $columns, int $rows, bool $sash): void
     {
-        $layout = self::layout(new OpeningShape(24.0, 36.0, null), $columns, $rows, $sash);
+        $layout = self::layout(OpeningShape::of(24.0, 36.0, null), $columns, $rows, $sash);
         self::assertTrue($layout->isPossible());
         $holes = $layout->holes();
         self::assertCount($columns * $rows, $holes);
@@ -73,9 +73,9 @@ final class PaneLayoutTest extends TestCase
 
     public function testSaysWhenNothingIsLeft(): void
     {
-        self::assertFalse(self::layout(new OpeningShape(5.0, 30.0, null), 2, 2, false)->isPossible());
+        self::assertFalse(self::layout(OpeningShape::of(5.0, 30.0, null), 2, 2, false)->isPossible());
         self::assertFalse(
-            self::layout(new OpeningShape(20.0, 7.0, 6.0), 1, 2, false)->isPossible(),
+            self::layout(OpeningShape::of(20.0, 7.0, 6.0), 1, 2, false)->isPossible(),
             'a head that reaches into the lower row',
         );
     }
