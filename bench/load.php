@@ -6,6 +6,7 @@ declare(strict_types=1);
  * Times many people at once over HTTP, against a running bin/start: each their own weigh office or creamery.
  *
  *   php bench/load.php edits [address] [people] [seconds]   each an edit every ten seconds
+ *   php bench/load.php restless [address] [people] [seconds]   each an edit as soon as the last is answered
  *   php bench/load.php pdfs [address] [people]              each the PDF of their unchanged building, twice
  *   php bench/load.php greedy [address]                     one person asks for 40 drawings at once while another looks at their projects
  *
@@ -23,7 +24,7 @@ require __DIR__.'/../vendor/autoload.php';
 
 $what = $argv[1] ?? 'edits';
 $address = $argv[2] ?? 'http://127.0.0.1:8080';
-$people = (int) ($argv[3] ?? ['edits' => 50, 'pdfs' => 20, 'greedy' => 2][$what]);
+$people = (int) ($argv[3] ?? ['edits' => 50, 'restless' => 50, 'pdfs' => 20, 'greedy' => 2][$what]);
 $seconds = (int) ($argv[4] ?? 60);
 $uuid = static fn (): string => preg_replace('/^(.{8})(.{4}).(.{3}).(.{3})(.{12})$/', '$1-$2-4$3-a$4-$5', bin2hex(random_bytes(16)));
 $curl = new CurlMultiHandler(['select_timeout' => 0.005]);
@@ -64,25 +65,35 @@ $timed = static function (CookieJar $jar, string $method, string $path, array $d
         $statuses[$answer->getStatusCode()] = ($statuses[$answer->getStatusCode()] ?? 0) + 1;
     });
 };
+$base = array_fill(0, $people, 1);
+$edit = static function (int $i) use ($signedIn, $timed, $uuid, &$base) {
+    [$jar, , $building, $wall] = $signedIn[$i];
+
+    return $timed($jar, 'POST', "buildings/$building/revisions", ['client_id' => $uuid(), 'base' => $base[$i]++, 'edits' => [
+        ['op' => 'move-opening', 'wall' => $wall, 'id' => 'w1', 'bricks' => $base[$i] % 2 === 0 ? 0.25 : -0.25],
+        ['op' => 'set', 'path' => 'name', 'value' => 'Bench '.bin2hex(random_bytes(4))],
+    ]]);
+};
+$until = microtime(true) + $seconds;
 if ($what === 'edits') {
     // Spread over the ten seconds, as people are.
     $next = array_map(static fn (int $i): float => microtime(true) + 10 * $i / $people, range(0, $people - 1));
-    $base = array_fill(0, $people, 1);
-    $until = microtime(true) + $seconds;
     while (microtime(true) < $until) {
-        foreach ($signedIn as $i => [$jar, , $building, $wall]) {
+        foreach (array_keys($signedIn) as $i) {
             if (microtime(true) >= $next[$i]) {
                 $next[$i] += 10;
-                $timed($jar, 'POST', "buildings/$building/revisions", ['client_id' => $uuid(), 'base' => $base[$i]++, 'edits' => [
-                    ['op' => 'move-opening', 'wall' => $wall, 'id' => 'w1', 'bricks' => $base[$i] % 2 === 0 ? 0.25 : -0.25],
-                    ['op' => 'set', 'path' => 'name', 'value' => 'Bench '.bin2hex(random_bytes(4))],
-                ]]);
+                $edit($i);
             }
         }
         $curl->tick();
         usleep(1000);
     }
     $curl->execute();
+} elseif ($what === 'restless') {
+    $again = static function (int $i) use ($edit, $until, &$again) {
+        return microtime(true) < $until ? $edit($i)->then(static fn () => $again($i)) : null;
+    };
+    Utils::all(array_map($again, range(0, $people - 1)))->wait();
 } elseif ($what === 'pdfs') {
     foreach (range(1, 2) as $time) {
         Utils::all(array_map(static fn (array $one) => $timed($one[0], 'GET', "buildings/$one[2]/sheets.pdf"), $signedIn))->wait();

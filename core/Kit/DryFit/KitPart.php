@@ -7,7 +7,6 @@ namespace Chartula\Core\Kit\DryFit;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
-use Chartula\Core\Geometry\Roll;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Recall\Recall;
@@ -170,29 +169,7 @@ final readonly class KitPart
      */
     private static function rolled(KitShape $form, Region $blank, float $thickness): array
     {
-        [$start, $end] = $form->points3('axis');
-        [$from, $to] = [new Vec2($start->x, $start->y), new Vec2($end->x, $end->y)];
-        $isAway = $end->z < -$thickness / 2.0;
-        $before = deg2rad($form->number('from_degrees'));
-        $turn = (deg2rad($form->number('seam_degrees')) - $before) * ($isAway ? 1.0 : -1.0);
-        // How far in front of the neutral line the surface lies of which the radius is said.
-        $front = match ($form->text('surface')) {
-            'outside' => $thickness / 2.0,
-            'neutral' => 0.0,
-            'inside' => -$thickness / 2.0,
-            default => throw new UnexpectedValueException('A surface is outside, neutral or inside'),
-        };
-        $radius = $form->number('radius');
-        if ($form->text('kind') === 'cone') {
-            $half = atan($radius / $start->minus($end)->length());
-            // The neutral cone's apex, on the line in which the card stays.
-            $way = $to->minus($from)->times(1.0 / $to->distanceTo($from));
-            $apex = $from->plus($way->times(($isAway ? 1.0 : -1.0) * $front / tan($half)));
-            $roll = Roll::cone($apex->plus($way), $apex, $half, $turn);
-        } else {
-            $roll = Roll::cylinder($from, $to->minus($from), $radius - ($isAway ? 1.0 : -1.0) * $front, $turn);
-        }
-        $roll = $roll->begun($before * $roll->perTurn());
+        $roll = KitRoll::read($form, $thickness);
 
         return array_map(static fn (array $fold): array => $fold + ['pivot' => $thickness / 2.0], $roll->folds($blank));
     }

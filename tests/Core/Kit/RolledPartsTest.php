@@ -31,6 +31,7 @@ use Chartula\Core\Part\Shape;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Kits;
+use UnexpectedValueException;
 
 /** Rolled card, from kit documents written by hand: it comes where card of its true radius would, and closes. */
 final class RolledPartsTest extends TestCase
@@ -106,6 +107,49 @@ final class RolledPartsTest extends TestCase
         $object = explode("\no ", ObjWriter::write(self::kit(self::tube('away', [-60.0, -40.0, 0.0]))));
         self::assertStringStartsWith('yard.tube', end($object));
         self::assertGreaterThan(70 * 6, substr_count(end($object), "\nf "));
+    }
+
+    /** By whichever surface its radius is said it is the same tube, and the same cone: its apex lies t/2 ÷ tan α further on for t/2. */
+    public function testItsRadiusIsThatOfTheSurfaceThatIsNamed(): void
+    {
+        $tube = self::tube('away', [0.0, 0.0, 0.0]);
+        [$cos, $sin] = [cos(deg2rad(34.7)), sin(deg2rad(34.7))];
+        $cone = self::cone(34.7, 6.3, 28.4, 2.0 * M_PI * $sin);
+        $axis = static fn (float $by): array => [
+            [0.0, $by / tan(deg2rad(34.7)), $by - self::THICK / 2.0],
+            [0.0, $by / tan(deg2rad(34.7)) - 28.4 * $cos * $cos, $by - self::THICK / 2.0 - 28.4 * $cos * $sin],
+        ];
+        foreach ([
+            [$tube, ['radius' => 12.13, 'surface' => 'neutral']], [$tube, ['radius' => 11.89, 'surface' => 'inside']],
+            [$cone, ['axis' => $axis(self::THICK / 2.0), 'surface' => 'outside']],
+            [$cone, ['axis' => $axis(-self::THICK / 2.0), 'surface' => 'inside']],
+        ] as [$part, $said]) {
+            assert(is_array($part['form']));
+            $one = self::piece($part)->facets;
+            $other = self::piece(['form' => $said + $part['form']] + $part)->facets;
+            self::assertSame(count($one), count($other));
+            foreach ($one as $i => $facet) {
+                $apart = $facet->frame->origin->distanceTo($other[$i]->frame->origin);
+                self::assertLessThan(1e-6, $apart + $facet->frame->normal->distanceTo($other[$i]->frame->normal));
+            }
+        }
+    }
+
+    /** What cannot be is refused: an axis that is not a radius behind the card, one upright to it, a bend that ends before it begins. */
+    #[TestWith(['axis', [[0.0, 7.0, -12.3], [0.0, 8.0, -12.3]]])]
+    #[TestWith(['axis', [[0.0, 7.0, -12.37], [0.0, 8.0, -12.5]]])]
+    #[TestWith(['axis', [[0.0, 7.0, -12.37], [0.0, 7.0, -13.37]]])]
+    #[TestWith(['axis', [[0.0, 7.0, -12.37]]])]
+    #[TestWith(['seam_degrees', 0])]
+    #[TestWith(['radius', 0.4])]
+    #[TestWith(['surface', 'middle'])]
+    #[TestWith(['kind', 'bent'])]
+    public function testWhatCannotBeIsRefused(string $key, mixed $value): void
+    {
+        $tube = self::tube('away', [0.0, 0.0, 0.0]);
+        assert(is_array($tube['form']));
+        $this->expectException(UnexpectedValueException::class);
+        self::piece(['form' => [$key => $value] + $tube['form']] + $tube);
     }
 
     /**
