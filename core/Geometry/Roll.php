@@ -95,18 +95,13 @@ final readonly class Roll
      */
     public function folds(Region $region): array
     {
-        $middle = $this->isCone ? $this->along : $this->from;
-        $reach = max(array_map($middle->distanceTo(...), $region->outline->points));
+        $reach = $this->reach($region);
         $radius = $this->isCone ? $reach * sin($this->size) : $this->size;
         // Half of it for the chord, and half because it begins in the middle of one.
         $count = max(1, (int) ceil(abs($this->turn) / (2.0 * acos(max(0.0, 1.0 - Tolerance::CHORD / 2.0 / $radius)))));
         $folds = [];
         for ($k = 0; $k < $count; $k++) {
-            $at = $this->line($this->length() * ($k + 0.5) / $count);
-            $along = $this->isCone ? $at->minus($this->along)->times(1.0 / $at->distanceTo($this->along)) : $this->along;
-            $a = $this->isCone ? $this->along : $at->minus($along->times(2.0 * $reach));
-            $b = $at->plus($along->times(2.0 * $reach));
-            foreach (self::across($a, $b, $region) as [$from, $to]) {
+            foreach ($this->across($this->length() * ($k + 0.5) / $count, $region) as [$from, $to]) {
                 $folds[] = ['from' => $from, 'to' => $to, 'radians' => ($this->turn < 0.0 ? -1.0 : 1.0) * $this->fold($count)];
             }
         }
@@ -115,12 +110,32 @@ final readonly class Roll
     }
 
     /**
-     * What of a line lies on the card, from side to side.
+     * Where it begins to bend and where it ends, cut to what lies on the card.
      *
      * @return list<array{Vec2, Vec2}>
      */
-    private static function across(Vec2 $a, Vec2 $b, Region $region): array
+    public function limits(Region $region): array
     {
+        return [...$this->across(0.0, $region), ...$this->across($this->length(), $region)];
+    }
+
+    /** No place of the card is further from its apex, or from where it begins. */
+    private function reach(Region $region): float
+    {
+        return max(array_map(($this->isCone ? $this->along : $this->from)->distanceTo(...), $region->outline->points));
+    }
+
+    /**
+     * What of a line so far into the bend lies on the card, from side to side.
+     *
+     * @return list<array{Vec2, Vec2}>
+     */
+    private function across(float $into, Region $region): array
+    {
+        $at = $this->line($into);
+        $along = $this->isCone ? $at->minus($this->along)->times(1.0 / $at->distanceTo($this->along)) : $this->along;
+        $far = $along->times(2.0 * $this->reach($region));
+        [$a, $b] = [$this->isCone ? $this->along : $at->minus($far), $at->plus($far)];
         $joined = [];
         foreach (Clip::inside($a, $b, $region) as [$from, $to]) {
             $last = array_pop($joined);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Kit;
 
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Drawing\FoldTicks;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Roll;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
-use Chartula\Core\Kit\Carcass;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Finding;
@@ -20,6 +20,7 @@ use Chartula\Core\Kit\KitDocument;
 use Chartula\Core\Kit\Made;
 use Chartula\Core\Kit\Maker;
 use Chartula\Core\Kit\Makers;
+use Chartula\Core\Labelling\Labelling;
 use Chartula\Core\Output\ObjWriter;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Outline;
@@ -28,6 +29,7 @@ use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Shape;
+use Chartula\Core\Sheets\PlacedPart;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Kits;
@@ -162,7 +164,7 @@ final class RolledPartsTest extends TestCase
     {
         $round = M_PI * 8.3;
         $clear = new Edge('side', 'clearance');
-        $outline = Outline::rectangle(20.0 + $round, 14.0, $clear, $clear, $clear, $clear);
+        $outline = self::strip(20.0 + $round);
         $roll = Roll::cylinder(new Vec2(10.0, 3.0), new Vec2(0.0, 1.0), 8.3, $way * M_PI);
         $half = self::made($outline, Shape::rolled(new Vec2(10.0 + $round / 2.0, 7.0), $roll));
         self::assertEqualsWithDelta(16.6, self::seam($half, new Vec2(0.0, 7.0), new Vec2(20.0 + $round, 7.0)), 4.0 * self::CHORD);
@@ -183,12 +185,40 @@ final class RolledPartsTest extends TestCase
         self::assertEqualsWithDelta(0.999 * 60.0 * 100.0 / 180.0, $apart, 4.0 * self::CHORD);
     }
 
+    /** Beside the sheet's cut stand ticks where it begins and ends to bend: at 10 and 10 + 8.3 π along its foot and its head. */
+    public function testItsSheetSaysWhereItBends(): void
+    {
+        $outline = self::strip(20.0 + M_PI * 8.3);
+        $roll = Roll::cylinder(new Vec2(10.0, 3.0), new Vec2(0.0, 1.0), 8.3, M_PI);
+        $part = self::card($outline, Shape::rolled(new Vec2(5.0, 7.0), $roll));
+        $ticks = FoldTicks::of(new PlacedPart(Labelling::of([$part])[0], 0, 100.0, 50.0, 0, false));
+        $lines = array_map(static fn (array $t): array => [$t[0]->x, min($t[0]->y, $t[1]->y), max($t[0]->y, $t[1]->y)], $ticks);
+        sort($lines);
+        $end = 110.0 + M_PI * 8.3;
+        $wanted = [[110.0, 48.7, 49.7], [110.0, 64.3, 65.3], [$end, 48.7, 49.7], [$end, 64.3, 65.3]];
+        self::assertEqualsWithDelta($wanted, $lines, 0.001);
+    }
+
+    private static function strip(float $length): Outline
+    {
+        $clear = new Edge('side', 'clearance');
+
+        return Outline::rectangle($length, 14.0, $clear, $clear, $clear, $clear);
+    }
+
+    private static function card(Outline $outline, Shape $shape): Part
+    {
+        $stock = BuildingReader::fromDocument(Kits::box('100mm', '60mm', '40mm', 40.0))->methods->frame;
+
+        return Part::of(
+            new PartName('yard.tube', null, null, 'tube'), 'G', 'Tube', PartGroup::Trim, $stock, self::THICK, $outline,
+            [new Frame(new Vec3(-60.0, -70.0, 0.0), new Vec3(1.0, 0.0, 0.0), new Vec3(0.0, 0.0, 1.0))], [], shape: $shape,
+        );
+    }
+
     private static function made(Outline $outline, Shape $shape): Piece
     {
-        $maker = new Maker('tube', static fn (Carcass $carcass): Made => new Made(new PartSet([Part::of(
-            new PartName('yard.tube', null, null, 'tube'), 'G', 'Tube', PartGroup::Trim, $carcass->building->methods->frame, self::THICK,
-            $outline, [new Frame(new Vec3(-60.0, -70.0, 0.0), new Vec3(1.0, 0.0, 0.0), new Vec3(0.0, 0.0, 1.0))], [], shape: $shape,
-        )])));
+        $maker = new Maker('tube', static fn (): Made => new Made(new PartSet([self::card($outline, $shape)])));
         $building = BuildingReader::fromDocument(Kits::box('100mm', '60mm', '40mm', 40.0));
         $kit = KitDocument::tried(Kit::derive($building, makers: [...Makers::all(), $maker]));
         self::assertSame([], DryFit::check($kit, $building)->findings);
