@@ -18,7 +18,7 @@ final class MutatedDocumentsTest extends TestCase
 {
     private const DEEP = 20_000;
 
-    private const QUICK = 500;
+    private const QUICK = 300;
 
     #[Group('property')]
     public function testEveryDocumentIsMadeOrRefused(): void

@@ -19,11 +19,14 @@ final class Kits
         return $text === false ? throw new RuntimeException("No example $name") : $text;
     }
 
+    /** Nothing of a derivation ever changes, so that one of each does for all tests of a process. */
     public static function example(string $name): Derivation
     {
+        static $known = [];
         $text = self::exampleText($name);
 
-        return Derivation::of(BuildingReader::fromText($text), $text);
+        /** @var array<string, Derivation> $known */
+        return $known[$name] ??= Derivation::of(BuildingReader::fromText($text), $text);
     }
 
     public static function of(stdClass $document): Derivation

@@ -49,9 +49,8 @@ final class PagesTest extends TestCase
     #[DataProvider('provideExamples')]
     public function testNoWordIsTooSmallOrLiesOverACut(string $name): void
     {
-        $derived = Kits::example($name);
         $over = [];
-        foreach ($derived->printed->drawings() as $i => $drawing) {
+        foreach (self::drawings($name) as $i => $drawing) {
             [$words, $cuts] = [new Drawing($drawing->width, $drawing->height, ''), new Drawing($drawing->width, $drawing->height, '')];
             foreach ($drawing->texts() as $text) {
                 self::assertGreaterThanOrEqual(2.0, $text->size, $text->text);
@@ -72,6 +71,15 @@ final class PagesTest extends TestCase
             )]);
         }
         self::assertSame([], $over);
+    }
+
+    /** @return list<Drawing> of an example's sheets, drawn once: nobody draws on them */
+    private static function drawings(string $name): array
+    {
+        static $known = [];
+
+        /** @var array<string, list<Drawing>> $known */
+        return $known[$name] ??= Kits::example($name)->printed->drawings();
     }
 
     /** @return string a byte for each dot, from the upper left: 1 where it is inked */
@@ -183,7 +191,7 @@ final class PagesTest extends TestCase
     {
         $derived = Kits::example($name);
         $standing = Standing::of(Kits::serialised($derived), $derived->building->relief !== null);
-        $drawings = $derived->printed->drawings();
+        $drawings = self::drawings($name);
         $wrong = [];
         $marks = 0;
         foreach ($derived->printed->plan->sheets as $i => $sheet) {
@@ -214,7 +222,7 @@ final class PagesTest extends TestCase
         }
         foreach ($derived->printed->plan->sheets as $i => $sheet) {
             foreach (array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->part->id === 'hall.back.paper') as $p) {
-                $drawing = $derived->printed->drawings()[$i];
+                $drawing = self::drawings('creamery')[$i];
                 $drawing->line(Layer::Mark, $p->toSheet(new Vec2(20.0, 30.0)), $p->toSheet(new Vec2(40.0, 30.0)), new Stroke(0.2));
                 $dark = self::wrongInk(self::picture($drawing), $p, $sheet->page->height)[1];
                 $seen = array_filter($dark, static fn (Vec2 $at): bool => $standing->isSeen('hall.back.paper#0', $at));
@@ -264,7 +272,7 @@ final class PagesTest extends TestCase
     private static function words(string $name): array
     {
         if (! isset(self::$words[$name])) {
-            $html = self::poppler(Kits::example($name)->printed->drawings(), ['pdftotext', '-bbox'], ['-']);
+            $html = self::poppler(self::drawings($name), ['pdftotext', '-bbox'], ['-']);
             foreach (array_slice(explode('<page ', $html), 1) as $page) {
                 preg_match('/height="([\d.]+)"/', $page, $size);
                 $high = (float) ($size[1] ?? 0.0);
