@@ -108,7 +108,7 @@ export function Elevation({
       above={30 + 32 * (isSmall ? 1 : wall.chains.length)}
       rule={rule}
       units={units}
-      title={`${wall.title}. ${wall.openings.length} openings. ${live ? 'Page keys choose one, arrow keys move it.' : ''}`}
+      title={`${wall.title}. ${wall.openings.length === 1 ? 'One opening' : `${wall.openings.length} openings`}. ${live ? 'Page keys choose one, arrow keys move it.' : ''}`}
       focusable={live}
       onKeyDown={onKeyDown}
       onPointerMove={(_mm, event) =>

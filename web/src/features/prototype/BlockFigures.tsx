@@ -75,6 +75,7 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
           <Corners index={index} id={id} polygon={polygon} />
         </>
       )}
+      <p className="quiet mb-1">Heights count from the datum, one level for the whole building: mostly the ground.</p>
       <LengthField label="eaves above datum" path={`${at}.eaves`} value={text('eaves')} />
       <LengthField label="base above datum" path={`${at}.base`} value={text('base')} optional />
       <LengthField label="top of the plinth" path={`${at}.plinth`} value={text('plinth')} optional />
