@@ -5,6 +5,10 @@ import { Canvas } from './Canvas';
 import { Dimension, Words } from './Dimension';
 import { type Bounds, boundsOf, pathOf } from './geometry';
 
+/** So often is brickwork that was put off asked for again, and so much later. */
+const MOST_TRIES = 5;
+const AGAIN_MS = 1000;
+
 interface Props {
   wall: Wall;
   rule: { foot_mm: number; metre_mm: number };
@@ -241,9 +245,12 @@ function Hatched({ wall, clip, perPx }: { wall: Wall; clip: string; perPx: numbe
 
 /** What is printed on it. */
 function Brickwork({ href, bounds }: { href: string; bounds: Bounds }) {
+  // While drawings that nobody waits for any more are still made, the server puts this one off.
+  const [tries, setTries] = useState(0);
   return (
     <image
-      href={href}
+      href={tries === 0 ? href : `${href}&again=${tries}`}
+      onError={() => tries < MOST_TRIES && setTimeout(() => setTries(tries + 1), AGAIN_MS)}
       x={bounds.x0}
       y={bounds.y0}
       width={bounds.x1 - bounds.x0}
