@@ -13,9 +13,8 @@ use Chartula\Core\Building\Whereabouts;
 use Chartula\Core\Fit\Plot\Clearance;
 use Chartula\Core\Fit\Plot\Finished;
 use Chartula\Core\Fit\Plot\Fit;
-use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\KitDocument;
+use Chartula\Core\Kit\KitText;
 use Chartula\Core\Measure\Conversion;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Scale;
@@ -91,7 +90,7 @@ final readonly class ScaleTable
     {
         $kit = Kit::derive($building);
         $building = $kit->modelled->building;
-        $assembly = Assembly::of(KitDocument::tried($kit));
+        $assembly = KitText::tried($kit);
         $fit = Fit::of($building, $kit, $assembly);
         $size = ($fit->finished ?? Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $building->scale))->extents();
         $fine = array_filter(Checks::of($building, $kit), static fn (Check $c): bool => in_array($c->code, self::FINE, true));

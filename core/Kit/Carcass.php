@@ -24,8 +24,6 @@ final class Carcass
 
     private ?self $plain = null;
 
-    private bool $isPlain = false;
-
     public function __construct(
         public readonly Building $building,
         public readonly Form $form,
@@ -36,7 +34,9 @@ final class Carcass
     /** Of roofs nothing depends on what is let into walls. Asked for only once nothing forbids them. */
     public function panels(): Panels
     {
-        return $this->panels ??= $this->isPlain ? new Panels($this->building, $this->form) : $this->plain()->panels();
+        $plain = $this->plain();
+
+        return $this->panels ??= $plain === $this ? new Panels($this->building, $this->form) : $plain->panels();
     }
 
     /**
@@ -58,27 +58,38 @@ final class Carcass
             name: '', note: null, styles: [], blocks: array_map($block, $this->building->blocks), plot: null, relief: null,
             perspective: null, leave: [],
         );
-        $plain = new self($building, $form, $this->walls->plain($form, $this->endsAt(...)));
-        $plain->isPlain = true;
+        $met = $this->whereRoofsEnd();
+        $plain = new self($building, $form, $this->walls->plain(
+            $form,
+            static fn (WallForm $w): bool => isset($met["$w->block/{$w->wall->edge}"]),
+        ));
 
         return $this->plain = $plain->plain = $plain;
     }
 
-    /** Whether a roof ends at a wall, so that openings there come into it. */
-    private function endsAt(WallForm $wall): bool
+    /** @return array<string, true> walls at which roofs end, so that openings there come into it: by block and edge */
+    private function whereRoofsEnd(): array
     {
+        $met = [];
         foreach ($this->form->facets as $facet) {
-            foreach (array_merge(...array_map(static fn (Patch $p): array => $p->labels, $facet->patches)) as $label) {
+            foreach (array_unique(array_merge(...array_map(static fn (Patch $p): array => $p->labels, $facet->patches))) as $label) {
                 $side = Side::of($label);
-                $isIts = $side->kind === SideKind::Wall && $side->wall?->block === $wall->block && $side->wall->edge === $wall->wall->edge;
-                // What leans out of square eaves ends at whatever wall is near.
-                if ($isIts || ($side->kind === SideKind::Open && $facet->block !== $wall->block)) {
-                    return true;
+                // What leans out of square eaves ends at whatever wall of another block is near.
+                $near = $side->kind !== SideKind::Open ? [] : array_filter(
+                    $this->form->walls(),
+                    static fn (WallForm $w): bool => $w->block !== $facet->block,
+                );
+                foreach ($near as $wall) {
+                    $met["$wall->block/{$wall->wall->edge}"] = true;
+                }
+                if ($side->kind === SideKind::Wall) {
+                    $wall = $side->wallOrFail();
+                    $met["$wall->block/$wall->edge"] = true;
                 }
             }
         }
 
-        return false;
+        return $met;
     }
 
     /** @return list<mixed> all that can be read of it, as data */

@@ -56,25 +56,6 @@ final readonly class KitDocument
         ];
     }
 
-    /**
-     * As it reads back, without a fingerprint or sheets: for a kit that is only tried.
-     *
-     * @return array<string, mixed>
-     */
-    public static function tried(Kit $kit, Recall $recall = new Recall): array
-    {
-        $totals = self::totals($kit, ['sheets' => 0, 'sheets_bound' => 0, 'sheets_yield' => 0.0]);
-        /** @var array<string, mixed> $read */
-        $read = json_decode(
-            json_encode(self::of($kit->modelled->building, '', $kit, $recall) + ['totals' => $totals], JSON_THROW_ON_ERROR),
-            true,
-            512,
-            JSON_THROW_ON_ERROR,
-        );
-
-        return $read;
-    }
-
     /** @return array<string, mixed> */
     public static function part(LabelledPart $labelled): array
     {

@@ -24,6 +24,14 @@ final readonly class KitText
     {
     }
 
+    /** Of a kit that is only tried: it stands as it would read back, without a fingerprint or sheets. */
+    public static function tried(Kit $kit, Recall $recall = new Recall): Assembly
+    {
+        $totals = KitDocument::totals($kit, ['sheets' => 0, 'sheets_bound' => 0, 'sheets_yield' => 0.0]);
+
+        return self::of($kit->modelled->building, '', $kit, $recall)->assembly(['totals' => $totals], $recall);
+    }
+
     public static function of(Building $building, string $fingerprint, Kit $kit, Recall $recall): self
     {
         $parts = array_map(static fn (LabelledPart $labelled): string => $recall->of(

@@ -6,6 +6,8 @@ namespace Tests\Support;
 
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Kit\KitDocument;
 use RuntimeException;
 use stdClass;
 
@@ -96,5 +98,19 @@ final class Kits
 
         /** @var array<string, mixed> $kit */
         return $kit;
+    }
+
+    /**
+     * The document of a kit that was made without a derivation, as it reads back.
+     *
+     * @return array<string, mixed>
+     */
+    public static function tried(Kit $kit): array
+    {
+        $totals = KitDocument::totals($kit, ['sheets' => 0, 'sheets_bound' => 0, 'sheets_yield' => 0.0]);
+        $document = KitDocument::of($kit->modelled->building, '', $kit) + ['totals' => $totals];
+
+        /** @var array<string, mixed> */
+        return json_decode(json_encode($document, JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
     }
 }

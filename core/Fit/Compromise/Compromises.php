@@ -18,7 +18,7 @@ use Chartula\Core\Form\Form;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\KitDocument;
+use Chartula\Core\Kit\KitText;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
@@ -159,7 +159,7 @@ final readonly class Compromises
     private static function made(Building $building, Recall $recall): array
     {
         $kit = Kit::derive($building, $recall);
-        $assembly = Assembly::of(KitDocument::tried($kit, $recall), $recall);
+        $assembly = KitText::tried($kit, $recall);
         $size = Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $kit->modelled->building->scale, $recall)->extents();
 
         return [$kit, ['across' => $size['x1'] - $size['x0'], 'deep' => $size['y1'] - $size['y0'], 'high' => $size['high']], $assembly];

@@ -17,7 +17,6 @@ use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Finding;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\KitDocument;
 use Chartula\Core\Kit\Made;
 use Chartula\Core\Kit\Maker;
 use Chartula\Core\Kit\Makers;
@@ -66,7 +65,7 @@ final class MakersTest extends TestCase
         $placed = array_filter($placed, static fn (PlacedPart $p): bool => $p->part->part->id === 'yard.slates');
         self::assertCount(1, $placed, 'one strip');
 
-        $document = KitDocument::tried($kit);
+        $document = Kits::tried($kit);
         self::assertSame([], DryFit::check($document, $building)->findings);
         $piece = Assembly::of($document)->pieces['yard.slates#0'];
         // As wide as the slates are long, as high as their gauge, as thick as two lie on each other.
@@ -83,7 +82,7 @@ final class MakersTest extends TestCase
             self::assertSame('Piece 40 of 40 is not on its strip', $e->getMessage());
         }
         $building = self::box();
-        $kit = KitDocument::tried(Kit::derive($building, makers: [...Makers::all(), self::slates(self::LONG_MM)]));
+        $kit = Kits::tried(Kit::derive($building, makers: [...Makers::all(), self::slates(self::LONG_MM)]));
         $beyond = [[0.0, 114.2], [96.3, 114.2], [96.3, 117.1], [0.0, 117.1]];
         $last = count((array) $kit['parts']) - 1;
         foreach ([['outline', $beyond, 'set.strip'], ['at', [1.0, 0.0], 'set.body']] as [$key, $value, $code]) {

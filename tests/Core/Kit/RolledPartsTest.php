@@ -16,7 +16,6 @@ use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Finding;
 use Chartula\Core\Kit\DryFit\Piece;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Kit\KitDocument;
 use Chartula\Core\Kit\Made;
 use Chartula\Core\Kit\Maker;
 use Chartula\Core\Kit\Makers;
@@ -220,7 +219,7 @@ final class RolledPartsTest extends TestCase
     {
         $maker = new Maker('tube', static fn (): Made => new Made(new PartSet([self::card($outline, $shape)])));
         $building = BuildingReader::fromDocument(Kits::box('100mm', '60mm', '40mm', 40.0));
-        $kit = KitDocument::tried(Kit::derive($building, makers: [...Makers::all(), $maker]));
+        $kit = Kits::tried(Kit::derive($building, makers: [...Makers::all(), $maker]));
         self::assertSame([], DryFit::check($kit, $building)->findings);
 
         return Assembly::of($kit)->pieces['yard.tube#0'];
