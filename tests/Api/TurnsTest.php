@@ -29,6 +29,30 @@ final class TurnsTest extends ApiTestCase
         $this->getJson('/api/projects')->assertOk();
     }
 
+    /** What a browser has given up asking for still has its places for a moment: a little more than that waits for one and is answered. */
+    public function testALittleMoreWaitsForAPlace(): void
+    {
+        $person = $this->person();
+        $this->actingAs($person);
+        $held = array_map(fn (int $place) => self::held($person, $place), range(0, TakeTurns::AT_ONCE - 2));
+        // Another process gives its place back while this one waits.
+        $last = TakeTurns::file($person->id, TakeTurns::AT_ONCE - 1);
+        $other = proc_open(['flock', $last, 'sh', '-c', 'echo held; sleep 0.4'], [1 => ['pipe', 'w']], $pipes);
+        assert($other !== false && is_resource($pipes[1]));
+        self::assertSame("held\n", fgets($pipes[1]));
+        $this->getJson('/api/projects')->assertOk();
+        proc_close($other);
+
+        // Where as many wait as may, one more is put off.
+        $held[] = self::held($person, TakeTurns::AT_ONCE - 1);
+        array_push($held, ...array_map(
+            fn (int $seat) => self::held($person, TakeTurns::AT_ONCE + $seat),
+            range(0, TakeTurns::WAITING - 1),
+        ));
+        $this->getJson('/api/projects')->assertStatus(429);
+        self::assertCount(TakeTurns::AT_ONCE + TakeTurns::WAITING, $held);
+    }
+
     public function testAPlaceIsGivenBackWhereTheAnswerIsAFault(): void
     {
         $person = $this->person();

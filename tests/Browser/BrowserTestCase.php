@@ -310,9 +310,7 @@ abstract class BrowserTestCase extends TestCase
     protected function assertQuiet(string $where): void
     {
         $log = array_filter($this->browser->manage()->getLog('browser'), static fn (mixed $entry): bool => is_array($entry) && in_array($entry['level'], ['SEVERE', 'WARNING'], true)
-            && is_string($entry['message']) && ! str_contains($entry['message'], 'GL Driver Message')
-            // A drawing that is put off is asked for again.
-            && ! str_contains($entry['message'], 'status of 429'));
+            && is_string($entry['message']) && ! str_contains($entry['message'], 'GL Driver Message'));
         self::assertSame([], array_column($log, 'message'), "console at $where");
     }
 }

@@ -4,10 +4,7 @@ import { arrowOf, pagedTo } from './arrows';
 import { Canvas } from './Canvas';
 import { Dimension, Words } from './Dimension';
 import { type Bounds, boundsOf, pathOf } from './geometry';
-
-/** So often is brickwork that was put off asked for again, and so much later. */
-const MOST_TRIES = 5;
-const AGAIN_MS = 1000;
+import { useOneAtATime } from './oneAtATime';
 
 interface Props {
   wall: Wall;
@@ -126,6 +123,7 @@ export function Elevation({
           {wall.shows_courses && (
             <g clipPath={`url(#${clip})`}>
               <Brickwork
+                key={wall.paper}
                 href={`/api/buildings/${building}/parts/${wall.paper ?? ''}.svg?art=1&r=${revision}`}
                 bounds={bounds}
               />
@@ -245,12 +243,9 @@ function Hatched({ wall, clip, perPx }: { wall: Wall; clip: string; perPx: numbe
 
 /** What is printed on it. */
 function Brickwork({ href, bounds }: { href: string; bounds: Bounds }) {
-  // While drawings that nobody waits for any more are still made, the server puts this one off.
-  const [tries, setTries] = useState(0);
   return (
     <image
-      href={tries === 0 ? href : `${href}&again=${tries}`}
-      onError={() => tries < MOST_TRIES && setTimeout(() => setTries(tries + 1), AGAIN_MS)}
+      {...useOneAtATime(href)}
       x={bounds.x0}
       y={bounds.y0}
       width={bounds.x1 - bounds.x0}
