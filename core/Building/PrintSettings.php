@@ -32,6 +32,7 @@ final readonly class PrintSettings
      * @param  float  $proofY_mm  what the printed 100 mm rule along measured
      * @param  value-of<self::ORDERS>  $order
      * @param  bool  $hasSpares  whether one more is printed of every tiny part
+     * @param  list<TemplateCorrection>  $corrections  of single parts
      */
     public function __construct(
         public string $paper,
@@ -42,6 +43,7 @@ final readonly class PrintSettings
         public float $proofY_mm,
         public string $order = 'stock',
         public bool $hasSpares = false,
+        public array $corrections = [],
     ) {
     }
 
@@ -50,6 +52,7 @@ final readonly class PrintSettings
     {
         return $size_mm === $this->size_mm ? $this : new self(
             'own', $size_mm, $this->margin_mm, $this->gap_mm, $this->proofX_mm, $this->proofY_mm, $this->order, $this->hasSpares,
+            $this->corrections,
         );
     }
 

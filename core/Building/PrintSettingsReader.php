@@ -7,6 +7,8 @@ namespace Chartula\Core\Building;
 /** Reads `sheets`. docs/formats.md */
 final readonly class PrintSettingsReader
 {
+    private const MOST_CORRECTIONS = 500;
+
     public function __construct(private Values $values)
     {
     }
@@ -14,7 +16,7 @@ final readonly class PrintSettingsReader
     /** Null where a key is wrong. */
     public function read(?Node $node): ?PrintSettings
     {
-        $keys = ['paper', 'width', 'height', 'landscape', 'margin', 'gap', 'proof', 'order', 'spares'];
+        $keys = ['paper', 'width', 'height', 'landscape', 'margin', 'gap', 'proof', 'order', 'spares', 'corrections'];
         if ($node !== null && ! $node->isObject([], $keys)) {
             return null;
         }
@@ -28,7 +30,8 @@ final readonly class PrintSettingsReader
         $order = $node?->get('order')?->choice(PrintSettings::ORDERS) ?? 'stock';
         $proofs = [$this->proof($proof?->get('x')), $this->proof($proof?->get('y'))];
         $hasSpares = $node?->get('spares')?->bool() ?? false;
-        $settings = new PrintSettings($paper, $size, $margin, $gap, $proofs[0], $proofs[1], $order, $hasSpares);
+        $corrections = $this->corrections($node?->get('corrections'));
+        $settings = new PrintSettings($paper, $size, $margin, $gap, $proofs[0], $proofs[1], $order, $hasSpares, $corrections);
         if ($margin > 60.0) {
             $node?->get('margin')?->fault('sheet.no-room', ['margin' => $margin, 'paper' => $settings->words()]);
         }
@@ -60,6 +63,32 @@ final readonly class PrintSettingsReader
         }
 
         return $mm;
+    }
+
+    /** @return list<TemplateCorrection> those that are sound */
+    private function corrections(?Node $node): array
+    {
+        $corrections = [];
+        foreach ($node?->items(self::MOST_CORRECTIONS) ?? [] as $item) {
+            if (! $item->isObject(['part', 'side', 'by', 'reason', 'date'])) {
+                continue;
+            }
+            $part = $item->get('part')?->text(200);
+            $side = $item->get('side')?->choice(TemplateCorrection::SIDES);
+            $by = $this->values->model($item->get('by'), Sign::Any)?->mm;
+            [$reason, $date] = AsBuiltReader::reasonAndDay($item);
+            if ($by !== null && abs($by) > TemplateCorrection::MOST_MM) {
+                $item->get('by')?->fault('template.far', ['given' => round($by, 2), 'most' => TemplateCorrection::MOST_MM]);
+            }
+            if (isset($corrections["$part $side"])) {
+                $item->get('side')?->fault('template.twice');
+            }
+            if ($part !== null && $side !== null && $by !== null && $reason !== null && $date !== null) {
+                $corrections["$part $side"] = new TemplateCorrection($part, $side, $by, $reason, $date, $item->path);
+            }
+        }
+
+        return array_values($corrections);
     }
 
     private function proof(?Node $node): float

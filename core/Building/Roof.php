@@ -35,6 +35,29 @@ final readonly class Roof
     ) {
     }
 
+    /** Whether one panel rises from an edge to a ridge. */
+    public function risesFrom(int $edge): bool
+    {
+        return $this->edges[$edge]->slopesFromEaves() && ! in_array($this->kind, ['flat', 'none', 'mansard'], true);
+    }
+
+    /** Every plane so many times as steep, and all that is measured up from the eaves so many times as high. */
+    public function steeperBy(float $factor): self
+    {
+        $angle = static fn (Angle $a): Angle => Angle::ofDegrees(rad2deg(atan($factor * $a->tan())));
+        $length = static fn (RealLength $l): RealLength => RealLength::ofMillimetres($factor * $l->mm);
+
+        return $this->with(
+            pitch: $angle($this->pitch),
+            rise: $this->rise === null ? null : $length($this->rise),
+            upper: $this->upper === null ? null : [$angle($this->upper[0]), $length($this->upper[1])],
+            edges: array_map(static fn (RoofEdge $e): RoofEdge => $e->with(
+                pitch: $angle($e->pitch),
+                from: $e->from === null ? null : $length($e->from),
+            ), $this->edges),
+        );
+    }
+
     /** Whether it runs on over an edge into what stands there; a lean-to ends at the wall that it leans on. */
     public function runsOn(RoofEdge $edge): bool
     {

@@ -10,6 +10,8 @@ use Chartula\Core\Measure\RealLength;
 /** What the roof does over one edge of the footprint. Real sizes; the overhang is level, from the footprint line. */
 final readonly class RoofEdge
 {
+    use CopiesWith;
+
     public const SLOPE = 'hip';
 
     public const GABLE = 'gable';
@@ -24,6 +26,7 @@ final readonly class RoofEdge
     /**
      * @param  value-of<self::KINDS>  $kind
      * @param  ?RealLength  $from  how high above the eaves a half-hip begins
+     * @param  array<value-of<AsBuilt::OF_PANELS>, AsBuilt>  $built  what was measured of the panel over it
      */
     public function __construct(
         public string $kind,
@@ -31,6 +34,7 @@ final readonly class RoofEdge
         public RealLength $overhang,
         public ?RealLength $from,
         public string $path,
+        public array $built = [],
     ) {
     }
 

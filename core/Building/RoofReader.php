@@ -200,7 +200,7 @@ final readonly class RoofReader
         /** @var array<int, Node> $given */
         $given = [];
         foreach ($roof->get('edges')?->items(FootprintReader::MOST_CORNERS) ?? [] as $item) {
-            $item->isObject(['edge'], ['kind', 'pitch', 'overhang', 'from']);
+            $item->isObject(['edge'], ['kind', 'pitch', 'overhang', 'from', 'built']);
             $edge = EdgeName::read($item->get('edge'), $footprint->edges);
             if ($edge === null) {
                 continue;
@@ -228,7 +228,8 @@ final readonly class RoofReader
             if ($kind === RoofEdge::HALF_HIP && $from === null) {
                 $from = RealLength::ofMillimetres($footprint->length($i)->mm / 4.0 * $pitch->tan());
             }
-            $edges[] = new RoofEdge($kind, $own, $out, $from, $item->path ?? $roof->path);
+            $built = (new AsBuiltReader($this->values))->read($item?->get('built'), AsBuilt::OF_PANELS);
+            $edges[] = new RoofEdge($kind, $own, $out, $from, $item->path ?? $roof->path, $built);
         }
 
         return $edges;

@@ -15,6 +15,7 @@ final readonly class Wall
      * @param  int  $edge  of the footprint, from corner edge to corner edge + 1
      * @param  list<Opening>  $openings
      * @param  ?array{RealLength, RealLength}  $ground  levels above the datum at its left and its right end; null: the block's base
+     * @param  array<value-of<AsBuilt::OF_WALLS>, AsBuilt>  $built  what was measured of it
      */
     public function __construct(
         public int $edge,
@@ -25,6 +26,7 @@ final readonly class Wall
         public array $openings,
         public ?array $ground,
         public string $path,
+        public array $built = [],
     ) {
     }
 }

@@ -72,6 +72,7 @@ final readonly class WallReader
             $openings,
             $this->ground($node->get('ground')),
             $node->path,
+            (new AsBuiltReader($this->values))->read($node->get('built'), AsBuilt::OF_WALLS),
         );
     }
 

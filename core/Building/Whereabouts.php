@@ -22,6 +22,7 @@ final readonly class Whereabouts
         'proof' => 'proving rules',
         'relief' => 'low relief', 'perspective' => 'depth by perspective', 'compression' => 'what is given up', 'gauge' => 'bricks',
         'ground' => 'ground along it', 'keep' => 'what is kept free', 'treat' => 'how it is treated', 'stock' => 'materials',
+        'built' => 'as built', 'apex' => 'to the peak', 'up' => 'panel up to the ridge', 'along' => 'panel along the eaves',
         'frame' => 'frame', 'eye' => 'the eye', 'verge' => 'overhang at gables',
     ];
 

@@ -41,7 +41,7 @@ final readonly class Compressor
         }
 
         // What was taken is not taken again.
-        return new Compressed($building->with(compression: Compression::none()), $taken);
+        return new Compressed(BuiltSizes::of($building->with(compression: Compression::none()), $problems), $taken);
     }
 
     /** Whether all that is to be kept is there. */

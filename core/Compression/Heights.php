@@ -54,6 +54,20 @@ final readonly class Heights
         return [$left > Tolerance::MEET ? null : new AxisMap($shrunk), $room];
     }
 
+    /** So much higher, or lower where it is less than nothing, above all openings; null where there is not so much. */
+    public function atTop(float $by): ?AxisMap
+    {
+        $last = $this->block->base->mm;
+        foreach ($this->block->walls as $wall) {
+            foreach ($wall->openings as $opening) {
+                $last = max($last, $this->block->base->mm + $opening->sill->mm + $opening->style->h->mm);
+            }
+        }
+        $top = new Interval($last, $this->block->eaves->mm);
+
+        return $last > $top->to - Tolerance::MEET || $top->length() + $by < Tolerance::MEET ? null : new AxisMap([new Shrink($top, -$by)]);
+    }
+
     /** Without a storey and all that is in it; null where something reaches out of it, or a door stands in it. */
     public function withoutStorey(Storey $storey): ?AxisMap
     {

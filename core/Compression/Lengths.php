@@ -186,6 +186,27 @@ final readonly class Lengths
         return new AxisMap([new Shrink($this->whole, (1.0 - $factor) * $this->whole->length())]);
     }
 
+    /**
+     * So much longer, or shorter where it is less than nothing, as near its far end as nothing but blank wall gives way; null where that
+     * is nowhere.
+     */
+    public function nearEnd(float $by): ?AxisMap
+    {
+        foreach (array_reverse($this->blank()) as $blank) {
+            $inner = array_filter($this->corners, static fn (float $x): bool => $blank->contains($x, -Tolerance::MEET));
+            $cuts = [$blank->from, ...$inner, $blank->to];
+            sort($cuts);
+            for ($i = count($cuts) - 1; $i > 0; $i--) {
+                $stretch = new Interval($cuts[$i - 1], $cuts[$i]);
+                if (min($stretch->length(), $stretch->length() + $by) > Tolerance::MEET) {
+                    return new AxisMap([new Shrink($stretch, -$by)]);
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** Makes every blank stretch longer by as much as the others. */
     public function longer(float $by): AxisMap
     {

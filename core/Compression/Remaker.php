@@ -80,7 +80,7 @@ final readonly class Remaker
     }
 
     /** Gives a length as it is modelled, written as it was measured. */
-    private static function length(RealLength $was, float $mm): RealLength
+    public static function length(RealLength $was, float $mm): RealLength
     {
         return RealLength::entered($mm, LengthFormat::like($was->text ?? '', round($mm, 4)).' as modelled', $was->path ?? '');
     }

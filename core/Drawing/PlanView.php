@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Edit\QuickShape;
 use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\BuiltFigures;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -49,7 +50,9 @@ final readonly class PlanView
 
         return [
             'blocks' => array_map(
-                static fn (BlockForm $b): array => self::drawn($building->scale, $b->block, $b->ring, ['block' => false, 'edges' => []]),
+                static fn (BlockForm $b): array => self::drawn($building->scale, $b->block, $b->ring, [
+                    'block' => false, 'edges' => [], 'measurable' => BuiltFigures::measurable($kit->compressed->building, $kit->form, $b),
+                ]),
                 $kit->form->blocks,
             ),
             'walls' => $walls, 'braces' => $braces, 'gaps' => PlanGaps::of($building, $kit),
@@ -59,10 +62,11 @@ final readonly class PlanView
     /**
      * A block as it is described, on the outline that is drawn for it.
      *
-     * @param  array{block: bool, edges: array<int, bool>}  $clashes  with what of it something is wrong
+     * @param  array{block: bool, edges: array<int, bool>, measurable: array<int, array<string, float>>}  $said  with what of it something
+     *     is wrong, and by edge what can be measured of it
      * @return array<string, mixed>
      */
-    public static function drawn(Scale $scale, Block $block, Ring $ring, array $clashes): array
+    public static function drawn(Scale $scale, Block $block, Ring $ring, array $said): array
     {
         $edges = [];
         foreach ($block->footprint->edges as $i => $name) {
@@ -71,13 +75,16 @@ final readonly class PlanView
                 'name' => $name, 'block' => $block->id, 'key' => $block->id.'.'.$name,
                 'from' => $ring->point($i)->toArray(), 'to' => $ring->point($i + 1)->toArray(),
                 'length' => Size::ofModel($ring->edgeLength($i), $scale), 'roof' => $roof->kind, 'pitch' => $roof->pitch->text(),
-                'overhang' => Size::ofReal($roof->overhang, $scale), 'clashes' => $clashes['edges'][$i] ?? false,
+                'overhang' => Size::ofReal($roof->overhang, $scale), 'clashes' => $said['edges'][$i] ?? false,
+                'measurable' => array_map(static fn (string $figure, float $mm): array => [
+                    'figure' => $figure, 'is' => Size::ofModel($mm, $scale),
+                ], array_keys($said['measurable'][$i] ?? []), $said['measurable'][$i] ?? []),
             ];
         }
 
         return [
             'id' => $block->id, 'name' => $block->name, 'path' => $block->path,
-            'ring' => $ring->toArray(), 'edges' => $edges, 'clashes' => $clashes['block'],
+            'ring' => $ring->toArray(), 'edges' => $edges, 'clashes' => $said['block'],
             'at' => [Size::ofModel($block->at->x / $scale->ratio, $scale), Size::ofModel($block->at->y / $scale->ratio, $scale)],
             'turn' => $block->turnDeg, 'eaves' => Size::ofReal($block->eaves, $scale), 'base' => Size::ofReal($block->base, $scale),
             'roof' => ['kind' => $block->roof->kind, 'pitch' => $block->roof->pitch->text()],

@@ -79,7 +79,7 @@ final readonly class Sketch
 
         return PlanView::drawn($this->building->scale, $block, $this->ring($block), [
             'block' => $own !== [] || in_array($block->path, $this->faulty, true),
-            'edges' => array_map(fn (RoofEdge $e): bool => $this->clashes($e->path), $block->roof->edges),
+            'edges' => array_map(fn (RoofEdge $e): bool => $this->clashes($e->path), $block->roof->edges), 'measurable' => [],
         ]);
     }
 

@@ -216,6 +216,7 @@ final readonly class Surfaces
         );
         $height = Figure::measured($block->eaves, $scale, 'eaves');
         $height = $solid->base === 0.0 ? $height : $height->less($solid->base, 'less the base, '.LengthFormat::trimmed($solid->base, 3));
+        $height = BuiltFigures::height($block, $height);
         $walls = [];
         foreach (array_keys($block->walls) as $edge) {
             $walls[] = $this->wall($i, $block, $edge, $height, $solids, $key);
@@ -252,7 +253,10 @@ final readonly class Surfaces
         return new WallForm(
             $i, $wall,
             new Frame(new Vec3($a->x, $a->y, $solids[$i]->base), new Vec3($along->x, $along->y, 0.0), new Vec3(0.0, 0.0, 1.0)),
-            Figure::measured($block->footprint->length($edge), $this->building->scale, $block->footprint->measure($edge)),
+            BuiltFigures::length(
+                $wall,
+                Figure::measured($block->footprint->length($edge), $this->building->scale, $block->footprint->measure($edge)),
+            ),
             $height, $this->apex($block, $solids[$i], $top, $a, $along, $height), $top,
             $wall->treat === 'omit' || ! $this->problems->areNone() ? [] : $section->patches(CardSlice::face($ring->edgeLength($edge))),
             // What recedes is cut: no flap would fold along lines that converge.

@@ -28,6 +28,14 @@ final readonly class Vec2
         return new self($this->x * $factor, $this->y * $factor);
     }
 
+    /** Turned about the origin, counter-clockwise. */
+    public function turned(float $degrees): self
+    {
+        [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
+
+        return new self($this->x * $cos - $this->y * $sin, $this->x * $sin + $this->y * $cos);
+    }
+
     public function dot(self $that): float
     {
         return $this->x * $that->x + $this->y * $that->y;

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Compression\Compressed;
 use Chartula\Core\Compression\Compressor;
+use Chartula\Core\Form\BuiltFigures;
 use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Perspective\Recession;
@@ -68,6 +69,8 @@ final readonly class Kit
         $problems->throwIfAny();
         $building = $modelled->building;
         $form = Surfaces::of($building, $problems, $recall);
+        $problems->throwIfAny();
+        BuiltFigures::collectFaults($form, $problems);
         $problems->throwIfAny();
         $carcass = new Carcass($building, $form, Walls::of($building, $form));
         foreach ($makers as $maker) {

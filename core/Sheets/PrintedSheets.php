@@ -7,21 +7,22 @@ namespace Chartula\Core\Sheets;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Kit\Compare\PrintedPlace;
-use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\Prints;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\Tolerance;
 
 /** Sheets that have been printed, with what is still good of them where it lies. */
 final readonly class PrintedSheets
 {
     /**
+     * @param  list<LabelledPart>  $parts  as they are printed
      * @param  array<string, PrintedPlace>  $kept  by piece
      * @return list<Sheet> by their numbers
      */
-    public static function of(Building $building, Kit $kit, array $kept): array
+    public static function of(Building $building, array $parts, array $kept): array
     {
         $sheets = [];
-        foreach ($kit->parts as $part) {
+        foreach ($parts as $part) {
             for ($copy = 0; $copy < $part->part->qty(); $copy++) {
                 $place = $kept[$part->part->id.'#'.$copy] ?? null;
                 if ($place !== null) {

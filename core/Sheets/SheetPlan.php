@@ -7,6 +7,7 @@ namespace Chartula\Core\Sheets;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Kit\Limits;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
@@ -54,13 +55,14 @@ final readonly class SheetPlan
         if ($page->roomWidth() < 20.0 || $page->roomHeight() < 20.0) {
             throw InvalidInput::at('sheets.margin', 'sheet.no-room', ['margin' => $page->margin, 'paper' => $building->sheets->words()]);
         }
-        $checks = [];
-        $groups = self::groups($building, $kit, $wanted, $checks);
+        $corrected = CorrectedParts::of($building->sheets->corrections, $kit->parts);
+        $checks = $corrected->checks;
+        $groups = self::groups($building, $corrected->parts, $wanted, $checks);
         $bands = [];
         foreach ($groups as $group) {
             array_push($bands, ...$group->bands($page, $wanted->effort, 1.0 / count($groups), $recall));
         }
-        $printed = PrintedSheets::of($building, $kit, $wanted->prints->places);
+        $printed = PrintedSheets::of($building, $corrected->parts, $wanted->prints->places);
         $taken = [...$wanted->prints->sheets, ...array_map(static fn (Sheet $s): int => $s->number, $printed)];
         $sheets = [...$printed, ...Pages::of($bands, $page, $taken)];
         usort($sheets, static fn (Sheet $a, Sheet $b): int => $a->number <=> $b->number);
@@ -107,15 +109,16 @@ final readonly class SheetPlan
     }
 
     /**
+     * @param  list<LabelledPart>  $parts  as they are printed
      * @param  list<Check>  $checks  to which what no page takes is added
      * @return list<PieceGroup>
      */
-    private static function groups(Building $building, Kit $kit, Wanted $wanted, array &$checks): array
+    private static function groups(Building $building, array $parts, Wanted $wanted, array &$checks): array
     {
         $page = new Page($building->sheets);
         $keys = $wanted->keys();
         $groups = [];
-        foreach ($kit->parts as $part) {
+        foreach ($parts as $part) {
             $stock = $part->part->stock;
             $block = $building->sheets->order === 'block' ? $part->part->of->block ?? '' : '';
             $piece = new SheetPiece($part, $building->sheets->gap_mm, SheetPiece::isMirrored($part->part, $building->methods->template));

@@ -92,6 +92,29 @@ final class BlocksTest extends BrowserTestCase
         $this->sees('joints close');
     }
 
+    public function testWhatWasMeasuredIsTheTruthUntilItContradicts(): void
+    {
+        $this->beginBuilding('Signe', 'Weigh house');
+        $this->link('Shell')->click();
+        $measure = function (string $wall, string $mm): void {
+            $this->press($wall);
+            $this->press('as built… length');
+            $this->type('measured on the model', $mm);
+            $this->type('why', 'the knife slipped');
+            $this->press('Take it as the truth');
+        };
+        $was = (float) $this->find("//section[contains(@class,'as-built')]//*[contains(@class,'mm')]")->getText();
+        $measure('front', sprintf('%.2fmm', $was - 0.4));
+        $this->saved(2);
+        $this->sees(sprintf('as built %s mm', rtrim(sprintf('%.2F', $was - 0.4), '0.')));
+        $this->assertSound('a wall as built');
+        $measure('back', sprintf('%.2fmm', $was + 0.3));
+        $this->sees('measure both again and keep one');
+        $this->press('Take that figure out');
+        $this->saved(4);
+        $this->sees('joints close');
+    }
+
     public function testAFaultIsAtTheEdgeAndTheLastRoofStays(): void
     {
         $this->beginBuilding('Sten', 'Faults');

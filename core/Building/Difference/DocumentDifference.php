@@ -52,6 +52,11 @@ final class DocumentDifference
     /** @param  list<string>  $keys */
     private function values(mixed $before, mixed $after, array $keys, Subject $subject): void
     {
+        if (end($keys) === 'built') {
+            // What was measured is said figure by figure, the first one too.
+            $before ??= new stdClass;
+            $after ??= new stdClass;
+        }
         if ($before instanceof stdClass && $after instanceof stdClass) {
             $this->objects($before, $after, $keys, $subject);
         } elseif (self::isList($before, $after) && self::isList($after, $before)) {

@@ -14,7 +14,8 @@ final readonly class Words
         'w' => 'width', 'h' => 'height', 'rect.0' => 'width', 'rect.1' => 'depth', 'panes.0' => 'columns of panes',
         'panes.1' => 'rows of panes',
         'at.0' => 'place across', 'at.1' => 'place back', 'sheet.0' => 'sheet width', 'sheet.1' => 'sheet height',
-        'through' => 'walls that run through',
+        'through' => 'walls that run through', 'apex' => 'height to the peak', 'up' => 'panel up to the ridge',
+        'along' => 'panel along the eaves', 'built' => 'as built',
     ];
 
     /** Lists steps of a path that a person would not name. */
@@ -26,6 +27,14 @@ final readonly class Words
     public static function field(array $keys): string
     {
         $keys = array_map(static fn (string $key): string => ltrim($key, Identity::MARK), $keys);
+        $built = array_search('built', $keys, true);
+        if ($built !== false && isset($keys[$built + 1])) {
+            $said = self::FIELDS[$keys[$built + 1]] ?? $keys[$built + 1];
+
+            return $said.' as built'.match ($keys[$built + 2] ?? 'measured') {
+                'measured' => '', 'reason' => ', and why,', default => ', and when,'
+            };
+        }
         $last = implode('.', array_slice($keys, -2));
         if (isset(self::FIELDS[$last])) {
             return self::FIELDS[$last];
@@ -45,6 +54,10 @@ final readonly class Words
     {
         $field = self::field($keys);
         if ($before === null) {
+            if ($after instanceof stdClass && isset($after->measured)) {
+                return "$field ".self::value($after->measured);
+            }
+
             return $after instanceof stdClass || is_array($after) ? "$field added" : "$field ".self::value($after);
         }
         if ($after === null) {

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
+use Chartula\Core\Building\AsBuilt;
 use Chartula\Core\Building\Node;
 use stdClass;
 
-/** What the roof does over one edge of a block, and how walls meet at one corner: entries that come and go with what they say. */
+/**
+ * What the roof does over one edge of a block, how walls meet at one corner, and what was measured of a wall or of the panel over it:
+ * entries that come and go with what they say.
+ */
 final readonly class EdgeEdit
 {
-    public const OPS = ['roof-edge', 'corner'];
+    public const OPS = ['roof-edge', 'corner', 'as-built'];
 
     public function __construct(private Node $edit)
     {
@@ -18,27 +22,65 @@ final readonly class EdgeEdit
 
     public function apply(string $op, ?stdClass $block): void
     {
-        if ($op === 'corner') {
-            $this->corner($block);
-        } else {
-            $this->roofEdge($block);
+        match ($op) {
+            'corner' => $this->corner($block),
+            'as-built' => $this->asBuilt($block),
+            default => $this->roofEdge($block),
+        };
+    }
+
+    private function asBuilt(?stdClass $block): void
+    {
+        $this->edit->isObject(['op', 'block', 'edge', 'figure', 'measured'], ['reason', 'date']);
+        $figure = $this->edit->get('figure')?->choice([...AsBuilt::OF_WALLS, ...AsBuilt::OF_PANELS]);
+        $edge = $block === null ? null : $this->edge($block);
+        if ($block === null || $edge === null || $figure === null) {
+            return;
         }
+        $isPanel = in_array($figure, AsBuilt::OF_PANELS, true);
+        $owner = $isPanel ? self::roof($block) : $block;
+        $list = $isPanel ? 'edges' : 'walls';
+        $entry = self::entry($owner, $list, 'edge', $edge);
+        $built = ($entry->built ?? null) instanceof stdClass ? $entry->built : $entry->built = new stdClass;
+        $measured = $this->edit->get('measured')?->value;
+        if ($measured === null) {
+            unset($built->{$figure});
+        } else {
+            $built->{$figure} = (object) [
+                'measured' => $measured, 'reason' => $this->edit->get('reason')?->value, 'date' => $this->edit->get('date')?->value,
+            ];
+        }
+        if (get_object_vars($built) === []) {
+            unset($entry->built);
+        }
+        self::tidy($owner, $list);
+    }
+
+    /** The edge that is named; said so where there is none. */
+    private function edge(stdClass $block): ?string
+    {
+        $edge = $this->edit->get('edge')?->text(32);
+        if ($edge !== null && ! in_array($edge, Ruler::edges($block), true)) {
+            $this->edit->get('edge')?->fault('unknown-edge', ['given' => $edge, 'known' => implode(', ', Ruler::edges($block))]);
+
+            return null;
+        }
+
+        return $edge;
+    }
+
+    private static function roof(stdClass $block): stdClass
+    {
+        return ($block->roof ?? null) instanceof stdClass ? $block->roof : $block->roof = new stdClass;
     }
 
     private function roofEdge(?stdClass $block): void
     {
         $this->edit->isObject(['op', 'block', 'edge'], ['kind', 'pitch', 'overhang', 'from']);
-        $edge = $this->edit->get('edge')?->text(32);
-        if ($block === null || $edge === null) {
-            return;
+        $edge = $block === null ? null : $this->edge($block);
+        if ($block !== null && $edge !== null) {
+            $this->put(self::roof($block), 'edges', 'edge', $edge, ['kind', 'pitch', 'overhang', 'from']);
         }
-        if (! in_array($edge, Ruler::edges($block), true)) {
-            $this->edit->get('edge')?->fault('unknown-edge', ['given' => $edge, 'known' => implode(', ', Ruler::edges($block))]);
-
-            return;
-        }
-        $roof = ($block->roof ?? null) instanceof stdClass ? $block->roof : $block->roof = new stdClass;
-        $this->put($roof, 'edges', 'edge', $edge, ['kind', 'pitch', 'overhang', 'from']);
     }
 
     private function corner(?stdClass $block): void
@@ -57,14 +99,7 @@ final readonly class EdgeEdit
      */
     private function put(stdClass $owner, string $list, string $key, string|int $name, array $keys): void
     {
-        $entries = is_array($owner->{$list} ?? null) ? array_values($owner->{$list}) : [];
-        $entry = null;
-        foreach ($entries as $one) {
-            $entry = $one instanceof stdClass && ($one->{$key} ?? null) === $name ? $one : $entry;
-        }
-        if ($entry === null) {
-            $entries[] = $entry = (object) [$key => $name];
-        }
+        $entry = self::entry($owner, $list, $key, $name);
         foreach ($keys as $said) {
             $node = $this->edit->get($said);
             if ($node !== null && $node->value === null) {
@@ -73,9 +108,32 @@ final readonly class EdgeEdit
                 $entry->{$said} = $node->value;
             }
         }
-        $entries = array_values(
-            array_filter($entries, static fn (mixed $e): bool => ! $e instanceof stdClass || count(get_object_vars($e)) > 1),
-        );
+        self::tidy($owner, $list);
+    }
+
+    /** The entry of a list that says something of a thing, made where there is none. */
+    private static function entry(stdClass $owner, string $list, string $key, string|int $name): stdClass
+    {
+        $entries = is_array($owner->{$list} ?? null) ? array_values($owner->{$list}) : [];
+        $entry = null;
+        foreach ($entries as $one) {
+            $entry = $one instanceof stdClass && ($one->{$key} ?? null) === $name ? $one : $entry;
+        }
+        if ($entry === null) {
+            $entries[] = $entry = (object) [$key => $name];
+        }
+        $owner->{$list} = $entries;
+
+        return $entry;
+    }
+
+    /** Entries that say nothing go, and the list with the last of them. */
+    private static function tidy(stdClass $owner, string $list): void
+    {
+        $entries = array_values(array_filter(
+            is_array($owner->{$list} ?? null) ? $owner->{$list} : [],
+            static fn (mixed $e): bool => ! $e instanceof stdClass || count(get_object_vars($e)) > 1,
+        ));
         unset($owner->{$list});
         if ($entries !== []) {
             $owner->{$list} = $entries;

@@ -143,6 +143,15 @@ export type Edit =
       from?: string | null;
     }
   | {
+      op: 'as-built';
+      block: string;
+      edge: string;
+      figure: BuiltFigure;
+      measured: string | null;
+      reason?: string;
+      date?: string;
+    }
+  | {
       op: 'add-kind';
       kind?: 'window' | 'door' | 'open';
       name?: string;
@@ -184,6 +193,7 @@ export type Edit =
  */
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json | undefined };
 export type EdgeKind = 'gable' | 'hip' | 'half-hip' | 'wall';
+export type BuiltFigure = 'length' | 'height' | 'apex' | 'up' | 'along';
 /**
  * A building document; docs/formats.md.
  *
@@ -692,6 +702,13 @@ export interface PlanEdge {
    * Whether something is wrong with it.
    */
   clashes: boolean;
+  /**
+   * What can be measured of its wall and of the panel over it once they are built, and what it is now.
+   */
+  measurable: {
+    figure: BuiltFigure;
+    is: Size;
+  }[];
 }
 export interface PlanWall {
   key: string;

@@ -157,6 +157,11 @@ export const hut = (): Derived => ({
               pitch: '40°',
               overhang: sizeOf(3),
               clashes: false,
+              measurable: [
+                { figure: 'length', is: sizeOf(72) },
+                { figure: 'height', is: sizeOf(38) },
+                { figure: 'up', is: sizeOf(35.25) },
+              ],
             },
           ],
           at: [sizeOf(0), sizeOf(0)],

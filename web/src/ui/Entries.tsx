@@ -13,6 +13,8 @@ export interface Field {
   what: 'length' | 'text' | 'count' | 'number' | 'choice' | 'list';
   /** Of a length: which world a figure without a word is of. */
   world?: 'real' | 'model';
+  /** Of a length: the other world says nothing. */
+  plain?: boolean;
   /** Of a list within the entry. */
   list?: Omit<Props, 'path' | 'onPut'>;
   optional?: boolean;
@@ -91,6 +93,7 @@ function EntryField({ field, path }: { field: Field; path: string }) {
         value={value}
         world={field.world ?? 'real'}
         optional={field.optional ?? false}
+        plain={field.plain ?? false}
       />
     );
   }

@@ -5,6 +5,7 @@ import { ApiError } from '../api/client';
 import { lengthOptions, measureOf, type World } from '../api/lengths';
 import { useBuilding } from '../document/context';
 import { keepDraft, readDraft } from './drafts';
+import { Offers } from './Offers';
 import { useRested } from './useRested';
 
 const REST_MS = 250;
@@ -118,23 +119,7 @@ export function LengthField({ label, plain = false, ...field }: Props) {
         }}
       />
       <span className="other">{other}</span>
-      {offers.length > 0 && (
-        <span className="offers">
-          {asks}
-          {offers.map((offer) => (
-            <button
-              key={offer}
-              type="button"
-              className="btn btn-sm btn-outline-secondary"
-              // Before the field is left with what is typed there.
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => take(offer)}
-            >
-              {offer}
-            </button>
-          ))}
-        </span>
-      )}
+      <Offers asks={asks} offers={offers} onTake={take} />
       <span id={`${id}-other`} className={wrong ? 'fault' : 'visually-hidden'} role={wrong ? 'alert' : undefined}>
         {wrong ?? (other === '' ? '' : `is ${other}`)}
       </span>

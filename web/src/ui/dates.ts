@@ -10,3 +10,9 @@ export function whenOf(iso: string, now = new Date()): string {
   const year = at.getFullYear() === now.getFullYear() ? {} : { year: 'numeric' as const };
   return `${at.toLocaleDateString(undefined, { day: 'numeric', month: 'long', ...year })}, ${time}`;
 }
+
+/** This day as documents write it, by the person’s own clock. */
+export function today(now = new Date()): string {
+  const two = (number: number) => String(number).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}

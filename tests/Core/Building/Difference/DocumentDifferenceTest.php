@@ -69,6 +69,15 @@ final class DocumentDifferenceTest extends TestCase
             'plot eye travel from 400mm to 200mm, plot lift added',
         ];
         yield 'nothing' => [[$set('blocks.0.eaves', '9ft 6in')], ''];
+        yield 'what was built' => [
+            [
+                [
+                    'op' => 'as-built', 'block' => 'main', 'edge' => 'left', 'figure' => 'apex', 'measured' => '57.9mm', 'reason' => 'slip',
+                    'date' => '2026-11-30',
+                ],
+            ],
+            'left: height to the peak as built 57.9mm',
+        ];
     }
 
     /** Whatever two documents are, taking every change across turns the one into the other. */

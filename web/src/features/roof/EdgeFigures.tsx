@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { EdgeKind, PlanEdge } from '../../api/types';
 import { SelectField } from '../../ui/SelectField';
+import { AsBuilt } from '../../document/AsBuilt';
 import { useBuilding } from '../../document/context';
 
 const KINDS = [
@@ -56,6 +57,7 @@ export function EdgeFigures({ edge, onDone }: { edge: PlanEdge; onDone: () => vo
         </div>
       ))}
       <p className="quiet">Leave a figure empty and it is again what the whole roof has.</p>
+      <AsBuilt edge={edge} of={['up', 'along']} />
       <Button variant="outline-secondary" size="sm" onClick={onDone}>
         The whole roof
       </Button>

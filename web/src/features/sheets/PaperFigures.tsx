@@ -1,5 +1,7 @@
 import type { Edit, StockView } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
+import { today } from '../../ui/dates';
+import { Entries } from '../../ui/Entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { StockField } from '../../document/StockField';
@@ -87,11 +89,55 @@ export function PaperFigures({ stocks, isSound }: { stocks: StockView[]; isSound
       <LengthField label="across" path="sheets.proof.x" value={text('sheets.proof.x') || '100mm'} world="model" plain />
       <LengthField label="along" path="sheets.proof.y" value={text('sheets.proof.y') || '100mm'} world="model" plain />
       {isSound && <TrialPrint />}
+      <h3 className="mt-3">Templates that come out wrong</h3>
+      <p className="quiet">
+        One part’s template too long or too short? Correct the printed sheet here; the part itself stays as it is.
+      </p>
+      <Corrections />
       <h3 className="mt-3">Thickness as measured</h3>
       <p className="quiet">Best from a pile of ten. Every corner depends on it.</p>
       {stocks.map((stock) => (
         <StockField key={stock.id} stock={stock} />
       ))}
     </aside>
+  );
+}
+
+/** What is printed otherwise than it is, part by part. */
+function Corrections() {
+  const { derived } = useBuilding();
+  const parts = derived?.kit.parts ?? [];
+  const named = new Map(parts.map((part) => [part.id, `${part.label}, ${part.name}`] as const));
+  return (
+    <Entries
+      title="Corrected"
+      path="sheets.corrections"
+      add="Correct a template"
+      named={(entry) => named.get(textAt(entry, 'part')) ?? 'A part that is gone'}
+      fresh={(others) => ({
+        part: parts.find((part) => !others.some((one) => one.part === part.id))?.id ?? '',
+        side: 'right',
+        by: '0.2mm',
+        reason: 'came out short',
+        date: today(),
+      })}
+      fields={[
+        { key: 'part', label: 'part', what: 'choice', choices: [...named] },
+        {
+          key: 'side',
+          label: 'at its',
+          what: 'choice',
+          choices: [
+            ['left', 'left'],
+            ['right', 'right'],
+            ['top', 'top'],
+            ['bottom', 'bottom'],
+          ],
+        },
+        { key: 'by', label: 'farther out by', what: 'length', world: 'model', plain: true },
+        { key: 'reason', label: 'why', what: 'text' },
+        { key: 'date', label: 'on', what: 'text' },
+      ]}
+    />
   );
 }

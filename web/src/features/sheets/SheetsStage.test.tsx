@@ -2,6 +2,7 @@ import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { faultAt, showIn, standInServer } from '../../testing/building';
 import { hut, hutState } from '../../testing/hut';
+import { today } from '../../ui/dates';
 import { SheetsStage } from './SheetsStage';
 
 standInServer();
@@ -30,6 +31,17 @@ describe('Sheets', () => {
       { op: 'set', path: 'sheets.paper', value: 'letter' },
       { op: 'set', path: 'stock.greyboard-1', value: { kind: 'card', thickness: '1.1mm' } },
     ]);
+  });
+
+  it('corrects the template of one part, and another one next', () => {
+    const first = { part: 'main.front.core', side: 'right', by: '0.2mm', reason: 'came out short', date: today() };
+    const { save } = showIn(hutState(), <SheetsStage />, hut());
+    fireEvent.click(screen.getByText('Correct a template'));
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'sheets.corrections', value: [first] }]);
+    const state = hutState();
+    state.document.sheets = { corrections: [{ ...first, part: 'main.gone' }] };
+    showIn(state, <SheetsStage />, hut());
+    expect(screen.getByText('A part that is gone')).toBeInTheDocument();
   });
 
   it('says in red what is on no page', () => {

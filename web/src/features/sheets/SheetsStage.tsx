@@ -57,7 +57,7 @@ export function SheetsStage() {
       <section className="sheet" aria-label="Pages">
         <Downloads isSound={isSound} />
         {derived.kit.checks
-          .filter(({ code }) => code === 'part.too-large')
+          .filter(({ code }) => code === 'part.too-large' || code.startsWith('template.'))
           .map(({ at, text }) => (
             <p key={at} className="text-danger">
               {text}

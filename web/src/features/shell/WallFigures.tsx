@@ -2,12 +2,14 @@ import { Link } from 'react-router';
 import type { Wall } from '../../api/types';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
+import { AsBuilt } from '../../document/AsBuilt';
 import { ChecksAt } from './ChecksAt';
 import { WallDetails } from './WallDetails';
 
 /** Figures of the wall, its parts, and the sum of one of them. */
 export function WallFigures({ wall, part: named }: { wall: Wall; part: string | null }) {
-  const { state, derived, show } = useBuilding();
+  const { state, derived, drawn, show } = useBuilding();
+  const edge = drawn?.plan.blocks.flatMap((block) => block.edges).find((one) => one.key === wall.key);
   const parts = derived?.kit.parts.filter((part) => wall.parts.includes(part.id)) ?? [];
   const told = parts.find((part) => part.id === named) ?? parts[0];
   const first = told?.workings.find((workings) => workings.of === 'width');
@@ -31,6 +33,7 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
           </>
         )}
       </dl>
+      {edge !== undefined && <AsBuilt edge={edge} of={['length', 'height', 'apex']} />}
       <p className="quiet mt-2">
         {wall.openings.length === 0
           ? 'No opening in it. Add one above the drawing.'

@@ -1,0 +1,202 @@
+import { useId, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import Button from 'react-bootstrap/Button';
+import type { BuiltFigure, Json, PlanEdge, Size } from '../api/types';
+import { lengthOptions, measureOf } from '../api/lengths';
+import { FormField } from '../ui/FormField';
+import { Offers } from '../ui/Offers';
+import { keepDraft, readDraft } from '../ui/drafts';
+import { today } from '../ui/dates';
+import { useRested } from '../ui/useRested';
+import { textAt, useBuilding } from './context';
+
+const WORDS: Record<BuiltFigure, string> = {
+  length: 'length',
+  height: 'to the eaves',
+  apex: 'to the peak',
+  up: 'panel, up to the ridge',
+  along: 'panel, along the eaves',
+};
+
+const OF_PANELS: readonly BuiltFigure[] = ['up', 'along'];
+
+/** Where in the document it stands what was measured of an edge's wall, or of the panel over it; null where nothing was. */
+export function builtAt(
+  document: Record<string, Json | undefined>,
+  edge: PlanEdge,
+  figure: BuiltFigure,
+): string | null {
+  const blocks = Array.isArray(document.blocks) ? document.blocks : [];
+  const block = blocks.findIndex((one, i) => (textAt(one, 'id') || `block-${i + 1}`) === edge.block);
+  const path = `blocks.${block}.${OF_PANELS.includes(figure) ? 'roof.edges' : 'walls'}`;
+  const [list] = path
+    .split('.')
+    .slice(2)
+    .reduce<unknown[]>(([value], key) => [(value as Record<string, unknown> | undefined)?.[key]], [blocks[block]]);
+  const at = Array.isArray(list) ? list.findIndex((one) => textAt(one, 'edge') === edge.name) : -1;
+  const own = `${path}.${at}.built.${figure}`;
+  return at >= 0 && textAt(document, `${own}.measured`) !== '' ? own : null;
+}
+
+/** Figures of an edge that can be measured once it is built, or were: each with what it is, and what was found instead. */
+export function AsBuilt({ edge, of }: { edge: PlanEdge; of: readonly BuiltFigure[] }) {
+  const { state } = useBuilding();
+  const shown = of.flatMap((figure) => {
+    const is = edge.measurable.find((one) => one.figure === figure)?.is ?? null;
+    const path = builtAt(state.document, edge, figure);
+    return is === null && path === null ? [] : [{ figure, is, path }];
+  });
+  if (shown.length === 0) return null;
+  return (
+    <section className="workings as-built">
+      <h3>As built</h3>
+      {shown.map(({ figure, is, path }) => (
+        <One key={`${edge.key} ${figure}`} edge={edge} figure={figure} is={is} path={path} />
+      ))}
+    </section>
+  );
+}
+
+interface OneProps {
+  edge: PlanEdge;
+  figure: BuiltFigure;
+  is: Size | null;
+  path: string | null;
+}
+
+function One({ edge, figure, is, path }: OneProps) {
+  const { state, save, units } = useBuilding();
+  const [isOpen, setOpen] = useState(() => readDraft(state.id, draftOf(edge, figure)) !== null);
+  const words = WORDS[figure];
+  const faults = path === null ? [] : state.faults.filter((fault) => fault.path.startsWith(path));
+  return (
+    <div className="as-built-one">
+      <div className="d-flex flex-wrap align-items-baseline gap-2">
+        <span className="me-auto">{words}</span>
+        {path === null ? (
+          <span className="mm">{is?.model}</span>
+        ) : (
+          <strong className="mm">{textAt(state.document, `${path}.measured`)}</strong>
+        )}
+        {!isOpen && (
+          <Button variant="outline-secondary" size="sm" onClick={() => setOpen(true)}>
+            {path === null ? 'as built…' : 'change'}
+            <span className="visually-hidden">{` ${words}`}</span>
+          </Button>
+        )}
+      </div>
+      {path !== null && (
+        <div className="quiet">
+          {textAt(state.document, `${path}.reason`)}, {textAt(state.document, `${path}.date`)}{' '}
+          <Button
+            variant="link"
+            size="sm"
+            className="p-0 align-baseline"
+            onClick={() => save([{ op: 'as-built', block: edge.block, edge: edge.name, figure, measured: null }])}
+          >
+            Take it out
+          </Button>
+        </div>
+      )}
+      {faults.map((fault) => (
+        <div key={fault.path + fault.code} className="remark remark-stop" role="alert">
+          {fault.says[units]}
+        </div>
+      ))}
+      {isOpen && <Measured edge={edge} figure={figure} path={path} onDone={() => setOpen(false)} />}
+    </div>
+  );
+}
+
+const draftOf = (edge: PlanEdge, figure: BuiltFigure) => `as-built ${edge.key} ${figure}`;
+
+/** What the rule says, why it is not as planned, and on which day. What is typed stays across a reload. */
+function Measured({ edge, figure, path, onDone }: Omit<OneProps, 'is'> & { onDone: () => void }) {
+  const { state, save } = useBuilding();
+  const id = useId();
+  const said = (key: string) => (path === null ? '' : textAt(state.document, `${path}.${key}`));
+  const [draft, setDraft] = useState<Draft>(
+    () =>
+      kept(readDraft(state.id, draftOf(edge, figure))) ?? {
+        measured: said('measured'),
+        reason: said('reason'),
+        date: today(),
+      },
+  );
+  const [isAsked, setAsked] = useState(false);
+  const asked = useRested(draft.measured.trim(), 250);
+  const reading = useQuery({ ...lengthOptions(measureOf(state.document), asked, 'model'), enabled: asked !== '' });
+  const put = (change: Partial<Draft>) => {
+    const next = { ...draft, ...change };
+    setDraft(next);
+    keepDraft(state.id, draftOf(edge, figure), JSON.stringify(next));
+  };
+  const close = () => {
+    keepDraft(state.id, draftOf(edge, figure), null);
+    onDone();
+  };
+  const fault = asked === draft.measured.trim() ? (reading.data?.fault ?? undefined) : undefined;
+  const isWhole = draft.measured.trim() !== '' && draft.reason.trim() !== '' && draft.date !== '';
+  const missing = (text: string, words: string) => (isAsked && text.trim() === '' ? words : undefined);
+  return (
+    <form
+      aria-labelledby={id}
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        setAsked(true);
+        if (!isWhole || fault !== undefined) return;
+        save([{ op: 'as-built', block: edge.block, edge: edge.name, figure, ...trimmed(draft) }]);
+        close();
+      }}
+    >
+      <p id={id} className="quiet mb-1">
+        Measure it on the model. From then on everything that is still to be made goes by what you measured.
+      </p>
+      <FormField
+        label="measured on the model"
+        value={draft.measured}
+        onChange={(measured) => put({ measured })}
+        problem={fault ?? missing(draft.measured, 'please give what you measured, for example 71.4mm')}
+      />
+      {asked === draft.measured.trim() && (
+        <Offers
+          asks={reading.data?.asks ?? null}
+          offers={reading.data?.offers ?? []}
+          onTake={(measured) => put({ measured })}
+        />
+      )}
+      <FormField
+        label="why"
+        value={draft.reason}
+        onChange={(reason) => put({ reason })}
+        problem={missing(draft.reason, 'please say in a word or two why it is not as planned')}
+      />
+      <FormField
+        label="on"
+        type="date"
+        value={draft.date}
+        onChange={(date) => put({ date })}
+        problem={missing(draft.date, 'please give the day')}
+      />
+      <Button type="submit" size="sm">
+        Take it as the truth
+      </Button>{' '}
+      <Button variant="outline-secondary" size="sm" onClick={close}>
+        Leave it
+      </Button>
+    </form>
+  );
+}
+
+interface Draft {
+  measured: string;
+  reason: string;
+  date: string;
+}
+
+const trimmed = (draft: Draft) => ({ measured: draft.measured.trim(), reason: draft.reason.trim(), date: draft.date });
+
+function kept(text: string | null): Draft | null {
+  return text === null ? null : (JSON.parse(text) as Draft);
+}
