@@ -21,6 +21,20 @@ function loft(string $office, int $windows): string
     return (string) json_encode($document);
 }
 
+/** The same with every window by itself, so that one of them can be moved, and no two walls alike: two parts to a window. */
+function singly(string $office, int $windows): string
+{
+    $document = json_decode(loft($office, $windows));
+    foreach ([0, 2] as $wall) {
+        $row = $document->blocks[0]->walls[$wall]->openings[0];
+        $document->blocks[0]->walls[$wall]->openings = array_map(static fn (int $i): array => [
+            'id' => $i === 0 ? $row->id : "$row->id$i", 'style' => 'sash', 'from' => (4 + 8 * $i)."ft {$wall}in", 'sill' => '2ft 9in',
+        ], range(0, $windows - 1));
+    }
+
+    return (string) json_encode($document);
+}
+
 /** A square hall under a low roof with so many windows in each wall, bare. */
 function hall(string $office, int $windows): string
 {

@@ -8,7 +8,8 @@ declare(strict_types=1);
  *
  *   php bench/http.php [address] [edits] [windows]
  *
- * With windows, a loft with so many in front and back: 33 make about 150 pieces. With `creamery`, that.
+ * With windows, a loft with so many in front and back: 33 make about 150 pieces, and all of one wall move at once. With `singly-95` each
+ * window stands by itself, and one moves: 95 make about 400 parts. With `creamery`, that.
  */
 
 use GuzzleHttp\Client;
@@ -22,6 +23,7 @@ $edits = (int) ($argv[2] ?? 60);
 $office = (string) file_get_contents(__DIR__.'/../docs/examples/weigh-office.json');
 [$document, $wall, $opening] = match ($argv[3] ?? '') {
     '' => [$office, 'front', 'w1'],
+    'singly-33', 'singly-95', 'singly-240' => [singly($office, (int) substr($argv[3], 7)), 'front', 'w'],
     'creamery' => [(string) file_get_contents(__DIR__.'/../docs/examples/creamery.json'), 'hall.front', 'w1'],
     default => [loft($office, (int) $argv[3]), 'front', 'w'],
 };

@@ -190,7 +190,10 @@ class DeriveKit
     /** @throws InvalidInput */
     public function fromText(string $text): string
     {
-        return $this->execute(BuildingReader::fromText($text), $text);
+        // What this request has just answered is not read again.
+        $answered = $this->answered[StoredKit::fingerprint($text)] ?? null;
+
+        return $answered !== null && $this->labels($text) === [] ? $answered : $this->execute(BuildingReader::fromText($text), $text);
     }
 
     /**

@@ -50,16 +50,18 @@ final class SaveRevision
      */
     public function execute(Building $building, User $author, SaveRevisionRequest $asked): Revision
     {
-        $this->deriveAhead($building, $asked);
+        $ahead = $this->deriveAhead($building, $asked);
 
-        return DB::transaction(function () use ($building, $author, $asked): Revision {
+        return DB::transaction(function () use ($building, $author, $asked, $ahead): Revision {
             $building = Building::query()->whereKey($building->id)->lockForUpdate()->firstOrFail();
             $known = $building->revisions()->where('client_id', $asked->clientId())->first();
             if ($known !== null) {
                 return $known;
             }
 
-            $change = self::worked($building, $asked->base(), $asked->change());
+            // Revisions never change: on the same one it is the same change.
+            $isSame = $ahead !== null && $asked->base() === $building->current;
+            $change = $isSame ? $ahead : self::worked($building, $asked->base(), $asked->change());
             if (! $asked->evenFixed()) {
                 $this->spareFixed($building, $change);
             }
@@ -69,16 +71,19 @@ final class SaveRevision
     }
 
     /** The long work is done before the building is held: whoever else saves it meanwhile waits for the short one only. */
-    private function deriveAhead(Building $building, SaveRevisionRequest $asked): void
+    private function deriveAhead(Building $building, SaveRevisionRequest $asked): ?WorkedChange
     {
         if ($asked->base() !== $building->current || $building->revisions()->where('client_id', $asked->clientId())->exists()) {
-            return;
+            return null;
         }
         try {
             $change = self::worked($building, $asked->base(), $asked->change());
             $this->faults($change->document, $change->text);
+
+            return $change;
         } catch (InvalidInput) {
             // Said where it is saved.
+            return null;
         }
     }
 

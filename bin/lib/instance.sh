@@ -223,7 +223,7 @@ web_up() {
   write_server_settings
   (umask 077; touch "$logs/web"/{fpm,nginx,worker}.log)
   am_root && chown "$web_user" "$logs/web"/{fpm,nginx,worker}.log
-  alive "$run/web/fpm.pid" || { rm -f "$run/web/fpm.sock"; launch fpm "$(php_fpm_program)" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d opcache.jit=off -d zend.enable_gc=0 --nodaemonize --fpm-config "$run/fpm.conf"; }
+  alive "$run/web/fpm.pid" || { rm -f "$run/web/fpm.sock"; launch fpm "$(php_fpm_program)" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d opcache.jit=off -d opcache.preload="$code/bootstrap/preload.php" -d zend.enable_gc=0 --nodaemonize --fpm-config "$run/fpm.conf"; }
   alive "$run/web/nginx.pid" || launch nginx nginx -e "$logs/web/nginx.log" -c "$run/nginx.conf"
   for _ in $(seq 100); do
     [ -S "$run/web/fpm.sock" ] && ! port_is_free "$web_port" && return 0

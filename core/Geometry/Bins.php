@@ -31,13 +31,17 @@ final class Bins
     /** @param  list<Interval>  $reaches  from where to where each reaches */
     public function __construct(array $reaches)
     {
-        $low = $reaches === [] ? 0.0 : INF;
-        $high = $reaches === [] ? 0.0 : -INF;
+        if (count($reaches) <= self::FEW) {
+            [$this->low, $this->width, $this->last, $this->bins] = [0.0, INF, 0, [array_keys($reaches)]];
+
+            return;
+        }
+        [$low, $high] = [INF, -INF];
         foreach ($reaches as $reach) {
             $low = min($low, $reach->from);
             $high = max($high, $reach->to);
         }
-        $bins = count($reaches) <= self::FEW ? 1 : min(self::MOST, intdiv(count($reaches), 2));
+        $bins = min(self::MOST, intdiv(count($reaches), 2));
         $this->low = $low;
         $this->width = max(Tolerance::EDGE, ($high - $low) / $bins);
         $this->last = $bins - 1;

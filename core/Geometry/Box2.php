@@ -22,11 +22,13 @@ final readonly class Box2
     {
         $x0 = $y0 = INF;
         $x1 = $y1 = -INF;
+        // Written out, as a Frame's points are: every corner of everything goes through here.
         foreach ($points as $p) {
-            $x0 = min($x0, $p->x);
-            $y0 = min($y0, $p->y);
-            $x1 = max($x1, $p->x);
-            $y1 = max($y1, $p->y);
+            [$x, $y] = [$p->x, $p->y];
+            $x0 = $x < $x0 ? $x : $x0;
+            $y0 = $y < $y0 ? $y : $y0;
+            $x1 = $x > $x1 ? $x : $x1;
+            $y1 = $y > $y1 ? $y : $y1;
         }
 
         return new self($x0, $y0, $x1, $y1);

@@ -63,6 +63,7 @@ final class Overlay
             ],
             $lines,
         );
+        $bins = new Bins(array_map(static fn (array $box): Interval => new Interval($box[0], $box[1]), $boxes));
         for ($i = 0; $i < $n; $i++) {
             $a = $lines[$i]->from;
             [$x0, $x1, $y0, $y1] = $boxes[$i];
@@ -71,9 +72,9 @@ final class Overlay
             if ($square < self::SHORT * self::SHORT) {
                 continue;
             }
-            for ($j = $i + 1; $j < $n; $j++) {
+            foreach ($bins->between($x0, $x1) as $j) {
                 [$u0, $u1, $v0, $v1] = $boxes[$j];
-                if ($u0 > $x1 || $u1 < $x0 || $v0 > $y1 || $v1 < $y0) {
+                if ($j <= $i || $u0 > $x1 || $u1 < $x0 || $v0 > $y1 || $v1 < $y0) {
                     continue;
                 }
                 $c = $lines[$j]->from;

@@ -135,17 +135,21 @@ final class PlanarFaces
     private function faces(Region $region, int $cuts): array
     {
         [$inner, $outer, $owner] = $this->cycles();
+        $islands = array_map($this->ring(...), $outer);
+        $areas = array_map(static fn (Ring $ring): float => $ring->area(), $islands);
         $faces = [];
         $around = [];
         foreach ($inner as $id => $corners) {
             $ring = $this->ring($corners);
+            [$box, $area] = [$ring->bounds(), $ring->area()];
             $holes = [];
             $around[$id] = [$corners];
-            foreach ($outer as $cycle) {
-                $hole = $this->ring($cycle);
+            foreach ($outer as $k => $cycle) {
+                $at = $islands[$k]->points[0];
+                $isNear = $areas[$k] < $area && $at->x >= $box->x0 && $at->x <= $box->x1 && $at->y >= $box->y0 && $at->y <= $box->y1;
                 // The outer side of a part of the drawing that touches nothing else is a hole in the face round it.
-                if (! in_array($cycle[0], $corners, true) && $ring->contains($hole->points[0]) && $hole->area() < $ring->area()) {
-                    $holes[] = $hole;
+                if ($isNear && ! in_array($cycle[0], $corners, true) && $ring->contains($at)) {
+                    $holes[] = $islands[$k];
                     $around[$id][] = $cycle;
                     $owner = self::owned($owner, $cycle, $id);
                 }

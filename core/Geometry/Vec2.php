@@ -60,11 +60,12 @@ final readonly class Vec2
     /** The shortest distance to the segment from $a to $b. */
     public function distanceToSegment(self $a, self $b): float
     {
-        $along = $b->minus($a);
-        $square = $along->dot($along);
-        $at = $square > 0.0 ? max(0.0, min(1.0, $this->minus($a)->dot($along) / $square)) : 0.0;
+        // Written out: hulls ask it of every corner and every side.
+        [$x, $y] = [$b->x - $a->x, $b->y - $a->y];
+        $square = $x * $x + $y * $y;
+        $at = $square > 0.0 ? max(0.0, min(1.0, (($this->x - $a->x) * $x + ($this->y - $a->y) * $y) / $square)) : 0.0;
 
-        return $this->distanceTo($a->plus($along->times($at)));
+        return hypot($this->x - ($a->x + $x * $at), $this->y - ($a->y + $y * $at));
     }
 
     /** @return array{float, float} rounded to four decimals */

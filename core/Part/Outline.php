@@ -29,6 +29,28 @@ final readonly class Outline
     }
 
     /**
+     * Sides in two plain lists: of every part that is kept there are some.
+     *
+     * @return array{Ring, ?Ring, list<string>, array<int, string>}
+     */
+    public function __serialize(): array
+    {
+        $free = array_map(static fn (Edge $e): ?string => $e->free, $this->edges);
+
+        return [
+            $this->ring, $this->inside, array_map(static fn (Edge $e): string => $e->name, $this->edges),
+            array_filter($free, static fn (?string $one): bool => $one !== null),
+        ];
+    }
+
+    /** @param  array{Ring, ?Ring, non-empty-list<string>, array<int, value-of<Edge::FREE>>}  $data */
+    public function __unserialize(array $data): void
+    {
+        [$this->ring, $this->inside, $names, $free] = $data;
+        $this->edges = array_map(static fn (string $name, int $i): Edge => new Edge($name, $free[$i] ?? null), $names, array_keys($names));
+    }
+
+    /**
      * From a walk round the shape: each entry is a point and the edge that leaves it. Repeated points are left out.
      *
      * @param  non-empty-list<array{Vec2, Edge}>  $walk

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Sheets;
 
 use Chartula\Core\Building\Template;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -49,9 +50,17 @@ final readonly class SheetPiece
     /** Below it, mm. */
     private float $name;
 
+    /** What is cut, upright. */
+    private Box2 $blank;
+
+    /** What is cut and what of it is printed beyond, upright, from the lower left of what is cut. */
+    private Box2 $kept;
+
     /** @param  float  $gap  between two cuts */
     public function __construct(public LabelledPart $part, float $gap, private bool $isMirrored)
     {
+        $this->blank = $part->part->blank()->outline->bounds();
+        $this->kept = $this->kept(0)->outline->bounds();
         $isSmall = min($part->part->width(), $part->part->height()) < self::SMALL_MM;
         $isPrinted = $part->part->art !== null;
         $this->rim = self::keepsHalf($part->part->stock) ? max($gap / 2.0, $isPrinted ? BrickArt::BLEED_MM : 0.0) : 0.0;
@@ -87,9 +96,7 @@ final readonly class SheetPiece
     /** The narrower side of what is packed, mm. */
     public function least(): float
     {
-        $box = $this->part->part->blank()->outline->bounds();
-
-        return min($box->width(), $box->height());
+        return min($this->blank->width(), $this->blank->height());
     }
 
     /** Whether it is soon lost on a bench. */
@@ -113,9 +120,7 @@ final readonly class SheetPiece
 
     public function length(): float
     {
-        $box = $this->part->part->blank()->outline->bounds();
-
-        return max($box->width(), $box->height());
+        return max($this->blank->width(), $this->blank->height());
     }
 
     /** @return array{float, float} what it takes with its name below it, where its longer side lies along the page's foot or stands */
@@ -129,11 +134,9 @@ final readonly class SheetPiece
     /** Where a strip lies of which the lower left of what it takes is known. */
     public function at(bool $lies, int $copy, float $x, float $y): PlacedPart
     {
-        $box = $this->part->part->blank()->outline->bounds();
+        $turn = $lies === ($this->blank->width() >= $this->blank->height()) ? 0 : 90;
 
-        return new PlacedPart(
-            $this->part, $copy, $x, $y + $this->name, $lies === ($box->width() >= $box->height()) ? 0 : 90, $this->isMirrored,
-        );
+        return new PlacedPart($this->part, $copy, $x, $y + $this->name, $turn, $this->isMirrored);
     }
 
     /** @param  float  $hole  nothing is put into openings narrower than this */
@@ -158,7 +161,7 @@ final readonly class SheetPiece
         /** @var 0|90|180|270 $turn */
         $turn = $place->turn;
 
-        $corner = $this->kept($turn)->outline->bounds();
+        $corner = $this->turned($turn);
 
         return new PlacedPart(
             $this->part,
@@ -191,9 +194,26 @@ final readonly class SheetPiece
     /** @param  0|90|180|270  $turn */
     private function box(int $turn): Shape
     {
-        $kept = $this->kept($turn)->outline->bounds();
+        $kept = $this->turned($turn);
 
         return Shape::box($kept->width() + 2.0 * $this->rim, $kept->height() + 2.0 * $this->rim + $this->name);
+    }
+
+    /**
+     * Where all that it keeps lies when its blank's lower left is at the origin.
+     *
+     * @param  0|90|180|270  $turn
+     */
+    private function turned(int $turn): Box2
+    {
+        [$kept, $width, $height] = [$this->kept, $this->blank->width(), $this->blank->height()];
+
+        return match ($turn) {
+            0 => $kept,
+            90 => new Box2($height - $kept->y1, $kept->x0, $height - $kept->y0, $kept->x1),
+            180 => new Box2($width - $kept->x1, $height - $kept->y1, $width - $kept->x0, $height - $kept->y0),
+            270 => new Box2($kept->y0, $width - $kept->x1, $kept->y1, $width - $kept->x0),
+        };
     }
 
     /** @param  0|90|180|270  $turn */

@@ -47,8 +47,11 @@ final class Walls
     {
         foreach ($this->form->blocks as $b => $block) {
             $edges = array_keys($block->walls);
-            $jogs = array_values(array_filter($edges, static fn (int $edge): bool => WallSpan::of($building, $block, $edge)->isJog()));
-            $this->spans[$b] = array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge, $jogs), $edges);
+            $spans = array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge), $edges);
+            $jogs = array_keys(array_filter($spans, static fn (WallSpan $span): bool => $span->isJog()));
+            $this->spans[$b] = $jogs === []
+                ? $spans
+                : array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge, $jogs), $edges);
         }
         $shapes = [];
         foreach ($this->spans() as $span) {

@@ -72,7 +72,7 @@ final readonly class ObstacleCheck
             $way = Hull::around([$road->line[$i], $to]);
             $question = Recall::question('road', $way, $road->above);
             foreach ($this->finished->pieces as $piece) {
-                $isNear = $nearest === null || $piece->whole->shadow->distanceTo($way) < $nearest[1];
+                $isNear = $nearest === null || $piece->whole->shadow->distanceTo($way, $nearest[1]) < $nearest[1];
                 $distance = $isNear ? $this->finished->recalled($piece, $question, static fn (): float => min([
                     INF,
                     ...array_map($way->distanceTo(...), $piece->shadows(-INF, $road->above)),

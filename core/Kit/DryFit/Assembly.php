@@ -10,6 +10,9 @@ use UnexpectedValueException;
 /** The serialised kit with every copy of every part standing in its place. */
 final readonly class Assembly
 {
+    /** @var list<array{KitShape, Side, Side}> every joint, with its two sides */
+    public array $joints;
+
     /**
      * @param  KitShape  $kit  what it says besides its parts, or all of it
      * @param  array<string, KitPart>  $parts  by id
@@ -20,6 +23,10 @@ final readonly class Assembly
         public array $parts,
         public array $pieces,
     ) {
+        $this->joints = array_map(
+            static fn (KitShape $joint): array => [$joint, Side::read($joint->child('a')), Side::read($joint->child('b'))],
+            $kit->children('joints'),
+        );
     }
 
     /**

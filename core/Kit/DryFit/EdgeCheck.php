@@ -33,11 +33,9 @@ final class EdgeCheck
     /** @return list<Finding> */
     public function all(): array
     {
-        foreach ($this->assembly->kit->children('joints') as $joint) {
-            foreach (['a', 'b'] as $end) {
-                $this->joined[Side::read($joint->child($end))->edgeKey()] = true;
-            }
-            $this->declared[Side::read($joint->child('a'))->edgeKey().'>'.Side::read($joint->child('b'))->key()] = true;
+        foreach ($this->assembly->joints as [, $a, $b]) {
+            $this->joined[$a->edgeKey()] = $this->joined[$b->edgeKey()] = true;
+            $this->declared[$a->edgeKey().'>'.$b->key()] = true;
         }
         $pieces = $this->assembly->structure();
         foreach ($pieces as $piece) {

@@ -166,10 +166,16 @@ final class Facet
         }
 
         // Where nothing crosses, one corner tells whether the whole of it lies inside.
-        return ! $few->region->contains($few->frame->project($many->frame->at($many->region->outline->points[0])));
+        return ! $few->holdsCornerOf($many);
     }
 
-    private function corners(): int
+    /** Whether the first corner of another lies over this one. */
+    public function holdsCornerOf(self $that): bool
+    {
+        return $this->region->contains($this->frame->project($that->frame->at($that->region->outline->points[0])));
+    }
+
+    public function corners(): int
     {
         return array_sum(array_map(static fn (Ring $r): int => $r->count(), $this->region->rings()));
     }

@@ -55,9 +55,7 @@ final class JointCheck
     /** @return list<Finding> */
     public function all(): array
     {
-        foreach ($this->assembly->kit->children('joints') as $joint) {
-            $a = Side::read($joint->child('a'));
-            $b = Side::read($joint->child('b'));
+        foreach ($this->assembly->joints as [$joint, $a, $b]) {
             $one = $this->assembly->pieces[$a->key()] ?? null;
             $other = $this->assembly->pieces[$b->key()] ?? null;
             if ($one === null || $other === null) {
@@ -67,7 +65,7 @@ final class JointCheck
             } else {
                 $answer = $this->recall->of(
                     Recall::question('joint', $one->fingerprint, $other->fingerprint, ['id' => ''] + $joint->values),
-                    fn (): array => $this->meet($joint, $one, $a, $other, $b),
+                    fn (): array => $this->letIn($joint, [$one, $a], [$other, $b]) ?? $this->meet($joint, $one, $a, $other, $b),
                 );
             }
             [$off, $found, $wrong] = $answer;
@@ -87,6 +85,32 @@ final class JointCheck
         }
 
         return $this->findings;
+    }
+
+    /**
+     * What stands in an opening is measured anew only where that opening, or what is near, is another: not for others in the same wall.
+     * Null where it is no such joint, or something is wrong with it, which is then measured against all that there is.
+     *
+     * @param  array{Piece, Side}  $in
+     * @param  array{Piece, Side}  $round
+     * @return ?array{float, list<string>, list<array{string, string, float}>}
+     */
+    private function letIn(KitShape $joint, array $in, array $round): ?array
+    {
+        [[$one, $a], [$other, $b]] = [$in, $round];
+        $hole = $b->hole === null || $joint->text('kind') !== 'clearance' ? null : $other->part->region->holes[$b->hole] ?? null;
+        if ($hole === null) {
+            return null;
+        }
+        $box = array_map(static fn (float $at, int $i): float => $at + ($i % 2 === 0 ? -1.0 : 1.0), $one->box, array_keys($one->box));
+        [$x0, $x1, $y0, $y1, $z0, $z1] = $box;
+        $near = array_map(static fn (Facet $f): ?array => $f->within([$x0, $x1, $y0, $y1, $z0, $z1]), $other->facets);
+        $answer = $this->recall->of(
+            Recall::question('let in', $one->fingerprint, ['id' => ''] + $joint->values, $hole, $near),
+            fn (): array => $this->meet($joint, $one, $a, $other, $b),
+        );
+
+        return $answer[2] === [] ? $answer : null;
     }
 
     /** @return array{float, list<string>, list<array{string, string, float}>} the worst, the figures in words, what is wrong */

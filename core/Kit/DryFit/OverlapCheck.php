@@ -19,7 +19,7 @@ final readonly class OverlapCheck
         foreach ($solids as $i => $a) {
             foreach (array_slice($solids, $i + 1) as $b) {
                 if ($a->isNear($b, -Tolerance::OVERLAP)) {
-                    $depth = $recall->of("overlap$a->fingerprint$b->fingerprint", static fn (): float => self::depth($a, $b));
+                    $depth = $recall->of("overlap$a->fingerprint$b->fingerprint", static fn (): float => self::depth($a, $b, $recall));
                     if ($depth > Tolerance::OVERLAP) {
                         $findings[] = new Finding(
                             'overlap',
@@ -35,10 +35,10 @@ final readonly class OverlapCheck
         return $findings;
     }
 
-    private static function depth(Piece $a, Piece $b): float
+    private static function depth(Piece $a, Piece $b, Recall $recall): float
     {
         $greatest = Tolerance::OVERLAP;
-        if (count($a->facets) === 1 && count($b->facets) === 1 && $a->facets[0]->liesBeside($b->facets[0])) {
+        if (count($a->facets) === 1 && count($b->facets) === 1 && self::areBeside($a, $b, $recall)) {
             return 0.0;
         }
         $others = self::near($b, $a);
@@ -49,6 +49,18 @@ final readonly class OverlapCheck
         }
 
         return $greatest;
+    }
+
+    /** Of the larger one only what lies near the smaller one matters: a frame is beside its wall whatever becomes of other openings. */
+    private static function areBeside(Piece $a, Piece $b, Recall $recall): bool
+    {
+        [$few, $many] = $a->facets[0]->corners() < $b->facets[0]->corners() ? [$a, $b] : [$b, $a];
+        [$small, $large] = [$few->facets[0], $many->facets[0]];
+
+        return $recall->of(
+            Recall::question('beside', $few->fingerprint, $large->within($few->box), $small->holdsCornerOf($large)),
+            static fn (): bool => $small->liesBeside($large),
+        );
     }
 
     /** @return list<Convex> the slabs of a piece that may reach into the box of another */

@@ -29,19 +29,20 @@ final readonly class Piece
         public Frame $frame,
         public array $facets,
     ) {
-        $low = [INF, INF, INF];
-        $high = [-INF, -INF, -INF];
+        [$x0, $x1, $y0, $y1, $z0, $z1] = [INF, -INF, INF, -INF, INF, -INF];
         foreach ($facets as $facet) {
             foreach (['outside' => 0.0, 'inside' => -$facet->thickness] as $face => $out) {
                 foreach ($facet->face($face)->outline->points as $point) {
                     $p = $facet->frame->at($point, $out);
-                    $low = [min($low[0], $p->x), min($low[1], $p->y), min($low[2], $p->z)];
-                    $high = [max($high[0], $p->x), max($high[1], $p->y), max($high[2], $p->z)];
+                    [$x, $y, $z] = [$p->x, $p->y, $p->z];
+                    [$x0, $x1] = [$x < $x0 ? $x : $x0, $x > $x1 ? $x : $x1];
+                    [$y0, $y1] = [$y < $y0 ? $y : $y0, $y > $y1 ? $y : $y1];
+                    [$z0, $z1] = [$z < $z0 ? $z : $z0, $z > $z1 ? $z : $z1];
                 }
             }
         }
         $this->strips = self::strips($part, $frame);
-        $this->box = [$low[0], $high[0], $low[1], $high[1], $low[2], $high[2]];
+        $this->box = [$x0, $x1, $y0, $y1, $z0, $z1];
     }
 
     public static function of(KitPart $part, int $copy): self
