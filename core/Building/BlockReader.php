@@ -165,7 +165,8 @@ final readonly class BlockReader
         }
         $walls = [];
         foreach ($edges as $edge => $name) {
-            $walls[] = $found[$edge] ?? new Wall($edge, $name, Finish::BARE, 'full', $reader->stack, [], null, $blockPath.'.walls');
+            $walls[] = $found[$edge]
+                ?? new Wall($edge, $name, Finish::Bare, Treatment::Full, $reader->stack, [], null, $blockPath.'.walls');
         }
 
         return $walls;

@@ -4,16 +4,50 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
-/** The finishes that a document may name, and those that are drawn as brick bonds. docs/formats.md */
-final readonly class Finish
+/** What a wall or a roof is covered with, as a document may name it. docs/formats.md */
+enum Finish: string
 {
-    public const ALL = [
-        'brick-stretcher', 'brick-header', 'brick-english', 'brick-flemish', 'brick-english-garden', 'brick-flemish-garden',
-        'stone-ashlar', 'stone-coursed', 'stone-random', 'render', 'concrete', 'boards-horizontal', 'boards-vertical',
-        'corrugated', 'slate', 'plain-tile', 'pantile', 'lead', 'felt', 'bare',
-    ];
+    case BrickStretcher = 'brick-stretcher';
+    case BrickHeader = 'brick-header';
+    case BrickEnglish = 'brick-english';
+    case BrickFlemish = 'brick-flemish';
+    case BrickEnglishGarden = 'brick-english-garden';
+    case BrickFlemishGarden = 'brick-flemish-garden';
+    case StoneAshlar = 'stone-ashlar';
+    case StoneCoursed = 'stone-coursed';
+    case StoneRandom = 'stone-random';
+    case Render = 'render';
+    case Concrete = 'concrete';
+    case BoardsHorizontal = 'boards-horizontal';
+    case BoardsVertical = 'boards-vertical';
+    case Corrugated = 'corrugated';
+    case Slate = 'slate';
+    case PlainTile = 'plain-tile';
+    case Pantile = 'pantile';
+    case Lead = 'lead';
+    case Felt = 'felt';
+    case Bare = 'bare';
 
-    public const DRAWN = ['brick-stretcher', 'brick-english', 'brick-flemish'];
+    /** The bond in which it is drawn; null where it is no brickwork, or in none that is drawn yet. */
+    public function bond(): ?BrickBond
+    {
+        return match ($this) {
+            self::BrickStretcher => BrickBond::Stretcher,
+            self::BrickEnglish => BrickBond::English,
+            self::BrickFlemish => BrickBond::Flemish,
+            default => null,
+        };
+    }
 
-    public const BARE = 'bare';
+    /** Whether anything is drawn for it. */
+    public function isDrawn(): bool
+    {
+        return $this->bond() !== null;
+    }
+
+    /** @return list<string> as documents may say it */
+    public static function known(): array
+    {
+        return array_column(self::cases(), 'value');
+    }
 }

@@ -26,20 +26,18 @@ final readonly class Relief
 
     public const SCHOOLS = [self::SLICE, self::SQUEEZE, self::KEEP_PITCH, self::FRONT_SLOPE, self::KEEP_RIDGE];
 
-    public const BACKS = ['open', 'plain', 'stiffener'];
-
     public const FLANKS = ['keep', 'narrow', 'drop'];
 
     /**
      * @param  value-of<self::SCHOOLS>  $school
-     * @param  value-of<self::BACKS>  $back  what stands where it is cut
+     * @param  ReliefBack  $back  what stands where it is cut
      * @param  value-of<self::FLANKS>  $flank  openings of shortened walls: kept where they have room, narrowed where they have not, or
      *     dropped
      */
     public function __construct(
         public ModelLength $depth,
         public string $school,
-        public string $back,
+        public ReliefBack $back,
         public string $flank,
         public string $path,
     ) {

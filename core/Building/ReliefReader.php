@@ -14,7 +14,8 @@ final readonly class ReliefReader
         }
         $depth = $values->model($node->get('depth'));
         $school = $node->get('school')?->choice(Relief::SCHOOLS);
-        $back = $node->get('back') === null ? 'open' : $node->get('back')->choice(Relief::BACKS);
+        $said = $node->get('back')?->choice(ReliefBack::known());
+        $back = $node->get('back') === null ? ReliefBack::Open : ReliefBack::tryFrom($said ?? '');
         $flank = $node->get('flank') === null ? 'keep' : $node->get('flank')->choice(Relief::FLANKS);
 
         return $depth === null || $school === null || $back === null || $flank === null

@@ -12,10 +12,7 @@ final readonly class Roof
 {
     use CopiesWith;
 
-    public const KINDS = ['gable', 'hip', 'half-hip', 'lean-to', 'flat', 'mansard', 'none'];
-
     /**
-     * @param  value-of<self::KINDS>  $kind
      * @param  'x'|'y'  $ridge  the way it runs over a rectangle, in the block's own axes
      * @param  ?RealLength  $rise  where the rise was given instead of the pitch
      * @param  list<RoofEdge>  $edges  one for each edge of the footprint
@@ -23,22 +20,28 @@ final readonly class Roof
      * @param  RealLength  $parapet  how far the walls of a flat roof stand above its deck
      */
     public function __construct(
-        public string $kind,
+        public RoofKind $kind,
         public string $ridge,
         public Angle $pitch,
         public ?RealLength $rise,
         public array $edges,
         public ?array $upper,
         public RealLength $parapet,
-        public string $finish,
+        public Finish $finish,
         public string $path,
     ) {
+    }
+
+    /** Whether nothing of it rises over its walls, which go up past it. */
+    public function isBehindWalls(): bool
+    {
+        return $this->kind === RoofKind::None || ($this->kind === RoofKind::Flat && $this->parapet->mm > 0.0);
     }
 
     /** Whether one panel rises from an edge to a ridge. */
     public function risesFrom(int $edge): bool
     {
-        return $this->edges[$edge]->slopesFromEaves() && ! in_array($this->kind, ['flat', 'none', 'mansard'], true);
+        return $this->edges[$edge]->slopesFromEaves() && $this->kind->isPitched() && $this->kind !== RoofKind::Mansard;
     }
 
     /** Every plane so many times as steep, and all that is measured up from the eaves so many times as high. */
@@ -61,6 +64,6 @@ final readonly class Roof
     /** Whether it runs on over an edge into what stands there; a lean-to ends at the wall that it leans on. */
     public function runsOn(RoofEdge $edge): bool
     {
-        return $edge->kind === RoofEdge::WALL && $this->kind !== 'lean-to';
+        return $edge->kind === RoofEdge::WALL && $this->kind !== RoofKind::LeanTo;
     }
 }

@@ -24,18 +24,18 @@ final readonly class RoofReader
         ) {
             return null;
         }
-        $kind = $node->get('kind')?->choice(Roof::KINDS);
+        $kind = RoofKind::tryFrom($node->get('kind')?->choice(RoofKind::known()) ?? '');
         $ridge = $node->get('ridge') === null ? 'x' : $node->get('ridge')->choice(['x', 'y']);
-        $finish = $node->get('finish') === null ? Finish::BARE : $node->get('finish')->choice(Finish::ALL);
+        $finish = $node->get('finish') === null ? Finish::Bare : Finish::tryFrom($node->get('finish')->choice(Finish::known()) ?? '');
         $overhang = $this->overhang($node->get('overhang'));
-        $upper = $kind === 'mansard' ? $this->upper($node) : null;
+        $upper = $kind === RoofKind::Mansard ? $this->upper($node) : null;
         $parapet = $this->values->real($node->get('parapet'), Sign::ZeroOrMore) ?? RealLength::ofMillimetres(0.0);
         if ($kind === null || $ridge === null || $footprint === null || $finish === null) {
             return null;
         }
         $kinds = self::kinds($kind, $ridge, $footprint, $this->low($node, $kind, $footprint));
         [$pitch, $rise] = $this->pitch($node, $kind, $ridge, $footprint, $kinds);
-        if ($pitch === null || ($kind === 'mansard' && $upper === null)) {
+        if ($pitch === null || ($kind === RoofKind::Mansard && $upper === null)) {
             return null;
         }
         if ($upper !== null && $upper[0]->degrees >= $pitch->degrees) {
@@ -75,9 +75,9 @@ final readonly class RoofReader
     }
 
     /** Finds the edge at which a lean-to is lowest: the one the document names, or the one across from a wall, or the front. */
-    private function low(Node $node, string $kind, Footprint $footprint): int
+    private function low(Node $node, RoofKind $kind, Footprint $footprint): int
     {
-        if ($kind !== 'lean-to') {
+        if ($kind !== RoofKind::LeanTo) {
             return 0;
         }
         if ($node->get('low') !== null) {
@@ -97,7 +97,7 @@ final readonly class RoofReader
     }
 
     /** @return list<value-of<RoofEdge::KINDS>> what the kind says of each edge */
-    private static function kinds(string $kind, string $ridge, Footprint $footprint, int $low): array
+    private static function kinds(RoofKind $kind, string $ridge, Footprint $footprint, int $low): array
     {
         $kinds = [];
         $ring = $footprint->ring();
@@ -109,11 +109,11 @@ final readonly class RoofReader
                     && $footprint->angle(($i + 1) % $n) < 180.0
                     && $ring->edgeLength($i) <= min($ring->edgeLength($i - 1), $ring->edgeLength($i + 1));
             $kinds[] = match (true) {
-                $kind === 'lean-to' => $i === $low
+                $kind === RoofKind::LeanTo => $i === $low
                     ? RoofEdge::SLOPE
                     : ($n === 4 && $i === ($low + 2) % 4 ? RoofEdge::WALL : RoofEdge::GABLE),
-                $kind === 'gable' && $isEnd => RoofEdge::GABLE,
-                $kind === 'half-hip' && $isEnd => RoofEdge::HALF_HIP,
+                $kind === RoofKind::Gable && $isEnd => RoofEdge::GABLE,
+                $kind === RoofKind::HalfHip && $isEnd => RoofEdge::HALF_HIP,
                 default => RoofEdge::SLOPE,
             };
         }
@@ -125,11 +125,11 @@ final readonly class RoofReader
      * @param  list<value-of<RoofEdge::KINDS>>  $kinds
      * @return array{?Angle, ?RealLength}
      */
-    private function pitch(Node $roof, string $kind, string $ridge, Footprint $footprint, array $kinds): array
+    private function pitch(Node $roof, RoofKind $kind, string $ridge, Footprint $footprint, array $kinds): array
     {
         $pitch = $roof->get('pitch');
         $rise = $roof->get('rise');
-        if ($kind === 'flat' || $kind === 'none') {
+        if (! $kind->isPitched()) {
             return [Angle::ofDegrees(0.0), null];
         }
         if ($pitch !== null && $rise !== null) {
@@ -159,9 +159,9 @@ final readonly class RoofReader
      *
      * @param  list<value-of<RoofEdge::KINDS>>  $kinds
      */
-    private static function run(string $kind, string $ridge, Footprint $footprint, array $kinds): ?float
+    private static function run(RoofKind $kind, string $ridge, Footprint $footprint, array $kinds): ?float
     {
-        if ($kind === 'lean-to') {
+        if ($kind === RoofKind::LeanTo) {
             $ring = $footprint->ring();
             $low = (int) array_search(RoofEdge::SLOPE, $kinds, true);
             $along = $ring->point($low + 1)->minus($ring->point($low));

@@ -20,13 +20,25 @@ final readonly class Wall
     public function __construct(
         public int $edge,
         public string $name,
-        public string $finish,
-        public string $treat,
+        public Finish $finish,
+        public Treatment $treat,
         public string $stack,
         public array $openings,
         public ?array $ground,
         public string $path,
         public array $built = [],
     ) {
+    }
+
+    /** Whether no card is cut for it. */
+    public function isLeftOut(): bool
+    {
+        return $this->treat === Treatment::Omit;
+    }
+
+    /** Whether something is drawn on it. */
+    public function isCovered(): bool
+    {
+        return $this->treat === Treatment::Full && $this->finish->isDrawn();
     }
 }

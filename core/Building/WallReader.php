@@ -35,8 +35,8 @@ final readonly class WallReader
 
     public function read(Node $node, int $edge, string $name): Wall
     {
-        $finish = $node->get('finish') === null ? Finish::BARE : $node->get('finish')->choice(Finish::ALL);
-        $treat = $node->get('treat') === null ? 'full' : $node->get('treat')->choice(['full', 'plain', 'omit']);
+        $finish = Finish::tryFrom($node->get('finish')?->choice(Finish::known()) ?? '');
+        $treat = Treatment::tryFrom($node->get('treat')?->choice(Treatment::known()) ?? '');
         $stack = self::known($node->get('stack'), $this->stacks);
         $openings = [];
         $ids = [];
@@ -66,8 +66,8 @@ final readonly class WallReader
         return new Wall(
             $edge,
             $name,
-            $finish ?? Finish::BARE,
-            $treat ?? 'full',
+            $finish ?? Finish::Bare,
+            $treat ?? Treatment::Full,
             $stack ?? $this->stack,
             $openings,
             $this->ground($node->get('ground')),

@@ -21,7 +21,7 @@ final readonly class PartDrawing
         $drawing = new Drawing($part->width() + 2.0 * $margin, $part->height() + 2.0 * $margin, "$labelled->label, $part->name");
         if ($part->art !== null) {
             $drawing->place(
-                $symbol = BrickSymbol::of($labelled, $part->art),
+                $symbol = ArtSymbol::of($labelled, $part->art),
                 new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, $margin, $margin),
             );
         }
@@ -56,7 +56,7 @@ final readonly class PartDrawing
         $part = $labelled->part;
         $drawing = new Drawing($part->width(), $part->height(), $part->name);
         if ($part->art !== null) {
-            $drawing->place($symbol = BrickSymbol::of($labelled, $part->art), new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, 0.0, 0.0));
+            $drawing->place($symbol = ArtSymbol::of($labelled, $part->art), new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, 0.0, 0.0));
         }
 
         return $drawing;
@@ -66,11 +66,11 @@ final readonly class PartDrawing
     public static function onWall(LabelledPart $labelled): Drawing
     {
         $part = $labelled->part;
-        [$left, $right] = $part->art->quoins ?? [0.0, $part->width()];
+        [$left, $right] = $part->art?->ends() ?? [0.0, $part->width()];
         $drawing = new Drawing($right - $left, $part->height(), $part->name);
         if ($part->art !== null) {
             $drawing->place(
-                $symbol = BrickSymbol::of($labelled, $part->art, true),
+                $symbol = ArtSymbol::of($labelled, $part->art, true),
                 new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, -$left, 0.0),
             );
         }

@@ -87,7 +87,7 @@ final readonly class PlanView
             'ring' => $ring->toArray(), 'edges' => $edges, 'clashes' => $said['block'],
             'at' => [Size::ofModel($block->at->x / $scale->ratio, $scale), Size::ofModel($block->at->y / $scale->ratio, $scale)],
             'turn' => $block->turnDeg, 'eaves' => Size::ofReal($block->eaves, $scale), 'base' => Size::ofReal($block->base, $scale),
-            'roof' => ['kind' => $block->roof->kind, 'pitch' => $block->roof->pitch->text()],
+            'roof' => ['kind' => $block->roof->kind->value, 'pitch' => $block->roof->pitch->text()],
         ] + self::shape($scale, $block);
     }
 

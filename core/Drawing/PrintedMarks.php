@@ -82,8 +82,8 @@ final readonly class PrintedMarks
         [$from, $to] = [$mark->path[0], $mark->path[count($mark->path) - 1]];
         $art = $part->art;
         $lines = [];
-        foreach ($art === null || $from->x === $to->x ? [] : [[$art->quoins[0], -1.0], [$art->quoins[1], 1.0]] as [$quoin, $way]) {
-            $fold = ($art->receding?->at(new Vec2($quoin, 0.0))->x ?? $quoin) + $way * self::ROUND_MM;
+        foreach ($art === null || $from->x === $to->x ? [] : [[$art->ends()[0], -1.0], [$art->ends()[1], 1.0]] as [$quoin, $way]) {
+            $fold = ($art?->receding()?->at(new Vec2($quoin, 0.0))->x ?? $quoin) + $way * self::ROUND_MM;
             $end = ($from->x - $to->x) * $way > 0.0 ? $from : $to;
             if (($end->x - $fold) * $way > self::ROUND_MM) {
                 $share = ($fold - $from->x) / ($to->x - $from->x);

@@ -70,8 +70,8 @@ final readonly class SheetDrawing
             if ($art === null) {
                 continue;
             }
-            $symbol = $this->drawing->symbol(BrickSymbol::name($placed->part))
-                ?? BrickSymbol::bleeding($placed->part, $art);
+            $symbol = $this->drawing->symbol(ArtSymbol::name($placed->part))
+                ?? ArtSymbol::bleeding($placed->part, $art);
             $o = $placed->toSheet(new Vec2(0.0, 0.0));
             $x = $placed->toSheet(new Vec2(1.0, 0.0))->minus($o);
             $y = $placed->toSheet(new Vec2(0.0, 1.0))->minus($o);
@@ -86,7 +86,7 @@ final readonly class SheetDrawing
         $part = $placed->part->part;
         $rings = array_map(fn (Ring $r): array => $this->on($placed, $r->points), $part->blank()->rings());
         // Half of a line stays on the piece: on brickwork it is a joint.
-        $cut = new Stroke(self::CUT_MM, $part->art->mortarColour ?? SheetFurniture::INK);
+        $cut = new Stroke(self::CUT_MM, $part->art?->cutColour() ?? SheetFurniture::INK);
         $this->drawing->path(new Path(Layer::Cut, $rings, true, $cut));
         foreach ($part->slits as $slit) {
             $this->drawing->path(new Path(Layer::Cut, [$this->on($placed, $slit)], false, $cut));

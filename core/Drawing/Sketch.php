@@ -6,7 +6,6 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
@@ -121,13 +120,13 @@ final readonly class Sketch
         $eaves = $scale->modelMm($block->eaves) - $scale->modelMm($block->base);
         $outline = $this->outline($block, $wall->edge, $length, $eaves);
         $openings = new OpeningsView($this->building, $length, $this->openings($wall));
-        $showsCourses = $wall->treat === 'full' && in_array($wall->finish, Finish::DRAWN, true);
+        $showsCourses = $wall->isCovered();
         $apex = max(array_map(static fn (Vec2 $p): float => $p->y, $outline->points));
 
         return [
             'key' => "$block->id.$wall->name", 'block' => $block->id, 'edge' => $wall->name,
             'title' => ($isOne ? ucfirst($wall->name) : "$block->name, $wall->name").', from outside',
-            'path' => $wall->path, 'finish' => $wall->finish, 'shows_courses' => false,
+            'path' => $wall->path, 'finish' => $wall->finish->value, 'shows_courses' => false,
             'step' => OpeningsView::step($this->building, $showsCourses),
             'length' => Size::ofModel($length, $scale), 'height' => Size::ofModel($eaves, $scale),
             'apex' => $apex > $eaves ? Size::ofModel($apex, $scale) : null,

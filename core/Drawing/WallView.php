@@ -55,7 +55,7 @@ final readonly class WallView
             'title' => (count($this->building->blocks) > 1 ? $block->name.', ' : '')
                 .(count($this->building->blocks) > 1 ? $name : ucfirst($name)).', from outside',
             'path' => $this->wall->wall->path,
-            'finish' => $this->wall->wall->finish,
+            'finish' => $this->wall->wall->finish->value,
             'shows_courses' => $this->wall->isPapered,
             'step' => OpeningsView::step($this->building, $this->wall->isPapered),
             'length' => Size::ofModel($this->wall->length->mm, $scale),

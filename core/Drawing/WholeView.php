@@ -65,7 +65,7 @@ final readonly class WholeView
             }
             [$wall, $patch] = $shown[$i];
             $key = $this->key($wall);
-            $shapes[] = ['kind' => 'wall', 'region' => $region, 'wall' => $key, 'opening' => null, 'finish' => $wall->wall->finish];
+            $shapes[] = ['kind' => 'wall', 'region' => $region, 'wall' => $key, 'opening' => null, 'finish' => $wall->wall->finish->value];
             array_push($shapes, ...$this->openings($wall, $patch, $key));
         }
 

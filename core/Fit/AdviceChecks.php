@@ -21,8 +21,6 @@ final readonly class AdviceChecks
     /** A corner farther than this from square, degrees, is skew. */
     private const SKEW_DEG = 5.0;
 
-    private const HIPPED = ['hip', 'half-hip', 'mansard'];
-
     /** @return list<Check> */
     public static function of(Building $building, Kit $kit): array
     {
@@ -35,7 +33,7 @@ final readonly class AdviceChecks
         $reasons = array_keys(array_filter([
             'its roof is hipped' => array_filter(
                 $building->blocks,
-                static fn (Block $b): bool => in_array($b->roof->kind, self::HIPPED, true),
+                static fn (Block $b): bool => $b->roof->kind->isHipped(),
             ) !== [],
             'its parts meet' => count($building->blocks) > 1,
             'its corners are askew' => array_filter($kit->form->walls(), self::isSkew(...)) !== [],
@@ -68,7 +66,7 @@ final readonly class AdviceChecks
         $omitted = array_merge(...array_map(
             static fn (Block $b): array => array_values(array_map(
                 static fn (Wall $w): string => $b->footprint->edges[$w->edge],
-                array_filter($b->walls, static fn (Wall $w): bool => $w->treat === 'omit'),
+                array_filter($b->walls, static fn (Wall $w): bool => $w->isLeftOut()),
             )),
             $building->blocks,
         ));

@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Fit\Relief\ReliefChecks;
 use Chartula\Core\Fit\Sight\PerspectiveReport;
 use Chartula\Core\Form\WallForm;
@@ -68,7 +69,7 @@ final readonly class Checks
         $checks = [];
         foreach ($building->blocks as $block) {
             $down = $building->scale->modelMm($block->roof->parapet);
-            if ($block->roof->kind === 'flat' && $down > 0.0 && ($ledges[$block->id] ?? 0) < self::LEDGES) {
+            if ($block->roof->kind === RoofKind::Flat && $down > 0.0 && ($ledges[$block->id] ?? 0) < self::LEDGES) {
                 $checks[] = new Check(
                     'roof.deck-loose',
                     Check::WARN,

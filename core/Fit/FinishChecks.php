@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\Treatment;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\PartGroup;
@@ -28,8 +29,8 @@ final readonly class FinishChecks
             $wall = $span->form;
             $at = $span->block->id.'.'.$span->name();
             $finish = $wall->wall->finish;
-            if ($wall->wall->treat === 'full' && $finish !== Finish::BARE && ! in_array($finish, Finish::DRAWN, true)) {
-                $text = "No paper is drawn for “{$finish}” yet; the wall stays bare card.";
+            if ($wall->wall->treat === Treatment::Full && $finish !== Finish::Bare && ! $finish->isDrawn()) {
+                $text = "No paper is drawn for “{$finish->value}” yet; the wall stays bare card.";
                 $checks[] = new Check('finish.not-drawn', Check::NOTE, $at, $text);
             }
             $sills = array_filter($wall->openings, static fn ($o): bool => $o->opening->style->sill !== null && ! $o->reachesFoot());
@@ -47,8 +48,8 @@ final readonly class FinishChecks
     {
         $checks = [];
         foreach ($building->blocks as $block) {
-            if ($block->roof->finish !== Finish::BARE) {
-                $text = "No {$block->roof->finish} is drawn for the roof of {$block->name} yet; its panels stay bare card.";
+            if ($block->roof->finish !== Finish::Bare) {
+                $text = "No {$block->roof->finish->value} is drawn for the roof of {$block->name} yet; its panels stay bare card.";
                 $checks[] = new Check('finish.roof-not-drawn', Check::NOTE, $block->id, $text);
             }
         }

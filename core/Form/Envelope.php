@@ -153,7 +153,7 @@ final readonly class Envelope
 
             return true;
         }, static function (string $label, Vec2 $at) use ($notches, $leans, $names, $own, $facet, $lean): string {
-            $name = self::isBeside($notches, $at) ? 'open' : $names->of($label, $at, $own, $facet, $lean);
+            $name = self::isBeside($notches, $at) ? SideKind::Open->value : $names->of($label, $at, $own, $facet, $lean);
 
             return $name === 'eaves' && self::isBeside($leans, $at) ? Side::within($facet->block, $facet->edge) : $name;
         });
@@ -231,7 +231,7 @@ final readonly class Envelope
             if ($both !== null && (self::isThin($both) || $isBeside)) {
                 $offs = [$this->roof / $other->pitch->cos(), -$this->roof / $facet->pitch->cos(), -$this->halfUnder($facet, $other)];
                 foreach ($offs as $higher) {
-                    $lines = [...$lines, ...self::named('open', $facet->levelWith($other, $bounds, $higher))];
+                    $lines = [...$lines, ...self::named(SideKind::Open->value, $facet->levelWith($other, $bounds, $higher))];
                 }
             }
         }
@@ -305,7 +305,7 @@ final readonly class Envelope
         $normal = $facet->frame->normal;
         $higher = $this->roof * ($normal->x * $other->gradient()->x + $normal->y * $other->gradient()->y - $normal->z);
 
-        return self::named('open', $facet->levelWith($other, $box, $higher));
+        return self::named(SideKind::Open->value, $facet->levelWith($other, $box, $higher));
     }
 
     private function isInOther(Solid $solid, Solid $own, Vec2 $at): bool

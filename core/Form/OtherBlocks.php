@@ -66,7 +66,7 @@ final readonly class OtherBlocks
                     // It stands against the other's wall as far up as that goes.
                     $high = $solid->wallTop($edge, $over[0]->at($x)) - $this->own->base;
                     $lines[] = self::upright($x, $this->foot - 1.0, $high, Side::wall($solid->index, $edge));
-                    $lines[] = self::upright($x, $high, self::HIGH_MM, 'open');
+                    $lines[] = self::upright($x, $high, self::HIGH_MM, SideKind::Open->value);
                 }
             }
             $low = null;

@@ -214,6 +214,9 @@ final readonly class Overhangs
     /** @return list<Line> */
     public static function plain(Ring $ring): array
     {
-        return array_map(static fn (int $i): Line => new Line($ring->point($i), $ring->point($i + 1), 'open'), array_keys($ring->points));
+        return array_map(
+            static fn (int $i): Line => new Line($ring->point($i), $ring->point($i + 1), SideKind::Open->value),
+            array_keys($ring->points),
+        );
     }
 }

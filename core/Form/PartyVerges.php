@@ -57,7 +57,7 @@ final readonly class PartyVerges
             $lines[] = new Line($from->minus($along->times($reach)), $from->plus($along->times($reach)), $label);
             foreach ($solid->roof->facets as $other) {
                 array_push($lines, ...array_map(
-                    static fn (Line $l): Line => new Line($l->from, $l->to, 'open'),
+                    static fn (Line $l): Line => new Line($l->from, $l->to, SideKind::Open->value),
                     $this->facet->levelWith($other, $box, $this->roof / $other->pitch->cos()),
                 ));
             }

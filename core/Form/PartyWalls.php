@@ -37,7 +37,7 @@ final readonly class PartyWalls
                 [$from, $to] = [max(0.0, $along->dot($q)), min($length, $along->dot($p))];
                 if (
                     $to - $from > Tolerance::PLANE
-                    && $building->blocks[$solid->index]->walls[$j]->treat !== 'omit'
+                    && ! $building->blocks[$solid->index]->walls[$j]->isLeftOut()
                     && (
                         $roofEdge->kind === RoofEdge::WALL
                         || self::isLower($building, [$i, $edge], [$solid->index, $j], $solids, $from, $to)

@@ -6,6 +6,7 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
@@ -64,10 +65,10 @@ final readonly class RoofPlanes
 
     private function roof(): ?RoofForm
     {
-        if ($this->block->roof->kind === 'none') {
+        if ($this->block->roof->kind === RoofKind::None) {
             return null;
         }
-        if ($this->block->roof->kind === 'flat') {
+        if ($this->block->roof->kind === RoofKind::Flat) {
             return $this->flat();
         }
         if (! $this->cornersAgree()) {

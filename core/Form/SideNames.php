@@ -34,14 +34,15 @@ final readonly class SideNames
     public function of(string $label, Vec2 $at, Solid $own, Facet $facet, float $lean): string
     {
         $side = Side::of($label);
+        $open = SideKind::Open->value;
 
         return match ($side->kind) {
             SideKind::Wall => $this->atWall($side->wallOrFail(), $at, $own, $facet) ?? $label,
-            SideKind::Party => $this->goesOn($facet, $this->solids[$side->wallOrFail()->block], $side->wallOrFail()->edge, $at) ?? 'open',
+            SideKind::Party => $this->goesOn($facet, $this->solids[$side->wallOrFail()->block], $side->wallOrFail()->edge, $at) ?? $open,
             SideKind::Beneath => $this->beneath($side->wallOrFail(), $at, $own) ?? $label,
             SideKind::Within => $this->isUnderOther($own, $facet, $side->wallOrFail()->edge, $at)
                 ? $label
-                : self::sideAt($facet, $at) ?? 'open',
+                : self::sideAt($facet, $at) ?? $open,
             SideKind::Plane => $this->atPlane($side->planeOrFail(), $at, $own, $facet, $lean) ?? $label,
             default => $label,
         };

@@ -50,7 +50,7 @@ final readonly class Solid
             $eaves,
             $roof,
             $tails,
-            $block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0),
+            $block->roof->isBehindWalls(),
             array_values(array_filter(
                 array_keys($ring->points),
                 static fn (int $edge): bool => ($block->roof->edges[$edge] ?? null)?->slopesFromEaves() !== true,
@@ -93,7 +93,7 @@ final readonly class Solid
         $lines = [];
         foreach ($this->tails as $tail) {
             foreach (array_keys($tail->points) as $i) {
-                $lines[] = new Line($tail->point($i), $tail->point($i + 1), 'open');
+                $lines[] = new Line($tail->point($i), $tail->point($i + 1), SideKind::Open->value);
             }
         }
 
@@ -242,7 +242,7 @@ final readonly class Solid
         foreach ($this->tails as $tail) {
             [$a, , , $b] = $tail->points;
             $aside = $b->minus($a)->times($tail->edgeLength(0) / $b->distanceTo($a));
-            $roots[] = new Line($a->minus($aside), $b->plus($aside), 'open');
+            $roots[] = new Line($a->minus($aside), $b->plus($aside), SideKind::Open->value);
         }
 
         return $roots;

@@ -6,7 +6,6 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Form\Perspective\RecedingRoof;
@@ -198,7 +197,7 @@ final readonly class Surfaces
     private function thickness(Block $block): array
     {
         return array_map(
-            fn ($wall): float => $wall->treat === 'omit' ? 0.0 : $this->building->methods->stacks[$wall->stack]->thickness_mm,
+            fn (Wall $wall): float => $wall->isLeftOut() ? 0.0 : $this->building->methods->stacks[$wall->stack]->thickness_mm,
             $block->walls,
         );
     }
@@ -241,7 +240,7 @@ final readonly class Surfaces
         $foot = $wall->ground === null || $ground === null ? 0.0 : min(0.0, min($ground) - $this->building->methods->bury_mm);
         $section = $this->section($i, $block, $edge, $solids, $foot, $key);
         $top = $section->topLine(0.0);
-        $isPapered = $wall->treat === 'full' && in_array($wall->finish, Finish::DRAWN, true);
+        $isPapered = $wall->isCovered();
         $openings = [];
         foreach ($wall->openings as $opening) {
             for ($k = 0; $k < $opening->count; $k++) {
@@ -258,7 +257,7 @@ final readonly class Surfaces
                 Figure::measured($block->footprint->length($edge), $this->building->scale, $block->footprint->measure($edge)),
             ),
             $height, $this->apex($block, $solids[$i], $top, $a, $along, $height), $top,
-            $wall->treat === 'omit' || ! $this->problems->areNone() ? [] : $section->patches(CardSlice::face($ring->edgeLength($edge))),
+            $wall->isLeftOut() || ! $this->problems->areNone() ? [] : $section->patches(CardSlice::face($ring->edgeLength($edge))),
             // What recedes is cut: no flap would fold along lines that converge.
             $openings, $isPapered,
             $isPapered && $map === null && $this->building->methods->skin->opening === 'folded'
@@ -274,7 +273,7 @@ final readonly class Surfaces
         $ring = $solids[$i]->ring;
         $along = $ring->point($edge + 1)->minus($ring->point($edge))->times(1.0 / $ring->edgeLength($edge));
         $roofEdge = $block->roof->edges[$edge];
-        $eaves = $roofEdge->slopesFromEaves() || in_array($block->roof->kind, ['flat', 'none'], true)
+        $eaves = $roofEdge->slopesFromEaves() || ! $block->roof->kind->isPitched()
             ? (new RecedingWall($block, $edge, $this->building->scale))->eaves($solids[$i]->base)
             : null;
         $thickness = $this->building->methods->roof()->thickness_mm;

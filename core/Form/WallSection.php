@@ -176,7 +176,8 @@ final readonly class WallSection
             $lines[] = new Line(new Vec2($at, $this->foot - 1.0), new Vec2($at, $corner->isLeft ? $to : $from), $side);
         }
         foreach (['right' => $end, 'left' => $start] as $side => $x) {
-            $lines[] = new Line(new Vec2($x, $this->foot - 1.0), new Vec2($x, self::HIGH_MM), $takes[$side] ? 'open' : $side);
+            $label = $takes[$side] ? SideKind::Open->value : $side;
+            $lines[] = new Line(new Vec2($x, $this->foot - 1.0), new Vec2($x, self::HIGH_MM), $label);
         }
 
         return $lines;

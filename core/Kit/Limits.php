@@ -6,7 +6,6 @@ namespace Chartula\Core\Kit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Problem\Problems;
 
@@ -43,7 +42,7 @@ final readonly class Limits
 
     private static function bricks(Building $building, Block $block, Wall $wall, Problems $problems): void
     {
-        if (! in_array($wall->finish, Finish::DRAWN, true)) {
+        if (! $wall->finish->isDrawn()) {
             return;
         }
         $length = $block->footprint->length($wall->edge)->mm;

@@ -106,7 +106,7 @@ final readonly class Docket
     {
         $openings = array_sum(array_map(static fn (WallForm $w): int => count($w->openings), $d->kit->form->walls()));
         $papers = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->isPapered));
-        $bare = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->wall->finish === Finish::BARE));
+        $bare = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->wall->finish === Finish::Bare));
 
         return [
             'prototype' => 'described',
@@ -124,7 +124,7 @@ final readonly class Docket
     private static function roof(array $blocks): string
     {
         $words = array_map(
-            static fn (Block $b): string => $b->roof->pitch->degrees > 0.0 ? $b->roof->pitch->text().' '.$b->roof->kind : $b->roof->kind,
+            static fn (Block $b): string => ($b->roof->pitch->degrees > 0.0 ? $b->roof->pitch->text().' ' : '').$b->roof->kind->value,
             $blocks,
         );
 

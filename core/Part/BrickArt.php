@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part;
 
+use Chartula\Core\Building\BrickBond;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Vec2;
@@ -11,7 +12,7 @@ use Chartula\Core\Geometry\Vec2;
 /**
  * What is drawn on a brick paper, as its rule rather than brick by brick. The part's own frame, model millimetres.
  */
-final readonly class BrickArt
+final readonly class BrickArt implements Artwork
 {
     /** It is printed so far beyond every cut, mm, and so much room is kept round it. */
     public const BLEED_MM = 1.5;
@@ -23,17 +24,16 @@ final readonly class BrickArt
     public const TICK_MM = 1.0;
 
     /**
-     * @param  'stretcher'|'english'|'flemish'  $bond
      * @param  float  $datum  height of the bed of course 0
      * @param  bool  $swapped  whether even courses carry the bond's second course, as on walls that meet this one
      * @param  array{float, float}  $quoins  where the wall's outside ends
      * @param  list<Box2>  $jambs  openings up to their springing
      * @param  list<BrickReveal>  $reveals  openings into which the paper turns
-     * @param  array{foot: float, top: float}  $beyond  so much farther it is printed at the foot and at the top, to be turned under
+     * @param  array<string, float>  $beyond  by side: so much farther it is printed at the foot and at the top, to be turned under
      * @param  ?Homography  $receding  from the wall on which the bricks are laid to the paper, where that is in forced perspective
      */
     public function __construct(
-        public string $bond,
+        public BrickBond $bond,
         public float $brick,
         public float $course,
         public float $joint,
@@ -43,9 +43,9 @@ final readonly class BrickArt
         public array $jambs,
         public string $brickColour,
         public string $mortarColour,
-        public ?Homography $receding = null,
+        private ?Homography $receding = null,
         public array $reveals = [],
-        public array $beyond = ['foot' => 0.0, 'top' => 0.0],
+        private array $beyond = ['foot' => 0.0, 'top' => 0.0],
     ) {
     }
 
@@ -82,11 +82,30 @@ final readonly class BrickArt
         );
     }
 
-    /** @return array<string, mixed> */
+    public function beyond(string $edge): float
+    {
+        return $this->beyond[$edge] ?? 0.0;
+    }
+
+    public function ends(): array
+    {
+        return $this->quoins;
+    }
+
+    public function receding(): ?Homography
+    {
+        return $this->receding;
+    }
+
+    public function cutColour(): string
+    {
+        return $this->mortarColour;
+    }
+
     public function toArray(): array
     {
         return [
-            'kind' => 'brick', 'bond' => $this->bond, 'brick' => round($this->brick, 4),
+            'kind' => 'brick', 'bond' => $this->bond->value, 'brick' => round($this->brick, 4),
             'course' => round($this->course, 4), 'joint' => round($this->joint, 4),
             'datum' => round($this->datum, 4), 'swapped' => $this->swapped,
             'quoins' => array_map(static fn (float $x): float => round($x, 4), $this->quoins),

@@ -49,7 +49,7 @@ final readonly class Part
         public bool $mayTurn,
         public ?RoofSeat $roof,
         public Shape $shape,
-        public ?BrickArt $art,
+        public ?Artwork $art,
     ) {
     }
 
@@ -68,7 +68,7 @@ final readonly class Part
         PartName $of, string $letter, string $name, PartGroup $group, Stock $stock, float $thickness, Outline $outline,
         array $frames, array $workings,
         array $holes = [], array $scores = [], array $slits = [], array $marks = [], bool $mayTurn = true, ?RoofSeat $roof = null,
-        ?Shape $shape = null, ?BrickArt $art = null,
+        ?Shape $shape = null, ?Artwork $art = null,
     ): self {
         $shape ??= Shape::flat();
         $shape->repeats?->on($outline);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\PlaneId;
@@ -315,7 +316,7 @@ final class Panels
         }
         $rect = $block->block->footprint->rect;
         $isPlain = $rect !== null
-            && $roof->kind === 'gable'
+            && $roof->kind === RoofKind::Gable
             && abs($top * 2.0 - $this->building->scale->modelMm($rect[$facet->edge % 2 === 0 ? 1 : 0])) < Tolerance::FIGURE;
         $figure = $isPlain
             ? Figure::measured($rect[$facet->edge % 2 === 0 ? 1 : 0], $this->building->scale, 'span')->over(2.0, '÷ 2, the run')

@@ -123,7 +123,7 @@ final readonly class StripRoom
         $way = $b->minus($a)->times(1.0 / $a->distanceTo($b));
         $across = abs($along->cross(new Vec2($way->x, $way->y))) / $along->length();
 
-        return $described->treat === 'omit' || $across < self::ALONG
+        return $described->isLeftOut() || $across < self::ALONG
             ? 0.0
             : $this->building->methods->stacks[$described->stack]->thickness_mm / $across;
     }

@@ -66,9 +66,7 @@ final readonly class Bleed
     /** @return non-empty-list<float> by edge, how much farther it is printed than beyond every cut */
     private static function more(Part $part): array
     {
-        $beyond = $part->art->beyond ?? [];
-
-        return array_map(static fn ($edge): float => $beyond[$edge->name] ?? 0.0, $part->outline->edges);
+        return array_map(static fn ($edge): float => $part->art?->beyond($edge->name) ?? 0.0, $part->outline->edges);
     }
 
     private static function wound(Ring $ring, float $way): Ring

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Form\Solid;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Frame;
@@ -253,7 +254,7 @@ final readonly class BraceParts
     private function underDeck(): float
     {
         $form = $this->walls->form->blocks[$this->block];
-        $parapet = $form->block->roof->kind === 'flat' ? $this->building->scale->modelMm($form->block->roof->parapet) : 0.0;
+        $parapet = $form->block->roof->kind === RoofKind::Flat ? $this->building->scale->modelMm($form->block->roof->parapet) : 0.0;
 
         return $parapet > 0.0 ? $parapet + self::LEDGE_MM : 0.0;
     }

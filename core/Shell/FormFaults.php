@@ -129,7 +129,7 @@ final readonly class FormFaults
     private static function checkHidden(WallSpan $span, OpeningForm $opening, Scale $scale, Problems $problems): void
     {
         $wall = $span->form;
-        if ($wall->wall->treat === 'omit') {
+        if ($wall->wall->isLeftOut()) {
             $problems->add($opening->opening->path, 'opening.no-wall', ['wall' => $wall->wall->name]);
 
             return;

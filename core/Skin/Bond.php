@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Skin;
 
+use Chartula\Core\Building\BrickBond;
 use Chartula\Core\Measure\Tolerance;
 use LogicException;
 
@@ -36,15 +37,14 @@ final readonly class Bond
     }
 
     /**
-     * @param  'stretcher'|'english'|'flemish'  $bond
      * @param  bool  $second  the bond's second course
      */
-    public static function course(string $bond, bool $second): self
+    public static function course(BrickBond $bond, bool $second): self
     {
         return match ($bond) {
-            'stretcher' => $second ? new self([self::HEADER], [self::STRETCHER]) : new self([], [self::STRETCHER]),
-            'english' => $second ? new self([self::HEADER, self::CLOSER], [self::HEADER]) : new self([], [self::STRETCHER]),
-            'flemish' => $second
+            BrickBond::Stretcher => $second ? new self([self::HEADER], [self::STRETCHER]) : new self([], [self::STRETCHER]),
+            BrickBond::English => $second ? new self([self::HEADER, self::CLOSER], [self::HEADER]) : new self([], [self::STRETCHER]),
+            BrickBond::Flemish => $second
                 ? new self([self::HEADER, self::CLOSER], [self::STRETCHER, self::HEADER])
                 : new self([], [self::STRETCHER, self::HEADER]),
         };

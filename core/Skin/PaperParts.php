@@ -16,6 +16,7 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\Edge;
@@ -38,8 +39,6 @@ use Chartula\Core\Shell\WallSpan;
 /** One brick paper for each piece of wall: over its whole outside, lapping round the corners that it owns, turning into its openings. */
 final readonly class PaperParts
 {
-    private const BONDS = ['brick-stretcher' => 'stretcher', 'brick-english' => 'english', 'brick-flemish' => 'flemish'];
-
     public static function make(Building $building, Walls $walls): PartSet
     {
         $sets = [];
@@ -52,16 +51,10 @@ final readonly class PaperParts
         return PartSet::joined($sets);
     }
 
-    /** @return 'stretcher'|'english'|'flemish' */
-    public static function bond(string $finish): string
-    {
-        return self::BONDS[$finish] ?? 'stretcher';
-    }
-
     /** At an outer corner the paper of the stopped wall laps round under the other's, which stops flush: one lap a corner. */
     private static function lap(Building $building, Walls $walls, WallSpan $span, WallEnd $end): float
     {
-        $laps = $end->yields && $end->isConvex() && $walls->span($span->form->block, $end->edge)->form->wall->treat !== 'omit';
+        $laps = $end->yields && $end->isConvex() && ! $walls->span($span->form->block, $end->edge)->form->wall->isLeftOut();
 
         return $laps ? $building->methods->skin->overlap_mm : 0.0;
     }
@@ -255,7 +248,7 @@ final readonly class PaperParts
      * @param  list<OpeningForm>  $openings
      * @param  list<PaperOpening>  $papers  the same, in the same order
      */
-    private static function art(Building $building, WallSpan $span, array $openings, array $papers): BrickArt
+    private static function art(Building $building, WallSpan $span, array $openings, array $papers): ?Artwork
     {
         $ratio = $building->scale->ratio;
         $wall = $span->form;
@@ -265,20 +258,18 @@ final readonly class PaperParts
         // Of a wall that recedes the bricks are laid as it is, and drawn as it comes to lie.
         $true = array_map(static fn (OpeningForm $o): OpeningForm => $o->true ?? $o, $openings);
 
-        return new BrickArt(
-            self::bond($wall->wall->finish),
-            $building->gauge->brick_mm / $ratio, $building->gauge->course_mm / $ratio, $building->gauge->joint_mm / $ratio,
+        return Coverings::of($wall->wall->finish, $building)?->artwork(new CoveredFace(
             -$building->scale->modelMm($block->base),
+            [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
             // Walls that meet at a corner begin their courses by turns.
             $footprint->rect === null ? abs($along->y) > abs($along->x) : $wall->wall->edge % 2 === 1,
-            [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
             array_map(
                 static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()),
                 $true,
             ),
-            $building->methods->skin->brick, $building->methods->skin->mortar, $wall->receding,
             array_values(array_filter(array_map(static fn (PaperOpening $o): ?BrickReveal => $o->reveal(), $papers))),
             ['foot' => $block->plinth === null ? BrickArt::MORE_MM : 0.0, 'top' => BrickArt::MORE_MM],
-        );
+            $wall->receding,
+        ));
     }
 }

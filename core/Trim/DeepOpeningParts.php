@@ -10,7 +10,7 @@ use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\JointKind;
@@ -23,7 +23,8 @@ use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Shell\Walls;
-use Chartula\Core\Skin\PaperParts;
+use Chartula\Core\Skin\CoveredFace;
+use Chartula\Core\Skin\Coverings;
 
 /**
  * The inside of an opening that looks deeper than it is: floor, sides, top and end, each with its taper, stuck behind the wall.
@@ -82,7 +83,7 @@ final readonly class DeepOpeningParts
             if ($name !== 'floor') {
                 [$origin, $way, $receding, $length] = $this->place->shape->side($name);
                 $frame = new Frame($origin, $way, new Vec3(0.0, 0.0, 1.0));
-                $art = $this->brick($receding, $length);
+                $art = $this->artwork($receding, $length);
             }
             $corners = array_map($frame->project(...), $card->corners());
             assert($corners !== []);
@@ -125,25 +126,15 @@ final readonly class DeepOpeningParts
         return $set;
     }
 
-    private function brick(Homography $receding, float $length): BrickArt
+    private function artwork(Homography $receding, float $length): ?Artwork
     {
-        $gauge = $this->building->gauge;
-        $ratio = $this->building->scale->ratio;
-        $skin = $this->building->methods->skin;
+        $span = $this->place->span;
 
-        return new BrickArt(
-            PaperParts::bond($this->place->span->form->wall->finish),
-            $gauge->brick_mm / $ratio,
-            $gauge->course_mm / $ratio,
-            $gauge->joint_mm / $ratio,
-            -$this->building->scale->modelMm($this->place->span->block->base),
-            false,
+        return Coverings::of($span->form->wall->finish, $this->building)?->artwork(new CoveredFace(
+            -$this->building->scale->modelMm($span->block->base),
             [0.0, $length],
-            [],
-            $skin->brick,
-            $skin->mortar,
-            $receding,
-        );
+            receding: $receding,
+        ));
     }
 
     private function name(string $id, string $layer): PartName

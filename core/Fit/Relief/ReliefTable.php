@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit\Relief;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
+use Chartula\Core\Building\ReliefBack;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\EndedRoofs;
@@ -101,7 +102,7 @@ final readonly class ReliefTable
         return new Relief(
             ModelLength::ofMillimetres($depth_mm),
             $school,
-            $building->relief->back ?? 'open',
+            $building->relief->back ?? ReliefBack::Open,
             $building->relief->flank ?? 'keep',
             'relief',
         );

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Sight;
 
+use Chartula\Core\Building\Treatment;
+
 /** How much of one face of the building shows, from the best place of the eye. */
 final readonly class SeenFace
 {
@@ -19,7 +21,7 @@ final readonly class SeenFace
      * @param  string  $path  of the wall in the document
      * @param  float  $share  of the face that shows
      * @param  float  $degrees  between the line of sight and the face, where it shows best
-     * @param  string  $treat  how the wall is treated now
+     * @param  Treatment  $treat  how the wall is treated now
      */
     public function __construct(
         public string $kind,
@@ -29,17 +31,16 @@ final readonly class SeenFace
         public string $path,
         public float $share,
         public float $degrees,
-        public string $treat,
+        public Treatment $treat,
     ) {
     }
 
-    /** @return 'full'|'plain'|'omit' */
-    public function wants(): string
+    public function wants(): Treatment
     {
         return match (true) {
-            $this->share <= 0.0 => 'omit',
-            $this->share < self::LITTLE || $this->degrees < self::GRAZING_DEG => 'plain',
-            default => 'full',
+            $this->share <= 0.0 => Treatment::Omit,
+            $this->share < self::LITTLE || $this->degrees < self::GRAZING_DEG => Treatment::Plain,
+            default => Treatment::Full,
         };
     }
 
@@ -51,8 +52,8 @@ final readonly class SeenFace
     {
         return [
             'kind' => $this->kind, 'key' => $this->key, 'edge' => $this->edge, 'name' => $this->name, 'path' => $this->path,
-            'share' => round($this->share, 4), 'degrees' => round($this->degrees, 2), 'treat' => $this->treat,
-            'wants' => $this->wants(),
+            'share' => round($this->share, 4), 'degrees' => round($this->degrees, 2), 'treat' => $this->treat->value,
+            'wants' => $this->wants()->value,
         ];
     }
 }

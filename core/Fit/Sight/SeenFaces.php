@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Sight;
 
 use Chartula\Core\Building\Site\Plot;
+use Chartula\Core\Building\Treatment;
 use Chartula\Core\Fit\Plot\Bodies;
 use Chartula\Core\Fit\Plot\Body;
 use Chartula\Core\Geometry\Vec2;
@@ -85,7 +86,7 @@ final readonly class SeenFaces
                     $panel->facet->name,
                     $block.$panel->facet->name.' slope',
                     '',
-                    'full',
+                    Treatment::Full,
                     $placed,
                 );
             }
@@ -119,7 +120,7 @@ final readonly class SeenFaces
     }
 
     /** @param  'wall'|'roof'  $kind */
-    private function face(string $kind, string $key, string $edge, string $name, string $path, string $treat, Piece $piece): SeenFace
+    private function face(string $kind, string $key, string $edge, string $name, string $path, Treatment $treat, Piece $piece): SeenFace
     {
         $facet = $piece->facets[0];
         $points = self::points($facet);

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Footprint;
 use Chartula\Core\Building\Perspective;
 use Chartula\Core\Building\Receding;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\OnePoint;
 use Chartula\Core\Geometry\Region;
@@ -124,7 +125,7 @@ final readonly class Recession
             foreach ($block->walls as $wall) {
                 $least = max(
                     $least,
-                    $wall->treat === 'omit' ? 0.0 : self::LEAST_MM + $this->building->methods->stacks[$wall->stack]->thickness_mm,
+                    $wall->isLeftOut() ? 0.0 : self::LEAST_MM + $this->building->methods->stacks[$wall->stack]->thickness_mm,
                 );
             }
         }
@@ -187,7 +188,7 @@ final readonly class Recession
         foreach ($chosen as $other) {
             if (
                 $other !== $block
-                && $other->roof->kind !== 'flat'
+                && $other->roof->kind !== RoofKind::Flat
                 && Clip::sharedArea(new Region($ring), new Region($other->standing())) > $ring->area() / 2.0
             ) {
                 return true;
@@ -208,7 +209,7 @@ final readonly class Recession
                 ['block' => $block->name],
             );
         }
-        if ($block->roof->kind === 'none' || ($block->roof->kind === 'flat' && $block->roof->parapet->mm > 0.0)) {
+        if ($block->roof->isBehindWalls()) {
             $this->problems->add($block->roof->path, 'perspective.no-roof', ['block' => $block->name]);
         }
     }

@@ -11,9 +11,11 @@ use Chartula\Core\Building\Footprint;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Relief;
+use Chartula\Core\Building\ReliefBack;
 use Chartula\Core\Building\Roof;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Style;
+use Chartula\Core\Building\Treatment;
 use Chartula\Core\Building\Uncut;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Line;
@@ -34,7 +36,6 @@ final readonly class BlockCut
      * @param  float  $cut  the y behind which nothing stays
      * @param  bool  $roofsAnew  its roof is made over what is left, not cut
      * @param  float  $least  a piece less deep than this is not made
-     * @param  'open'|'plain'|'stiffener'  $back
      */
     public function __construct(
         private Building $building,
@@ -45,7 +46,7 @@ final readonly class BlockCut
         private float $squeeze,
         private bool $roofsAnew,
         private float $least,
-        private string $back,
+        private ReliefBack $back,
     ) {
     }
 
@@ -211,7 +212,7 @@ final readonly class BlockCut
     private function back(int $edge, string $name, float $length): Wall
     {
         $openings = [];
-        if ($this->back === 'stiffener') {
+        if ($this->back === ReliefBack::Stiffener) {
             $margin = self::STIFFENER_MM * $this->building->scale->ratio;
             $height = $this->block->eaves->mm - $this->block->base->mm;
             if ($length > 3.0 * $margin && $height > 3.0 * $margin) {
@@ -239,8 +240,8 @@ final readonly class BlockCut
         return new Wall(
             $edge,
             $name,
-            Finish::BARE,
-            $this->back === 'open' ? 'omit' : 'plain',
+            Finish::Bare,
+            $this->back === ReliefBack::Open ? Treatment::Omit : Treatment::Plain,
             'wall',
             $openings,
             null,

@@ -7,6 +7,7 @@ namespace Chartula\Core\Form\Relief;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Relief;
+use Chartula\Core\Building\ReliefBack;
 use Chartula\Core\Form\RoofPlanes;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
@@ -52,7 +53,7 @@ final readonly class ReliefCut
         $thickest = 0.0;
         foreach ($this->building->blocks as $block) {
             foreach ($block->walls as $wall) {
-                $thickest = max($thickest, $wall->treat === 'omit' ? 0.0 : $this->building->methods->stacks[$wall->stack]->thickness_mm);
+                $thickest = max($thickest, $wall->isLeftOut() ? 0.0 : $this->building->methods->stacks[$wall->stack]->thickness_mm);
             }
         }
         if ($depth > $whole + Tolerance::MEET) {
@@ -93,7 +94,7 @@ final readonly class ReliefCut
                     $squeeze,
                     $roofsAnew,
                     $least,
-                    in_array($block, $open, true) ? 'open' : $relief->back,
+                    in_array($block, $open, true) ? ReliefBack::Open : $relief->back,
                 )
             )->pieces();
             array_push($blocks, ...$pieces);

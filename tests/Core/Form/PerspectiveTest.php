@@ -6,7 +6,7 @@ namespace Tests\Core\Form;
 
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Derivation;
-use Chartula\Core\Drawing\BrickSymbol;
+use Chartula\Core\Drawing\ArtSymbol;
 use Chartula\Core\Drawing\Layer;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Vec2;
@@ -223,9 +223,9 @@ final class PerspectiveTest extends TestCase
         $aim = new Vec3($view->eye->x, $view->front + $view->vanishing(), $view->axis);
         $bricks = 0;
         $vanish = $paper->part->placements[0]->project($aim);
-        foreach (BrickSymbol::of($paper, $paper->part->art)->paths as $path) {
+        foreach (ArtSymbol::of($paper, $paper->part->art)->paths as $path) {
             foreach ($path->layer === Layer::Art ? $path->lines : [] as $ring) {
-                if (count($ring) !== 4 || $path->fill === $paper->part->art->mortarColour) {
+                if (count($ring) !== 4 || $path->fill === $paper->part->art->cutColour()) {
                     continue;
                 }
                 // The bed of a brick, carried on, passes the point where all lines meet.

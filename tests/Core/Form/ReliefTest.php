@@ -7,6 +7,7 @@ namespace Tests\Core\Form;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Relief;
+use Chartula\Core\Building\ReliefBack;
 use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Relief\ReliefTable;
 use Chartula\Core\Form\Facet;
@@ -78,7 +79,7 @@ final class ReliefTest extends TestCase
     #[DataProvider('provideSchools')]
     public function testWorkedSchools(string $depth, string $school, float $top, array $slopes): void
     {
-        foreach (Relief::BACKS as $back) {
+        foreach (ReliefBack::known() as $back) {
             $derived = self::box($depth, $school, $back);
             self::assertSame([], $derived->dryFit->toArray()['findings'], $back);
             self::assertEqualsWithDelta($top, self::top($derived), 0.0005);
@@ -227,7 +228,7 @@ final class ReliefTest extends TestCase
             $depth = round($whole * [0.3, 0.45, 0.6, 0.8][intdiv($seed, 35) % 4], 2);
             $document->relief = (object) [
                 'depth' => "{$depth}mm", 'school' => Relief::SCHOOLS[intdiv($seed, 7) % 5],
-                'back' => Relief::BACKS[$seed % 3], 'flank' => 'keep',
+                'back' => ReliefBack::known()[$seed % 3], 'flank' => 'keep',
             ];
             yield $seed => $document;
         }

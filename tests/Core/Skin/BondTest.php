@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Skin;
 
+use Chartula\Core\Building\BrickBond;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Skin\Bond;
@@ -14,13 +15,13 @@ use PHPUnit\Framework\TestCase;
 final class BondTest extends TestCase
 {
     /**
-     * @param  'stretcher'|'english'|'flemish'  $bond
      * @param  list<float>  $inches
      */
     #[DataProvider('provideRuns')]
     public function testFillsARunFromBothEnds(string $bond, bool $second, float $runInches, array $inches): void
     {
-        $found = array_map(static fn (float $unit): float => round($unit * 9.0, 4), Bond::course($bond, $second)->fill($runInches / 9.0));
+        $units = Bond::course(BrickBond::from($bond), $second)->fill($runInches / 9.0);
+        $found = array_map(static fn (float $unit): float => round($unit * 9.0, 4), $units);
         self::assertSame($inches, $found);
     }
 
@@ -42,7 +43,8 @@ final class BondTest extends TestCase
     public function testCoursesLieOnOneDatumAndStopAtJambs(): void
     {
         // 27 in long at a tenth of an inch a millimetre; a window from 9 to 18 and from course 1 to course 3.
-        $art = new BrickArt('stretcher', 9.0, 3.0, 0.5, 0.0, false, [0.0, 27.0], [new Box2(9.0, 3.0, 18.0, 9.0)], '#a65f4a', '#d5cbb9');
+        $window = new Box2(9.0, 3.0, 18.0, 9.0);
+        $art = new BrickArt(BrickBond::Stretcher, 9.0, 3.0, 0.5, 0.0, false, [0.0, 27.0], [$window], '#a65f4a', '#d5cbb9');
         $first = (new BrickLayout($art))->course(0);
         self::assertSame([[0.0, 8.75], [9.25, 17.75], [18.25, 27.0]], array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $first));
         self::assertSame([0.0, 2.5], [$first[0]->y0, $first[0]->y1]);
@@ -61,8 +63,9 @@ final class BondTest extends TestCase
 
     public function testWallsThatMeetCarryOppositeCourses(): void
     {
-        $of = static fn (bool $swapped): array =>
-            (new BrickLayout(new BrickArt('english', 9.0, 3.0, 0.5, 0.0, $swapped, [0.0, 36.0], [], '#a65f4a', '#d5cbb9')))->course(0);
+        $art = static fn (bool $swapped): BrickArt =>
+            new BrickArt(BrickBond::English, 9.0, 3.0, 0.5, 0.0, $swapped, [0.0, 36.0], [], '#a65f4a', '#d5cbb9');
+        $of = static fn (bool $swapped): array => (new BrickLayout($art($swapped)))->course(0);
         self::assertCount(4, $of(false));
         self::assertCount(9, $of(true));
     }

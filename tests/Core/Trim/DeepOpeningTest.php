@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Trim;
 
 use Chartula\Core\Derivation;
-use Chartula\Core\Drawing\BrickSymbol;
+use Chartula\Core\Drawing\ArtSymbol;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Labelling\LabelledPart;
@@ -168,11 +168,11 @@ final class DeepOpeningTest extends TestCase
                 self::assertEqualsWithDelta(0.1, $corner->distanceTo($card->corners()[$i]), 1e-6);
             }
             self::assertNotNull($paper->part->art);
-            self::assertSame('flemish', $paper->part->art->bond);
+            self::assertSame('flemish', $paper->part->art->toArray()['bond']);
             $vanish = $paper->part->placements[0]->project(new Vec3(75.0, 376.0, 24.0));
             $beds = [];
-            foreach (BrickSymbol::of($paper, $paper->part->art)->paths as $path) {
-                foreach ($path->fill === $paper->part->art->mortarColour ? [] : $path->lines as $brick) {
+            foreach (ArtSymbol::of($paper, $paper->part->art)->paths as $path) {
+                foreach ($path->fill === $paper->part->art->cutColour() ? [] : $path->lines as $brick) {
                     $way = $brick[1]->minus($brick[0]);
                     self::assertEqualsWithDelta(0.0, $way->cross($vanish->minus($brick[0])) / $way->length(), 1e-6);
                     $beds[] = round(atan2($vanish->y - $brick[0]->y, abs($vanish->x - $brick[0]->x)), 6);

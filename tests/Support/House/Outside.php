@@ -6,6 +6,7 @@ namespace Tests\Support\House;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Treatment;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 
@@ -79,7 +80,7 @@ final readonly class Outside
     private function wall(Volume $volume, int $edge, array $shell): array
     {
         $wall = $volume->block->walls[$edge];
-        if ($wall->treat === 'omit' || $volume->runsOn($edge)) {
+        if ($wall->treat === Treatment::Omit || $volume->runsOn($edge)) {
             return [];
         }
         $from = $volume->ring->point($edge);

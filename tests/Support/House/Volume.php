@@ -6,6 +6,7 @@ namespace Tests\Support\House;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Skeleton\StraightSkeleton;
@@ -46,8 +47,8 @@ final class Volume
         );
         $this->base = $block->base->mm / $scale;
         $this->eaves = $block->eaves->mm / $scale;
-        $this->parapet = $block->roof->kind === 'flat' ? $block->roof->parapet->mm / $scale : 0.0;
-        if (! in_array($block->roof->kind, ['flat', 'none'], true)) {
+        $this->parapet = $block->roof->kind === RoofKind::Flat ? $block->roof->parapet->mm / $scale : 0.0;
+        if (! in_array($block->roof->kind, [RoofKind::Flat, RoofKind::None], true)) {
             $this->raise($scale);
         }
     }
@@ -90,7 +91,7 @@ final class Volume
     /** Whether its roof runs on over an edge, into another block's. */
     public function runsOn(int $edge): bool
     {
-        return $this->block->roof->edges[$edge]->kind === RoofEdge::WALL && $this->block->roof->kind !== 'lean-to';
+        return $this->block->roof->edges[$edge]->kind === RoofEdge::WALL && $this->block->roof->kind !== RoofKind::LeanTo;
     }
 
     public function contains(Vec2 $at): bool
@@ -127,6 +128,6 @@ final class Volume
             }
         }
 
-        return $this->block->roof->kind === 'flat' && $this->parapet === 0.0 ? $this->roof : 0.0;
+        return $this->block->roof->kind === RoofKind::Flat && $this->parapet === 0.0 ? $this->roof : 0.0;
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit\Massing;
 
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Arc;
@@ -33,7 +32,7 @@ final readonly class Faces
         $faces = [];
         foreach ($massing->masses as $m => $mass) {
             foreach ($mass->edges as $edge => $wall) {
-                if ($wall !== null && $mass->block->walls[$wall]->treat !== 'omit') {
+                if ($wall !== null && ! $mass->block->walls[$wall]->isLeftOut()) {
                     $faces[] = $self->face($m, $mass, $edge, $mass->block->walls[$wall]);
                 }
             }
@@ -47,7 +46,7 @@ final readonly class Faces
         $building = $this->massing->building;
         [$from, $to] = [$mass->ring->point($edge), $mass->ring->point($edge + 1)];
         $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
-        $isPapered = $wall->treat === 'full' && in_array($wall->finish, Finish::DRAWN, true);
+        $isPapered = $wall->isCovered();
         $isShorter = in_array($edge, $mass->changed, true);
         $openings = [];
         foreach ($wall->openings as $opening) {
@@ -69,7 +68,7 @@ final readonly class Faces
             $isPapered ? $building->methods->paper->thickness_mm : 0.0,
             $isShorter ? $openings : [],
             Massing::thickness($building, $wall),
-            $wall->treat === 'omit' ? 0.0 : $building->methods->stacks[$wall->stack]->layers[0]->thickness_mm,
+            $wall->isLeftOut() ? 0.0 : $building->methods->stacks[$wall->stack]->layers[0]->thickness_mm,
             [$this->corner($mass, $corners[0], $wall), $this->corner($mass, $corners[1], $wall)],
         );
     }

@@ -142,7 +142,7 @@ final class Massing
     /** How thick a wall's card is. */
     public static function thickness(Building $building, Wall $wall): float
     {
-        return $wall->treat === 'omit' ? 0.0 : $building->methods->stacks[$wall->stack]->thickness_mm;
+        return $wall->isLeftOut() ? 0.0 : $building->methods->stacks[$wall->stack]->thickness_mm;
     }
 
     /** @return list<Mass> */
@@ -210,7 +210,7 @@ final class Massing
             array_map(static fn (int $e): Ring => Mass::tail($ring, $e, $reach), $runsOn),
             $block->base->mm / $scale,
             $eaves,
-            $roof->kind === 'none' || ($roof->kind === 'flat' && $roof->parapet->mm > 0.0),
+            $roof->isBehindWalls(),
             $recall->of(
                 Recall::question('slopes', $roof, $scale, $ring, $names, $eaves, $reach, $inset),
                 static fn (): array => Roofs::of($roof, $scale, $ring, $names, [$eaves, $reach], $inset),

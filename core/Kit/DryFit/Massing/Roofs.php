@@ -6,6 +6,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Roof;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Overlay;
@@ -46,8 +47,8 @@ final readonly class Roofs
         $self = new self($roof, $scale, $ring, $heights[0], $heights[1]);
 
         return match ($roof->kind) {
-            'none' => [],
-            'flat' => [$self->deck($inset)],
+            RoofKind::None => [],
+            RoofKind::Flat => [$self->deck($inset)],
             default => $self->slopes($names),
         };
     }

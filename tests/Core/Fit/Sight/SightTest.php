@@ -272,7 +272,7 @@ final class SightTest extends TestCase
                 'main.front' => 'full', 'main.right' => 'omit', 'main.back' => 'omit', 'main.left' => 'omit',
                 'main.front-slope.carrier' => 'full', 'main.back-slope.carrier' => 'omit',
             ],
-            array_map(static fn (SeenFace $f): string => $f->wants(), $faces),
+            array_map(static fn (SeenFace $f): string => $f->wants()->value, $faces),
         );
         self::assertSame(1.0, $faces['main.front']->share);
     }
@@ -280,8 +280,8 @@ final class SightTest extends TestCase
     public function testFromTheEndsOfItsTravelTheFlanksShow(): void
     {
         $faces = self::faces(self::box(600.0, 350.0, 400.0));
-        self::assertSame(['full', 'full'], [$faces['main.right']->wants(), $faces['main.left']->wants()]);
-        self::assertSame('omit', $faces['main.back']->wants());
+        self::assertSame(['full', 'full'], [$faces['main.right']->wants()->value, $faces['main.left']->wants()->value]);
+        self::assertSame('omit', $faces['main.back']->wants()->value);
         // 320 beyond the end, 600 to 700 away: at most atan(320/600) from the flank's own plane.
         self::assertEqualsWithDelta(rad2deg(atan(320.0 / 600.0)), $faces['main.right']->degrees, 4.0);
     }
@@ -289,7 +289,7 @@ final class SightTest extends TestCase
     /** Just beyond the line of the flank it shows, and too nearly edge-on to want detail. */
     public function testAGrazedFlankWantsNoDetail(): void
     {
-        self::assertSame('plain', self::faces(self::box(600.0, 350.0, 110.0))['main.right']->wants());
+        self::assertSame('plain', self::faces(self::box(600.0, 350.0, 110.0))['main.right']->wants()->value);
     }
 
     /** The rear slope shows from where its missing would be noticed: 101.955 + 650 · tan 40°. */
@@ -297,7 +297,7 @@ final class SightTest extends TestCase
     {
         $from = 101.955 + 650.0 * tan(deg2rad(40.0));
         self::assertEqualsWithDelta(647.4, $from, 0.05);
-        self::assertSame('omit', self::faces(self::box(600.0, $from - 15.0, 0.0))['main.back-slope.carrier']->wants());
+        self::assertSame('omit', self::faces(self::box(600.0, $from - 15.0, 0.0))['main.back-slope.carrier']->wants()->value);
         self::assertGreaterThan(0.0, self::faces(self::box(600.0, $from + 40.0, 0.0))['main.back-slope.carrier']->share);
     }
 
@@ -307,8 +307,8 @@ final class SightTest extends TestCase
         assert($document->plot instanceof stdClass);
         $document->plot->neighbours = json_decode('[{"id": "tower", "at": ["165mm", "-20mm"], "size": ["60mm", "120mm"], "to": "400mm"}]');
         $faces = self::faces($document);
-        self::assertNotSame('full', $faces['main.right']->wants());
-        self::assertSame('full', $faces['main.left']->wants());
+        self::assertNotSame('full', $faces['main.right']->wants()->value);
+        self::assertSame('full', $faces['main.left']->wants()->value);
     }
 
     /** Against rays followed in small steps through the solids of a real kit. */

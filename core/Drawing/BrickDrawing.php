@@ -8,76 +8,26 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Interval;
-use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\BrickArt;
-use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Skin\BrickLayout;
 use Chartula\Core\Skin\RevealLayout;
 
-/** The brickwork of a paper, shown where the paper is. */
-final readonly class BrickSymbol
+/** Brickwork, drawn from its rule. */
+final readonly class BrickDrawing
 {
     /** One brick in so many is a little lighter or darker, by its place and never by chance. */
     private const TONES = [0.0, 0.06, -0.05, 0.02, -0.08, 0.04, -0.02];
-
-    /** @param  bool  $whole  as if nothing were cut out of the paper */
-    public static function of(LabelledPart $part, BrickArt $art, bool $whole = false): Symbol
-    {
-        $box = $part->part->outline->ring->bounds();
-        $all = Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1);
-
-        return new Symbol(
-            self::name($part),
-            $box->width(),
-            $box->height(),
-            $whole ? [$all] : self::wound($part->part->region()),
-            self::paths($art, $all, $whole ? null : 0.0),
-        );
-    }
-
-    /**
-     * The same for printing: it runs on beyond every cut, so that no white shows where the knife strays. Its corner is that of
-     * Bleed::box().
-     */
-    public static function bleeding(LabelledPart $part, BrickArt $art): Symbol
-    {
-        $box = Bleed::box($part->part);
-        $moved = static fn (Ring $r): Ring => $r->moved(-$box->x0, -$box->y0);
-
-        return new Symbol(
-            self::name($part),
-            $box->width(),
-            $box->height(),
-            array_map($moved, Bleed::of($part->part)),
-            self::paths($art->moved(-$box->x0, -$box->y0), Ring::rectangle(0.0, 0.0, $box->width(), $box->height()), BrickArt::BLEED_MM),
-        );
-    }
-
-    /** Parts of one shape and one print share it. */
-    public static function name(LabelledPart $part): string
-    {
-        return 'art-'.substr($part->print, 7, 12).'-'.substr($part->cut, 7, 12);
-    }
-
-    /** @return non-empty-list<Ring> the outline counter-clockwise, holes clockwise, so that they stay open by the rule that counts turns */
-    private static function wound(Region $region): array
-    {
-        $turned = static fn (Ring $r, float $way): Ring => $r->signedArea() * $way < 0.0 ? new Ring(array_reverse($r->points)) : $r;
-
-        return [$turned($region->outline, 1.0), ...array_map(static fn (Ring $hole): Ring => $turned($hole, -1.0), $region->holes)];
-    }
 
     /**
      * @param  Ring  $all  a box round what is to be covered
      * @param  ?float  $beyond  how much farther than it is turned in paper is covered in openings; null where they are not cut out
      * @return list<Path>
      */
-    private static function paths(BrickArt $art, Ring $all, ?float $beyond): array
+    public static function paths(BrickArt $art, Ring $all, ?float $beyond): array
     {
-        $wall = ($art->receding?->inverse()->ring($all) ?? $all)->bounds();
+        $wall = ($art->receding()?->inverse()->ring($all) ?? $all)->bounds();
         $layout = new BrickLayout($art);
         $heights = new Interval($wall->y0, $wall->y1);
         $bricks = [
@@ -87,7 +37,7 @@ final readonly class BrickSymbol
         ];
         $paths = [
             new Path(Layer::Art, [$all->points], true, null, $art->mortarColour),
-            ...self::toned(array_map(static fn (Box2 $b): array => self::corners($b, $art->receding), $bricks), $art),
+            ...self::toned(array_map(static fn (Box2 $b): array => self::corners($b, $art->receding()), $bricks), $art),
         ];
         foreach ($beyond === null ? [] : $art->reveals as $reveal) {
             $turned = new RevealLayout($art, $reveal, $beyond ?? 0.0);

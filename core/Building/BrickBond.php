@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+/** The bonds in which brickwork is drawn. */
+enum BrickBond: string
+{
+    case Stretcher = 'stretcher';
+    case English = 'english';
+    case Flemish = 'flemish';
+}

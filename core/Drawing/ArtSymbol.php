@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Part\Artwork;
+use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Sheets\Bleed;
+use LogicException;
+
+/** What is printed on a part, shown where the part is. */
+final readonly class ArtSymbol
+{
+    /** @param  bool  $whole  as if nothing were cut out of the paper */
+    public static function of(LabelledPart $part, Artwork $art, bool $whole = false): Symbol
+    {
+        $box = $part->part->outline->ring->bounds();
+        $all = Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1);
+
+        return new Symbol(
+            self::name($part),
+            $box->width(),
+            $box->height(),
+            $whole ? [$all] : self::wound($part->part->region()),
+            self::paths($art, $all, $whole ? null : 0.0),
+        );
+    }
+
+    /**
+     * The same for printing: it runs on beyond every cut, so that no white shows where the knife strays. Its corner is that of
+     * Bleed::box().
+     */
+    public static function bleeding(LabelledPart $part, Artwork $art): Symbol
+    {
+        $box = Bleed::box($part->part);
+        $moved = static fn (Ring $r): Ring => $r->moved(-$box->x0, -$box->y0);
+
+        return new Symbol(
+            self::name($part),
+            $box->width(),
+            $box->height(),
+            array_map($moved, Bleed::of($part->part)),
+            self::paths($art->moved(-$box->x0, -$box->y0), Ring::rectangle(0.0, 0.0, $box->width(), $box->height()), BrickArt::BLEED_MM),
+        );
+    }
+
+    /** Parts of one shape and one print share it. */
+    public static function name(LabelledPart $part): string
+    {
+        return 'art-'.substr($part->print, 7, 12).'-'.substr($part->cut, 7, 12);
+    }
+
+    /** @return non-empty-list<Ring> the outline counter-clockwise, holes clockwise, so that they stay open by the rule that counts turns */
+    private static function wound(Region $region): array
+    {
+        $turned = static fn (Ring $r, float $way): Ring => $r->signedArea() * $way < 0.0 ? new Ring(array_reverse($r->points)) : $r;
+
+        return [$turned($region->outline, 1.0), ...array_map(static fn (Ring $hole): Ring => $turned($hole, -1.0), $region->holes)];
+    }
+
+    /** @return list<Path> */
+    private static function paths(Artwork $art, Ring $all, ?float $beyond): array
+    {
+        return match (true) {
+            $art instanceof BrickArt => BrickDrawing::paths($art, $all, $beyond),
+            default => throw new LogicException('Nothing draws '.$art::class),
+        };
+    }
+}
