@@ -104,7 +104,7 @@ final class Carcass
             array_map(static fn (BlockForm $b): array => [$b->ground, $b->ring, $b->base, $b->eaves, $b->roof, $b->plinth], $form->blocks),
             // What is built behind a wall's outside follows from the solids.
             array_map(static fn (WallForm $w): array => array_diff_key(get_object_vars($w), ['section' => true]), $form->walls()),
-            array_map(static fn (WallSpan $s): array => [$s->left, $s->right, $s->isBuilt()], $this->walls->spans()),
+            array_map(static fn (WallSpan $s): array => [$s->ends, $s->isBuilt()], $this->walls->spans()),
             $this->walls->content(),
         ];
     }

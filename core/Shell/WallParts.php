@@ -127,12 +127,13 @@ final readonly class WallParts
     /**
      * The stopped wall's end against the wall that runs through: inside it at an outer corner, outside it at an inner one.
      *
+     * @param  'left'|'right'  $side
      * @return list<Joint>
      */
     private function corner(WallPiece $piece, int $edge, string $side): array
     {
         $span = $piece->span;
-        $end = $side === 'left' ? $span->left : $span->right;
+        $end = $span->at($side, $piece->layer);
         if ($end->kind === WallEnd::MITRE) {
             return $side === 'right' ? $this->mitres($piece, $edge, $end) : [];
         }

@@ -37,14 +37,30 @@ final class WallSpan
     /** A stretch of wall that is no longer than so many thicknesses is not mitred. */
     private const LEAST_THICKNESSES = 1.5;
 
+    /** As its outermost layer ends. */
+    public readonly WallEnd $left;
+
+    public readonly WallEnd $right;
+
+    /** @param  array{left: non-empty-list<WallEnd>, right: non-empty-list<WallEnd>}  $ends  layer by layer, from the outermost inwards */
     private function __construct(
         public readonly Block $block,
         public readonly WallForm $form,
         public readonly Stack $stack,
-        public readonly WallEnd $left,
-        public readonly WallEnd $right,
+        public readonly array $ends,
         private readonly bool $isCut,
     ) {
+        [$this->left, $this->right] = [$ends['left'][0], $ends['right'][0]];
+    }
+
+    /**
+     * How a layer ends.
+     *
+     * @param  'left'|'right'  $side
+     */
+    public function at(string $side, int $layer): WallEnd
+    {
+        return $this->ends[$side][$layer];
     }
 
     /** @param  list<int>  $jogs  edges of the block so short that nothing is cut for them */
@@ -53,7 +69,8 @@ final class WallSpan
         $wall = $block->wall($edge);
         $n = count($block->walls);
         $stacks = $building->methods->stacks;
-        $end = static function (int $other, int $corner, string $far) use ($building, $block, $wall, $edge, $stacks, $jogs): WallEnd {
+        /** @return non-empty-list<WallEnd> */
+        $ends = static function (int $other, int $corner, string $far) use ($building, $block, $wall, $edge, $stacks, $jogs): array {
             $neighbour = $block->wall($other);
             $angle = $block->block->footprint->angle($corner);
             $isThere = ! in_array($other, $jogs, true) && $neighbour->reaches($far === 'left' ? 'left' : 'right');
@@ -63,25 +80,31 @@ final class WallSpan
             $runsThrough = $isShort === $isItsShort
                 ? self::runsThrough($building, $block->block, $corner, $edge, $other)
                 : $isItsShort;
-            $kind = match (true) {
-                ! $isThere => WallEnd::OPEN,
-                abs($angle - 180.0) < self::STRAIGHT_DEG => WallEnd::STRAIGHT,
-                ! $isShort && ! $isItsShort && self::isMitred($building, $block->block, $corner, [$wall, $neighbour]) => WallEnd::MITRE,
-                $runsThrough => WallEnd::THROUGH,
-                default => WallEnd::STOPPED,
-            };
-            $yields = $kind === WallEnd::STOPPED || ($kind === WallEnd::MITRE && ! $runsThrough);
-            $thickness = $stacks[$neighbour->wall->stack]->thickness_mm;
+            $at = new WallCorner(
+                $other,
+                $angle,
+                max(1, count($stacks[$wall->wall->stack]->layers)),
+                $stacks[$neighbour->wall->stack]->thickness_mm,
+                $runsThrough,
+                self::levelTop($neighbour, $far),
+            );
 
-            return new WallEnd($kind, $other, $angle, $thickness, $yields, self::levelTop($neighbour, $far));
+            return match (true) {
+                ! $isThere => $at->alike(WallEnd::OPEN),
+                abs($angle - 180.0) < self::STRAIGHT_DEG => $at->alike(WallEnd::STRAIGHT),
+                $isShort || $isItsShort => self::method(CornerMethod::Butt)->of($at),
+                default => self::method(self::methodAt($building, $block->block, $corner, [$wall, $neighbour]))->of($at),
+            };
         };
 
         return new self(
             $block->block,
             $wall,
             $stacks[$wall->wall->stack],
-            $end(($edge + $n - 1) % $n, $edge, 'right'),
-            $end(($edge + 1) % $n, ($edge + 1) % $n, 'left'),
+            [
+                'left' => $ends(($edge + $n - 1) % $n, $edge, 'right'),
+                'right' => $ends(($edge + 1) % $n, ($edge + 1) % $n, 'left'),
+            ],
             ! in_array($edge, $jogs, true),
         );
     }
@@ -89,7 +112,7 @@ final class WallSpan
     /** The same of a block's form without openings. */
     public function plain(BlockForm $block): self
     {
-        return new self($block->block, $block->wall($this->form->wall->edge), $this->stack, $this->left, $this->right, $this->isCut);
+        return new self($block->block, $block->wall($this->form->wall->edge), $this->stack, $this->ends, $this->isCut);
     }
 
     /**
@@ -139,21 +162,29 @@ final class WallSpan
     }
 
     /**
-     * Whether a corner is mitred: as it says itself; else as the methods say of corners near square, and wherever a butt of
-     * square cards would stand open, if both walls have the same layers.
+     * How a corner is made: as it says itself; else as the methods say of corners near square, and mitred wherever a butt of square
+     * cards would stand open, if both walls have the same layers.
      *
      * @param  array{WallForm, WallForm}  $walls  on both sides of it
      */
-    private static function isMitred(Building $building, Block $block, int $corner, array $walls): bool
+    private static function methodAt(Building $building, Block $block, int $corner, array $walls): CornerMethod
     {
         $said = ($block->corners[$corner] ?? null)?->method;
-        if ($said !== null || $building->methods->corner === CornerMethod::Mitre) {
-            return ($said ?? $building->methods->corner) === CornerMethod::Mitre;
+        if ($said !== null || $building->methods->corner !== CornerMethod::Butt) {
+            return $said ?? $building->methods->corner;
         }
         $angle = $block->footprint->angle($corner);
         [$one, $other] = array_map(static fn (WallForm $w): Stack => $building->methods->stacks[$w->wall->stack], $walls);
 
-        return ! WallEnd::isSquare($angle) && $one->thicknesses() === $other->thicknesses();
+        return ! WallEnd::isSquare($angle) && $one->thicknesses() === $other->thicknesses() ? CornerMethod::Mitre : CornerMethod::Butt;
+    }
+
+    private static function method(CornerMethod $method): CornerEnds
+    {
+        return match ($method) {
+            CornerMethod::Butt => new ButtEnds,
+            CornerMethod::Mitre => new MitreEnds,
+        };
     }
 
     /**
@@ -206,12 +237,12 @@ final class WallSpan
     /** The place where the outside face of a layer begins. */
     public function start(int $layer): float
     {
-        return $this->left->outerCut(...$this->depths($layer));
+        return $this->at('left', $layer)->outerCut(...$this->depths($layer));
     }
 
     public function end(int $layer): float
     {
-        return $this->form->length->mm - $this->right->outerCut(...$this->depths($layer));
+        return $this->form->length->mm - $this->at('right', $layer)->outerCut(...$this->depths($layer));
     }
 
     /** @return array{float, float} of a layer's faces behind the wall's outside */
@@ -230,7 +261,7 @@ final class WallSpan
             ? $end->blankCut($outer, $inner)
             : $end->cut($inner);
 
-        return [$cut($this->left), $this->form->length->mm - $cut($this->right)];
+        return [$cut($this->at('left', $layer)), $this->form->length->mm - $cut($this->at('right', $layer))];
     }
 
     /**
@@ -240,12 +271,12 @@ final class WallSpan
      */
     public function extent(): array
     {
-        $layers = array_keys($this->stack->layers);
+        $most = fn (string $side): float => max(array_map(
+            fn (int $k): float => ($side === 'left' ? $this->at('left', $k) : $this->at('right', $k))->squareCut(...$this->depths($k)),
+            array_keys($this->stack->layers),
+        ));
 
-        return [
-            max(array_map(fn (int $k): float => $this->left->squareCut(...$this->depths($k)), $layers)),
-            min(array_map(fn (int $k): float => $this->form->length->mm - $this->right->squareCut(...$this->depths($k)), $layers)),
-        ];
+        return [$most('left'), $this->form->length->mm - $most('right')];
     }
 
     /** @return list<Patch> what of a layer is cut, before it is bevelled, in the wall's frame, openings left out */
@@ -268,8 +299,7 @@ final class WallSpan
     public function endBevel(string $label, int $layer, float $depth, bool $isSquare): float
     {
         $end = match ($label) {
-            'left' => $this->left,
-            'right' => $this->right,
+            'left', 'right' => $this->at($label, $layer),
             default => null,
         };
         $depths = $this->depths($layer);
@@ -308,9 +338,10 @@ final class WallSpan
         $length = $this->form->length->mm;
         $cut = static fn (WallEnd $end): float =>
             $isSquare && $end->kind !== WallEnd::MITRE ? $end->squareCut(...$depths) : $end->blankCut(...$depths);
-        $ends = [$cut($this->left), $length - $cut($this->right)];
+        [$left, $right] = [$this->at('left', $layer), $this->at('right', $layer)];
+        $ends = [$cut($left), $length - $cut($right)];
         $corners = [];
-        foreach ($this->form->section->eaves() === null ? [[$this->left, true], [$this->right, false]] : [] as [$end, $isLeft]) {
+        foreach ($this->form->section->eaves() === null ? [[$left, true], [$right, false]] : [] as [$end, $isLeft]) {
             $filled = $end->filled($depths, $isSquare);
             if ($filled !== null) {
                 [$near, $far, $atNear, $atFar, $behind] = $filled;

@@ -62,7 +62,8 @@ final class Walls
         foreach ($this->spans as $b => $spans) {
             foreach ($spans as $edge => $span) {
                 foreach ($shapes[$b][$edge] as $k => $cut) {
-                    foreach (['left' => [$span->left, 'right'], 'right' => [$span->right, 'left']] as $label => [$end, $other]) {
+                    foreach (['left' => 'right', 'right' => 'left'] as $label => $other) {
+                        $end = $span->at($label, $k);
                         $mates = $end->kind === WallEnd::MITRE ? $shapes[$b][$end->edge][$k] ?? [] : null;
                         $isMet = $mates === null || in_array($other, array_merge(...array_column($mates, 'labels')), true);
                         $cut = $isMet ? $cut : array_map(static fn (WallShape $shape): WallShape => $shape->freed($label), $cut);
@@ -161,13 +162,13 @@ final class Walls
     private function shapes(WallSpan $span, int $k): array
     {
         $depths = $span->depths($k);
-        $bevelled = array_map(fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
+        $bevelled = array_map(fn (Patch $patch): ?WallShape => self::shape($span, $k, $patch)->bevelled(
             $depths,
             fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, false)
                 + $this->bevel($span, $k, $patch->labels, $label) * ($depth - $depths[0]),
         ), $span->patches($k));
         if (in_array(null, $bevelled, true) || $this->isLess($span, $k)) {
-            $bevelled = array_map(static fn (Patch $patch): ?WallShape => self::shape($span, $patch)->bevelled(
+            $bevelled = array_map(static fn (Patch $patch): ?WallShape => self::shape($span, $k, $patch)->bevelled(
                 $depths,
                 static fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, true),
             ), $span->squarePatches($k));
@@ -201,14 +202,14 @@ final class Walls
         return $this->leftOut;
     }
 
-    private static function shape(WallSpan $span, Patch $patch): WallShape
+    private static function shape(WallSpan $span, int $k, Patch $patch): WallShape
     {
         return WallShape::of(
             $patch,
             $span->form->openings,
             $span->form->turnIn,
-            self::end('left', $span->left),
-            self::end('right', $span->right),
+            self::end('left', $span->at('left', $k)),
+            self::end('right', $span->at('right', $k)),
         );
     }
 
@@ -251,7 +252,8 @@ final class Walls
     private function workings(WallSpan $span, int $k, Box2 $box): array
     {
         $width = $span->form->length;
-        foreach ([[$span->left, $span->start($k)], [$span->right, $span->form->length->mm - $span->end($k)]] as [$end, $cut]) {
+        foreach ([['left', $span->start($k)], ['right', $span->form->length->mm - $span->end($k)]] as [$side, $cut]) {
+            $end = $span->at($side, $k);
             if (abs($cut) > Tolerance::ROUNDING && $end->kind === WallEnd::MITRE) {
                 $words = LengthFormat::trimmed($span->stack->depthOf($k), 3).' × cot '.LengthFormat::trimmed($end->angle / 2.0, 1).'°';
                 $width = $cut > 0.0 ? $width->less($cut, 'less the mitre, '.$words) : $width->plus(-$cut, 'past the inner corner, '.$words);
