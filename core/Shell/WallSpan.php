@@ -67,46 +67,48 @@ final class WallSpan
     public static function of(Building $building, BlockForm $block, int $edge, array $jogs = []): self
     {
         $wall = $block->wall($edge);
-        $n = count($block->walls);
-        $stacks = $building->methods->stacks;
-        /** @return non-empty-list<WallEnd> */
-        $ends = static function (int $other, int $corner, string $far) use ($building, $block, $wall, $edge, $stacks, $jogs): array {
-            $neighbour = $block->wall($other);
-            $angle = $block->block->footprint->angle($corner);
-            $isThere = ! in_array($other, $jogs, true) && $neighbour->reaches($far === 'left' ? 'left' : 'right');
-            // Too little of a wall is left beside a neighbour to be mitred: the one round the corner runs past it.
-            $isShort = self::isShort($wall, $far === 'left' ? 'right' : 'left', $stacks[$wall->wall->stack]);
-            $isItsShort = self::isShort($neighbour, $far, $stacks[$neighbour->wall->stack]);
-            $runsThrough = $isShort === $isItsShort
-                ? self::runsThrough($building, $block->block, $corner, $edge, $other)
-                : $isItsShort;
-            $at = new WallCorner(
-                $other,
-                $angle,
-                max(1, count($stacks[$wall->wall->stack]->layers)),
-                $stacks[$neighbour->wall->stack]->thickness_mm,
-                $runsThrough,
-                self::levelTop($neighbour, $far),
-            );
-
-            return match (true) {
-                ! $isThere => $at->alike(WallEnd::OPEN),
-                abs($angle - 180.0) < self::STRAIGHT_DEG => $at->alike(WallEnd::STRAIGHT),
-                $isShort || $isItsShort => self::method(CornerMethod::Butt)->of($at),
-                default => self::method(self::methodAt($building, $block->block, $corner, [$wall, $neighbour]))->of($at),
-            };
-        };
 
         return new self(
             $block->block,
             $wall,
-            $stacks[$wall->wall->stack],
+            $building->methods->stacks[$wall->wall->stack],
             [
-                'left' => $ends(($edge + $n - 1) % $n, $edge, 'right'),
-                'right' => $ends(($edge + 1) % $n, ($edge + 1) % $n, 'left'),
+                'left' => self::ends($building, $block, [$edge, 'left'], $jogs),
+                'right' => self::ends($building, $block, [$edge, 'right'], $jogs),
             ],
             ! in_array($edge, $jogs, true),
         );
+    }
+
+    /**
+     * How the layers of a wall end at one of its corners.
+     *
+     * @param  array{int, 'left'|'right'}  $end  of which edge, and at which side
+     * @param  list<int>  $jogs
+     * @return non-empty-list<WallEnd>
+     */
+    private static function ends(Building $building, BlockForm $block, array $end, array $jogs): array
+    {
+        [$edge, $side] = $end;
+        $n = count($block->walls);
+        [$other, $corner, $far] = $side === 'left' ? [($edge + $n - 1) % $n, $edge, 'right'] : [($edge + 1) % $n, ($edge + 1) % $n, 'left'];
+        [$wall, $neighbour] = [$block->wall($edge), $block->wall($other)];
+        [$stack, $its] = [$building->methods->stacks[$wall->wall->stack], $building->methods->stacks[$neighbour->wall->stack]];
+        // Too little of a wall is left beside a neighbour to be mitred: the one round the corner runs past it.
+        $isShort = self::isShort($wall, $side, $stack);
+        $isItsShort = self::isShort($neighbour, $far, $its);
+        $runsThrough = $isShort === $isItsShort ? self::runsThrough($building, $block->block, $corner, $edge, $other) : $isItsShort;
+        $angle = $block->block->footprint->angle($corner);
+        $at = new WallCorner(
+            $other, $angle, max(1, count($stack->layers)), $its->thickness_mm, $runsThrough, self::levelTop($neighbour, $far),
+        );
+
+        return match (true) {
+            in_array($other, $jogs, true) || ! $neighbour->reaches($far) => $at->alike(WallEnd::OPEN),
+            abs($angle - 180.0) < self::STRAIGHT_DEG => $at->alike(WallEnd::STRAIGHT),
+            $isShort || $isItsShort => self::method(CornerMethod::Butt)->of($at),
+            default => self::method(self::methodAt($building, $block->block, $corner, [$wall, $neighbour]))->of($at),
+        };
     }
 
     /** The same of a block's form without openings. */
