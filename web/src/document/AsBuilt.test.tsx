@@ -28,7 +28,8 @@ describe('As built', () => {
 
   it('takes what was measured, why and on which day', () => {
     const { save } = showIn(hutState(), <AsBuilt edge={front()} of={['length', 'up']} />, hut());
-    fireEvent.click(screen.getByRole('button', { name: 'as built… panel, up to the ridge' }));
+    fireEvent.click(screen.getByRole('button', { name: /^panel, up to the ridge, 35.25/ }));
+    expect(screen.getByLabelText('measured on the model')).toHaveFocus();
     fireEvent.click(screen.getByRole('button', { name: 'Take it as the truth' }));
     expect(save).not.toHaveBeenCalled();
     expect(screen.getByText('please give what you measured, for example 71.4mm')).toBeInTheDocument();
@@ -50,7 +51,7 @@ describe('As built', () => {
 
   it('keeps what is typed across a reload, until it is left', () => {
     const { save } = showIn(hutState(), <AsBuilt edge={front()} of={['length']} />, hut());
-    fireEvent.click(screen.getByRole('button', { name: 'as built… length' }));
+    fireEvent.click(screen.getByRole('button', { name: 'length…' }));
     fireEvent.change(screen.getByLabelText('measured on the model'), { target: { value: '71' } });
     document.body.innerHTML = '';
     showIn(hutState(), <AsBuilt edge={front()} of={['length']} />, hut());

@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import type { BuiltFigure, Json, PlanEdge, Size } from '../api/types';
@@ -46,13 +46,37 @@ export function AsBuilt({ edge, of }: { edge: PlanEdge; of: readonly BuiltFigure
     const path = builtAt(state.document, edge, figure);
     return is === null && path === null ? [] : [{ figure, is, path }];
   });
+  const [open, setOpen] = useState<readonly BuiltFigure[]>(() =>
+    of.filter((figure) => readDraft(state.id, draftOf(edge, figure)) !== null),
+  );
   if (shown.length === 0) return null;
+  const offered = shown.filter(({ figure, path }) => path === null && !open.includes(figure));
   return (
     <section className="workings as-built">
       <h3>As built</h3>
-      {shown.map(({ figure, is, path }) => (
-        <One key={`${edge.key} ${figure}`} edge={edge} figure={figure} is={is} path={path} />
-      ))}
+      {shown
+        .filter((one) => !offered.includes(one))
+        .map(({ figure, is, path }) => (
+          <One
+            key={`${edge.key} ${figure}`}
+            edge={edge}
+            figure={figure}
+            is={is}
+            path={path}
+            isOpen={open.includes(figure)}
+            onOpen={(isOpen) => setOpen(isOpen ? [...open, figure] : open.filter((one) => one !== figure))}
+          />
+        ))}
+      {offered.length > 0 && (
+        <div className="d-flex flex-wrap gap-1">
+          {offered.map(({ figure, is }) => (
+            <Button key={figure} variant="outline-secondary" size="sm" onClick={() => setOpen([...open, figure])}>
+              {WORDS[figure]}
+              {OF_PANELS.includes(figure) ? `, ${is?.model ?? ''}` : ''}…
+            </Button>
+          ))}
+        </div>
+      )}
     </section>
   );
 }
@@ -62,11 +86,13 @@ interface OneProps {
   figure: BuiltFigure;
   is: Size | null;
   path: string | null;
+  isOpen: boolean;
+  onOpen: (isOpen: boolean) => void;
 }
 
-function One({ edge, figure, is, path }: OneProps) {
+/** One that was measured, or is being. */
+function One({ edge, figure, is, path, isOpen, onOpen }: OneProps) {
   const { state, save, units } = useBuilding();
-  const [isOpen, setOpen] = useState(() => readDraft(state.id, draftOf(edge, figure)) !== null);
   const words = WORDS[figure];
   const faults = path === null ? [] : state.faults.filter((fault) => fault.path.startsWith(path));
   return (
@@ -79,8 +105,8 @@ function One({ edge, figure, is, path }: OneProps) {
           <strong className="mm">{textAt(state.document, `${path}.measured`)}</strong>
         )}
         {!isOpen && (
-          <Button variant="outline-secondary" size="sm" onClick={() => setOpen(true)}>
-            {path === null ? 'as built…' : 'change'}
+          <Button variant="outline-secondary" size="sm" onClick={() => onOpen(true)}>
+            change
             <span className="visually-hidden">{` ${words}`}</span>
           </Button>
         )}
@@ -103,7 +129,7 @@ function One({ edge, figure, is, path }: OneProps) {
           {fault.says[units]}
         </div>
       ))}
-      {isOpen && <Measured edge={edge} figure={figure} path={path} onDone={() => setOpen(false)} />}
+      {isOpen && <Measured edge={edge} figure={figure} path={path} onDone={() => onOpen(false)} />}
     </div>
   );
 }
@@ -111,7 +137,7 @@ function One({ edge, figure, is, path }: OneProps) {
 const draftOf = (edge: PlanEdge, figure: BuiltFigure) => `as-built ${edge.key} ${figure}`;
 
 /** What the rule says, why it is not as planned, and on which day. What is typed stays across a reload. */
-function Measured({ edge, figure, path, onDone }: Omit<OneProps, 'is'> & { onDone: () => void }) {
+function Measured({ edge, figure, path, onDone }: Pick<OneProps, 'edge' | 'figure' | 'path'> & { onDone: () => void }) {
   const { state, save } = useBuilding();
   const id = useId();
   const said = (key: string) => (path === null ? '' : textAt(state.document, `${path}.${key}`));
@@ -124,6 +150,12 @@ function Measured({ edge, figure, path, onDone }: Omit<OneProps, 'is'> & { onDon
       },
   );
   const [isAsked, setAsked] = useState(false);
+  const form = useRef<HTMLFormElement>(null);
+  const [isPressed] = useState(() => readDraft(state.id, draftOf(edge, figure)) === null);
+  // The button that opened it is gone; after a reload nobody has pressed one.
+  useEffect(() => {
+    if (isPressed) form.current?.querySelector('input')?.focus();
+  }, [isPressed]);
   const asked = useRested(draft.measured.trim(), 250);
   const reading = useQuery({ ...lengthOptions(measureOf(state.document), asked, 'model'), enabled: asked !== '' });
   const put = (change: Partial<Draft>) => {
@@ -140,6 +172,7 @@ function Measured({ edge, figure, path, onDone }: Omit<OneProps, 'is'> & { onDon
   const missing = (text: string, words: string) => (isAsked && text.trim() === '' ? words : undefined);
   return (
     <form
+      ref={form}
       aria-labelledby={id}
       noValidate
       onSubmit={(event) => {
