@@ -52,7 +52,7 @@ final class DocumentDifference
     /** @param  list<string>  $keys */
     private function values(mixed $before, mixed $after, array $keys, Subject $subject): void
     {
-        if (end($keys) === 'built') {
+        if (end($keys) === 'built' && str_starts_with($keys[count($keys) - 2] ?? '', Identity::MARK)) {
             // What was measured is said figure by figure, the first one too.
             $before ??= new stdClass;
             $after ??= new stdClass;

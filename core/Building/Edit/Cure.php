@@ -32,7 +32,7 @@ final readonly class Cure
         if ($problem->code === 'compress.too-much') {
             return self::takenBack($document, $problem, (int) ($keys[2] ?? 0));
         }
-        if (preg_match('/^.*\.built\.[a-z]+/', $problem->path, $built) === 1) {
+        if (preg_match('/^blocks\.\d+\.(walls|roof\.edges)\.\d+\.built\.[a-z]+/', $problem->path, $built) === 1) {
             return new self('Take that figure out', (object) ['op' => 'set', 'path' => $built[0], 'value' => null]);
         }
         $list = $keys[4] ?? '';

@@ -40,7 +40,7 @@ final readonly class EdgeEdit
         $isPanel = in_array($figure, AsBuilt::OF_PANELS, true);
         $owner = $isPanel ? self::roof($block) : $block;
         $list = $isPanel ? 'edges' : 'walls';
-        $entry = self::entry($owner, $list, 'edge', $edge);
+        $entry = self::entry($owner, $list, 'edge', self::called($block, $edge));
         $built = ($entry->built ?? null) instanceof stdClass ? $entry->built : $entry->built = new stdClass;
         $measured = $this->edit->get('measured')?->value;
         if ($measured === null) {
@@ -79,7 +79,7 @@ final readonly class EdgeEdit
         $this->edit->isObject(['op', 'block', 'edge'], ['kind', 'pitch', 'overhang', 'from']);
         $edge = $block === null ? null : $this->edge($block);
         if ($block !== null && $edge !== null) {
-            $this->put(self::roof($block), 'edges', 'edge', $edge, ['kind', 'pitch', 'overhang', 'from']);
+            $this->put(self::roof($block), 'edges', 'edge', self::called($block, $edge), ['kind', 'pitch', 'overhang', 'from']);
         }
     }
 
@@ -88,18 +88,19 @@ final readonly class EdgeEdit
         $this->edit->isObject(['op', 'block', 'vertex'], ['method', 'through', 'name']);
         $vertex = $block === null ? null : $this->edit->get('vertex')?->whole(0, count(Ruler::edges($block)) - 1);
         if ($block !== null && $vertex !== null) {
-            $this->put($block, 'corners', 'vertex', $vertex, ['method', 'through', 'name']);
+            $this->put($block, 'corners', 'vertex', [$vertex], ['method', 'through', 'name']);
         }
     }
 
     /**
      * Says what is given of an entry; null takes it back, and an entry that says nothing goes.
      *
+     * @param  non-empty-list<string|int>  $names  what the entry's thing may be called
      * @param  list<string>  $keys
      */
-    private function put(stdClass $owner, string $list, string $key, string|int $name, array $keys): void
+    private function put(stdClass $owner, string $list, string $key, array $names, array $keys): void
     {
-        $entry = self::entry($owner, $list, $key, $name);
+        $entry = self::entry($owner, $list, $key, $names);
         foreach ($keys as $said) {
             $node = $this->edit->get($said);
             if ($node !== null && $node->value === null) {
@@ -111,16 +112,30 @@ final readonly class EdgeEdit
         self::tidy($owner, $list);
     }
 
-    /** The entry of a list that says something of a thing, made where there is none. */
-    private static function entry(stdClass $owner, string $list, string $key, string|int $name): stdClass
+    /**
+     * An edge by its name or by its number, as documents may say it.
+     *
+     * @return non-empty-list<string|int>
+     */
+    private static function called(stdClass $block, string $edge): array
+    {
+        return [$edge, (int) array_search($edge, Ruler::edges($block), true)];
+    }
+
+    /**
+     * The entry of a list that says something of a thing, made where there is none.
+     *
+     * @param  non-empty-list<string|int>  $names
+     */
+    private static function entry(stdClass $owner, string $list, string $key, array $names): stdClass
     {
         $entries = is_array($owner->{$list} ?? null) ? array_values($owner->{$list}) : [];
         $entry = null;
         foreach ($entries as $one) {
-            $entry = $one instanceof stdClass && ($one->{$key} ?? null) === $name ? $one : $entry;
+            $entry = $one instanceof stdClass && in_array($one->{$key} ?? null, $names, true) ? $one : $entry;
         }
         if ($entry === null) {
-            $entries[] = $entry = (object) [$key => $name];
+            $entries[] = $entry = (object) [$key => $names[0]];
         }
         $owner->{$list} = $entries;
 

@@ -224,6 +224,16 @@ final class BuiltSizesTest extends TestCase
         );
     }
 
+    /** Edges go by their names or by their numbers, and a kind may be called “built”. */
+    public function testIsSaidOfTheEntryThatThereIs(): void
+    {
+        $document = BuildingGenerator::with(self::office(), 'blocks.0.walls.0.edge', 0);
+        $measured = self::measured($document, ['main front length' => 71.4]);
+        self::assertEqualsWithDelta(71.4, Kits::of($measured)->kit->form->blocks[0]->wall(0)->length->mm, 1e-9);
+        $problem = new Problem('styles.built.w', 'length.not-above-zero', ['given' => '0mm']);
+        self::assertNull(FaultWords::of(self::office(), [$problem->kept()])[0]['cure']);
+    }
+
     /** Taken out, a figure leaves nothing behind. */
     public function testTakenOutItLeavesNothing(): void
     {

@@ -80,9 +80,11 @@ describe('As built', () => {
   });
 
   it('finds what was measured by block and edge', () => {
-    expect(builtAt(measured({ length: fact }), front(), 'length')).toBe('blocks.0.walls.1.built.length');
-    expect(builtAt(measured({ length: fact }), front(), 'height')).toBeNull();
-    expect(builtAt(measured({}), front(), 'up')).toBeNull();
-    expect(builtAt({}, front(), 'length')).toBeNull();
+    expect(builtAt(measured({ length: fact }), front(), 0, 'length')).toBe('blocks.0.walls.1.built.length');
+    expect(builtAt(measured({ length: fact }), front(), 0, 'height')).toBeNull();
+    expect(builtAt(measured({}), front(), 0, 'up')).toBeNull();
+    expect(builtAt({}, front(), 0, 'length')).toBeNull();
+    const numbered = { blocks: [{ id: 'main', walls: [{ edge: 2 }, { edge: 0, built: { length: fact } }] }] };
+    expect(builtAt(numbered, front(), 0, 'length')).toBe('blocks.0.walls.1.built.length');
   });
 });

@@ -1,8 +1,9 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
-import type { BuiltFigure, Json, PlanEdge, Size } from '../api/types';
+import type { BuiltFigure, PlanEdge, Size } from '../api/types';
 import { lengthOptions, measureOf } from '../api/lengths';
+import { entriesAt } from '../ui/Entries';
 import { FormField } from '../ui/FormField';
 import { Offers } from '../ui/Offers';
 import { keepDraft, readDraft } from '../ui/drafts';
@@ -20,30 +21,28 @@ const WORDS: Record<BuiltFigure, string> = {
 
 const OF_PANELS: readonly BuiltFigure[] = ['up', 'along'];
 
-/** Where in the document it stands what was measured of an edge's wall, or of the panel over it; null where nothing was. */
-export function builtAt(
-  document: Record<string, Json | undefined>,
-  edge: PlanEdge,
-  figure: BuiltFigure,
-): string | null {
-  const blocks = Array.isArray(document.blocks) ? document.blocks : [];
-  const block = blocks.findIndex((one, i) => (textAt(one, 'id') || `block-${i + 1}`) === edge.block);
-  const path = `blocks.${block}.${OF_PANELS.includes(figure) ? 'roof.edges' : 'walls'}`;
-  const [list] = path
-    .split('.')
-    .slice(2)
-    .reduce<unknown[]>(([value], key) => [(value as Record<string, unknown> | undefined)?.[key]], [blocks[block]]);
-  const at = Array.isArray(list) ? list.findIndex((one) => textAt(one, 'edge') === edge.name) : -1;
-  const own = `${path}.${at}.built.${figure}`;
-  return at >= 0 && textAt(document, `${own}.measured`) !== '' ? own : null;
+/**
+ * Where in the document it stands what was measured of an edge's wall, or of the panel over it; null where nothing was. Edges go by
+ * their name or by their number.
+ */
+export function builtAt(document: unknown, edge: PlanEdge, at: number, figure: BuiltFigure): string | null {
+  const block = entriesAt(document, 'blocks').findIndex(
+    (one, i) => (textAt(one, 'id') || `block-${i + 1}`) === edge.block,
+  );
+  const list = `blocks.${block}.${OF_PANELS.includes(figure) ? 'roof.edges' : 'walls'}`;
+  const entry = entriesAt(document, list).findIndex((one) => [edge.name, String(at)].includes(textAt(one, 'edge')));
+  const path = `${list}.${entry}.built.${figure}`;
+  return textAt(document, `${path}.measured`) === '' ? null : path;
 }
 
 /** Figures of an edge that can be measured once it is built, or were: each with what it is, and what was found instead. */
 export function AsBuilt({ edge, of }: { edge: PlanEdge; of: readonly BuiltFigure[] }) {
-  const { state } = useBuilding();
+  const { state, drawn } = useBuilding();
+  const at =
+    drawn?.plan.blocks.find((one) => one.id === edge.block)?.edges.findIndex((one) => one.key === edge.key) ?? -1;
   const shown = of.flatMap((figure) => {
     const is = edge.measurable.find((one) => one.figure === figure)?.is ?? null;
-    const path = builtAt(state.document, edge, figure);
+    const path = builtAt(state.document, edge, at, figure);
     return is === null && path === null ? [] : [{ figure, is, path }];
   });
   const [open, setOpen] = useState<readonly BuiltFigure[]>(() =>
