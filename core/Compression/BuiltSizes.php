@@ -26,6 +26,9 @@ final readonly class BuiltSizes
     /** And as a share of the figure. */
     private const SLIP_SHARE = 0.1;
 
+    /** A roof of which no more is left than such a share of its rise is another roof. */
+    private const LEAST_SHARE = 0.1;
+
     private function __construct(private Problems $problems)
     {
     }
@@ -115,9 +118,12 @@ final readonly class BuiltSizes
             AsBuilt::ALONG => self::reaching($building, $place, $place->gables($building), $by),
         };
         if ($made === null) {
-            $this->problems->add($fact->path, in_array($place->figure, AsBuilt::OF_PANELS, true) ? 'built.no-reach' : 'built.no-room', [
-                'given' => round($fact->mm, 2), 'plan' => round($planned, 2),
-            ]);
+            $code = match ($place->figure) {
+                AsBuilt::LENGTH, AsBuilt::HEIGHT => 'built.no-room',
+                AsBuilt::APEX => 'built.no-rise',
+                AsBuilt::UP, AsBuilt::ALONG => 'built.no-reach',
+            };
+            $this->problems->add($fact->path, $code, ['given' => round($fact->mm, 2), 'plan' => round($planned, 2)]);
         }
 
         return $made;
@@ -195,9 +201,12 @@ final readonly class BuiltSizes
         );
     }
 
-    /** Every plane of the roof by so much steeper: over the plan nothing moves. */
-    private static function steeper(Building $building, BuiltPlace $place, float $by): Building
+    /** Every plane of the roof by so much steeper: over the plan nothing moves. Null where none would rise any more. */
+    private static function steeper(Building $building, BuiltPlace $place, float $by): ?Building
     {
+        if ($by < self::LEAST_SHARE - 1.0) {
+            return null;
+        }
         $block = $building->blocks[$place->block];
 
         return self::with($building, $place->block, $block->with(roof: $block->roof->steeperBy(1.0 + $by)));

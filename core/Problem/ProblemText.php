@@ -61,6 +61,7 @@ final readonly class ProblemText
         'built.far' => 'measured {given} mm where the plan gives {plan} mm, and up to {most} mm are taken for a slip of the knife; measure again, or change the plan',
         'built.contradicts' => 'measured {given} mm, but {other}, measured {others} mm, makes it {plan} mm; measure both again and keep one',
         'built.no-room' => 'measured {given} mm where the plan gives {plan} mm: no blank stretch beside the openings gives or takes that; measure again, or change the plan',
+        'built.no-rise' => 'measured {given} mm where the plan gives {plan} mm: so low nothing would rise over the eaves; measure again, or change the plan',
         'built.no-reach' => 'measured {given} mm where the plan gives {plan} mm: such a panel would end within its walls; measure again, or change the plan',
         'built.cut' => 'measured {given} mm where it has {plan} mm before anything is cut off: what low relief or perspective leaves of it is said there; change how much that is',
         'built.gone' => 'measured {given} mm, but low relief, perspective or another block leaves nothing of it; take the figure out',

@@ -201,6 +201,11 @@ final class BuiltSizesTest extends TestCase
     /** @return iterable<string, array{string, array<string, string|float>, array<string, mixed>, array{string, string, string}}> */
     private static function besideThePlan(): iterable
     {
+        // 38 to the eaves, and 24 · tan 5° = 2.1 of rise.
+        yield 'a gable that would not rise' => [
+            'weigh-office', ['main left apex' => 37.4], ['blocks.0.roof.pitch' => 5],
+            ['blocks.0.walls.3.built.apex', 'built.no-rise', 'nothing would rise over the eaves'],
+        ];
         yield 'eaves below the head of a window' => [
             'weigh-office', ['main back height' => 34.5], ['blocks.0.walls.1.openings.0.sill' => '1850mm'],
             ['blocks.0.walls.2.built.height', 'built.no-room', 'no blank stretch'],
