@@ -27,11 +27,15 @@ final readonly class OpeningsView
      */
     public function figures(callable $clashes): array
     {
-        return array_map(fn (OpeningForm $o): array => $this->opening($o) + ['clashes' => $clashes($o)], $this->openings);
+        return array_map(
+            fn (OpeningForm $o, string $called): array => $this->opening($o, $called) + ['clashes' => $clashes($o)],
+            $this->openings,
+            OpeningNames::of($this->openings),
+        );
     }
 
     /** @return array<string, mixed> */
-    private function opening(OpeningForm $opening): array
+    private function opening(OpeningForm $opening, string $called): array
     {
         $described = $opening->opening;
         $style = $described->style;
@@ -40,7 +44,7 @@ final readonly class OpeningsView
 
         return [
             'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count, 'row' => $described->row,
-            'name' => $style->name, 'called' => OpeningNames::of($this->openings, $opening),
+            'name' => $style->name, 'called' => $called,
             'style' => $style->id, 'kind' => $style->kind->value, 'path' => $described->path, 'style_path' => "styles.$style->id",
             'left' => Size::ofModel($opening->left, $scale), 'sill' => Size::ofModel($opening->sill, $scale),
             'width' => Size::ofReal($style->w, $scale), 'height' => Size::ofReal($style->h, $scale),

@@ -129,6 +129,9 @@ final readonly class SectionView
             return [];
         }
         $frame = $part->placements[$copy];
+        if (! self::mayCross($part, $frame, $plane)) {
+            return [];
+        }
         $faces = array_map(static fn (float $out): array => self::crossings($part, $frame, $plane, $out), [0.0, -$part->thickness]);
         $rings = [];
         for ($i = 1, $n = min(count($faces[0]), count($faces[1])); $i < $n; $i += 2) {
@@ -139,6 +142,23 @@ final readonly class SectionView
         }
 
         return $rings;
+    }
+
+    /** Whether the plane comes near the box of a flat part: most of a kit lies well to one side of it. */
+    private static function mayCross(Part $part, Frame $frame, Frame $plane): bool
+    {
+        $box = $part->outline->ring->bounds();
+        $least = $most = $plane->height($frame->origin);
+        foreach ([
+            [$plane->normal->dot($frame->x), $box->x0, $box->x1],
+            [$plane->normal->dot($frame->y), $box->y0, $box->y1],
+            [$plane->normal->dot($frame->normal), -$part->thickness, 0.0],
+        ] as [$slope, $from, $to]) {
+            $least += min($slope * $from, $slope * $to);
+            $most += max($slope * $from, $slope * $to);
+        }
+
+        return $least <= Tolerance::FIGURE && $most >= -Tolerance::FIGURE;
     }
 
     /**

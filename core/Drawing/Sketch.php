@@ -10,6 +10,7 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\OpeningShapes;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
@@ -140,9 +141,10 @@ final readonly class Sketch
     /** @return list<OpeningForm> from left to right */
     private function openings(Wall $wall): array
     {
+        $shapes = new OpeningShapes($this->building->scale);
         $forms = array_merge(...array_map(
-            fn (Opening $o): array => array_map(
-                fn (int $i): OpeningForm => OpeningForm::of($o, $i, $this->building->scale),
+            static fn (Opening $o): array => array_map(
+                static fn (int $i): OpeningForm => OpeningForm::of($o, $i, $shapes),
                 range(0, $o->count - 1),
             ),
             $wall->openings,

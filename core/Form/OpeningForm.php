@@ -8,7 +8,6 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Measure\Scale;
 
 /** One opening in its wall, finished size. Model millimetres, in the wall's frame. */
 final readonly class OpeningForm
@@ -32,19 +31,13 @@ final readonly class OpeningForm
     }
 
     /** @param  float  $foot  of its wall against the block's base */
-    public static function of(Opening $opening, int $copy, Scale $scale, float $foot = 0.0): self
+    public static function of(Opening $opening, int $copy, OpeningShapes $shapes, float $foot = 0.0): self
     {
-        $style = $opening->style;
-
         return new self(
             $opening->id.($copy === 0 ? '' : '-'.($copy + 1)), $opening, $copy,
-            $opening->leftMm($copy) / $scale->ratio,
-            $scale->modelMm($opening->sill),
-            OpeningShape::of(
-                $scale->modelMm($style->w),
-                $scale->modelMm($style->h),
-                $style->rise === null ? null : $scale->modelMm($style->rise),
-            ),
+            $opening->leftMm($copy) / $shapes->scale->ratio,
+            $shapes->scale->modelMm($opening->sill),
+            $shapes->of($opening->style),
             $foot,
         );
     }

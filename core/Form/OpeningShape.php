@@ -14,16 +14,31 @@ use Chartula\Core\Geometry\Vec2;
  * Growing moves every side outwards by the same amount and keeps the arc's centre. docs/formulas.md#segmental-arch
  * One that recedes has upright jambs, but its sill and its head aim elsewhere; y is then counted from the lower end of its sill.
  */
-final readonly class OpeningShape
+final class OpeningShape
 {
+    /** @var array<string, Ring> by how much it is grown: hundreds of openings share one shape */
+    private array $rings = [];
+
     /** @param  ?self  $true  as it is, where it recedes */
     public function __construct(
-        public float $width,
-        public float $height,
-        private Head $head,
-        public ?self $true = null,
-        private ?Homography $receding = null,
+        public readonly float $width,
+        public readonly float $height,
+        private readonly Head $head,
+        public readonly ?self $true = null,
+        private readonly ?Homography $receding = null,
     ) {
+    }
+
+    /** @return array{float, float, Head, ?self, ?Homography} what it is: its rings are drawn again where they are asked for */
+    public function __serialize(): array
+    {
+        return [$this->width, $this->height, $this->head, $this->true, $this->receding];
+    }
+
+    /** @param  array{float, float, Head, ?self, ?Homography}  $shape */
+    public function __unserialize(array $shape): void
+    {
+        [$this->width, $this->height, $this->head, $this->true, $this->receding] = $shape;
     }
 
     /** @param  ?float  $rise  of a segmental head; null for a flat one */
@@ -93,6 +108,11 @@ final readonly class OpeningShape
 
     /** The whole outline, counter-clockwise from the lower left; the foot is moved by $footBy. */
     public function ring(float $by = 0.0, ?float $footBy = null): Ring
+    {
+        return $this->rings["$by ".($footBy ?? $by)] ??= $this->drawn($by, $footBy);
+    }
+
+    private function drawn(float $by, ?float $footBy): Ring
     {
         if ($this->receding !== null && $this->true !== null) {
             $ring = $this->receding->ring($this->true->ring());

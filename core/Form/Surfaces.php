@@ -36,6 +36,7 @@ final readonly class Surfaces
         private float $reach,
         private Problems $problems,
         private Recall $recall,
+        private OpeningShapes $shapes,
     ) {
     }
 
@@ -58,7 +59,9 @@ final readonly class Surfaces
         $rings = array_map(static fn (Block $b): Ring => $b->standing()->scaled(1.0 / $building->scale->ratio), $building->blocks);
         $box = Box2::around(array_merge(...array_map(static fn (Ring $r): array => $r->points, $rings)));
 
-        return new self($building, $rings, count($rings) > 1 ? $box->width() + $box->height() : 0.0, $problems, $recall);
+        $reach = count($rings) > 1 ? $box->width() + $box->height() : 0.0;
+
+        return new self($building, $rings, $reach, $problems, $recall, new OpeningShapes($building->scale));
     }
 
     private function whole(): Form
@@ -328,7 +331,7 @@ final readonly class Surfaces
 
     private function opening(Opening $opening, int $i, float $foot, ?Homography $map): OpeningForm
     {
-        $form = OpeningForm::of($opening, $i, $this->building->scale, $foot);
+        $form = OpeningForm::of($opening, $i, $this->shapes, $foot);
 
         return $map === null ? $form : $form->receding($map);
     }

@@ -28,7 +28,7 @@ final class Bins
 
     private int $question = 0;
 
-    /** @param  list<Interval>  $reaches  from where to where each reaches */
+    /** @param  list<array{float, float}>  $reaches  from where to where each reaches */
     public function __construct(array $reaches)
     {
         if (count($reaches) <= self::FEW) {
@@ -37,16 +37,16 @@ final class Bins
             return;
         }
         [$low, $high] = [INF, -INF];
-        foreach ($reaches as $reach) {
-            $low = min($low, $reach->from);
-            $high = max($high, $reach->to);
+        foreach ($reaches as [$from, $to]) {
+            $low = $from < $low ? $from : $low;
+            $high = $to > $high ? $to : $high;
         }
         $bins = min(self::MOST, intdiv(count($reaches), 2));
         $this->low = $low;
         $this->width = max(Tolerance::EDGE, ($high - $low) / $bins);
         $this->last = $bins - 1;
-        foreach ($reaches as $i => $reach) {
-            for ($bin = $this->bin($reach->from), $end = $this->bin($reach->to); $bin <= $end; $bin++) {
+        foreach ($reaches as $i => [$from, $to]) {
+            for ($bin = $this->bin($from), $end = $this->bin($to); $bin <= $end; $bin++) {
                 $this->bins[$bin][] = $i;
             }
         }
@@ -79,6 +79,12 @@ final class Bins
 
     private function bin(float $at): int
     {
-        return max(0, min($this->last, (int) floor(($at - $this->low) / $this->width)));
+        $bin = (int) floor(($at - $this->low) / $this->width);
+
+        return match (true) {
+            $bin < 0 => 0,
+            $bin > $this->last => $this->last,
+            default => $bin,
+        };
     }
 }

@@ -41,13 +41,19 @@ final readonly class Clip
      */
     public static function inside(Vec2 $a, Vec2 $b, Region $region): array
     {
-        $index = $region->index();
+        $index = $region->between(min($a->x, $b->x) - Tolerance::EDGE, max($a->x, $b->x) + Tolerance::EDGE);
+        $along = $b->minus($a);
         $inside = [];
-        foreach (self::cut($a, $b, $region) as $stretch) {
-            $middle = $a->plus($b->minus($a)->times($stretch->middle()));
-            if ($index->contains($middle) || $index->nearest($middle, Tolerance::EDGE) <= Tolerance::EDGE) {
-                $inside[] = [$a->plus($b->minus($a)->times($stretch->from)), $a->plus($b->minus($a)->times($stretch->to))];
+        $end = -1.0;
+        foreach (self::cut($a, $b, $index) as $stretch) {
+            $middle = $a->plus($along->times($stretch->middle()));
+            if (! $index->contains($middle) && $index->nearest($middle, Tolerance::EDGE) > Tolerance::EDGE) {
+                continue;
             }
+            // Where it is cut only by what an edge would reach if it were longer, it goes on.
+            $last = $stretch->from - $end <= Tolerance::SAME ? array_pop($inside) : null;
+            $inside[] = [$last[0] ?? $a->plus($along->times($stretch->from)), $a->plus($along->times($stretch->to))];
+            $end = $stretch->to;
         }
 
         return $inside;
@@ -68,7 +74,7 @@ final readonly class Clip
             foreach ($points as $b) {
                 $along = $b->minus($a);
                 $length = $along->length();
-                foreach (self::cut($a, $b, $other) as $stretch) {
+                foreach (self::cut($a, $b, $index) as $stretch) {
                     $middle = $a->plus($along->times($stretch->middle()));
                     // Edges that nearly run along each other are told apart by what lies well beside both.
                     $isAlong = $index->nearest($middle, Tolerance::EDGE) <= Tolerance::EDGE;
@@ -86,11 +92,11 @@ final readonly class Clip
     }
 
     /**
-     * A segment cut wherever the region's edges cross it or come alongside.
+     * A segment cut wherever edges cross it or come alongside.
      *
      * @return list<Interval> stretches, in shares of its length
      */
-    private static function cut(Vec2 $a, Vec2 $b, Region $region): array
+    private static function cut(Vec2 $a, Vec2 $b, EdgeIndex $edges): array
     {
         $along = $b->minus($a);
         $square = $along->dot($along);
@@ -104,7 +110,7 @@ final readonly class Clip
             max($a->x, $b->x) + Tolerance::EDGE,
             max($a->y, $b->y) + Tolerance::EDGE,
         );
-        foreach ($region->index()->in($near) as [$x0, $y0, $x1, $y1]) {
+        foreach ($edges->in($near) as [$x0, $y0, $x1, $y1]) {
             $ex = $x1 - $x0;
             $ey = $y1 - $y0;
             $cross = $along->x * $ey - $along->y * $ex;

@@ -15,15 +15,21 @@ final readonly class EdgeIndex
 
     private Bins $bins;
 
-    /** @param  non-empty-list<Ring>  $rings */
-    public function __construct(array $rings)
+    /**
+     * @param  non-empty-list<Ring>  $rings
+     * @param  float  $from  what does not reach between these two places along x is left out, and never asked for
+     */
+    public function __construct(array $rings, float $from = -INF, float $to = INF)
     {
         $edges = $reaches = [];
         foreach ($rings as $ring) {
             $a = $ring->points[count($ring->points) - 1];
             foreach ($ring->points as $b) {
-                $edges[] = [$a->x, $a->y, $b->x, $b->y];
-                $reaches[] = Interval::between($a->x, $b->x);
+                [$low, $high] = $a->x < $b->x ? [$a->x, $b->x] : [$b->x, $a->x];
+                if ($low <= $to && $high >= $from) {
+                    $edges[] = [$a->x, $a->y, $b->x, $b->y];
+                    $reaches[] = [$low, $high];
+                }
                 $a = $b;
             }
         }

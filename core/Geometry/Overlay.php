@@ -63,7 +63,7 @@ final class Overlay
             ],
             $lines,
         );
-        $bins = new Bins(array_map(static fn (array $box): Interval => new Interval($box[0], $box[1]), $boxes));
+        $bins = new Bins(array_map(static fn (array $box): array => [$box[0], $box[1]], $boxes));
         for ($i = 0; $i < $n; $i++) {
             $a = $lines[$i]->from;
             [$x0, $x1, $y0, $y1] = $boxes[$i];

@@ -137,6 +137,7 @@ final class PlanarFaces
         [$inner, $outer, $owner] = $this->cycles();
         $islands = array_map($this->ring(...), $outer);
         $areas = array_map(static fn (Ring $ring): float => $ring->area(), $islands);
+        $bins = new Bins(array_map(static fn (Ring $ring): array => [$ring->points[0]->x, $ring->points[0]->x], $islands));
         $faces = [];
         $around = [];
         foreach ($inner as $id => $corners) {
@@ -144,8 +145,10 @@ final class PlanarFaces
             [$box, $area] = [$ring->bounds(), $ring->area()];
             $holes = [];
             $around[$id] = [$corners];
-            foreach ($outer as $k => $cycle) {
-                $at = $islands[$k]->points[0];
+            $near = $bins->between($box->x0, $box->x1);
+            sort($near);
+            foreach ($near as $k) {
+                [$cycle, $at] = [$outer[$k], $islands[$k]->points[0]];
                 $isNear = $areas[$k] < $area && $at->x >= $box->x0 && $at->x <= $box->x1 && $at->y >= $box->y0 && $at->y <= $box->y1;
                 // The outer side of a part of the drawing that touches nothing else is a hole in the face round it.
                 if ($isNear && ! in_array($cycle[0], $corners, true) && $ring->contains($at)) {

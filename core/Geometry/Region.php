@@ -9,7 +9,12 @@ use Chartula\Core\Measure\Tolerance;
 /** An outline (counter-clockwise) with holes in it (clockwise or not; only their shape counts). */
 final class Region
 {
+    /** From so many questions on the whole index is worth its while. */
+    private const OFTEN = 4;
+
     private ?EdgeIndex $index = null;
+
+    private int $asked = 0;
 
     /** @param  list<Ring>  $holes */
     public function __construct(
@@ -44,6 +49,12 @@ final class Region
     public function index(): EdgeIndex
     {
         return $this->index ??= new EdgeIndex($this->rings());
+    }
+
+    /** Gives the edges for a question between two places along x: of a region that is seldom asked but those that reach there. */
+    public function between(float $from, float $to): EdgeIndex
+    {
+        return $this->index === null && ++$this->asked < self::OFTEN ? new EdgeIndex($this->rings(), $from, $to) : $this->index();
     }
 
     /** @return non-empty-list<Ring> the outline, then the holes */

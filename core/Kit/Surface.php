@@ -145,19 +145,33 @@ final readonly class Surface
                 ? self::endsOf($walls, $walls->span($span->form->block, $end->edge), $far, $corner, $way, $end->angle)
                 : []));
         }
+        // Where nothing is left open of a wall without its openings, nothing is of the wall.
+        $rings = $recall->of(
+            Recall::question('open', $wanted->outline, $filled),
+            static fn (): array => self::unfilled(new Region($wanted->outline), $filled),
+        );
+
+        return $rings === [] || $wanted->holes === []
+            ? $rings
+            : $recall->of(Recall::question('open', $wanted->rings(), $filled), static fn (): array => self::unfilled($wanted, $filled));
+    }
+
+    /**
+     * @param  list<Ring>  $filled
+     * @return list<Ring>
+     */
+    private static function unfilled(Region $wanted, array $filled): array
+    {
         $lines = [];
         foreach ([...$wanted->rings(), ...$filled] as $ring) {
             foreach (array_keys($ring->points) as $i) {
                 $lines[] = new Line($ring->point($i), $ring->point($i + 1), '');
             }
         }
-        $open = $recall->of(
-            Recall::question('open', $lines, $filled, $wanted->rings()),
-            static fn (): array => Overlay::patches(
-                $lines,
-                static fn (Vec2 $at): bool =>
-                    $wanted->contains($at) && array_filter($filled, static fn (Ring $r): bool => $r->contains($at)) === [],
-            ),
+        $open = Overlay::patches(
+            $lines,
+            static fn (Vec2 $at): bool =>
+                $wanted->contains($at) && array_filter($filled, static fn (Ring $r): bool => $r->contains($at)) === [],
         );
 
         return array_map(static fn (Patch $gap): Ring => $gap->outline, $open);

@@ -30,14 +30,15 @@ final readonly class Thoughts
         'compress' => 'what is given up', 'relief' => 'low relief', 'plot' => 'the plot', 'place' => 'the plot', 'mockup' => 'the mock-up',
     ];
 
-    private function __construct(private Building $building, private Form $form, private PartWords $parts)
+    /** @param  array<string, string>  $openings  “third sash”, by block, wall and id on the wall as it is modelled */
+    private function __construct(private Building $building, private array $openings, private PartWords $parts)
     {
     }
 
     /** @return list<Thought> worst first, what is left so at the end */
     public static function of(Derivation $derived): array
     {
-        $self = new self($derived->described, $derived->kit->form, PartWords::of($derived->kit));
+        $self = new self($derived->described, self::openings($derived->kit->form), PartWords::of($derived->kit));
         $groups = [];
         foreach ($derived->checks as $check) {
             $groups[$check->level.' '.$check->code][] = $check;
@@ -92,7 +93,7 @@ final readonly class Thoughts
         if ($wall !== null) {
             $go['wall'] = "$block->id.$edge";
             $words[] = $edge;
-            $opening = $this->opening($block->id, $edge, $keys[2] ?? '');
+            $opening = $this->openings["$block->id.$edge.".($keys[2] ?? '')] ?? null;
             $go['opening'] = $opening === null ? null : $keys[2];
             array_push($words, ...$opening === null ? [] : [$opening]);
         } elseif (str_ends_with($edge, '-slope')) {
@@ -106,18 +107,17 @@ final readonly class Thoughts
         return ['at' => $check->at, 'where' => mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1), 'go' => $go];
     }
 
-    /** “third sash”, by its id on the wall as it is modelled; null where there is none. */
-    private function opening(string $block, string $edge, string $id): ?string
+    /** @return array<string, string> */
+    private static function openings(Form $form): array
     {
-        foreach ($this->form->walls() as $wall) {
-            $isIt = $wall->wall->name === $edge && $this->form->blocks[$wall->block]->block->id === $block;
-            foreach ($isIt ? $wall->openings : [] as $opening) {
-                if ($opening->id === $id) {
-                    return OpeningNames::of($wall->openings, $opening);
-                }
+        $called = [];
+        foreach ($form->walls() as $wall) {
+            $names = OpeningNames::of($wall->openings);
+            foreach ($wall->openings as $i => $opening) {
+                $called[$form->blocks[$wall->block]->block->id.".{$wall->wall->name}.$opening->id"] = $names[$i];
             }
         }
 
-        return null;
+        return $called;
     }
 }

@@ -60,8 +60,14 @@ final readonly class PanelParts
         $sets = [];
         foreach ($walls->spans() as $span) {
             $maker = new self($building, $walls, $span, $recall);
+            $forms = [];
+            foreach ($span->form->openings as $form) {
+                $forms[spl_object_id($form->opening)][] = $form;
+            }
             foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
-                $sets[] = $opening->style->filling() === Filling::Nothing ? new PartSet : $maker->panels($opening);
+                $sets[] = $opening->style->filling() === Filling::Nothing
+                    ? new PartSet
+                    : $maker->panels($opening, $forms[spl_object_id($opening)] ?? []);
             }
         }
 
@@ -88,9 +94,9 @@ final readonly class PanelParts
         }
     }
 
-    private function panels(Opening $opening): PartSet
+    /** @param  list<OpeningForm>  $forms  the opening, and where it is repeated each of them */
+    private function panels(Opening $opening, array $forms): PartSet
     {
-        $forms = array_values(array_filter($this->span->form->openings, static fn (OpeningForm $o): bool => $o->opening === $opening));
         if ($forms === []) {
             throw new LogicException("The opening $opening->id has no form");
         }

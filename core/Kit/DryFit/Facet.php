@@ -8,7 +8,6 @@ use Chartula\Core\Geometry\Bins;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Convex;
 use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
@@ -118,7 +117,7 @@ final class Facet
         }
         $near = [];
         $this->places ??= array_map(static fn (Ring $r): Box2 => $r->bounds(), $this->pieces());
-        $this->bins ??= new Bins(array_map(static fn (Box2 $b): Interval => new Interval($b->x0, $b->x1), $this->places));
+        $this->bins ??= new Bins(array_map(static fn (Box2 $b): array => [$b->x0, $b->x1], $this->places));
         foreach ($this->bins->between($area->x0, $area->x1) as $i) {
             $place = $this->places[$i];
             if ($place->x0 < $area->x1 && $place->x1 > $area->x0 && $place->y0 < $area->y1 && $place->y1 > $area->y0) {

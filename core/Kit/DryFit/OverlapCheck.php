@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
+use Chartula\Core\Geometry\Bins;
 use Chartula\Core\Geometry\Convex;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Recall\Recall;
@@ -16,9 +17,13 @@ final readonly class OverlapCheck
     {
         $findings = [];
         $solids = $assembly->solids();
+        $bins = new Bins(array_map(static fn (Piece $p): array => [$p->box[0], $p->box[1]], $solids));
         foreach ($solids as $i => $a) {
-            foreach (array_slice($solids, $i + 1) as $b) {
-                if ($a->isNear($b, -Tolerance::OVERLAP)) {
+            $near = $bins->between($a->box[0], $a->box[1]);
+            sort($near);
+            foreach ($near as $k) {
+                $b = $solids[$k];
+                if ($k > $i && $a->isNear($b, -Tolerance::OVERLAP)) {
                     $depth = $recall->of("overlap$a->fingerprint$b->fingerprint", static fn (): float => self::depth($a, $b, $recall));
                     if ($depth > Tolerance::OVERLAP) {
                         $findings[] = new Finding(

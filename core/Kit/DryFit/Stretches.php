@@ -165,6 +165,33 @@ final readonly class Stretches
     }
 
     /**
+     * Where one upright line runs inside outlines.
+     *
+     * @param  list<Ring>  $rings
+     * @return list<Interval>
+     */
+    public static function at(float $x, array $rings): array
+    {
+        $stretches = [];
+        foreach ($rings as $ring) {
+            $ends = [];
+            $p = $ring->points[count($ring->points) - 1];
+            foreach ($ring->points as $q) {
+                if (($p->x > $x) !== ($q->x > $x)) {
+                    $ends[] = $p->y + ($q->y - $p->y) * ($x - $p->x) / ($q->x - $p->x);
+                }
+                $p = $q;
+            }
+            sort($ends);
+            for ($i = 1, $n = count($ends); $i < $n; $i += 2) {
+                $stretches[] = new Interval($ends[$i - 1], $ends[$i]);
+            }
+        }
+
+        return $stretches;
+    }
+
+    /**
      * The first of the places that is not before another.
      *
      * @param  list<float>  $places  in order

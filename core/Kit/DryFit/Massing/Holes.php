@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Geometry\Interval;
-use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Kit\DryFit\Stretches;
 
 /** Openings in a wall, looked up by where an upright line crosses them: a long wall may have a hundred. */
 final readonly class Holes
 {
-    /** @var array<int, list<Region>> those that begin before a whole millimetre along the wall, and end after it */
+    /** @var array<int, list<Ring>> those that begin before a whole millimetre along the wall, and end after it */
     private array $at;
 
     /** @param  list<Ring>  $rings */
@@ -22,7 +21,7 @@ final readonly class Holes
         foreach ($rings as $ring) {
             $box = $ring->bounds();
             for ($mm = (int) floor($box->x0); $mm <= (int) floor($box->x1); $mm++) {
-                $at[$mm][] = new Region($ring);
+                $at[$mm][] = $ring;
             }
         }
         $this->at = $at;
@@ -31,8 +30,6 @@ final readonly class Holes
     /** @return list<Interval> */
     public function at(float $x): array
     {
-        $near = $this->at[(int) floor($x)] ?? [];
-
-        return $near === [] ? [] : Stretches::upright($near, [$x])[0];
+        return Stretches::at($x, $this->at[(int) floor($x)] ?? []);
     }
 }

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form;
+
+use Chartula\Core\Building\Style;
+use Chartula\Core\Measure\Scale;
+
+/** The shapes of the openings of one building: those of one kind share theirs. */
+final class OpeningShapes
+{
+    /** @var array<string, OpeningShape> by kind */
+    private array $shapes = [];
+
+    public function __construct(public readonly Scale $scale)
+    {
+    }
+
+    public function of(Style $style): OpeningShape
+    {
+        return $this->shapes[$style->id] ??= OpeningShape::of(
+            $this->scale->modelMm($style->w),
+            $this->scale->modelMm($style->h),
+            $style->rise === null ? null : $this->scale->modelMm($style->rise),
+        );
+    }
+}
