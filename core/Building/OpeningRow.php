@@ -63,6 +63,7 @@ final readonly class OpeningRow
                 $style->reveal,
                 $style->sill,
                 $style->frame,
+                $style->rebate,
             );
         }
 

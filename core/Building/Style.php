@@ -15,6 +15,7 @@ final readonly class Style
     /**
      * @param  string  $name  what a person calls it
      * @param  ?RealLength  $rise  of a segmental head; null for a flat one
+     * @param  ?RealLength  $rebate  by which the layers behind its face are cut back; null where they are not
      */
     public function __construct(
         public string $id,
@@ -26,6 +27,7 @@ final readonly class Style
         public RealLength $reveal,
         public ?Sill $sill,
         public ?Panes $frame,
+        public ?RealLength $rebate = null,
     ) {
     }
 

@@ -40,7 +40,7 @@ final readonly class StyleReader
 
     private function read(string $id, Node $node): ?Style
     {
-        if (! $node->isObject(['kind', 'w', 'h'], ['name', 'head', 'reveal', 'sill', 'frame'])) {
+        if (! $node->isObject(['kind', 'w', 'h'], ['name', 'head', 'reveal', 'rebate', 'sill', 'frame'])) {
             return null;
         }
         $node->get('name')?->text(Style::LONGEST_NAME);
@@ -52,12 +52,25 @@ final readonly class StyleReader
         $reveal = $node->get('reveal') === null
             ? RealLength::ofMillimetres(self::REVEAL_MM)
             : $this->values->real($node->get('reveal'), Sign::ZeroOrMore);
+        $rebate = $this->rebate($node->get('rebate'), $kind);
         $sill = $this->sill($node->get('sill'));
         $frame = $this->panes($node->get('frame'), $kind === OpeningKind::Window);
 
         return $kind === null || $w === null || $h === null || $reveal === null
             ? null
-            : new Style($id, Style::wordsOf($id, $node->value), $kind, $w, $h, $rise, $reveal, $sill, $frame);
+            : new Style($id, Style::wordsOf($id, $node->value), $kind, $w, $h, $rise, $reveal, $sill, $frame, $rebate);
+    }
+
+    /** Nothing stands in an opening that is left open: there is nothing to hold. */
+    private function rebate(?Node $node, ?OpeningKind $kind): ?RealLength
+    {
+        if ($node !== null && $kind === OpeningKind::Open) {
+            $node->fault('rebate.nothing-to-hold', []);
+
+            return null;
+        }
+
+        return $this->values->real($node);
     }
 
     private function rise(?Node $head, ?RealLength $w, ?RealLength $h): ?RealLength

@@ -9,13 +9,14 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Fit\Relief\ReliefChecks;
 use Chartula\Core\Fit\Sight\PerspectiveReport;
-use Chartula\Core\Form\WallForm;
+use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\BraceParts;
 use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallSpan;
 use Chartula\Core\Stock\Layer;
 
 /** Makes the remarks that a practitioner would make on a kit before cutting it. docs/formulas.md#checks */
@@ -110,7 +111,7 @@ final readonly class Checks
         foreach ($walls->spans() as $span) {
             [$start, $end] = $span->extent();
             $least = max(array_map(static fn (Layer $l): float => $l->stock->leastWebMm(), $span->stack->layers));
-            foreach (self::gaps($span->form, $start, $end) as [$at, $width]) {
+            foreach (self::gaps($span, $start, $end) as [$at, $width]) {
                 if ($width < $least - Tolerance::FIGURE) {
                     $checks[] = new Check('web.too-narrow', Check::WARN, $span->block->id.'.'.$span->name().$at,
                         sprintf(
@@ -131,11 +132,13 @@ final readonly class Checks
      *
      * @return list<array{string, float}> where, and how wide
      */
-    private static function gaps(WallForm $wall, float $start, float $end): array
+    private static function gaps(WallSpan $span, float $start, float $end): array
     {
         $gaps = [];
-        $grow = $wall->turnIn;
+        $wall = $span->form;
+        $most = static fn (OpeningForm $o): float => $span->cut($o->opening)->grow($span->innermost());
         foreach ($wall->openings as $i => $opening) {
+            $grow = $most($opening);
             $name = '.'.$opening->id;
             $gaps[] = [$name, $opening->left - $start - $grow];
             $gaps[] = [$name, $end - $opening->right() - $grow];
@@ -149,9 +152,9 @@ final readonly class Checks
             $gaps[] = [$name, $clear];
             foreach (array_slice($wall->openings, $i + 1) as $other) {
                 if (min($opening->top(), $other->top()) > max($opening->sill, $other->sill)) {
-                    $gaps[] = [$name, $other->left - $opening->right() - 2.0 * $grow];
+                    $gaps[] = [$name, $other->left - $opening->right() - $grow - $most($other)];
                 } elseif (min($opening->right(), $other->right()) > max($opening->left, $other->left)) {
-                    $gaps[] = [$name, max($other->sill - $opening->top(), $opening->sill - $other->top()) - 2.0 * $grow];
+                    $gaps[] = [$name, max($other->sill - $opening->top(), $opening->sill - $other->top()) - $grow - $most($other)];
                 }
             }
         }

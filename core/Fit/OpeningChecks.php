@@ -14,7 +14,6 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
-use Chartula\Core\Shell\PanelDepth;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 use Chartula\Core\Trim\PaneLayout;
@@ -27,6 +26,12 @@ final readonly class OpeningChecks
     public const FIGURE_MM = 1727.2;
 
     private const LEAST_DOOR = 1.08;
+
+    /** What stands in a rebate is held by so much of the card before it on each side. */
+    private const LEAST_STOP_MM = 0.4;
+
+    /** A reveal may be deeper or shallower than was said by such a part of itself, unsaid. */
+    private const OFF_REVEAL = 0.25;
 
     /** Less than such a part of an opening is not covered. */
     private const COVERED = 0.02;
@@ -85,7 +90,7 @@ final readonly class OpeningChecks
     {
         return array_values(array_filter([
             $this->bars(), $this->stiles(), $this->reveal(), $this->eavesLine(), $this->head(), $this->flaps(),
-            $this->figure(), $this->size(),
+            $this->figure(), $this->size(), $this->rebate(),
         ]));
     }
 
@@ -130,13 +135,44 @@ final readonly class OpeningChecks
     {
         $opening = $this->opening->opening;
         $wanted = $this->building->scale->modelMm($opening->style->reveal);
-        $depth = PanelDepth::of($this->building, $this->span, $opening);
+        [$depth, $isRebated] = [$this->span->cut($opening)->depth, $this->span->cut($opening)->rebate > 0.0];
 
         // Where nothing stands in it, its reveal is as deep as the wall.
-        return $opening->style->filling() === Filling::Nothing || $depth >= $wanted - Tolerance::FIGURE ? null
+        return $opening->style->filling() === Filling::Nothing || $isRebated || $depth >= $wanted - Tolerance::FIGURE ? null
             : $this->check('reveal.shallow', Check::NOTE, sprintf('The reveal of %s is deeper than this wall of %s can show with a frame in it; the frame stands %s back.',
                 LengthFormat::millimetres($wanted), LengthFormat::millimetres($this->span->stack->thickness_mm),
                 LengthFormat::millimetres($depth)), $wanted - $depth);
+    }
+
+    /** Whether what stands in it is held: a rebate needs a layer before it, room behind that, and to be wider than the play. */
+    private function rebate(): ?Check
+    {
+        $style = $this->opening->opening->style;
+        $cut = $this->span->cut($this->opening->opening);
+        if ($style->rebate === null || $style->filling() === Filling::Nothing) {
+            return null;
+        }
+        $wall = LengthFormat::millimetres($this->span->stack->thickness_mm);
+        if ($cut->rebate <= 0.0) {
+            return $this->check('rebate.no-room', Check::WARN, count($this->span->stack->layers) === 1
+                ? "This wall is one layer of $wall: there is nothing behind its face to cut a rebate into, and what stands in it is not held. Build it of two."
+                : "Behind the face of this wall of $wall there is no room for a rebate with what stands in it; it is cut without, and nothing holds it.");
+        }
+        $stop = $cut->rebate - PanelParts::CLEARANCE_MM - $this->span->form->turnIn;
+        $reveal = $this->building->scale->modelMm($style->reveal);
+
+        return match (true) {
+            $stop < self::LEAST_STOP_MM => $this->check('rebate.slight', Check::WARN, sprintf(
+                'The rebate holds by %s only, when what stands in it lies to one side; make it %s.',
+                LengthFormat::millimetres(max(0.0, $stop - PanelParts::CLEARANCE_MM)),
+                LengthFormat::imperial((self::LEAST_STOP_MM + $cut->rebate - $stop) * $this->building->scale->ratio),
+            ), $stop),
+            abs($cut->depth - $reveal) > self::OFF_REVEAL * max($reveal, $cut->depth) => $this->check('rebate.depth', Check::NOTE, sprintf(
+                'It stands %s back, behind the layers before its rebate, and not %s as was said.',
+                LengthFormat::millimetres($cut->depth), LengthFormat::millimetres($reveal),
+            ), $cut->depth - $reveal),
+            default => null,
+        };
     }
 
     private function eavesLine(): ?Check
@@ -174,10 +210,12 @@ final readonly class OpeningChecks
         if ($this->span->form->turnIn === 0.0) {
             return null;
         }
-        $needed = $this->span->stack->thickness_mm + 1.0;
+        $cut = $this->span->cut($this->opening->opening);
+        $deep = $cut->rebate > 0.0 ? $this->span->stack->depthOf($cut->front) : $this->span->stack->thickness_mm;
+        $needed = $deep + 1.0;
         if ($flap < $needed) {
             return $this->check('flap.short', Check::WARN, sprintf('Flaps of %s do not reach %s behind a wall of %s; make them %s.',
-                LengthFormat::millimetres($flap), '1 mm', LengthFormat::millimetres($this->span->stack->thickness_mm),
+                LengthFormat::millimetres($flap), '1 mm', LengthFormat::millimetres($deep),
                 LengthFormat::millimetres($needed)), $flap);
         }
 

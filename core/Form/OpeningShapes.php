@@ -7,10 +7,10 @@ namespace Chartula\Core\Form;
 use Chartula\Core\Building\Style;
 use Chartula\Core\Measure\Scale;
 
-/** The shapes of the openings of one building: those of one kind share theirs. */
+/** The shapes of the openings of one building: those that are of one size share theirs. */
 final class OpeningShapes
 {
-    /** @var array<string, OpeningShape> by kind */
+    /** @var array<string, OpeningShape> by real width, height and rise: low relief makes one of a kind narrower */
     private array $shapes = [];
 
     public function __construct(public readonly Scale $scale)
@@ -19,7 +19,7 @@ final class OpeningShapes
 
     public function of(Style $style): OpeningShape
     {
-        return $this->shapes[$style->id] ??= OpeningShape::of(
+        return $this->shapes["{$style->w->mm} {$style->h->mm} {$style->rise?->mm}"] ??= OpeningShape::of(
             $this->scale->modelMm($style->w),
             $this->scale->modelMm($style->h),
             $style->rise === null ? null : $this->scale->modelMm($style->rise),

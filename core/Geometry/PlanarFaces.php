@@ -134,14 +134,13 @@ final class PlanarFaces
     /** @return list<Face> */
     private function faces(Region $region, int $cuts): array
     {
-        [$inner, $outer, $owner] = $this->cycles();
-        $islands = array_map($this->ring(...), $outer);
+        [$inner, $outer, $owner, $rings, $islands] = $this->cycles();
         $areas = array_map(static fn (Ring $ring): float => $ring->area(), $islands);
         $bins = new Bins(array_map(static fn (Ring $ring): array => [$ring->points[0]->x, $ring->points[0]->x], $islands));
         $faces = [];
         $around = [];
         foreach ($inner as $id => $corners) {
-            $ring = $this->ring($corners);
+            $ring = $rings[$id];
             [$box, $area] = [$ring->bounds(), $ring->area()];
             $holes = [];
             $around[$id] = [$corners];
@@ -178,20 +177,22 @@ final class PlanarFaces
     private static function isIn(Region $face, Region $region): bool
     {
         $largest = null;
+        $most = 0.0;
         foreach ($face->trapezoids() as $piece) {
-            $largest = $largest === null || $piece->area() > $largest->area() ? $piece : $largest;
+            $area = $piece->area();
+            [$largest, $most] = $largest === null || $area > $most ? [$piece, $area] : [$largest, $most];
         }
 
         return $largest !== null && $region->contains($largest->middle());
     }
 
     /**
-     * @return array{array<int, list<int>>, list<list<int>>, array<int, array<int, int>>} faces, outer sides, and which face is on the left
-     *     of each side
+     * @return array{array<int, list<int>>, list<list<int>>, array<int, array<int, int>>, array<int, Ring>, list<Ring>} faces, outer sides,
+     *     which face is on the left of each side, and faces and outer sides as they are drawn
      */
     private function cycles(): array
     {
-        $inner = $outer = $owner = $done = [];
+        $inner = $outer = $owner = $done = $rings = $islands = [];
         foreach ($this->sides as $from => $ends) {
             foreach (array_keys($ends) as $to) {
                 if (isset($done[$from][$to])) {
@@ -202,17 +203,20 @@ final class PlanarFaces
                     $done[$a][$b] = true;
                     $cycle[] = $a;
                 }
-                if ($this->ring($cycle)->signedArea() > 0.0) {
+                $ring = $this->ring($cycle);
+                if ($ring->signedArea() > 0.0) {
                     $id = count($inner);
                     $inner[$id] = $cycle;
+                    $rings[$id] = $ring;
                     $owner = self::owned($owner, $cycle, $id);
                 } else {
                     $outer[] = $cycle;
+                    $islands[] = $ring;
                 }
             }
         }
 
-        return [$inner, $outer, $owner];
+        return [$inner, $outer, $owner, $rings, $islands];
     }
 
     /**

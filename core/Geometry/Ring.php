@@ -93,10 +93,13 @@ final readonly class Ring
     /** Positive where the ring runs counter-clockwise. */
     public function signedArea(): float
     {
+        // Written out, as its perimeter and what is asked of a place are: the geometry asks these more often than anything else.
         $sum = 0.0;
-        $n = count($this->points);
-        for ($i = 0; $i < $n; $i++) {
-            $sum += $this->points[$i]->cross($this->points[($i + 1) % $n]);
+        $a = $this->points[0];
+        for ($i = 1, $n = count($this->points); $i <= $n; $i++) {
+            $b = $this->points[$i] ?? $this->points[0];
+            $sum += $a->x * $b->y - $a->y * $b->x;
+            $a = $b;
         }
 
         return $sum / 2.0;
@@ -110,8 +113,11 @@ final readonly class Ring
     public function perimeter(): float
     {
         $sum = 0.0;
-        for ($i = 0, $n = count($this->points); $i < $n; $i++) {
-            $sum += $this->edgeLength($i);
+        $a = $this->points[0];
+        for ($i = 1, $n = count($this->points); $i <= $n; $i++) {
+            $b = $this->points[$i] ?? $this->points[0];
+            $sum += hypot($a->x - $b->x, $a->y - $b->y);
+            $a = $b;
         }
 
         return $sum;
@@ -149,15 +155,13 @@ final readonly class Ring
     public function contains(Vec2 $point): bool
     {
         $inside = false;
-        $n = count($this->points);
-        for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
-            $a = $this->points[$i];
-            $b = $this->points[$j];
-            if (
-                ($a->y > $point->y) !== ($b->y > $point->y) && $point->x < ($b->x - $a->x) * ($point->y - $a->y) / ($b->y - $a->y) + $a->x
-            ) {
+        [$x, $y] = [$point->x, $point->y];
+        $b = $this->points[count($this->points) - 1];
+        foreach ($this->points as $a) {
+            if (($a->y > $y) !== ($b->y > $y) && $x < ($b->x - $a->x) * ($y - $a->y) / ($b->y - $a->y) + $a->x) {
                 $inside = ! $inside;
             }
+            $b = $a;
         }
 
         return $inside;

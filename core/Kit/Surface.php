@@ -12,7 +12,6 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Part\Edge;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofPanel;
@@ -71,7 +70,7 @@ final readonly class Surface
         $real = $isWhole ? [$footprint->length($wall->wall->edge)->mm, $span->block->eaves->mm - $span->block->base->mm] : null;
         foreach ($wall->patches as $i => $patch) {
             $holes = [];
-            foreach (WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings as $opening) {
+            foreach (WallShape::openingsIn($patch, $wall->openings) as $opening) {
                 $holes[] = $opening->ring($wall->turnIn);
             }
             $surfaces[] = new self(

@@ -93,8 +93,22 @@ final readonly class BaseParts
     private function inset(WallSpan $span): float
     {
         return $span->form->isBuilt()
-            ? $span->stack->thickness_mm + self::CLEARANCE_MM + PanelDepth::intoRoom($this->building, $span)
+            ? $span->stack->thickness_mm + self::CLEARANCE_MM + self::intoRoom($this->building, $span)
             : self::CLEARANCE_MM;
+    }
+
+    /** How far what stands in an opening and reaches the ground stands into the room, where the wall is thinner than that. */
+    private static function intoRoom(Building $building, WallSpan $span): float
+    {
+        $most = 0.0;
+        foreach ($span->form->openings as $form) {
+            if ($form->opening->sill->mm <= 0.0) {
+                $deep = $span->cut($form->opening)->depth + OpeningCut::takes($building, $form->opening);
+                $most = max($most, $deep - $span->stack->thickness_mm);
+            }
+        }
+
+        return $most;
     }
 
     private function local(Ring $ring): Ring

@@ -6,7 +6,6 @@ namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\OpeningForm;
-use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -32,7 +31,7 @@ final readonly class FormFaults
             foreach ($wall->openings as $opening) {
                 self::checkPlace($building, $span, $opening, $problems);
             }
-            self::checkOverlaps($wall, $problems);
+            self::checkOverlaps($span, $problems);
         }
     }
 
@@ -139,6 +138,7 @@ final readonly class FormFaults
 
             return;
         }
+        $cut = $span->cut($opening->opening);
         // Behind the outside a slope in front of the wall stands higher: its card is cut square.
         foreach (self::isClearOfCorners($span, $opening) ? array_keys($span->stack->layers) : [] as $k) {
             if (! self::isHeld($span->squarePatches($k), $opening->ring($wall->turnIn))) {
@@ -150,14 +150,24 @@ final readonly class FormFaults
                 return;
             }
         }
+        $isIn = ($opening->reachesFoot() || $opening->sill - $cut->rebate - $wall->foot >= self::LEAST_MM)
+            && self::isClearOfCorners($span, $opening, $cut->rebate);
+        foreach ($cut->rebate > 0.0 ? range($cut->front, $span->innermost()) : [] as $k) {
+            if (! $isIn || ! self::isHeld($span->squarePatches($k), $opening->ring($cut->grow($k) + self::LEAST_MM))) {
+                $problems->add($opening->opening->path.'.from', 'rebate.no-wall', ['rebate' => round($cut->rebate, 2)]);
+
+                return;
+            }
+        }
     }
 
-    private static function isClearOfCorners(WallSpan $span, OpeningForm $opening): bool
+    /** @param  float  $by  as much more is asked for */
+    private static function isClearOfCorners(WallSpan $span, OpeningForm $opening, float $by = 0.0): bool
     {
         $thickness = $span->stack->thickness_mm;
 
-        return $opening->left >= $span->left->taken($thickness) - Tolerance::SAME
-            && $opening->right() <= $span->form->length->mm - $span->right->taken($thickness) + Tolerance::SAME;
+        return $opening->left - $by >= $span->left->taken($thickness) - Tolerance::SAME
+            && $opening->right() + $by <= $span->form->length->mm - $span->right->taken($thickness) + Tolerance::SAME;
     }
 
     /** @param  list<Patch>  $patches */
@@ -189,17 +199,20 @@ final readonly class FormFaults
         return true;
     }
 
-    private static function checkOverlaps(WallForm $wall, Problems $problems): void
+    private static function checkOverlaps(WallSpan $span, Problems $problems): void
     {
-        foreach ($wall->openings as $i => $a) {
-            foreach (array_slice($wall->openings, $i + 1) as $b) {
+        $openings = $span->form->openings;
+        foreach ($openings as $i => $a) {
+            foreach (array_slice($openings, $i + 1) as $b) {
                 $across = min($a->right(), $b->right()) - max($a->left, $b->left);
                 $up = min($a->top(), $b->top()) - max($a->sill, $b->sill);
-                if ($across > -self::LEAST_MM && $up > -self::LEAST_MM) {
+                $rebates = $span->cut($a->opening)->rebate + $span->cut($b->opening)->rebate;
+                if (min($across, $up) + $rebates > -self::LEAST_MM) {
+                    $isOnFace = min($across, $up) > -self::LEAST_MM;
                     $problems->add(
                         $b->opening->path.'.from',
-                        'opening.overlap',
-                        ['other' => $a->id, 'over' => round(max(0.0, min($across, $up)), 2)],
+                        $isOnFace ? 'opening.overlap' : 'rebate.overlap',
+                        ['other' => $a->id, 'over' => round(max(0.0, min($across, $up) + ($isOnFace ? 0.0 : $rebates)), 2)],
                     );
                 }
             }

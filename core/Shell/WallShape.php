@@ -36,12 +36,12 @@ final readonly class WallShape
 
     /**
      * @param  list<OpeningForm>  $openings  of the wall
-     * @param  float  $grow  by how much openings are larger than finished, for the paper that turns in
+     * @param  callable(OpeningForm): float  $grow  by how much each is larger than finished
      * @param  Edge  $left  what the ends at the corners are
      */
-    public static function of(Patch $patch, array $openings, float $grow, Edge $left, Edge $right): self
+    public static function of(Patch $patch, array $openings, callable $grow, Edge $left, Edge $right): self
     {
-        $openings = array_values(array_filter($openings, static fn (OpeningForm $o): bool => self::isIn($patch, $o)));
+        $openings = self::openingsIn($patch, $openings);
         $doors = array_values(array_filter($openings, static fn (OpeningForm $o): bool => $o->reachesFoot()));
         $walk = [];
         $n = $patch->outline->count();
@@ -55,8 +55,8 @@ final readonly class WallShape
                 foreach ($doors as $door) {
                     if ($door->left >= $from->x && $door->right() <= $to->x) {
                         $walk[] = [$at, new Edge('foot', 'foot'), 'foot'];
-                        array_push($walk, ...self::notch($door, $grow));
-                        $at = new Vec2($door->right() + $grow, 0.0);
+                        array_push($walk, ...self::notch($door, $grow($door)));
+                        $at = new Vec2($door->right() + $grow($door), 0.0);
                     }
                 }
             }
@@ -69,7 +69,7 @@ final readonly class WallShape
         foreach ($openings as $opening) {
             if (! $opening->reachesFoot()) {
                 $holeOf[$opening->id] = count($holes);
-                $holes[] = $opening->ring($grow);
+                $holes[] = $opening->ring($grow($opening));
             }
         }
 
@@ -149,9 +149,15 @@ final readonly class WallShape
             && (Side::isOfKind($before, SideKind::Plane) || Side::isOfKind($after, SideKind::Plane));
     }
 
-    private static function isIn(Patch $patch, OpeningForm $opening): bool
+    /**
+     * @param  list<OpeningForm>  $openings  of the wall
+     * @return list<OpeningForm> those that stand in a piece of it
+     */
+    public static function openingsIn(Patch $patch, array $openings): array
     {
-        return $patch->outline->contains(new Vec2(($opening->left + $opening->right()) / 2.0, ($opening->sill + $opening->top()) / 2.0));
+        return array_values(array_filter($openings, static fn (OpeningForm $o): bool => $patch->outline->contains(
+            new Vec2(($o->left + $o->right()) / 2.0, ($o->sill + $o->top()) / 2.0),
+        )));
     }
 
     /** The side to begin at: the foot, furthest left; without a foot the lowest corner. */

@@ -7,6 +7,7 @@ namespace Chartula\Core\Shell;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\CornerMethod;
+use Chartula\Core\Building\Opening;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\CardSlice;
 use Chartula\Core\Form\CornerCard;
@@ -42,15 +43,25 @@ final class WallSpan
 
     public readonly WallEnd $right;
 
-    /** @param  array{left: non-empty-list<WallEnd>, right: non-empty-list<WallEnd>}  $ends  layer by layer, from the outermost inwards */
+    /**
+     * @param  array{left: non-empty-list<WallEnd>, right: non-empty-list<WallEnd>}  $ends  layer by layer, from the outermost inwards
+     * @param  array<string, OpeningCut>  $cuts  by the opening's id
+     */
     private function __construct(
         public readonly Block $block,
         public readonly WallForm $form,
         public readonly Stack $stack,
         public readonly array $ends,
         private readonly bool $isCut,
+        private readonly array $cuts = [],
     ) {
         [$this->left, $this->right] = [$ends['left'][0], $ends['right'][0]];
+    }
+
+    /** How its layers are cut round one of its openings. */
+    public function cut(Opening $opening): OpeningCut
+    {
+        return $this->cuts[$opening->id];
     }
 
     /**
@@ -67,16 +78,22 @@ final class WallSpan
     public static function of(Building $building, BlockForm $block, int $edge, array $jogs = []): self
     {
         $wall = $block->wall($edge);
+        $stack = $building->methods->stacks[$wall->wall->stack];
+        $cuts = [];
+        foreach ($wall->openings as $form) {
+            $cuts[$form->opening->id] ??= OpeningCut::of($building, $wall, $stack, $form->opening);
+        }
 
         return new self(
             $block->block,
             $wall,
-            $building->methods->stacks[$wall->wall->stack],
+            $stack,
             [
                 'left' => self::ends($building, $block, [$edge, 'left'], $jogs),
                 'right' => self::ends($building, $block, [$edge, 'right'], $jogs),
             ],
             ! in_array($edge, $jogs, true),
+            $cuts,
         );
     }
 

@@ -6,6 +6,7 @@ namespace Chartula\Core\Shell;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Form;
+use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Form\WallForm;
@@ -207,7 +208,7 @@ final class Walls
         return WallShape::of(
             $patch,
             $span->form->openings,
-            $span->form->turnIn,
+            static fn (OpeningForm $o): float => $span->cut($o->opening)->grow($k),
             self::end('left', $span->at('left', $k)),
             self::end('right', $span->at('right', $k)),
         );

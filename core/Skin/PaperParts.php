@@ -64,7 +64,7 @@ final readonly class PaperParts
         $wall = $span->form;
         $skin = $building->methods->skin;
         $laps = [self::lap($building, $walls, $span, $span->left), self::lap($building, $walls, $span, $span->right)];
-        $forms = WallShape::of($patch, $wall->openings, 0.0, new Edge(''), new Edge(''))->openings;
+        $forms = WallShape::openingsIn($patch, $wall->openings);
         $openings = array_map(
             static fn (OpeningForm $o): PaperOpening =>
                 new PaperOpening($o, $skin->opening === 'folded' && $o->true === null, $skin->flap($span->stack->thickness_mm)),
@@ -171,7 +171,7 @@ final readonly class PaperParts
      */
     private static function outline(Patch $patch, array $forms, array $openings, array $laps): array
     {
-        $shape = WallShape::of($patch, [], 0.0, new Edge('left'), new Edge('right'));
+        $shape = WallShape::of($patch, [], static fn (): float => 0.0, new Edge('left'), new Edge('right'));
         $ring = $shape->outline->ring;
         $walk = [];
         $folds = [];

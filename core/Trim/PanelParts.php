@@ -15,6 +15,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Scale;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
@@ -29,8 +30,7 @@ use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
-use Chartula\Core\Shell\PanelDepth;
-use Chartula\Core\Shell\WallPiece;
+use Chartula\Core\Shell\OpeningCut;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 use LogicException;
@@ -112,19 +112,20 @@ final readonly class PanelParts
         $first = $forms[0];
         $isLeaf = $opening->style->filling() === Filling::Leaf;
         $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$first->id;
-        $depth = PanelDepth::of($this->building, $this->span, $opening);
+        $cut = $this->span->cut($opening);
+        $inset = self::CLEARANCE_MM - $cut->rebate;
         $holes = $this->panes($first);
         $name = new PartName($id, $this->span->block->id, $this->span->name(), $isLeaf ? 'leaf' : 'frame', $first->id);
         $part = Part::of(
             $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->name).' frame', PartGroup::Trim,
-            $this->building->methods->frame, PanelDepth::frameThickness($this->building),
-            $this->outline($first, self::CLEARANCE_MM), $this->frames($forms, $depth),
-            $this->workings($first, self::CLEARANCE_MM, 'clearance'),
+            $this->building->methods->frame, OpeningCut::frameThickness($this->building),
+            $this->outline($first, $inset), $this->frames($forms, $cut->depth),
+            $this->workings($first, $cut),
             $holes, marks: $isLeaf ? $this->planks($first) : [],
         );
-        $set = new PartSet([$part], $this->clearances($part, $forms));
+        $set = new PartSet([$part], (new PanelJoints($this->walls, $this->span, $part))->of($forms));
 
-        return $isLeaf ? $set : $set->with($this->glazing($opening, $forms, $part, $depth));
+        return $isLeaf ? $set : $set->with($this->glazing($opening, $forms, $part));
     }
 
     /** @return list<Ring> */
@@ -146,7 +147,7 @@ final readonly class PanelParts
 
     private function outline(OpeningForm $opening, float $inset): Outline
     {
-        $ring = $opening->shape->ring(-$inset, $opening->reachesFoot() ? 0.0 : -$inset);
+        $ring = self::ring($opening, $inset);
         $edges = [new Edge('foot', 'clearance'), new Edge('jamb-right', 'clearance')];
         while (count($edges) < $ring->count() - 1) {
             $edges[] = new Edge('head', 'clearance');
@@ -165,8 +166,14 @@ final readonly class PanelParts
         return array_map(fn (OpeningForm $o): Frame => $this->span->form->frame->moved($o->left, $o->sill, -$depth), $forms);
     }
 
+    /** The opening less so much on each side; what stands on the ground stays there. */
+    private static function ring(OpeningForm $opening, float $inset): Ring
+    {
+        return $opening->shape->ring(-$inset, $opening->reachesFoot() ? 0.0 : -$inset);
+    }
+
     /** @return array<string, Figure> */
-    private function workings(OpeningForm $opening, float $inset, string $what): array
+    private function workings(OpeningForm $opening, OpeningCut $cut): array
     {
         $style = $opening->opening->style;
         $sides = $opening->reachesFoot() ? 1.0 : 2.0;
@@ -176,7 +183,7 @@ final readonly class PanelParts
         ];
         if ($opening->true !== null) {
             // Its sides are not square to each other: what the insets come to follows from its shape.
-            $box = $opening->shape->ring(-$inset, $opening->reachesFoot() ? 0.0 : -$inset)->bounds();
+            $box = self::ring($opening, self::CLEARANCE_MM - $cut->rebate)->bounds();
 
             return [
                 'width' => $size['width']->to($box->width(), 'where it recedes'),
@@ -184,10 +191,15 @@ final readonly class PanelParts
             ];
         }
 
-        return [
-            'width' => $size['width']->less(2.0 * $inset, "less $what, 2 × $inset"),
-            'height' => $size['height']->less($sides * $inset, "less $what, ".($sides > 1.0 ? "2 × $inset" : $inset)),
-        ];
+        $size = ['width' => [$size['width'], 2.0], 'height' => [$size['height'], $sides]];
+
+        return array_map(static function (array $side) use ($cut): Figure {
+            [$figure, $times] = $side;
+            $words = static fn (float $mm): string => ($times > 1.0 ? '2 × ' : '').LengthFormat::trimmed($mm, 3);
+            $figure = $cut->rebate > 0.0 ? $figure->plus($times * $cut->rebate, 'plus the rebate, '.$words($cut->rebate)) : $figure;
+
+            return $figure->less($times * self::CLEARANCE_MM, 'less clearance, '.$words(self::CLEARANCE_MM));
+        }, $size);
     }
 
     /** @return list<Mark> */
@@ -205,78 +217,24 @@ final readonly class PanelParts
         return $marks;
     }
 
-    /**
-     * @param  non-empty-list<OpeningForm>  $forms
-     * @return list<Joint>
-     */
-    private function clearances(Part $panel, array $forms): array
-    {
-        $gap = self::CLEARANCE_MM + $this->span->form->turnIn;
-        $joints = [];
-        foreach ($forms as $copy => $opening) {
-            foreach (array_keys($this->span->stack->layers) as $k) {
-                foreach ($this->walls->pieces($this->span, $k) as $piece) {
-                    if (in_array($opening, $piece->shape->openings, true)) {
-                        array_push($joints, ...self::clearance($panel, $copy, $opening, $piece, $gap));
-                    }
-                }
-            }
-        }
-
-        return $joints;
-    }
-
-    /** @return list<Joint> */
-    private static function clearance(Part $panel, int $copy, OpeningForm $opening, WallPiece $piece, float $gap): array
-    {
-        $why = 'stands in the opening';
-        $wall = $piece->part->id;
-        if (! $opening->reachesFoot()) {
-            return [
-                new Joint(
-                    JointKind::Clearance,
-                    Ref::outline($panel->id, $copy),
-                    Ref::hole($wall, $piece->shape->holeOf[$opening->id]),
-                    $panel->corners($copy),
-                    gap_mm: $gap,
-                    why: $why,
-                ),
-            ];
-        }
-        $joints = [];
-        foreach (['-jamb-left', '-head', '-jamb-right'] as $name) {
-            foreach ($piece->shape->outline->edgesNamed($opening->id.$name) as $edge) {
-                $joints[] = new Joint(
-                    JointKind::Clearance,
-                    Ref::edge($wall, $edge),
-                    Ref::outline($panel->id, $copy),
-                    $panel->corners($copy),
-                    gap_mm: $gap,
-                    why: $why,
-                );
-            }
-        }
-
-        return $joints;
-    }
-
     /** @param  non-empty-list<OpeningForm>  $forms */
-    private function glazing(Opening $opening, array $forms, Part $frame, float $depth): PartSet
+    private function glazing(Opening $opening, array $forms, Part $frame): PartSet
     {
+        $cut = $this->span->cut($opening);
         $stock = $this->building->methods->glazing;
         $inset = self::CLEARANCE_MM + self::GLASS_INSET_MM;
         $first = $forms[0];
-        $ring = $first->shape->ring(-$inset);
+        $ring = $first->shape->ring($cut->rebate - $inset, $first->reachesFoot() ? -$inset : $cut->rebate - $inset);
         $edges = array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points);
         $id = $this->span->block->id.'.'.$this->span->name().'.glazing.'.$first->id;
-        $workings = $this->workings($first, self::CLEARANCE_MM, 'clearance');
+        $workings = $this->workings($first, $cut);
         $box = $ring->bounds();
         $glue = 2.0 * self::GLASS_INSET_MM;
         $name = new PartName($id, $this->span->block->id, $this->span->name(), 'glazing', $first->id);
         $words = ucfirst($opening->style->name).' glazing';
         $part = Part::of(
             $name, 'G', $words, PartGroup::Trim, $stock, $stock->thickness_mm, new Outline($ring, $edges),
-            $this->frames($forms, $depth + $frame->thickness),
+            $this->frames($forms, $cut->depth + $frame->thickness),
             [
                 'width' => $workings['width']
                     ->less($glue, 'less 2 × '.self::GLASS_INSET_MM.', room for glue')

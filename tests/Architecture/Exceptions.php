@@ -182,7 +182,6 @@ final class Exceptions
         'core/Trim/DeepOpeningShape.php::__construct' => self::MADE_OF,
         'core/Trim/GroundParts.php::drawn' => self::PLACE,
         'core/Trim/GroundParts.php::parts' => self::PLACE,
-        'core/Trim/PanelParts.php::clearance' => self::PLACE,
         'tests/Core/Building/EditsTest.php::testMovesByBricksAndCourses' => self::CASE,
         'tests/Core/Building/StarterShapeTest.php::testItGoesTogetherInEveryWay' => self::CASE,
         'tests/Core/Compression/CompressorTest.php::row' => self::MADE_OF,

@@ -266,6 +266,15 @@ final class JointCheck
         $this->compare($joint, 'joint.gap', 'is open '.($met === 2 ? 'outside' : 'inside').' by', $gap, $joint->number('gap_mm'));
     }
 
+    /** How thick the thickest paper of the kit is; 0 where there is none. */
+    private function paper(): float
+    {
+        return max([0.0, ...array_map(
+            static fn (KitPart $p): float => $p->thickness,
+            array_filter($this->assembly->parts, static fn (KitPart $p): bool => $p->isPaper()),
+        )]);
+    }
+
     /** Measures two faces on each other. */
     private function lap(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
     {
@@ -283,8 +292,10 @@ final class JointCheck
             }
         }
         [$off, $f, $g] = $best;
-        $this->compare($joint, 'joint.open', 'lifts off by', $off, 0.0);
-        if ($joint->has('contact_mm2') && $f instanceof Facet && $g instanceof Facet && $off <= Tolerance::MEET) {
+        // Nothing lies between two faces but paper.
+        $between = min($joint->number('gap_mm'), $this->paper());
+        $this->compare($joint, 'joint.open', 'lifts off by', $off, $between);
+        if ($joint->has('contact_mm2') && $f instanceof Facet && $g instanceof Facet && abs($off - $between) <= Tolerance::MEET) {
             $area = $joint->number('contact_mm2');
             $this->compare(
                 $joint,

@@ -35,7 +35,13 @@ export function KindFields({ id, name }: { id: string; name: string }) {
         path={`${at}.kind`}
         value={sort}
         choices={SORTS}
-        onChange={(kind) => save([set('kind', kind), ...(kind === 'window' ? [] : [set('frame', null)])])}
+        onChange={(kind) =>
+          save([
+            set('kind', kind),
+            ...(kind === 'window' ? [] : [set('frame', null)]),
+            ...(kind === 'open' ? [set('rebate', null)] : []),
+          ])
+        }
       />
       <LengthField label="width" path={`${at}.w`} value={text('w')} />
       <LengthField label="height to the crown" path={`${at}.h`} value={text('h')} />
@@ -49,7 +55,12 @@ export function KindFields({ id, name }: { id: string; name: string }) {
       {head === 'segmental' && (
         <LengthField label="rise of the head" path={`${at}.head.rise`} value={text('head.rise')} />
       )}
-      {sort !== 'open' && <LengthField label="set back by" path={`${at}.reveal`} value={text('reveal')} optional />}
+      {sort !== 'open' && (
+        <>
+          <LengthField label="set back by" path={`${at}.reveal`} value={text('reveal')} optional />
+          <LengthField label="held in a rebate of" path={`${at}.rebate`} value={text('rebate')} optional />
+        </>
+      )}
       {sort === 'window' && (
         <>
           <SelectField

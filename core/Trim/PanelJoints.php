@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Trim;
+
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Ref;
+use Chartula\Core\Shell\WallPiece;
+use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallSpan;
+
+/** How a frame or a leaf meets its wall: clear of those round it, and against those before a rebate. docs/formulas.md#frame */
+final readonly class PanelJoints
+{
+    public function __construct(private Walls $walls, private WallSpan $span, private Part $panel)
+    {
+    }
+
+    /**
+     * @param  non-empty-list<OpeningForm>  $forms  where it stands, copy by copy
+     * @return list<Joint>
+     */
+    public function of(array $forms): array
+    {
+        return [...$this->clearances($forms), ...$this->stops($forms)];
+    }
+
+    /**
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @return list<Joint>
+     */
+    private function clearances(array $forms): array
+    {
+        $gap = PanelParts::CLEARANCE_MM + $this->span->form->turnIn;
+        $joints = [];
+        foreach ($forms as $copy => $opening) {
+            foreach ($this->layersRound($opening) as $k) {
+                foreach ($this->walls->pieces($this->span, $k) as $piece) {
+                    if (in_array($opening, $piece->shape->openings, true)) {
+                        array_push($joints, ...$this->clearance($copy, $opening, $piece, $gap));
+                    }
+                }
+            }
+        }
+
+        return $joints;
+    }
+
+    /** @return list<int> the layers of the wall that the panel stands within: all, or those behind a rebate */
+    private function layersRound(OpeningForm $opening): array
+    {
+        $cut = $this->span->cut($opening->opening);
+
+        return range($cut->rebate > 0.0 ? $cut->front : 0, $this->span->innermost());
+    }
+
+    /**
+     * How a panel leans against what stands before its rebate, with the paper that turns in between.
+     *
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @return list<Joint>
+     */
+    private function stops(array $forms): array
+    {
+        $cut = $this->span->cut($forms[0]->opening);
+        $joints = [];
+        foreach ($cut->rebate > 0.0 ? $forms : [] as $copy => $opening) {
+            foreach ($this->walls->pieces($this->span, $cut->front - 1) as $piece) {
+                if (! in_array($opening, $piece->shape->openings, true)) {
+                    continue;
+                }
+                $joints[] = new Joint(
+                    JointKind::Lap,
+                    Ref::inside($piece->part->id),
+                    Ref::outside($this->panel->id, $copy),
+                    $this->panel->corners($copy),
+                    gap_mm: $this->span->form->turnIn,
+                    why: 'leans against its rebate',
+                    contact_mm2: $this->leaning($copy, $piece),
+                );
+            }
+        }
+
+        return $joints;
+    }
+
+    /** The area over which a panel lies on the card before it, mm². */
+    private function leaning(int $copy, WallPiece $piece): float
+    {
+        [$from, $to] = [$this->panel->placements[$copy], $piece->part->placements[0]];
+        $there = static fn (Vec2 $p): Vec2 => $to->project($from->at($p));
+        $drawn = static fn (Ring $ring): Ring => new Ring(array_map($there, $ring->points));
+        $its = new Region($drawn($this->panel->outline->ring), array_map($drawn, $this->panel->holes));
+
+        return Clip::sharedArea($its, $piece->part->face('inside'));
+    }
+
+    /** @return list<Joint> */
+    private function clearance(int $copy, OpeningForm $opening, WallPiece $piece, float $gap): array
+    {
+        $why = 'stands in the opening';
+        $wall = $piece->part->id;
+        if (! $opening->reachesFoot()) {
+            return [
+                new Joint(
+                    JointKind::Clearance,
+                    Ref::outline($this->panel->id, $copy),
+                    Ref::hole($wall, $piece->shape->holeOf[$opening->id]),
+                    $this->panel->corners($copy),
+                    gap_mm: $gap,
+                    why: $why,
+                ),
+            ];
+        }
+        $joints = [];
+        foreach (['-jamb-left', '-head', '-jamb-right'] as $name) {
+            foreach ($piece->shape->outline->edgesNamed($opening->id.$name) as $edge) {
+                $joints[] = new Joint(
+                    JointKind::Clearance,
+                    Ref::edge($wall, $edge),
+                    Ref::outline($this->panel->id, $copy),
+                    $this->panel->corners($copy),
+                    gap_mm: $gap,
+                    why: $why,
+                );
+            }
+        }
+
+        return $joints;
+    }
+}
