@@ -17,21 +17,19 @@ final readonly class Methods
      * @param  array<string, Stack>  $stacks  by name; `wall` and `roof` always among them
      * @param  CornerMethod  $corner  of walls, where a block does not say otherwise
      * @param  'front-and-back'|'sides'  $through  which walls run full length at the corners
-     * @param  'floor'|'none'  $base
-     * @param  'auto'|'none'  $braces
-     * @param  'auto'|'none'  $supports  formers and boards under the roofs
+     * @param  bool  $hasSupports  formers and boards under the roofs
      * @param  float  $bury_mm  how far walls go below the lowest ground along them, on the model
-     * @param  'square'|'bevelled'  $panels  edges of roof panels where they meet others or a wall
+     * @param  bool  $bevelsPanels  at the edges where panels of a roof meet others or a wall
      */
     public function __construct(
         public array $shelf,
         public array $stacks,
         public CornerMethod $corner,
         public string $through,
-        public string $base,
-        public string $braces,
-        public string $supports,
-        public string $panels,
+        public bool $hasFloor,
+        public bool $hasBraces,
+        public bool $hasSupports,
+        public bool $bevelsPanels,
         public float $bury_mm,
         public SkinMethod $skin,
         public Template $template,

@@ -92,10 +92,10 @@ final readonly class MethodsReader
             $sound,
             $corner,
             $through,
-            $base,
-            $braces,
-            $supports,
-            $panels,
+            $base === 'floor',
+            $braces === 'auto',
+            $supports === 'auto',
+            $panels === 'bevelled',
             $bury,
             $skin,
             $template,
@@ -161,7 +161,7 @@ final readonly class MethodsReader
         $brick = $this->values->colour($node?->get('brick')) ?? '#a65f4a';
         $mortar = $this->values->colour($node?->get('mortar')) ?? '#d5cbb9';
 
-        return $opening === null ? null : new SkinMethod($overlap, $opening, $flap, $brick, $mortar);
+        return $opening === null ? null : new SkinMethod($overlap, $opening === 'folded', $flap, $brick, $mortar);
     }
 
     /**

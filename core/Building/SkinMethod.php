@@ -11,12 +11,12 @@ final readonly class SkinMethod
     private const BEHIND_MM = 1.2;
 
     /**
-     * @param  'folded'|'cut'  $opening  whether paper turns into openings
+     * @param  bool  $turnsIn  whether paper turns into openings
      * @param  ?float  $flap_mm  how deep; null where it follows the wall
      */
     public function __construct(
         public float $overlap_mm,
-        public string $opening,
+        public bool $turnsIn,
         public ?float $flap_mm,
         public string $brick,
         public string $mortar,

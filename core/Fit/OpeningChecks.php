@@ -163,8 +163,8 @@ final readonly class OpeningChecks
 
         return match (true) {
             $stop < self::LEAST_STOP_MM => $this->check('rebate.slight', Check::WARN, sprintf(
-                'The rebate holds by %s only, when what stands in it lies to one side; make it %s.',
-                LengthFormat::millimetres(max(0.0, $stop - PanelParts::CLEARANCE_MM)),
+                'The rebate holds %s what stands in it when that lies to one side; make it %s.',
+                $stop > PanelParts::CLEARANCE_MM ? 'by '.LengthFormat::millimetres($stop - PanelParts::CLEARANCE_MM).' only' : 'nothing of',
                 LengthFormat::imperial((self::LEAST_STOP_MM + $cut->rebate - $stop) * $this->building->scale->ratio),
             ), $stop),
             abs($cut->depth - $reveal) > self::OFF_REVEAL * max($reveal, $cut->depth) => $this->check('rebate.depth', Check::NOTE, sprintf(

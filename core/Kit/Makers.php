@@ -68,6 +68,6 @@ final readonly class Makers
             $formers = FormerParts::make($room);
 
             return $formers->with(BoardParts::make($room, $formers));
-        }, $carcass->building->methods->supports === 'none' ? [] : $carcass->form->blocks));
+        }, $carcass->building->methods->hasSupports ? $carcass->form->blocks : []));
     }
 }

@@ -158,7 +158,7 @@ final class Panels
             return [];
         }
         $pieces = Necks::parted($square);
-        if ($pieces === [$square] && $this->building->methods->panels === 'bevelled') {
+        if ($pieces === [$square] && $this->building->methods->bevelsPanels) {
             $bevelled = $shape->bevelled($low, $high);
             $hasRoom = $bevelled !== null && ! (new LeanRoom($this->form))->isTaken($facet, $patch, $bevelled[0], $high);
 

@@ -49,14 +49,14 @@ final readonly class BaseParts
     {
         return PartSet::joined(array_map(
             static fn (BlockForm $block): PartSet => (new self($building, $walls, $block))->floors(),
-            $building->methods->base === 'none' ? [] : $walls->form->blocks,
+            $building->methods->hasFloor ? $walls->form->blocks : [],
         ));
     }
 
     /** How high its top lies above a block's base; 0 where none is made. */
     public static function topOf(Building $building): float
     {
-        return $building->methods->base === 'none' ? 0.0 : self::layer($building)->thickness_mm;
+        return $building->methods->hasFloor ? self::layer($building)->thickness_mm : 0.0;
     }
 
     private static function layer(Building $building): Layer

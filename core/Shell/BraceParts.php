@@ -56,7 +56,7 @@ final readonly class BraceParts
     {
         return PartSet::joined(array_map(
             static fn (int $block): PartSet => (new self($building, $walls, $block))->braces(),
-            $building->methods->braces === 'none' ? [] : array_keys($walls->form->blocks),
+            $building->methods->hasBraces ? array_keys($walls->form->blocks) : [],
         ));
     }
 
@@ -68,7 +68,7 @@ final readonly class BraceParts
     public static function withoutRoom(Building $building, Walls $walls): array
     {
         $missing = [];
-        foreach ($building->methods->braces === 'none' ? [] : array_keys($walls->form->blocks) as $block) {
+        foreach ($building->methods->hasBraces ? array_keys($walls->form->blocks) : [] as $block) {
             $self = new self($building, $walls, $block);
             foreach ($self->corners() as $vertex) {
                 if ($self->place($vertex) === null) {

@@ -58,7 +58,7 @@ export function KindFields({ id, name }: { id: string; name: string }) {
       {sort !== 'open' && (
         <>
           <LengthField label="set back by" path={`${at}.reveal`} value={text('reveal')} optional />
-          <LengthField label="held in a rebate of" path={`${at}.rebate`} value={text('rebate')} optional />
+          <LengthField label="rebated by" path={`${at}.rebate`} value={text('rebate')} optional />
         </>
       )}
       {sort === 'window' && (
