@@ -96,16 +96,18 @@ final readonly class WallShape
      */
     public function bevelled(array $depths, callable $out): ?self
     {
-        $faces = [];
-        $isSquare = true;
+        $offsets = [];
         foreach ($depths as $depth) {
-            $by = array_map(static fn (string $label): float => $out($label, $depth), $this->labels);
-            $isSquare = $isSquare && array_filter($by, static fn (float $o): bool => abs($o) > Tolerance::SAME) === [];
-            $faces[] = Offset::lines($this->outline->ring, $by);
+            $byLabel = [];
+            foreach ($this->labels as $label) {
+                $byLabel[$label] ??= $out($label, $depth);
+            }
+            $offsets[] = array_map(static fn (string $label): float => $byLabel[$label], $this->labels);
         }
-        if ($isSquare) {
+        if (array_filter(array_merge(...$offsets), static fn (float $by): bool => abs($by) > Tolerance::SAME) === []) {
             return $this;
         }
+        $faces = array_map(fn (array $by): Ring => Offset::lines($this->outline->ring, $by), $offsets);
         foreach ($faces as $face) {
             foreach (array_keys($this->labels) as $edge) {
                 if (! Offset::keeps($this->outline->ring, $face, $edge)) {

@@ -40,7 +40,7 @@ final readonly class TrackCheck
         foreach ($driven as $v => $one) {
             $top = $track->rail + $one->vehicle->height;
             $question = Recall::question('beside', $track, $v);
-            foreach ($this->inOrder($one, $track->rail, $top) as [$least, $piece]) {
+            foreach ($this->inOrder($one, $track->rail, $top, $question) as [$least, $piece]) {
                 if ($nearest !== null && $least >= $nearest[1]) {
                     break;
                 }
@@ -83,14 +83,15 @@ final readonly class TrackCheck
     /**
      * Pieces at the height of a vehicle, with a distance than which none is nearer, the least first.
      *
+     * @param  string  $question  of the vehicle
      * @return list<array{float, FinishedPiece}>
      */
-    private function inOrder(DrivenVehicle $driven, float $low, float $high): array
+    private function inOrder(DrivenVehicle $driven, float $low, float $high, string $question): array
     {
         $found = [];
         foreach ($this->finished->pieces as $i => $piece) {
             if ($piece->whole->isLevelWith($low, $high)) {
-                $found[] = [$driven->gapTo($piece->box), $i];
+                $found[] = [$this->finished->recalled($piece, "gap$question", static fn (): float => $driven->gapTo($piece->box)), $i];
             }
         }
         sort($found);

@@ -39,7 +39,7 @@ final readonly class Assembly
         $shape = new KitShape($kit);
         $parts = array_map(static fn (KitShape $part): KitPart => KitPart::recalled($part, $recall), $shape->children('parts'));
 
-        return self::standing($shape, $parts);
+        return self::standing($shape, $parts, $recall);
     }
 
     /**
@@ -53,18 +53,19 @@ final readonly class Assembly
         return self::standing(
             new KitShape($kit),
             array_map(static fn (string $text): KitPart => KitPart::written($text, $recall), $parts),
+            $recall,
         );
     }
 
     /** @param  list<KitPart>  $all */
-    private static function standing(KitShape $kit, array $all): self
+    private static function standing(KitShape $kit, array $all, Recall $recall): self
     {
         $parts = [];
         $pieces = [];
         foreach ($all as $part) {
             $parts[$part->id] = $part;
             foreach (array_keys($part->placements) as $copy) {
-                $piece = Piece::of($part, $copy);
+                $piece = Piece::of($part, $copy, $recall);
                 $pieces[$piece->key()] = $piece;
             }
         }

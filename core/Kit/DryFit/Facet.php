@@ -41,7 +41,25 @@ final class Facet
         public readonly float $thickness,
         public readonly ?Ring $inside = null,
     ) {
-        $this->inner = $inside === null ? $region : new Region($inside, $region->holes);
+        $this->inner = self::innerFace($region, $inside);
+    }
+
+    private static function innerFace(Region $region, ?Ring $inside): Region
+    {
+        return $inside === null ? $region : new Region($inside, $region->holes);
+    }
+
+    /** @return array{Frame, Region, float, ?Ring} what it is: what was looked up in it is made again where it is asked for */
+    public function __serialize(): array
+    {
+        return [$this->frame, $this->region, $this->thickness, $this->inside];
+    }
+
+    /** @param  array{Frame, Region, float, ?Ring}  $facet */
+    public function __unserialize(array $facet): void
+    {
+        [$this->frame, $this->region, $this->thickness, $this->inside] = $facet;
+        $this->inner = self::innerFace($this->region, $this->inside);
     }
 
     public function face(string $face): Region

@@ -8,6 +8,7 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Recall\Recall;
 
 /** One placed copy of a part. */
 final readonly class Piece
@@ -45,7 +46,7 @@ final readonly class Piece
         $this->box = [$x0, $x1, $y0, $y1, $z0, $z1];
     }
 
-    public static function of(KitPart $part, int $copy): self
+    public static function of(KitPart $part, int $copy, Recall $recall): self
     {
         $frame = $part->placements[$copy];
 
@@ -56,7 +57,7 @@ final readonly class Piece
             $frame,
             $part->isPaper() || $part->folds === []
                 ? [new Facet($frame, $part->region, $part->thickness, $part->inside)]
-                : Folding::facets($part, $frame),
+                : $recall->of("folded $part->fingerprint#$copy", static fn (): array => Folding::facets($part, $frame)),
         );
     }
 
