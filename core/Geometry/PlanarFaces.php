@@ -56,37 +56,29 @@ final class PlanarFaces
     private function point(Vec2 $at): int
     {
         $found = [];
-        foreach ([-Tolerance::EDGE, Tolerance::EDGE] as $dx) {
-            foreach ([-Tolerance::EDGE, Tolerance::EDGE] as $dy) {
-                foreach ($this->near[self::cell($at->x + $dx, $at->y + $dy)] ?? [] as $i) {
-                    $point = $this->points[$i];
-                    if (abs($point->x - $at->x) <= Tolerance::EDGE && abs($point->y - $at->y) <= Tolerance::EDGE) {
-                        $found[] = $i;
-                    }
-                }
+        foreach ($this->within((new Box2($at->x, $at->y, $at->x, $at->y))->grown(Tolerance::EDGE)) as $i) {
+            $point = $this->points[$i];
+            if (abs($point->x - $at->x) <= Tolerance::EDGE && abs($point->y - $at->y) <= Tolerance::EDGE) {
+                $found[] = $i;
             }
         }
         if ($found !== []) {
             return min($found);
         }
         $this->points[] = $at;
-        $this->near[self::cell($at->x, $at->y)][] = count($this->points) - 1;
+        $this->near[(int) floor($at->x / self::CELL_MM).' '.(int) floor($at->y / self::CELL_MM)][] = count($this->points) - 1;
 
         return count($this->points) - 1;
-    }
-
-    private static function cell(float $x, float $y): string
-    {
-        return (int) floor($x / self::CELL_MM).' '.(int) floor($y / self::CELL_MM);
     }
 
     /** @return list<int> the corners that may lie in a box, in their order */
     private function within(Box2 $box): array
     {
-        [$x0, $x1, $y0, $y1] = array_map(
-            static fn (float $at): int => (int) floor($at / self::CELL_MM),
-            [$box->x0, $box->x1, $box->y0, $box->y1],
-        );
+        [$x0, $x1] = [(int) floor($box->x0 / self::CELL_MM), (int) floor($box->x1 / self::CELL_MM)];
+        [$y0, $y1] = [(int) floor($box->y0 / self::CELL_MM), (int) floor($box->y1 / self::CELL_MM)];
+        if ($x0 === $x1 && $y0 === $y1) {
+            return $this->near["$x0 $y0"] ?? [];
+        }
         if (($x1 - $x0 + 1) * ($y1 - $y0 + 1) > count($this->points)) {
             return array_keys($this->points);
         }
@@ -236,10 +228,14 @@ final class PlanarFaces
     /** Chooses the corner that follows $b on a face whose side runs from $a to $b: the first one clockwise from $a. */
     private function next(int $a, int $b): int
     {
+        $ways = array_keys($this->sides[$b] ?? []);
+        if (count($ways) === 2) {
+            return $ways[0] === $a ? $ways[1] : $ways[0];
+        }
         $back = $this->angle($b, $a);
         $best = $a;
         $least = INF;
-        foreach (array_keys($this->sides[$b] ?? []) as $to) {
+        foreach ($ways as $to) {
             $turn = fmod($back - $this->angle($b, $to) + 4.0 * M_PI, 2.0 * M_PI);
             $turn = $turn < Tolerance::ROUNDING ? 2.0 * M_PI : $turn;
             if ($turn < $least) {
