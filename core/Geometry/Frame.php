@@ -17,6 +17,23 @@ final readonly class Frame
         $this->normal = $x->cross($y);
     }
 
+    /** @return array{string} its origin and axes as plain numbers: frames are kept by the thousand */
+    public function __serialize(): array
+    {
+        [$o, $x, $y] = [$this->origin, $this->x, $this->y];
+
+        return [pack('d9', $o->x, $o->y, $o->z, $x->x, $x->y, $x->z, $y->x, $y->y, $y->z)];
+    }
+
+    /** @param  array{string}  $numbers */
+    public function __unserialize(array $numbers): void
+    {
+        /** @var list<float> $n */
+        $n = array_values((array) unpack('d9', $numbers[0]));
+        [$this->origin, $this->x, $this->y] = [new Vec3($n[0], $n[1], $n[2]), new Vec3($n[3], $n[4], $n[5]), new Vec3($n[6], $n[7], $n[8])];
+        $this->normal = $this->x->cross($this->y);
+    }
+
     /** The point of space at ($u, $v) on the plane, $out in front of it. */
     public function point(float $u, float $v, float $out = 0.0): Vec3
     {

@@ -66,19 +66,20 @@ final class EdgeCheck
 
             return;
         }
-        foreach ($part->edges as $i => $edge) {
+        foreach ($part->edges as $i => $name) {
             if (isset($this->joined[$piece->key().'/'.$i])) {
                 continue;
             }
-            $this->free[] = new FreeEdge($part->id, $i, $edge['name'], $edge['free'], $part->region->outline->edgeLength($i));
-            if ($edge['free'] === null || ! in_array($edge['free'], self::FREE, true)) {
+            $why = $part->free[$i] ?? null;
+            $this->free[] = new FreeEdge($part->id, $i, $name, $why, $part->region->outline->edgeLength($i));
+            if ($why === null || ! in_array($why, self::FREE, true)) {
                 $this->findings[] = new Finding(
                     'edge.unaccounted',
                     $part->id,
-                    "The edge “{$edge['name']}” of $part->id is in no joint and is not said to be free",
+                    "The edge “{$name}” of $part->id is in no joint and is not said to be free",
                     $part->region->outline->edgeLength($i),
                 );
-            } elseif ($edge['free'] === 'foot') {
+            } elseif ($why === 'foot') {
                 $this->foot($piece, $i);
             }
         }
@@ -87,7 +88,7 @@ final class EdgeCheck
     /** A foot stands at the level it is said to, else on the lowest level of the structure. */
     private function foot(Piece $piece, int $edge): void
     {
-        $ground = $piece->part->edges[$edge]['level'] ?? $this->lowest();
+        $ground = $piece->part->levels[$edge] ?? $this->lowest();
         foreach ($piece->strip($edge) as $corner) {
             if (abs($corner->z - $ground) > Tolerance::MEET) {
                 $this->findings[] = new Finding(

@@ -9,6 +9,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Workings;
 use Chartula\Core\Recall\Recall;
 use UnexpectedValueException;
 
@@ -25,14 +26,16 @@ final readonly class KitPart
      * @param  Region  $region  what stands: of a set the body that its pieces make
      * @param  Region  $blank  what is cut
      * @param  ?Ring  $inside  the inside face's outline, point for point, where edges are bevelled
-     * @param  list<array{name: string, free: ?string, level: ?float}>  $edges  level: of a foot
+     * @param  list<string>  $edges  what each is called
+     * @param  array<int, string>  $free  why nothing meets an edge, by its number
+     * @param  array<int, float>  $levels  of feet, by their edges
      * @param  list<Frame>  $placements
      * @param  list<array{from: Vec2, to: Vec2, radians: float, pivot: float}>  $folds  pivot: depth of the fold's axis behind the outside
      *     face
      * @param  list<array{Vec2, Vec2}>  $slits  cuts that do not close
      * @param  list<array{Ring, Vec2}>  $register  of a set: what is cut for each piece, and where on the body its lower left lies
      * @param  list<Vec3>  $underside
-     * @param  list<array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>}>  $workings
+     * @param  list<array{of: string, mm: float, sum: float}>  $workings  what a figure is said to be, and what its sum comes to
      * @param  string  $fingerprint  all that the dry fit reads of it in one word
      */
     private function __construct(
@@ -44,6 +47,8 @@ final readonly class KitPart
         public Region $blank,
         public ?Ring $inside,
         public array $edges,
+        public array $free,
+        public array $levels,
         public array $placements,
         public array $folds,
         public array $slits,
@@ -79,19 +84,17 @@ final readonly class KitPart
         $body = $kind === 'set' ? $form?->child('body') : null;
         $thickness = ($body ?? $part)->number('thickness');
         $blank = new Region($part->ring('outline'), $part->rings('holes'));
+        $edges = ($body ?? $part)->children('edges');
+        $free = array_map(static fn (KitShape $e): ?string => $e->textOrNull('free'), $edges);
+        $levels = array_map(static fn (KitShape $e): ?float => $e->has('level') ? $e->number('level') : null, $edges);
 
         return new self(
             $part->text('id'), $part->text('group'), $thickness, $part->whole('qty'),
             $body === null ? $blank : new Region($body->ring('outline'), $body->rings('holes')), $blank,
             self::inside($part),
-            array_map(
-                static fn (KitShape $e): array => [
-                    'name' => $e->text('name'),
-                    'free' => $e->textOrNull('free'),
-                    'level' => $e->has('level') ? $e->number('level') : null,
-                ],
-                ($body ?? $part)->children('edges'),
-            ),
+            array_map(static fn (KitShape $e): string => $e->text('name'), $edges),
+            array_filter($free, static fn (?string $why): bool => $why !== null),
+            array_filter($levels, static fn (?float $level): bool => $level !== null),
             array_map(static fn (KitShape $p): Frame => $p->frame(), $part->children('placements')),
             self::folds($part, $form, $blank, $thickness),
             array_map(
@@ -174,16 +177,13 @@ final readonly class KitPart
         return array_map(static fn (array $fold): array => $fold + ['pivot' => $thickness / 2.0], $roll->folds($blank));
     }
 
-    /** @return array{of: string, mm: float, steps: list<array{op: string, mm: float, by: float}>} */
+    /** @return array{of: string, mm: float, sum: float} */
     private static function figure(KitShape $figure): array
     {
-        return [
-            'of' => $figure->text('of'), 'mm' => $figure->number('mm'),
-            'steps' => array_map(
-                static fn (KitShape $s): array =>
-                    ['op' => $s->text('op'), 'mm' => $s->number('mm'), 'by' => $s->has('by') ? $s->number('by') : 0.0],
-                $figure->children('steps'),
-            ),
-        ];
+        return ['of' => $figure->text('of'), 'mm' => $figure->number('mm'), 'sum' => Workings::evaluate(array_map(
+            static fn (KitShape $s): array =>
+                ['op' => $s->text('op'), 'mm' => $s->number('mm'), 'by' => $s->has('by') ? $s->number('by') : 0.0],
+            $figure->children('steps'),
+        ))];
     }
 }

@@ -69,7 +69,7 @@ final class MeasureCheck
         $box = $part->blank->outline->bounds();
         $sizes = ['width' => $box->width(), 'height' => $box->height()];
         foreach ($part->workings as $figure) {
-            $sum = Workings::evaluate($figure['steps']);
+            $sum = $figure['sum'];
             if (abs($sum - $figure['mm']) > Tolerance::MEET) {
                 $this->add(
                     'workings.sum',
