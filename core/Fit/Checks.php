@@ -111,7 +111,7 @@ final readonly class Checks
         foreach ($walls->spans() as $span) {
             [$start, $end] = $span->extent();
             $least = max(array_map(static fn (Layer $l): float => $l->stock->leastWebMm(), $span->stack->layers));
-            foreach (self::gaps($span, $start, $end) as [$at, $width]) {
+            foreach (self::gaps($span, [$start, $end], $least) as [$at, $width]) {
                 if ($width < $least - Tolerance::FIGURE) {
                     $checks[] = new Check('web.too-narrow', Check::WARN, $span->block->id.'.'.$span->name().$at,
                         sprintf(
@@ -130,13 +130,17 @@ final readonly class Checks
     /**
      * What is left between neighbours at one level, to the ends, below sills and above heads.
      *
+     * @param  array{float, float}  $extent  from where to where there is card
+     * @param  float  $least  what is wider than this may be left out
      * @return list<array{string, float}> where, and how wide
      */
-    private static function gaps(WallSpan $span, float $start, float $end): array
+    private static function gaps(WallSpan $span, array $extent, float $least): array
     {
         $gaps = [];
+        [$start, $end] = $extent;
         $wall = $span->form;
         $most = static fn (OpeningForm $o): float => $span->cut($o->opening)->grow($span->innermost());
+        $widest = 2.0 * max([0.0, ...array_map($most, $wall->openings)]);
         foreach ($wall->openings as $i => $opening) {
             $grow = $most($opening);
             $name = '.'.$opening->id;
@@ -150,16 +154,24 @@ final readonly class Checks
                 $clear = min($clear, $wall->heightAt($point->x) - $point->y);
             }
             $gaps[] = [$name, $clear];
-            foreach (array_slice($wall->openings, $i + 1) as $other) {
-                if (min($opening->top(), $other->top()) > max($opening->sill, $other->sill)) {
-                    $gaps[] = [$name, $other->left - $opening->right() - $grow - $most($other)];
-                } elseif (min($opening->right(), $other->right()) > max($opening->left, $other->left)) {
-                    $gaps[] = [$name, max($other->sill - $opening->top(), $opening->sill - $other->top()) - $grow - $most($other)];
-                }
+            // They stand from left to right.
+            for ($k = $i + 1; ($wall->openings[$k]->left ?? INF) - $opening->right() <= $least + $widest; $k++) {
+                $gaps[] = [$name, self::between($opening, $wall->openings[$k]) - $grow - $most($wall->openings[$k])];
             }
         }
 
         return $gaps;
+    }
+
+    /** What is left between two at one level, or over one another; INF where they are neither. */
+    private static function between(OpeningForm $one, OpeningForm $other): float
+    {
+        return match (true) {
+            min($one->top(), $other->top()) > max($one->sill, $other->sill) => $other->left - $one->right(),
+            min($one->right(), $other->right()) > max($one->left, $other->left)
+                => max($other->sill - $one->top(), $one->sill - $other->top()),
+            default => INF,
+        };
     }
 
     /** @return list<Check> */

@@ -140,7 +140,7 @@ final readonly class FormFaults
         }
         $cut = $span->cut($opening->opening);
         // Behind the outside a slope in front of the wall stands higher: its card is cut square.
-        foreach (self::isClearOfCorners($span, $opening) ? array_keys($span->stack->layers) : [] as $k) {
+        foreach (self::isClearOfCorners($span, $opening) ? $span->unlikeLayers() : [] as $k) {
             if (! self::isHeld($span->squarePatches($k), $opening->ring($wall->turnIn))) {
                 $problems->add($opening->opening->path.'.sill', 'opening.on-slope', [
                     'wall' => $wall->wall->name, 'layer' => $span->stack->layers[$k]->id,
@@ -202,8 +202,14 @@ final readonly class FormFaults
     private static function checkOverlaps(WallSpan $span, Problems $problems): void
     {
         $openings = $span->form->openings;
+        $widest = max([0.0, ...array_map(static fn (OpeningForm $o): float => $span->cut($o->opening)->rebate, $openings)]);
         foreach ($openings as $i => $a) {
-            foreach (array_slice($openings, $i + 1) as $b) {
+            for ($k = $i + 1; $k < count($openings); $k++) {
+                $b = $openings[$k];
+                // They stand from left to right.
+                if ($b->left - $a->right() > 2.0 * $widest + self::LEAST_MM) {
+                    break;
+                }
                 $across = min($a->right(), $b->right()) - max($a->left, $b->left);
                 $up = min($a->top(), $b->top()) - max($a->sill, $b->sill);
                 $rebates = $span->cut($a->opening)->rebate + $span->cut($b->opening)->rebate;

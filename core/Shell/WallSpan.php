@@ -35,6 +35,9 @@ final class WallSpan
     /** @var array<int, list<Patch>> */
     private array $square = [];
 
+    /** @var ?list<int> */
+    private ?array $unlike = null;
+
     /** A stretch of wall that is no longer than so many thicknesses is not mitred. */
     private const LEAST_THICKNESSES = 1.5;
 
@@ -308,6 +311,16 @@ final class WallSpan
     public function squarePatches(int $layer): array
     {
         return $this->square[$layer] ??= $this->isBuilt() ? $this->form->section->patches($this->slice($layer, true)) : [];
+    }
+
+    /** @return list<int> the layers whose card, cut square, is another than that of the one before it */
+    public function unlikeLayers(): array
+    {
+        return $this->unlike ??= array_values(array_filter(array_keys($this->stack->layers), function (int $k): bool {
+            $rings = array_map(static fn (Patch $p): string => serialize($p->outline), $this->squarePatches($k));
+
+            return $k === 0 || $rings !== array_map(static fn (Patch $p): string => serialize($p->outline), $this->squarePatches($k - 1));
+        }));
     }
 
     /**

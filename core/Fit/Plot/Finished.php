@@ -7,6 +7,7 @@ namespace Chartula\Core\Fit\Plot;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\Facet;
 use Chartula\Core\Kit\DryFit\Folding;
@@ -70,13 +71,29 @@ final readonly class Finished
                 $plot,
             );
         }
-        foreach ($kit->walls->spans() as $span) {
-            foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
-                array_push($pieces, ...self::sill($plot, $span, $opening, $scale));
-            }
+        foreach (self::sills($kit, $scale) as $id => [$name, $corners]) {
+            $shape = Recall::question('sill', $corners);
+            $whole = $recall->of("stands$place$shape", static fn (): Body => FinishedPiece::body($corners, $plot));
+            $pieces[] = new FinishedPiece($id, $name, $shape, PartGroup::Shell, $whole, static fn (): array => [], $plot);
         }
 
         return new self($pieces, $place, $recall);
+    }
+
+    /** @return array<string, array{string, non-empty-list<Vec3>}> what each is called, and its corners, by the opening that it is of */
+    private static function sills(Kit $kit, Scale $scale): array
+    {
+        $sills = [];
+        foreach ($kit->walls->spans() as $span) {
+            foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
+                $corners = self::sill($span, $opening, $scale);
+                if ($corners !== []) {
+                    $sills[$span->block->id.'.'.$span->name().'.'.$opening->id] = ["the sill of $opening->id", $corners];
+                }
+            }
+        }
+
+        return $sills;
     }
 
     /** @return non-empty-list<Facet> papers as they fold */
@@ -85,8 +102,8 @@ final readonly class Finished
         return $piece->part->isPaper() && $piece->part->folds !== [] ? Folding::facets($piece->part, $piece->frame) : $piece->facets;
     }
 
-    /** @return list<FinishedPiece> */
-    private static function sill(Plot $plot, WallSpan $span, OpeningForm $opening, Scale $scale): array
+    /** @return list<Vec3> the corners of the sill that will stand proud, in the building's axes; none where there is none */
+    private static function sill(WallSpan $span, OpeningForm $opening, Scale $scale): array
     {
         $sill = $opening->opening->style->sill;
         if ($sill === null || $opening->reachesFoot() || $sill->proud->mm <= 0.0) {
@@ -100,19 +117,7 @@ final readonly class Finished
             }
         }
 
-        $whole = FinishedPiece::body($corners, $plot);
-
-        return [
-            new FinishedPiece(
-                $span->block->id.'.'.$span->name().'.'.$opening->id,
-                "the sill of $opening->id",
-                Recall::question('sill', $whole),
-                PartGroup::Shell,
-                $whole,
-                static fn (): array => [],
-                $plot,
-            ),
-        ];
+        return $corners;
     }
 
     /**
