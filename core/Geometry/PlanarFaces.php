@@ -165,9 +165,12 @@ final class PlanarFaces
         );
     }
 
-    /** By the middle of its largest piece: that of a sliver lies on a side as likely as not. */
+    /** By its middle, or where it is not convex by that of its largest piece: that of a sliver lies on a side as likely as not. */
     private static function isIn(Region $face, Region $region): bool
     {
+        if ($face->holes === [] && $face->outline->isConvex()) {
+            return $region->contains($face->outline->middle());
+        }
         $largest = null;
         $most = 0.0;
         foreach ($face->trapezoids() as $piece) {

@@ -42,7 +42,23 @@ final class Region
 
     public function contains(Vec2 $point): bool
     {
-        return $this->index()->contains($point);
+        if ($this->index !== null || ++$this->asked >= self::OFTEN) {
+            return $this->index()->contains($point);
+        }
+        // As the index tells it: by how many edges are met going straight up.
+        $inside = false;
+        foreach ($this->rings() as $ring) {
+            $a = $ring->points[count($ring->points) - 1];
+            foreach ($ring->points as $b) {
+                if (($a->x > $point->x) !== ($b->x > $point->x)
+                    && $a->y + ($b->y - $a->y) * ($point->x - $a->x) / ($b->x - $a->x) > $point->y) {
+                    $inside = ! $inside;
+                }
+                $a = $b;
+            }
+        }
+
+        return $inside;
     }
 
     /** Gives the region's edges by where they stand; the index is made when it is first asked for. */

@@ -152,6 +152,21 @@ final readonly class Ring
         return new self(array_map(static fn (Vec2 $p): Vec2 => new Vec2(2.0 * $axis - $p->x, $p->y), array_reverse($this->points)));
     }
 
+    /** Whether it turns to one side only. */
+    public function isConvex(): bool
+    {
+        $n = count($this->points);
+        $least = INF;
+        $most = -INF;
+        for ($i = 0; $i < $n; $i++) {
+            [$a, $b, $c] = [$this->points[$i], $this->point($i + 1), $this->point($i + 2)];
+            $turn = ($b->x - $a->x) * ($c->y - $b->y) - ($b->y - $a->y) * ($c->x - $b->x);
+            [$least, $most] = [$turn < $least ? $turn : $least, $turn > $most ? $turn : $most];
+        }
+
+        return $least >= 0.0 || $most <= 0.0;
+    }
+
     public function contains(Vec2 $point): bool
     {
         $inside = false;
