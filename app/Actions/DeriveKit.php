@@ -34,6 +34,9 @@ class DeriveKit
     /** @var array<string, string> what this request has answered already, by the text's fingerprint: it is large to fetch again */
     private array $answered = [];
 
+    /** @var array<string, array<string, array{string, string, int, string}>> of each of those its parts, as parts() gives them */
+    private array $parts = [];
+
     /** @var ?array<string, mixed> what the last derivation of this request worked out */
     private ?array $last = null;
 
@@ -84,6 +87,7 @@ class DeriveKit
         foreach ($derived->kit->parts as $part) {
             $parts[$part->part->id] = [$part->cut, $part->print, $part->part->qty(), $part->label];
         }
+        $this->parts[$fingerprint] = $parts;
         self::keep([
             'fingerprint' => $fingerprint, 'core_version' => $version, 'answer' => $answer,
             'parts' => json_encode($parts), 'created_at' => now(),
@@ -120,7 +124,7 @@ class DeriveKit
     {
         try {
             // Asked first, since a refusal in the middle of a transaction ends that; a full disk is only found by trying.
-            if (DB::scalar("select current_setting('transaction_read_only')") !== 'on') {
+            if (DB::transactionLevel() === 0 || DB::scalar("select current_setting('transaction_read_only')") !== 'on') {
                 StoredKit::query()->insertOrIgnore($kit);
             }
         } catch (PDOException $e) {
@@ -220,13 +224,14 @@ class DeriveKit
      */
     public function parts(string $text): array
     {
-        $parts = StoredKit::partsOf($text);
+        $fingerprint = StoredKit::fingerprint($text);
+        $parts = $this->parts[$fingerprint] ?? StoredKit::partsOf($text);
         if ($parts === null) {
-            unset($this->answered[StoredKit::fingerprint($text)]);
+            unset($this->answered[$fingerprint]);
             $this->answer(BuildingReader::fromText($text), $text, []);
         }
 
-        return $parts ?? StoredKit::partsOf($text) ?? throw new LogicException('A kit that was just derived is not kept');
+        return $parts ?? $this->parts[$fingerprint] ?? throw new LogicException('A kit that was just derived has no parts');
     }
 
     /**

@@ -123,12 +123,8 @@ final class SaveRevision
     /** @throws FixedPartsWouldChange */
     private function spareFixed(Building $building, WorkedChange $change): void
     {
-        $before = $building->lastSound();
-        if (
-            $before === null
-            || $building->pieces->where('state', 'fixed')->isEmpty()
-            || $this->faults($change->document, $change->text) !== []
-        ) {
+        $before = $building->pieces->where('state', 'fixed')->isEmpty() ? null : $building->lastSound();
+        if ($before === null || $this->faults($change->document, $change->text) !== []) {
             return;
         }
         $parts = $this->made->fixedThatWouldBeStale($building, $before->text, $change->text);
