@@ -115,6 +115,31 @@ final class BlocksTest extends BrowserTestCase
         $this->sees('joints close');
     }
 
+    public function testAFrameIsHeldInARebate(): void
+    {
+        $this->beginBuilding('Ivar', 'Rebates');
+        $this->link('Shell')->click();
+        $this->press('Add sash');
+        $this->saved(2);
+        $this->link('Prototype')->click();
+        $this->find("//summary[normalize-space()='sash']")->click();
+        $this->type('rebated by', '2 1/2');
+        $this->sees('“2 1/2” has no unit');
+        $this->type('rebated by', '2 1/2in');
+        $this->saved(3);
+        $this->sees('joints close');
+        $this->type('rebated by', '4ft');
+        $this->saved(4);
+        $this->sees('behind its face there is no wall for a rebate');
+        $this->press('Undo');
+        $this->saved(5);
+        $this->sees('joints close');
+        self::assertSame('2 1/2in', $this->field('rebated by')->getAttribute('value'));
+        $this->find("//label[normalize-space()='it is']/following-sibling::select/option[.='open, with nothing in it']")->click();
+        $this->saved(6);
+        $this->sees('joints close');
+    }
+
     public function testAFaultIsAtTheEdgeAndTheLastRoofStays(): void
     {
         $this->beginBuilding('Sten', 'Faults');
