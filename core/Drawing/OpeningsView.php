@@ -11,14 +11,17 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Trim\PanelParts;
+use Chartula\Core\Trim\PaneHoles;
 
 /** The openings of one wall for the screen, with their figures, and the chains of dimensions along its foot. Model millimetres. */
 final readonly class OpeningsView
 {
+    private PaneHoles $panes;
+
     /** @param  list<OpeningForm>  $openings  from left to right */
     public function __construct(private Building $building, private float $length, private array $openings)
     {
+        $this->panes = new PaneHoles($building->scale);
     }
 
     /**
@@ -40,7 +43,7 @@ final readonly class OpeningsView
         $described = $opening->opening;
         $style = $described->style;
         $scale = $this->building->scale;
-        $panes = PanelParts::panesOf($opening, $scale);
+        $panes = $this->panes->of($opening);
 
         return [
             'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count, 'row' => $described->row,

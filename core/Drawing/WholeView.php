@@ -17,7 +17,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
-use Chartula\Core\Trim\PanelParts;
+use Chartula\Core\Trim\PaneHoles;
 
 /**
  * A whole side of the building with all its blocks in their places: walls, openings and roofs as they are seen from far off, the nearer
@@ -112,13 +112,14 @@ final readonly class WholeView
         $flat = fn (Vec2 $p): Vec2 => $this->flat($wall->frame->at($p));
         $on = static fn (Ring $r): Region => new Region(new Ring(array_map($flat, $r->points)));
         $shapes = [];
+        $holes = new PaneHoles($this->building->scale);
         foreach ($wall->openings as $opening) {
             if (! $patch->region()->contains($opening->ring()->bounds()->centre())) {
                 continue;
             }
             $one = ['wall' => $key, 'opening' => $opening->id, 'finish' => ''];
             $shapes[] = ['kind' => $opening->opening->style->kind->value, 'region' => $on($opening->ring())] + $one;
-            foreach (PanelParts::panesOf($opening, $this->building->scale) as $pane) {
+            foreach ($holes->of($opening) as $pane) {
                 $shapes[] = ['kind' => 'pane', 'region' => $on($pane->moved($opening->left, $opening->sill))] + $one;
             }
         }

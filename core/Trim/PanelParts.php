@@ -16,7 +16,6 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
-use Chartula\Core\Measure\Scale;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\JointKind;
@@ -52,14 +51,16 @@ final readonly class PanelParts
         private Walls $walls,
         private WallSpan $span,
         private Recall $recall,
+        private PaneHoles $panes,
     ) {
     }
 
     public static function make(Building $building, Walls $walls, Recall $recall = new Recall): PartSet
     {
         $sets = [];
+        $panes = new PaneHoles($building->scale);
         foreach ($walls->spans() as $span) {
-            $maker = new self($building, $walls, $span, $recall);
+            $maker = new self($building, $walls, $span, $recall, $panes);
             $forms = [];
             foreach ($span->form->openings as $form) {
                 $forms[spl_object_id($form->opening)][] = $form;
@@ -114,7 +115,7 @@ final readonly class PanelParts
         $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$first->id;
         $cut = $this->span->cut($opening);
         $inset = self::CLEARANCE_MM - $cut->rebate;
-        $holes = $this->panes($first);
+        $holes = $this->panes->of($first);
         $name = new PartName($id, $this->span->block->id, $this->span->name(), $isLeaf ? 'leaf' : 'frame', $first->id);
         $part = Part::of(
             $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->name).' frame', PartGroup::Trim,
@@ -126,23 +127,6 @@ final readonly class PanelParts
         $set = new PartSet([$part], (new PanelJoints($this->walls, $this->span, $part))->of($forms));
 
         return $isLeaf ? $set : $set->with($this->glazing($opening, $forms, $part));
-    }
-
-    /** @return list<Ring> */
-    private function panes(OpeningForm $opening): array
-    {
-        return self::panesOf($opening, $this->building->scale);
-    }
-
-    /** @return list<Ring> the holes of its frame, in the opening's own frame; none where it has a leaf */
-    public static function panesOf(OpeningForm $opening, Scale $scale): array
-    {
-        $panes = $opening->opening->style->frame;
-        $shape = $opening->shape;
-
-        return $panes === null
-            ? []
-            : array_map($shape->placed(...), (new PaneLayout($shape->true ?? $shape, $panes, $scale, self::CLEARANCE_MM))->holes());
     }
 
     private function outline(OpeningForm $opening, float $inset): Outline
@@ -246,7 +230,7 @@ final readonly class PanelParts
             ],
         );
         // Both shapes in the opening's own frame: the area on which the glass touches the frame.
-        $shared = $this->touching($ring, $this->panes($first));
+        $shared = $this->touching($ring, $this->panes->of($first));
         $joints = [];
         foreach (array_keys($forms) as $copy) {
             $joints[] = new Joint(

@@ -11,24 +11,24 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Recall\Recall;
 
 /** One placed copy of a part. */
-final readonly class Piece
+final class Piece
 {
     /** @var array{float, float, float, float, float, float} least and greatest x, y, z of the card */
-    public array $box;
+    public readonly array $box;
 
-    /** @var list<array{Vec3, Vec3, Vec3, Vec3}> the strip of every edge */
-    private array $strips;
+    /** @var ?list<array{Vec3, Vec3, Vec3, Vec3}> the strip of every edge, once one is asked for */
+    private ?array $strips = null;
 
     /**
      * @param  string  $fingerprint  its shape and where it stands in one word
      * @param  non-empty-list<Facet>  $facets
      */
     private function __construct(
-        public string $fingerprint,
-        public KitPart $part,
-        public int $copy,
-        public Frame $frame,
-        public array $facets,
+        public readonly string $fingerprint,
+        public readonly KitPart $part,
+        public readonly int $copy,
+        public readonly Frame $frame,
+        public readonly array $facets,
     ) {
         [$x0, $x1, $y0, $y1, $z0, $z1] = [INF, -INF, INF, -INF, INF, -INF];
         foreach ($facets as $facet) {
@@ -42,7 +42,6 @@ final readonly class Piece
                 }
             }
         }
-        $this->strips = self::strips($part, $frame);
         $this->box = [$x0, $x1, $y0, $y1, $z0, $z1];
     }
 
@@ -100,7 +99,7 @@ final readonly class Piece
     public function strip(int $edge, ?int $hole = null): array
     {
         if ($hole === null) {
-            return $this->strips[$edge];
+            return $this->strips()[$edge];
         }
         $ring = $this->part->region->holes[$hole];
         [$a, $b] = [$ring->point($edge), $ring->point($edge + 1)];
@@ -116,7 +115,7 @@ final readonly class Piece
     /** The end of the board at an edge, as a face that another may butt against. */
     public function end(int $edge): Facet
     {
-        [$a, $b, $c, $d] = $this->strips[$edge];
+        [$a, $b, $c, $d] = $this->strips()[$edge];
         $along = $b->minus($a)->times(1.0 / $a->distanceTo($b));
         $across = $c->minus($a)->minus($along->times($c->minus($a)->dot($along)));
         $depth = $across->length();
@@ -203,7 +202,13 @@ final readonly class Piece
     }
 
     /** @return list<array{Vec3, Vec3, Vec3, Vec3}> */
-    private static function strips(KitPart $part, Frame $frame): array
+    private function strips(): array
+    {
+        return $this->strips ??= self::drawn($this->part, $this->frame);
+    }
+
+    /** @return list<array{Vec3, Vec3, Vec3, Vec3}> */
+    private static function drawn(KitPart $part, Frame $frame): array
     {
         $outer = [];
         $inner = [];

@@ -280,7 +280,8 @@ final class BuiltSizesTest extends TestCase
                 continue;
             }
             $taken++;
-            self::assertSame($plain->dryFit->goesTogether(), $built->dryFit->goesTogether(), "house $seed, as built");
+            // Of what does not go together as it is planned, a hair may make one that does.
+            self::assertTrue($built->dryFit->goesTogether() || ! $plain->dryFit->goesTogether(), "house $seed, as built");
             if ($block->footprint->rect !== null && count($plain->described->blocks) === 1 && $plain->described->relief === null) {
                 self::assertEqualsWithDelta($mm, self::across($built, $edge), 0.01, "house $seed");
             }
