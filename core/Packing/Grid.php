@@ -20,6 +20,9 @@ final class Grid
 
     private const BYTES_KEPT = 96 << 20;
 
+    /** Bytes. */
+    private const WORD = 8;
+
     /** What two convex pieces forbid each other takes as long to work out as so many looks at it. */
     private const LOOKS_OF_A_PAIR = 8;
 
@@ -66,7 +69,7 @@ final class Grid
         $free = self::steps($this->bin->width - $shape->width) + 1;
         $rows = self::steps($this->bin->height - $shape->height) + 1;
 
-        return gmp_import(str_repeat($this->bits($free, $this->stride - 1), $rows), 1, GMP_LSW_FIRST | GMP_NATIVE_ENDIAN);
+        return self::number(str_repeat($this->bits($free, $this->stride - 1), $rows));
     }
 
     /** @return ?array{int, int} column and row of the lowest place that is free, and the leftmost of these */
@@ -202,7 +205,15 @@ final class Grid
             $bytes .= str_repeat($this->bits(max($from, $left) - $left, min($to, $right) - $left), $same);
         }
 
-        return gmp_import($bytes, 1, GMP_LSW_FIRST | GMP_NATIVE_ENDIAN);
+        return self::number($bytes);
+    }
+
+    /** @param  string  $bytes  of its bits, the lowest first; whole words are read far sooner than single bytes */
+    private static function number(string $bytes): GMP
+    {
+        $words = $bytes.str_repeat("\0", -strlen($bytes) & (self::WORD - 1));
+
+        return gmp_import($words, self::WORD, GMP_LSW_FIRST | GMP_LITTLE_ENDIAN);
     }
 
     /**

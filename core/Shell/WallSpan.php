@@ -16,6 +16,7 @@ use Chartula\Core\Form\SideKind;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Form\WallId;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Stock\Stack;
@@ -316,11 +317,10 @@ final class WallSpan
     /** @return list<int> the layers whose card, cut square, is another than that of the one before it */
     public function unlikeLayers(): array
     {
-        return $this->unlike ??= array_values(array_filter(array_keys($this->stack->layers), function (int $k): bool {
-            $rings = array_map(static fn (Patch $p): string => serialize($p->outline), $this->squarePatches($k));
+        $cut = fn (int $k): string => serialize(array_map(static fn (Patch $p): Ring => $p->outline, $this->squarePatches($k)));
+        $unlike = fn (int $k): bool => $k === 0 || $cut($k) !== $cut($k - 1);
 
-            return $k === 0 || $rings !== array_map(static fn (Patch $p): string => serialize($p->outline), $this->squarePatches($k - 1));
-        }));
+        return $this->unlike ??= array_values(array_filter(array_keys($this->stack->layers), $unlike));
     }
 
     /**

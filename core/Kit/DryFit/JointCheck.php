@@ -36,6 +36,9 @@ final class JointCheck
 
     private readonly SharedAreas $areas;
 
+    /** How thick the thickest paper of the kit is; 0 where there is none. */
+    private readonly float $paper;
+
     /** The worst that was found at the joint in hand, and its figures in words. */
     private float $off = 0.0;
 
@@ -50,6 +53,8 @@ final class JointCheck
         private readonly Recall $recall,
     ) {
         $this->areas = new SharedAreas;
+        $papers = array_filter($assembly->parts, static fn (KitPart $p): bool => $p->isPaper());
+        $this->paper = max([0.0, ...array_map(static fn (KitPart $p): float => $p->thickness, array_values($papers))]);
     }
 
     /** @return list<Finding> */
@@ -64,7 +69,7 @@ final class JointCheck
                 $answer = [0.0, [], $this->wrong];
             } else {
                 $answer = $this->recall->of(
-                    Recall::question('joint', $one->fingerprint, $other->fingerprint, ['id' => ''] + $joint->values),
+                    Recall::question('joint', $one->fingerprint, $other->fingerprint, ['id' => ''] + $joint->values, $this->paper),
                     fn (): array => $this->letIn($joint, [$one, $a], [$other, $b]) ?? $this->meet($joint, $one, $a, $other, $b),
                 );
             }
@@ -266,15 +271,6 @@ final class JointCheck
         $this->compare($joint, 'joint.gap', 'is open '.($met === 2 ? 'outside' : 'inside').' by', $gap, $joint->number('gap_mm'));
     }
 
-    /** How thick the thickest paper of the kit is; 0 where there is none. */
-    private function paper(): float
-    {
-        return max([0.0, ...array_map(
-            static fn (KitPart $p): float => $p->thickness,
-            array_filter($this->assembly->parts, static fn (KitPart $p): bool => $p->isPaper()),
-        )]);
-    }
-
     /** Measures two faces on each other. */
     private function lap(KitShape $joint, Piece $one, Side $a, Piece $other, Side $b): void
     {
@@ -293,7 +289,7 @@ final class JointCheck
         }
         [$off, $f, $g] = $best;
         // Nothing lies between two faces but paper.
-        $between = min($joint->number('gap_mm'), $this->paper());
+        $between = min($joint->number('gap_mm'), $this->paper);
         $this->compare($joint, 'joint.open', 'lifts off by', $off, $between);
         if ($joint->has('contact_mm2') && $f instanceof Facet && $g instanceof Facet && abs($off - $between) <= Tolerance::MEET) {
             $area = $joint->number('contact_mm2');
