@@ -206,16 +206,16 @@ final readonly class OpeningChecks
 
     private function flaps(): ?Check
     {
-        $flap = $this->building->methods->skin->flap($this->span->stack->thickness_mm);
+        $cut = $this->span->cut($this->opening->opening);
+        $flap = $cut->flap($this->building->methods->skin);
         if ($this->span->form->turnIn === 0.0) {
             return null;
         }
-        $cut = $this->span->cut($this->opening->opening);
-        $deep = $cut->rebate > 0.0 ? $this->span->stack->depthOf($cut->front) : $this->span->stack->thickness_mm;
-        $needed = $deep + 1.0;
+        $behind = $cut->rebate > 0.0 ? min(1.0, $cut->rebate) : 1.0;
+        $needed = $cut->round + $behind;
         if ($flap < $needed) {
             return $this->check('flap.short', Check::WARN, sprintf('Flaps of %s do not reach %s behind a wall of %s; make them %s.',
-                LengthFormat::millimetres($flap), '1 mm', LengthFormat::millimetres($deep),
+                LengthFormat::millimetres($flap), LengthFormat::trimmed($behind, 2).' mm', LengthFormat::millimetres($cut->round),
                 LengthFormat::millimetres($needed)), $flap);
         }
 

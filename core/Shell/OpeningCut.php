@@ -7,6 +7,7 @@ namespace Chartula\Core\Shell;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\SkinMethod;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Stock\Stack;
@@ -22,10 +23,16 @@ final readonly class OpeningCut
      * @param  int  $front  so many layers, from the outermost, end at the finished opening
      * @param  float  $rebate  how far those behind are cut back; 0 where there are none
      * @param  float  $depth  of the outside of a frame or a leaf, behind the outside of the wall
+     * @param  float  $round  how thick the card is round which paper turns in
      * @param  float  $paper  that turns in
      */
-    private function __construct(public int $front, public float $rebate, public float $depth, private float $paper)
-    {
+    private function __construct(
+        public int $front,
+        public float $rebate,
+        public float $depth,
+        public float $round,
+        private float $paper,
+    ) {
     }
 
     public static function of(Building $building, WallForm $wall, Stack $stack, Opening $opening): self
@@ -37,14 +44,22 @@ final readonly class OpeningCut
         $front = self::front($stack, $reveal, $room - $wall->turnIn);
 
         return $rebate <= 0.0 || $front === null
-            ? new self(count($stack->layers), 0.0, max(0.0, min($reveal, $room)), $wall->turnIn)
-            : new self($front, $rebate, $stack->depthOf($front) + $wall->turnIn, $wall->turnIn);
+            ? new self(count($stack->layers), 0.0, max(0.0, min($reveal, $room)), $stack->thickness_mm, $wall->turnIn)
+            : new self($front, $rebate, $stack->depthOf($front) + $wall->turnIn, $stack->depthOf($front), $wall->turnIn);
     }
 
     /** How much larger than finished the opening is in a layer. */
     public function grow(int $layer): float
     {
         return $this->paper + ($layer < $this->front ? 0.0 : $this->rebate);
+    }
+
+    /** How deep paper turns in: in a rebate no farther than to its side. */
+    public function flap(SkinMethod $skin): float
+    {
+        $flap = $skin->flap($this->round);
+
+        return $this->rebate > 0.0 ? min($flap, $this->round + $this->rebate) : $flap;
     }
 
     /** How thick frame and glass are together, or a leaf. */

@@ -67,7 +67,7 @@ final readonly class PaperParts
         $forms = WallShape::openingsIn($patch, $wall->openings);
         $openings = array_map(
             static fn (OpeningForm $o): PaperOpening =>
-                new PaperOpening($o, $skin->turnsIn && $o->true === null, $skin->flap($span->stack->thickness_mm)),
+                new PaperOpening($o, $skin->turnsIn && $o->true === null, $span->cut($o->opening)->flap($skin)),
             $forms,
         );
         [$outline, $folds] = self::outline($patch, $forms, $openings, $laps);

@@ -52,6 +52,18 @@ final class RebateTest extends TestCase
         yield 'papered' => ['brick-stretcher', [12.2, 20.2, 14.2, 22.2], 0.6, 13.8 * 21.8 - 12.2 * 20.2];
     }
 
+    /** Flaps of 4 go round a face of 0.5 and 1 mm behind it, to the rebate's side: 1.5; without a rebate they are as they were said. */
+    public function testPaperTurnsInToTheSideOfTheRebate(): void
+    {
+        foreach (['1mm' => 1.5, '5mm' => 4.0] as $rebate => $flap) {
+            $derived = Kits::of(self::withWindow(['rebate' => $rebate], 'brick-stretcher', '12mm', '30mm'));
+            self::assertSame([], $derived->dryFit->findings);
+            self::assertSame([], array_filter($derived->checks, static fn (Check $c): bool => $c->code === 'flap.short'));
+            $box = $derived->kit->part('main.front.paper')->part->holes[0]->bounds();
+            self::assertEqualsWithDelta(12.0 - 2.0 * $flap, $box->width(), 1e-9);
+        }
+    }
+
     /** A leaf stands on the ground: 13.8 wide, and as high as the door and the rebate at its head, less the play. */
     public function testALeafStandsOnTheGround(): void
     {
@@ -237,7 +249,7 @@ final class RebateTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $style  what is said of it besides its size and its rebate */
-    private static function withWindow(array $style, string $finish, string $sill = '10mm'): stdClass
+    private static function withWindow(array $style, string $finish, string $sill = '10mm', string $from = '20mm'): stdClass
     {
         $document = Kits::box('100mm', '60mm', '40mm', 40.0);
         $style += [
@@ -251,7 +263,7 @@ final class RebateTest extends TestCase
             'methods.skin' => (object) ['opening' => 'folded', 'flap' => '4mm'],
             'styles' => (object) ['w' => (object) $style],
             'blocks.0.walls' => [(object) ['edge' => 'front', 'finish' => $finish, 'openings' => [
-                (object) ['id' => 'w', 'style' => 'w', 'from' => '20mm', 'sill' => $sill],
+                (object) ['id' => 'w', 'style' => 'w', 'from' => $from, 'sill' => $sill],
             ]]],
         ] as $path => $value) {
             $document = BuildingGenerator::with($document, $path, $value);
