@@ -7,7 +7,7 @@ namespace App\Archive;
 use App\Actions\ExportProject;
 use Chartula\Core\Bench\MadePiece;
 use Chartula\Core\Building\JsonText;
-use Chartula\Core\Building\Node;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Kit\Compare\PartRecord;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Values;
+
 /** Reads `built` of a wall, or of an edge of a roof: figures as they were measured, each with a reason and a day. */
 final readonly class AsBuiltReader
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\Values;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\RealLength;
 

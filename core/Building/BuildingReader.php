@@ -6,6 +6,9 @@ namespace Chartula\Core\Building;
 
 use Chartula\Core\Building\Compression\CompressionReader;
 use Chartula\Core\Building\Site\PlotReader;
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\Values;
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\Scale;
 use Chartula\Core\Problem\InvalidInput;

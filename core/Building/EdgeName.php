@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Node;
+
 /** An edge by its name or its number. */
 final readonly class EdgeName
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Node;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use JsonException;

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\Values;
+
 /** Reads `perspective`; whether blocks and openings can be built so is found out where they are formed. */
 final readonly class PerspectiveReader
 {

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\Values;
+
 /** Reads `sheets`. docs/formats.md */
 final readonly class PrintSettingsReader
 {

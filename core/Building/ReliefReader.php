@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Values;
+
 /** Reads `relief`; whether the building can be cut so is found out where it is formed. */
 final readonly class ReliefReader
 {

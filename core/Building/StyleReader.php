@@ -4,21 +4,24 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Fields;
+use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Values;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
+use stdClass;
 
 /** Reads `styles`: the kinds of openings. */
 final readonly class StyleReader
 {
     private const MOST_STYLES = 200;
 
-    /** A reveal shows half a brick where nothing else is said. */
-    private const REVEAL_MM = 114.3;
-
-    private const HEADS = ['flat', 'segmental', 'round', 'pointed', 'three-centred', 'elliptical'];
+    private FieldSet $fields;
 
     public function __construct(private Values $values)
     {
+        $this->fields = StyleFields::set();
     }
 
     /** @return array<string, Style> by id */
@@ -40,66 +43,45 @@ final readonly class StyleReader
 
     private function read(string $id, Node $node): ?Style
     {
-        if (! $node->isObject(['kind', 'w', 'h'], ['name', 'head', 'reveal', 'rebate', 'sill', 'frame'])) {
+        $said = $this->fields->read($node, $this->values);
+        $kind = OpeningKind::tryFrom($said?->text('kind') ?? '');
+        $w = $said?->real('w');
+        $h = $said?->real('h');
+        $rise = $said === null ? null : self::rise($said->group('head'), $w, $h);
+        $reveal = $said?->real('reveal');
+        if ($said === null || $kind === null || $w === null || $h === null || $reveal === null) {
             return null;
         }
-        $node->get('name')?->text(Style::LONGEST_NAME);
-        $said = $node->get('kind')?->choice(OpeningKind::known());
-        $kind = $said === null ? null : OpeningKind::from($said);
-        $w = $this->values->real($node->get('w'));
-        $h = $this->values->real($node->get('h'));
-        $rise = $this->rise($node->get('head'), $w, $h);
-        $reveal = $node->get('reveal') === null
-            ? RealLength::ofMillimetres(self::REVEAL_MM)
-            : $this->values->real($node->get('reveal'), Sign::ZeroOrMore);
-        $rebate = $this->rebate($node->get('rebate'), $kind);
-        $sill = $this->sill($node->get('sill'));
-        $frame = $this->panes($node->get('frame'), $kind === OpeningKind::Window);
+        $frame = $this->panes($said->group('frame'), $kind);
 
-        return $kind === null || $w === null || $h === null || $reveal === null
-            ? null
-            : new Style($id, Style::wordsOf($id, $node->value), $kind, $w, $h, $rise, $reveal, $sill, $frame, $rebate);
+        return new Style(
+            $id,
+            Style::wordsOf($id, $node->value),
+            $kind,
+            $w,
+            $h,
+            $rise,
+            $reveal,
+            self::sill($said->group('sill')),
+            $frame,
+            // Nothing stands in an opening that is left open: there is nothing to hold.
+            $kind === OpeningKind::Open ? null : $said->real('rebate'),
+        );
     }
 
-    /** Nothing stands in an opening that is left open: there is nothing to hold. */
-    private function rebate(?Node $node, ?OpeningKind $kind): ?RealLength
+    /** Gives the rise of a segmental head; null for a flat one, and for one that cannot be. */
+    private static function rise(?Fields $head, ?RealLength $w, ?RealLength $h): ?RealLength
     {
-        if ($node !== null && $kind === OpeningKind::Open) {
-            $node->fault('rebate.nothing-to-hold', []);
-
-            return null;
-        }
-
-        return $this->values->real($node);
-    }
-
-    private function rise(?Node $head, ?RealLength $w, ?RealLength $h): ?RealLength
-    {
-        if ($head === null || ! $head->isObject(['shape'], ['rise'])) {
-            return null;
-        }
-        $shape = $head->get('shape')?->choice(self::HEADS);
-        if ($shape === 'flat' || $shape === null) {
-            return null;
-        }
-        if ($shape !== 'segmental') {
-            $head->get('shape')?->fault('not-made-yet', ['given' => $shape, 'instead' => 'use “flat” or “segmental” for now']);
-
-            return null;
-        }
-        if ($head->get('rise') === null) {
-            $head->missing('rise');
-        }
-        $rise = $this->values->real($head->get('rise'));
-        if ($rise === null || $w === null || $h === null) {
+        $rise = $head?->text('shape') === 'segmental' ? $head->real('rise') : null;
+        if ($head === null || $rise === null || $w === null || $h === null) {
             return null;
         }
         if ($rise->mm > $w->mm / 2.0) {
-            $head->get('rise')?->fault('head.rise-too-great', [
+            $head->at('rise')?->fault('head.rise-too-great', [
                 'rise' => LengthFormat::metric($rise->mm), 'width' => LengthFormat::metric($w->mm),
                 'limit' => LengthFormat::metric($w->mm / 2.0)]);
         } elseif ($rise->mm >= $h->mm) {
-            $head->get('rise')?->fault(
+            $head->at('rise')?->fault(
                 'head.above-height',
                 ['rise' => LengthFormat::metric($rise->mm), 'height' => LengthFormat::metric($h->mm)],
             );
@@ -108,41 +90,27 @@ final readonly class StyleReader
         return $rise;
     }
 
-    private function sill(?Node $node): ?Sill
+    private static function sill(?Fields $said): ?Sill
     {
-        if ($node === null || ! $node->isObject(['h'], ['proud', 'beyond'])) {
-            return null;
-        }
-        $h = $this->values->real($node->get('h'));
-        $proud = $node->get('proud') === null
-            ? RealLength::ofMillimetres(50.8)
-            : $this->values->real($node->get('proud'), Sign::ZeroOrMore);
-        $beyond = $node->get('beyond') === null
-            ? RealLength::ofMillimetres(76.2)
-            : $this->values->real($node->get('beyond'), Sign::ZeroOrMore);
+        $h = $said?->real('h');
+        $proud = $said?->real('proud');
+        $beyond = $said?->real('beyond');
 
         return $h === null || $proud === null || $beyond === null ? null : new Sill($h, $proud, $beyond);
     }
 
-    private function panes(?Node $node, bool $isWindow): ?Panes
+    /** A window has a frame whatever is said; a door has one where something is. */
+    private function panes(?Fields $said, OpeningKind $kind): ?Panes
     {
-        $stile = RealLength::ofMillimetres(50.8);
-        $bar = RealLength::ofMillimetres(25.4);
-        if ($node === null) {
-            return $isWindow ? new Panes(1, 1, $stile, $bar, false) : null;
+        if ($said === null && $kind === OpeningKind::Window) {
+            $said = StyleFields::frame()->read(Node::usual(new stdClass), $this->values->quiet());
         }
-        if (! $node->isObject([], ['panes', 'stile', 'bar', 'sash'])) {
-            return null;
-        }
-        $counts = array_map(static fn (Node $n): ?int => $n->whole(1, 50), $node->get('panes')?->items(2, 2) ?? []);
-        $sash = $node->get('sash')?->bool();
+        $counts = $said?->counts('panes') ?? [];
+        $stile = $said?->real('stile');
+        $bar = $said?->real('bar');
 
-        return new Panes(
-            $counts[0] ?? 1,
-            $counts[1] ?? 1,
-            $this->values->real($node->get('stile')) ?? $stile,
-            $this->values->real($node->get('bar')) ?? $bar,
-            $sash ?? false,
-        );
+        return $said === null || $stile === null || $bar === null || count($counts) !== 2
+            ? null
+            : new Panes($counts[0], $counts[1], $stile, $bar, $said->flag('sash'));
     }
 }

@@ -15,7 +15,7 @@ use SplFileInfo;
 final class RoomsTest extends TestCase
 {
     private const ROOMS = [
-        'Problem', 'Recall', 'Measure', 'Geometry', 'Stock', 'Building', 'Survey', 'Compression', 'Form', 'Mockup',
+        'Problem', 'Recall', 'Measure', 'Geometry', 'Stock', 'Field', 'Building', 'Survey', 'Compression', 'Form', 'Mockup',
         'Part', 'Labelling', 'Shell', 'Roof', 'Skin', 'Trim', 'Kit', 'Fit', 'Packing', 'Sheets', 'Drawing', 'Output', 'Bench',
     ];
 

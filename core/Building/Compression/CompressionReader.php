@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Compression;
 
-use Chartula\Core\Building\Node;
-use Chartula\Core\Building\Values;
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Values;
 
 /** Reads `compression`; whether a step can be taken is found out where it is. */
 final readonly class CompressionReader

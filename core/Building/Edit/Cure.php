@@ -6,8 +6,8 @@ namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Bays;
 use Chartula\Core\Building\JsonText;
-use Chartula\Core\Building\Node;
 use Chartula\Core\Building\Whereabouts;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Problem\Problems;

@@ -7,7 +7,7 @@ namespace Chartula\Core\Building\Edit;
 use Chartula\Core\Building\Difference\Change;
 use Chartula\Core\Building\Difference\DocumentDifference;
 use Chartula\Core\Building\JsonText;
-use Chartula\Core\Building\Node;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
 use stdClass;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
-use Chartula\Core\Building\Node;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Style;
+use Chartula\Core\Field\Node;
 use stdClass;
 
 /** What screens do to the kinds of openings: one more, one like another, one less. Their fields are set by path. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Bays;
-use Chartula\Core\Building\Node;
 use Chartula\Core\Building\OpeningKind;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;

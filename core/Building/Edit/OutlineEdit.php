@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
-use Chartula\Core\Building\Node;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 

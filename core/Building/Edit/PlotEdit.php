@@ -6,7 +6,7 @@ namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\BuildingReader;
-use Chartula\Core\Building\Node;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Bays;
-use Chartula\Core\Building\Node;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;

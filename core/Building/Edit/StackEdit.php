@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\MethodsReader;
-use Chartula\Core\Building\Node;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Stock\BuiltInStock;
 use Chartula\Core\Stock\Stock;
 use stdClass;

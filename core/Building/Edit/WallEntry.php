@@ -6,7 +6,7 @@ namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Beside;
 use Chartula\Core\Building\BuildingReader;
-use Chartula\Core\Building\Node;
+use Chartula\Core\Field\Node;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 

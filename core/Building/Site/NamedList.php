@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Site;
 
-use Chartula\Core\Building\Node;
-use Chartula\Core\Building\Values;
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Values;
 
 /** Entries of a list that have an id, and perhaps a name. */
 final readonly class NamedList

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Site;
 
-use Chartula\Core\Building\Node;
-use Chartula\Core\Building\Sign;
-use Chartula\Core\Building\Values;
+use Chartula\Core\Field\Node;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\Values;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Scale;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Building;
+namespace Chartula\Core\Field;
 
 /** Which lengths a field takes. */
 enum Sign

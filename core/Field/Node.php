@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Building;
+namespace Chartula\Core\Field;
 
 use Chartula\Core\Problem\Problems;
 use stdClass;
@@ -18,6 +18,12 @@ final readonly class Node
         public string $path,
         private Problems $problems,
     ) {
+    }
+
+    /** What stands in for a value that nobody said: it has no place in the document. */
+    public static function usual(mixed $value): self
+    {
+        return new self($value, '', new Problems);
     }
 
     public static function typeOf(mixed $value): string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Building;
+namespace Chartula\Core\Field;
 
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\LengthText;
@@ -12,8 +12,9 @@ use Chartula\Core\Measure\Scale;
 use Chartula\Core\Measure\World;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Stock\Stock;
 
-/** Reads lengths, ids and colours at a building's scale and gauge. */
+/** Reads lengths, ids, colours and stocks at a building's scale and gauge. What has no path was not said by anybody. */
 final readonly class Values
 {
     /** A kilometre: longer than any building a person models. */
@@ -24,26 +25,48 @@ final readonly class Values
 
     private LengthText $lengths;
 
+    /** @param  array<string, Stock>  $stocks  that may be named */
     public function __construct(
         private Problems $problems,
-        private Scale $scale,
-        Gauge $gauge,
+        public Scale $scale,
+        private Gauge $gauge,
+        private array $stocks = [],
     ) {
         $this->lengths = new LengthText($gauge);
+    }
+
+    /** @param  array<string, Stock>  $stocks */
+    public function withStocks(array $stocks): self
+    {
+        return new self($this->problems, $this->scale, $this->gauge, $stocks);
+    }
+
+    /** The same, with faults that are nobody's. */
+    public function quiet(): self
+    {
+        return new self(new Problems, $this->scale, $this->gauge, $this->stocks);
     }
 
     public function real(?Node $node, Sign $sign = Sign::AboveZero): ?RealLength
     {
         $mm = $this->millimetres($node, World::Real, $sign);
 
-        return $mm === null || $node === null ? null : RealLength::entered($mm, self::written($node), $node->path);
+        return match (true) {
+            $mm === null || $node === null => null,
+            $node->path === '' => RealLength::ofMillimetres($mm),
+            default => RealLength::entered($mm, self::written($node), $node->path),
+        };
     }
 
     public function model(?Node $node, Sign $sign = Sign::AboveZero): ?ModelLength
     {
         $mm = $this->millimetres($node, World::Model, $sign);
 
-        return $mm === null || $node === null ? null : ModelLength::entered($mm, self::written($node), $node->path);
+        return match (true) {
+            $mm === null || $node === null => null,
+            $node->path === '' => ModelLength::ofMillimetres($mm),
+            default => ModelLength::entered($mm, self::written($node), $node->path),
+        };
     }
 
     public function id(?Node $node): ?string
@@ -59,6 +82,19 @@ final readonly class Values
         }
 
         return $text;
+    }
+
+    public function stock(?Node $node): ?Stock
+    {
+        $id = $node?->text(100);
+        if ($node === null || $id === null) {
+            return null;
+        }
+        if (! isset($this->stocks[$id])) {
+            $node->fault('unknown-stock', ['given' => $id, 'known' => implode(', ', array_keys($this->stocks))]);
+        }
+
+        return $this->stocks[$id] ?? null;
     }
 
     /** @return ?string #rrggbb in lower case */

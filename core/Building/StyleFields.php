@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Field\ChoiceType;
+use Chartula\Core\Field\CountType;
+use Chartula\Core\Field\Field;
+use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\FlagType;
+use Chartula\Core\Field\GroupType;
+use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\Option;
+use Chartula\Core\Field\PairType;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\TextType;
+
+/** What is said of a kind of opening. */
+final readonly class StyleFields
+{
+    private const FILLED = ['window', 'door'];
+
+    private const MOST_PANES = 50;
+
+    public static function set(): FieldSet
+    {
+        return new FieldSet(
+            'style',
+            Field::optional('name', 'called', new TextType(Style::LONGEST_NAME))->saying('what a person calls the kind'),
+            Field::required('kind', 'it is', ChoiceType::of([
+                'window' => 'a window', 'door' => 'a door', 'open' => 'open, with nothing in it',
+            ])),
+            Field::required('w', 'width', LengthType::real())->saying('of the finished structural opening'),
+            Field::required('h', 'height to the crown', LengthType::real())->saying('of the finished structural opening, to the crown'),
+            Field::optional('head', 'head', GroupType::gathering(self::head()), (object) ['shape' => 'flat']),
+            Field::optional('reveal', 'set back by', LengthType::real(Sign::ZeroOrMore), '4 1/2in')
+                ->when('kind', self::FILLED)->saying('from the face to what stands in it'),
+            Field::optional('rebate', 'rebated by', LengthType::real())->when('kind', self::FILLED, 'rebate.nothing-to-hold')
+                ->saying('by how much the layers behind the face are cut back, so that what stands in it leans against the face'),
+            Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->when('kind', ['window'])
+                ->saying('of a door, what makes it a glazed one'),
+            Field::optional('sill', 'sill', GroupType::thing(self::sill(), 'stands proud'))->beginning((object) ['h' => '3in']),
+        );
+    }
+
+    public static function frame(): FieldSet
+    {
+        $panes = new PairType(new CountType(1, self::MOST_PANES), ['panes across', 'panes up']);
+
+        return new FieldSet(
+            'frame',
+            Field::optional('panes', 'panes', $panes, [1, 1])->saying('columns and rows'),
+            Field::optional('stile', 'frame, width', LengthType::real(), '2in'),
+            Field::optional('bar', 'bars, width', LengthType::real(), '1in'),
+            Field::optional('sash', 'a sash', new FlagType, false)->offTheForm(),
+        );
+    }
+
+    private static function head(): FieldSet
+    {
+        $shape = ChoiceType::among(
+            new Option('flat', 'flat', 'M5 20V6H19V20'),
+            new Option('segmental', 'segmental', 'M5 20V9Q12 3 19 9V20'),
+            new Option('round', 'round', 'M5 20V12A7 7 0 0 1 19 12V20', false),
+            new Option('pointed', 'pointed', 'M5 20V12Q6 6 12 3Q18 6 19 12V20', false),
+            new Option('three-centred', 'three-centred', 'M5 20V11Q5 6 12 6Q19 6 19 11V20', false),
+            new Option('elliptical', 'elliptical', 'M5 20V11A7 4 0 0 1 19 11V20', false),
+        );
+
+        return new FieldSet(
+            'head',
+            Field::required('shape', 'head', $shape),
+            Field::required('rise', 'rise of the head', LengthType::real())->when('shape', ['segmental'])->beginning('4in'),
+        );
+    }
+
+    private static function sill(): FieldSet
+    {
+        return new FieldSet(
+            'sill',
+            Field::required('h', 'sill, height', LengthType::real()),
+            Field::optional('proud', 'sill, proud by', LengthType::real(Sign::ZeroOrMore), '2in'),
+            Field::optional('beyond', 'sill, beyond the jambs', LengthType::real(Sign::ZeroOrMore), '3in'),
+        );
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Field;
+
+/** One key of an object in a document, described once. */
+final readonly class Field
+{
+    /**
+     * @param  string  $label  on the screen, before the figure
+     * @param  mixed  $default  as a document would say it; null where nothing stands in for it
+     * @param  mixed  $begins  as a document says it: what a form puts there where the field comes to apply
+     * @param  string  $says  what more a table tells of it
+     * @param  bool  $isOnForm  false where a drawing or the document alone says it
+     */
+    private function __construct(
+        public string $key,
+        public string $label,
+        public FieldType $type,
+        public bool $isRequired,
+        public mixed $default = null,
+        public ?When $when = null,
+        public mixed $begins = null,
+        public string $says = '',
+        public bool $isOnForm = true,
+    ) {
+    }
+
+    public static function required(string $key, string $label, FieldType $type): self
+    {
+        return new self($key, $label, $type, true);
+    }
+
+    public static function optional(string $key, string $label, FieldType $type, mixed $default = null): self
+    {
+        return new self($key, $label, $type, false, $default);
+    }
+
+    /**
+     * It applies only where another field of its set holds one of these.
+     *
+     * @param  non-empty-list<string>  $values
+     * @param  ?string  $refusal  the code of the fault where it is said all the same
+     */
+    public function when(string $key, array $values, ?string $refusal = null): self
+    {
+        return $this->with(when: new When($key, $values, $refusal));
+    }
+
+    public function beginning(mixed $begins): self
+    {
+        return $this->with(begins: $begins);
+    }
+
+    public function saying(string $says): self
+    {
+        return $this->with(says: $says);
+    }
+
+    public function offTheForm(): self
+    {
+        return $this->with(isOnForm: false);
+    }
+
+    /** @return array<string, mixed> */
+    public function schema(): array
+    {
+        return $this->type->schema()
+            + ($this->default === null ? [] : ['default' => $this->default])
+            + ($this->says === '' ? [] : ['description' => $this->says]);
+    }
+
+    /** @return array<string, mixed> */
+    public function form(): array
+    {
+        return ['key' => $this->key, 'label' => $this->label, 'optional' => ! $this->isRequired, ...$this->type->form()]
+            + ($this->when === null ? [] : ['when' => $this->when->toArray()])
+            + ($this->default === null ? [] : ['usual' => $this->default])
+            + ($this->begins === null ? [] : ['begins' => $this->begins]);
+    }
+
+    private function with(
+        ?When $when = null,
+        mixed $begins = null,
+        ?string $says = null,
+        ?bool $isOnForm = null,
+    ): self {
+        return new self(
+            $this->key,
+            $this->label,
+            $this->type,
+            $this->isRequired,
+            $this->default,
+            $when ?? $this->when,
+            $begins ?? $this->begins,
+            $says ?? $this->says,
+            $isOnForm ?? $this->isOnForm,
+        );
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Field;
+
+use Chartula\Core\Measure\Angle;
+use Chartula\Core\Measure\ModelLength;
+use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Stock\Stock;
+
+/** What was read of an object by its FieldSet. Null is what was neither said sound nor has anything usual. */
+final readonly class Fields
+{
+    /** @param  array<string, mixed>  $values  by key */
+    public function __construct(public Node $node, public array $values)
+    {
+    }
+
+    public function real(string $key): ?RealLength
+    {
+        $value = $this->values[$key] ?? null;
+
+        return $value instanceof RealLength ? $value : null;
+    }
+
+    public function model(string $key): ?ModelLength
+    {
+        $value = $this->values[$key] ?? null;
+
+        return $value instanceof ModelLength ? $value : null;
+    }
+
+    public function angle(string $key): ?Angle
+    {
+        $value = $this->values[$key] ?? null;
+
+        return $value instanceof Angle ? $value : null;
+    }
+
+    public function number(string $key): ?float
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_float($value) ? $value : null;
+    }
+
+    public function count(string $key): ?int
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_int($value) ? $value : null;
+    }
+
+    public function text(string $key): ?string
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_string($value) ? $value : null;
+    }
+
+    public function flag(string $key): bool
+    {
+        return ($this->values[$key] ?? null) === true;
+    }
+
+    public function stock(string $key): ?Stock
+    {
+        $value = $this->values[$key] ?? null;
+
+        return $value instanceof Stock ? $value : null;
+    }
+
+    public function group(string $key): ?self
+    {
+        $value = $this->values[$key] ?? null;
+
+        return $value instanceof self ? $value : null;
+    }
+
+    /** @return list<self> */
+    public function list(string $key): array
+    {
+        return self::each($this->values[$key] ?? null, static fn (mixed $one): ?self => $one instanceof self ? $one : null);
+    }
+
+    /** @return list<ModelLength> of a pair, or of a list of lengths */
+    public function models(string $key): array
+    {
+        return self::each($this->values[$key] ?? null, static fn (mixed $one): ?ModelLength => $one instanceof ModelLength ? $one : null);
+    }
+
+    /** @return list<int> */
+    public function counts(string $key): array
+    {
+        return self::each($this->values[$key] ?? null, static fn (mixed $one): ?int => is_int($one) ? $one : null);
+    }
+
+    /** The value as the document says it, for what has to be said of it; null where it is not said. */
+    public function at(string $key): ?Node
+    {
+        return $this->node->get($key);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(mixed): ?T  $read
+     * @return list<T>
+     */
+    private static function each(mixed $value, callable $read): array
+    {
+        return is_array($value)
+            ? array_values(array_filter(array_map($read, $value), static fn (mixed $one): bool => $one !== null))
+            : [];
+    }
+}

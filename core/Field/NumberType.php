@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Field;
+
+/** A number that is no length, such as degrees or a share: a float. */
+final readonly class NumberType implements FieldType
+{
+    private function __construct(private string $unit, private ?float $least, private ?float $most)
+    {
+    }
+
+    public static function degrees(?float $least = null, ?float $most = null): self
+    {
+        return new self('degrees', $least, $most);
+    }
+
+    /** A part of the whole. */
+    public static function share(float $least, float $most): self
+    {
+        return new self('', $least, $most);
+    }
+
+    public function read(Node $node, Values $values): mixed
+    {
+        $number = $node->number();
+        if ($number !== null && ($number < ($this->least ?? $number) || $number > ($this->most ?? $number))) {
+            $node->fault('number-out-of-range', ['given' => $number, 'wanted' => $this->range()]);
+
+            return null;
+        }
+
+        return $number;
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'number']
+            + ($this->least === null ? [] : ['minimum' => $this->least])
+            + ($this->most === null ? [] : ['maximum' => $this->most]);
+    }
+
+    public function form(): array
+    {
+        return ['what' => 'number', 'after' => $this->unit];
+    }
+
+    public function words(): string
+    {
+        return trim('a number '.($this->least === null && $this->most === null ? 'of '.$this->unit : $this->range()));
+    }
+
+    private function range(): string
+    {
+        $words = match (true) {
+            $this->least === null => "up to {$this->most}",
+            $this->most === null => "from {$this->least}",
+            default => "from {$this->least} to {$this->most}",
+        };
+
+        return trim("$words {$this->unit}");
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Field;
+
+/** When a field applies: where another one of its set holds one of some values. */
+final readonly class When
+{
+    /**
+     * @param  non-empty-list<string>  $values
+     * @param  ?string  $refusal  the code of the fault where it is said all the same; null where it is read and waits
+     */
+    public function __construct(public string $key, public array $values, public ?string $refusal = null)
+    {
+    }
+
+    /** @return array{key: string, values: list<string>} */
+    public function toArray(): array
+    {
+        return ['key' => $this->key, 'values' => $this->values];
+    }
+}
