@@ -17,6 +17,17 @@ final readonly class AsBuiltReader
     }
 
     /**
+     * @param  list<string>  $figures  that can be measured of it
+     * @return array<string, mixed>
+     */
+    public static function schema(array $figures): array
+    {
+        return [
+            'type' => 'object', 'properties' => array_fill_keys($figures, ['$ref' => '#/$defs/as_built']), 'additionalProperties' => false,
+        ];
+    }
+
+    /**
      * @template T of string
      *
      * @param  list<T>  $figures  that can be measured of it

@@ -74,7 +74,7 @@ final readonly class BuildingReader
 
         self::refuseLater($root);
         $stocks = self::stocks($root->get('stock'), $values);
-        $plot = PlotReader::read($root->get('plot'), $values, $scale);
+        $plot = PlotReader::read($root->get('plot'), $values);
         $relief = ReliefReader::read($root->get('relief'), $values);
         $perspective = PerspectiveReader::read($root->get('perspective'), $values);
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));

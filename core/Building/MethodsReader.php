@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Fields;
 use Chartula\Core\Field\Node;
-use Chartula\Core\Field\Sign;
 use Chartula\Core\Field\Values;
 use Chartula\Core\Stock\Layer;
 use Chartula\Core\Stock\Stack;
@@ -16,90 +16,49 @@ final readonly class MethodsReader
 {
     public const MOST_LAYERS = 4;
 
-    private const MOST_STACKS = 20;
-
     private const ROLES = ['face', 'core', 'overlay', 'back'];
 
+    private Values $values;
+
     /** @param  array<string, Stock>  $stocks */
-    public function __construct(
-        private Values $values,
-        private array $stocks,
-    ) {
+    public function __construct(Values $values, private array $stocks)
+    {
+        $this->values = $values->withStocks($stocks);
     }
 
     public function read(?Node $node): ?Methods
     {
-        if (
-            $node === null
-            || ! $node->isObject(
-                ['wall', 'roof'],
-                ['stacks', 'corner', 'through', 'base', 'braces', 'supports', 'panels', 'bury', 'skin', 'template', 'trim', 'ridge'],
-            )
-        ) {
+        $said = $node === null ? null : MethodsFields::set()->read($node, $this->values);
+        if ($said === null) {
             return null;
         }
-        $template = $this->template($node->get('template'));
-        $stacks = [
-            'wall' => $this->stack($node->get('wall'), $template),
-            'roof' => $this->stack($node->get('roof'), $template),
-        ];
-        foreach ($node->get('stacks')?->entries(self::MOST_STACKS) ?? [] as [$name, $entry]) {
-            if (isset($stacks[$name])) {
-                $entry->fault('id-twice', ['given' => $name]);
-            }
-            $stacks[$name] = $this->stack($entry, $template);
-        }
-        $said = $this->choice($node->get('corner'), CornerMethod::known(), CornerMethod::Butt->value);
-        $corner = CornerMethod::tryFrom($said ?? '');
-        if ($said !== null && $corner === null) {
-            $instead = 'use '.implode(' or ', array_map(static fn (string $m): string => "“{$m}”", CornerMethod::made())).' for now';
-            $node->get('corner')?->fault('not-made-yet', ['given' => $said, 'instead' => $instead]);
-        }
-        $through = $this->choice($node->get('through'), ['front-and-back', 'sides'], 'front-and-back');
-        $base = $this->choice($node->get('base'), ['floor', 'none'], 'floor');
-        $braces = $this->choice($node->get('braces'), ['auto', 'none'], 'auto');
-        $panels = $this->choice($node->get('panels'), ['square', 'bevelled'], 'square');
-        $bury = $node->get('bury') === null ? 2.0 : $this->values->model($node->get('bury'), Sign::ZeroOrMore)?->mm;
-        $supports = $this->choice($node->get('supports'), ['auto', 'none'], 'none');
-        $skin = $this->skin($node->get('skin'));
-        $trim = $node->get('trim');
-        $trim?->isObject([], ['frame', 'glazing']);
-        $frame = $this->stock($trim?->get('frame'), 'card-0.5');
-        $glazing = $this->stock($trim?->get('glazing'), 'acetate-0.2');
-        $paper = $this->stock($node->get('skin')?->get('stock'), 'paper-0.1');
-        $ridge = $node->get('ridge');
-        $ridge?->isObject(['stock']);
-        $strip = $this->stock($ridge?->get('stock'), 'card-0.25');
-        $sound = array_filter($stacks, static fn (?Stack $stack): bool => $stack !== null);
+        $template = self::template($said->group('template'));
+        $stacks = $this->stacks($said, $template);
+        $corner = CornerMethod::tryFrom($said->text('corner') ?? '');
+        $through = $said->oneOf('through', ['front-and-back', 'sides']);
+        $bury = $said->model('bury');
+        $skin = self::skin($said->group('skin'));
+        $frame = $said->group('trim')?->stock('frame');
+        $glazing = $said->group('trim')?->stock('glazing');
+        $paper = $said->group('skin')?->stock('stock');
+        $strip = $said->group('ridge')?->stock('stock');
         if (
-            count($sound) < count($stacks)
-            || $through === null
-            || $base === null
-            || $braces === null
-            || $supports === null
-            || $panels === null
-            || $bury === null
-            || $corner === null
-            || $skin === null
-            || $template === null
-            || $frame === null
-            || $glazing === null
-            || $paper === null
-            || $strip === null
+            $stacks === null || $corner === null || $through === null || $bury === null || $skin === null || $template === null
+            || $frame === null || $glazing === null || $paper === null || $strip === null
         ) {
             return null;
         }
 
         return new Methods(
             $this->stocks,
-            $sound,
+            $stacks,
             $corner,
             $through,
-            $base === 'floor',
-            $braces === 'auto',
-            $supports === 'auto',
-            $panels === 'bevelled',
-            $bury,
+            $said->text('base') === 'floor',
+            $said->text('braces') === 'auto',
+            $said->text('supports') === 'auto',
+            $said->text('panels') === 'bevelled',
+            $bury->mm,
             $skin,
             $template,
             $frame,
@@ -107,6 +66,21 @@ final readonly class MethodsReader
             $paper,
             $strip,
         );
+    }
+
+    /** @return ?array<string, Stack> by name; null where one of them is not sound */
+    private function stacks(Fields $said, ?Template $template): ?array
+    {
+        $stacks = ['wall' => $this->stack($said->raw('wall'), $template), 'roof' => $this->stack($said->raw('roof'), $template)];
+        foreach ($said->raw('stacks')?->entries(MethodsFields::MOST_STACKS) ?? [] as [$name, $entry]) {
+            if (isset($stacks[$name])) {
+                $entry->fault('id-twice', ['given' => $name]);
+            }
+            $stacks[$name] = $this->stack($entry, $template);
+        }
+        $sound = array_filter($stacks, static fn (?Stack $stack): bool => $stack !== null);
+
+        return count($sound) < count($stacks) ? null : $sound;
     }
 
     private function stack(?Node $node, ?Template $template): ?Stack
@@ -123,7 +97,7 @@ final readonly class MethodsReader
 
                 continue;
             }
-            $stock = $this->stock($item->get('stock'), null);
+            $stock = $this->values->stock($item->get('stock'));
             $role = $item->get('role')?->choice(self::ROLES);
             $id = $item->get('id') === null ? ($role ?? 'layer').($i === 0 ? '' : '-'.($i + 1)) : $this->values->id($item->get('id'));
             if ($role === 'overlay') {
@@ -144,56 +118,22 @@ final readonly class MethodsReader
         return $sound && $layers !== [] ? new Stack($layers) : null;
     }
 
-    private function template(?Node $node): ?Template
+    private static function template(?Fields $said): ?Template
     {
-        $node?->isObject([], ['stock', 'side', 'stays']);
-        $stock = $this->stock($node?->get('stock'), 'label-0.12');
-        $side = $this->choice($node?->get('side'), ['front', 'back'], 'back');
-        $stays = $node?->get('stays') === null ? true : $node->get('stays')->bool();
+        $stock = $said?->stock('stock');
+        $side = $said?->oneOf('side', ['front', 'back']);
 
-        return $stock === null || $side === null || $stays === null ? null : new Template($stock, $side, $stays);
+        return $said === null || $stock === null || $side === null ? null : new Template($stock, $side, $said->flag('stays'));
     }
 
-    private function skin(?Node $node): ?SkinMethod
+    private static function skin(?Fields $said): ?SkinMethod
     {
-        $node?->isObject([], ['corner', 'overlap', 'opening', 'flap', 'stock', 'brick', 'mortar']);
-        $this->choice($node?->get('corner'), ['overlap'], 'overlap');
-        $opening = $this->choice($node?->get('opening'), ['folded', 'cut'], 'folded');
-        $overlap = $this->values->model($node?->get('overlap'), Sign::ZeroOrMore)->mm ?? 1.8;
-        $flap = $this->values->model($node?->get('flap'))?->mm;
-        $brick = $this->values->colour($node?->get('brick')) ?? '#a65f4a';
-        $mortar = $this->values->colour($node?->get('mortar')) ?? '#d5cbb9';
+        $overlap = $said?->model('overlap');
+        $brick = $said?->text('brick');
+        $mortar = $said?->text('mortar');
 
-        return $opening === null ? null : new SkinMethod($overlap, $opening === 'folded', $flap, $brick, $mortar);
-    }
-
-    /**
-     * @template T of string
-     *
-     * @param  list<T>  $known
-     * @param  T  $default
-     * @return ?T
-     */
-    private function choice(?Node $node, array $known, string $default): ?string
-    {
-        return $node === null ? $default : $node->choice($known);
-    }
-
-    private function stock(?Node $node, ?string $default): ?Stock
-    {
-        if ($node === null) {
-            return $default === null ? null : $this->stocks[$default];
-        }
-        $id = $node->text(100);
-        if ($id === null) {
-            return null;
-        }
-        if (! isset($this->stocks[$id])) {
-            $node->fault('unknown-stock', ['given' => $id, 'known' => implode(', ', array_keys($this->stocks))]);
-
-            return null;
-        }
-
-        return $this->stocks[$id];
+        return $said === null || $overlap === null || $brick === null || $mortar === null
+            ? null
+            : new SkinMethod($overlap->mm, $said->text('opening') === 'folded', $said->model('flap')?->mm, $brick, $mortar);
     }
 }

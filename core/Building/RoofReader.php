@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\Fields;
 use Chartula\Core\Field\Node;
-use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\PitchType;
 use Chartula\Core\Field\Values;
 use Chartula\Core\Measure\Angle;
 use Chartula\Core\Measure\RealLength;
@@ -13,66 +14,42 @@ use Chartula\Core\Measure\RealLength;
 /** Reads `roof`: the kind says what each edge does, `edges` says where one does otherwise. */
 final readonly class RoofReader
 {
-    public const STEEPEST_DEG = 80.0;
-
     public function __construct(private Values $values)
     {
     }
 
     public function read(?Node $node, ?Footprint $footprint): ?Roof
     {
+        $said = $node === null ? null : RoofFields::set()->read($node, $this->values);
+        $kind = RoofKind::tryFrom($said?->text('kind') ?? '');
+        $ridge = $said?->oneOf('ridge', ['x', 'y']);
+        $finish = Finish::tryFrom($said?->text('finish') ?? '');
+        $parapet = $said?->real('parapet');
         if (
-            $node === null
-            || ! $node->isObject(['kind'], ['ridge', 'pitch', 'rise', 'edges', 'overhang', 'finish', 'upper', 'low', 'parapet'])
+            $node === null || $said === null || $kind === null || $ridge === null || $footprint === null || $finish === null
+            || $parapet === null
         ) {
             return null;
         }
-        $kind = RoofKind::tryFrom($node->get('kind')?->choice(RoofKind::known()) ?? '');
-        $ridge = $node->get('ridge') === null ? 'x' : $node->get('ridge')->choice(['x', 'y']);
-        $finish = $node->get('finish') === null ? Finish::Bare : Finish::tryFrom($node->get('finish')->choice(Finish::known()) ?? '');
-        $overhang = $this->overhang($node->get('overhang'));
-        $upper = $kind === RoofKind::Mansard ? $this->upper($node) : null;
-        $parapet = $this->values->real($node->get('parapet'), Sign::ZeroOrMore) ?? RealLength::ofMillimetres(0.0);
-        if ($kind === null || $ridge === null || $footprint === null || $finish === null) {
-            return null;
-        }
+        $upper = $kind === RoofKind::Mansard ? self::upper($said->group('upper')) : null;
         $kinds = self::kinds($kind, $ridge, $footprint, $this->low($node, $kind, $footprint));
-        [$pitch, $rise] = $this->pitch($node, $kind, $ridge, $footprint, $kinds);
+        [$pitch, $rise] = self::pitch($said, $kind, self::run($kind, $ridge, $footprint, $kinds));
         if ($pitch === null || ($kind === RoofKind::Mansard && $upper === null)) {
             return null;
         }
         if ($upper !== null && $upper[0]->degrees >= $pitch->degrees) {
-            $node->get('upper')?->fault('roof.upper-steeper', ['given' => $upper[0]->degrees, 'pitch' => $pitch->degrees]);
+            $said->at('upper')?->fault('roof.upper-steeper', ['given' => $upper[0]->degrees, 'pitch' => $pitch->degrees]);
         }
-        $edges = $this->edges($node, $footprint, $kinds, $pitch, $overhang);
+        $edges = $this->edges($said, $footprint, $kinds, $pitch);
 
         return $edges === null ? null : new Roof($kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path);
     }
 
-    /** @return array{eaves: RealLength, verge: RealLength} */
-    private function overhang(?Node $node): array
-    {
-        $node?->isObject([], ['eaves', 'verge']);
-        $zero = RealLength::ofMillimetres(0.0);
-
-        return [
-            'eaves' => $this->values->real($node?->get('eaves'), Sign::ZeroOrMore) ?? $zero,
-            'verge' => $this->values->real($node?->get('verge'), Sign::ZeroOrMore) ?? $zero,
-        ];
-    }
-
     /** @return ?array{Angle, RealLength} */
-    private function upper(Node $roof): ?array
+    private static function upper(?Fields $said): ?array
     {
-        $node = $roof->get('upper');
-        if ($node === null) {
-            $roof->missing('upper');
-
-            return null;
-        }
-        $node->isObject(['pitch', 'from']);
-        $pitch = $this->angle($node->get('pitch'));
-        $from = $this->values->real($node->get('from'));
+        $pitch = $said?->angle('pitch');
+        $from = $said?->real('from');
 
         return $pitch === null || $from === null ? null : [$pitch, $from];
     }
@@ -125,36 +102,33 @@ final readonly class RoofReader
     }
 
     /**
-     * @param  list<value-of<RoofEdge::KINDS>>  $kinds
-     * @return array{?Angle, ?RealLength}
+     * @param  ?float  $run  the level way over which a rise is meant; null where that is not clear
+     * @return array{?Angle, ?RealLength} the pitch, and the rise where it was given instead
      */
-    private function pitch(Node $roof, RoofKind $kind, string $ridge, Footprint $footprint, array $kinds): array
+    private static function pitch(Fields $roof, RoofKind $kind, ?float $run): array
     {
-        $pitch = $roof->get('pitch');
-        $rise = $roof->get('rise');
+        $rise = $roof->at('rise');
         if (! $kind->isPitched()) {
             return [Angle::ofDegrees(0.0), null];
         }
-        if ($pitch !== null && $rise !== null) {
-            $rise->fault('both-pitch-and-rise');
+        if ($roof->at('pitch') !== null) {
+            $rise?->fault('both-pitch-and-rise');
+
+            return [$roof->angle('pitch'), null];
         }
-        if ($pitch === null && $rise === null) {
-            $roof->missing('pitch');
+        if ($rise === null) {
+            $roof->node->missing('pitch');
 
             return [null, null];
         }
-        if ($pitch !== null) {
-            return [$this->angle($pitch), null];
-        }
-        $run = self::run($kind, $ridge, $footprint, $kinds);
         if ($run === null) {
-            $rise?->fault('roof.rise-unclear');
+            $rise->fault('roof.rise-unclear');
 
             return [null, null];
         }
-        $height = $this->values->real($rise);
+        $height = $roof->real('rise');
 
-        return $height === null || $rise === null ? [null, null] : [$this->inRange($rise, rad2deg(atan($height->mm / $run))), $height];
+        return $height === null ? [null, null] : [PitchType::inRange($rise, rad2deg(atan($height->mm / $run))), $height];
     }
 
     /**
@@ -175,66 +149,55 @@ final readonly class RoofReader
         return $footprint->rect === null ? null : $footprint->rect[$ridge === 'x' ? 1 : 0]->mm / 2.0;
     }
 
-    private function angle(?Node $node): ?Angle
-    {
-        $degrees = $node?->number();
-
-        return $node === null || $degrees === null ? null : $this->inRange($node, $degrees);
-    }
-
-    private function inRange(Node $node, float $degrees): ?Angle
-    {
-        if (! ($degrees > 0.0 && $degrees < self::STEEPEST_DEG)) {
-            $node->fault('roof.too-flat', ['given' => round($degrees, 3)]);
-
-            return null;
-        }
-
-        return Angle::ofDegrees($degrees);
-    }
-
     /**
      * @param  list<value-of<RoofEdge::KINDS>>  $kinds
-     * @param  array{eaves: RealLength, verge: RealLength}  $overhang
      * @return ?list<RoofEdge>
      */
-    private function edges(Node $roof, Footprint $footprint, array $kinds, Angle $pitch, array $overhang): ?array
+    private function edges(Fields $roof, Footprint $footprint, array $kinds, Angle $pitch): ?array
     {
-        /** @var array<int, Node> $given */
+        $given = self::given($roof, $footprint);
+        $eaves = $roof->group('overhang')?->real('eaves');
+        $verge = $roof->group('overhang')?->real('verge');
+        if ($given === null || $eaves === null || $verge === null) {
+            return null;
+        }
+        $edges = [];
+        foreach ($kinds as $i => $usual) {
+            $said = $given[$i] ?? null;
+            $kind = $said?->oneOf('kind', RoofEdge::KINDS) ?? $usual;
+            $out = $said?->real('overhang') ?? match ($kind) {
+                RoofEdge::SLOPE => $eaves,
+                RoofEdge::WALL => RealLength::ofMillimetres(0.0),
+                default => $verge,
+            };
+            $from = $said?->real('from');
+            if ($kind === RoofEdge::HALF_HIP && $from === null) {
+                $from = RealLength::ofMillimetres($footprint->length($i)->mm / 4.0 * $pitch->tan());
+            }
+            $built = (new AsBuiltReader($this->values))->read($said?->raw('built'), AsBuilt::OF_PANELS);
+            $edges[] = new RoofEdge($kind, $said?->angle('pitch') ?? $pitch, $out, $from, $said->node->path ?? $roof->node->path, $built);
+        }
+
+        return $edges;
+    }
+
+    /** @return ?array<int, Fields> what is said of edges, by their number; null where something of it is not sound */
+    private static function given(Fields $roof, Footprint $footprint): ?array
+    {
         $given = [];
-        foreach ($roof->get('edges')?->items(FootprintReader::MOST_CORNERS) ?? [] as $item) {
-            $item->isObject(['edge'], ['kind', 'pitch', 'overhang', 'from', 'built']);
-            $edge = EdgeName::read($item->get('edge'), $footprint->edges);
+        $isSound = true;
+        foreach ($roof->list('edges') as $said) {
+            $edge = EdgeName::read($said->raw('edge'), $footprint->edges);
             if ($edge === null) {
                 continue;
             }
             if (isset($given[$edge])) {
-                $item->get('edge')?->fault('edge-twice', ['given' => $footprint->edges[$edge]]);
+                $said->at('edge')?->fault('edge-twice', ['given' => $footprint->edges[$edge]]);
             }
-            $given[$edge] = $item;
-        }
-        $edges = [];
-        foreach ($kinds as $i => $kind) {
-            $item = $given[$i] ?? null;
-            $kind = $item?->get('kind') === null ? $kind : $item->get('kind')->choice(RoofEdge::KINDS);
-            $own = $item?->get('pitch') === null ? $pitch : $this->angle($item->get('pitch'));
-            $out = $item?->get('overhang') === null
-                ? match ($kind) {
-                    RoofEdge::SLOPE => $overhang['eaves'],
-                    RoofEdge::WALL => RealLength::ofMillimetres(0.0),
-                    default => $overhang['verge'],
-                } : $this->values->real($item->get('overhang'), Sign::ZeroOrMore);
-            $from = $this->values->real($item?->get('from'));
-            if ($kind === null || $own === null || $out === null) {
-                return null;
-            }
-            if ($kind === RoofEdge::HALF_HIP && $from === null) {
-                $from = RealLength::ofMillimetres($footprint->length($i)->mm / 4.0 * $pitch->tan());
-            }
-            $built = (new AsBuiltReader($this->values))->read($item?->get('built'), AsBuilt::OF_PANELS);
-            $edges[] = new RoofEdge($kind, $own, $out, $from, $item->path ?? $roof->path, $built);
+            $given[$edge] = $said;
+            $isSound = $isSound && $said->areSound('kind', 'pitch', 'overhang');
         }
 
-        return $edges;
+        return $isSound ? $given : null;
     }
 }

@@ -35,10 +35,10 @@ final readonly class StyleFields
             Field::required('h', 'height to the crown', LengthType::real())->saying('of the finished structural opening, to the crown'),
             Field::optional('head', 'head', GroupType::gathering(self::head()), (object) ['shape' => 'flat']),
             Field::optional('reveal', 'set back by', LengthType::real(Sign::ZeroOrMore), '4 1/2in')
-                ->when('kind', self::FILLED)->saying('from the face to what stands in it'),
+                ->offered('kind', self::FILLED)->saying('from the face to what stands in it'),
             Field::optional('rebate', 'rebated by', LengthType::real())->when('kind', self::FILLED, 'rebate.nothing-to-hold')
                 ->saying('by how much the layers behind the face are cut back, so that what stands in it leans against the face'),
-            Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->when('kind', ['window'])
+            Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->offered('kind', ['window'])
                 ->saying('of a door, what makes it a glazed one'),
             Field::optional('sill', 'sill', GroupType::thing(self::sill(), 'stands proud'))->beginning((object) ['h' => '3in']),
         );

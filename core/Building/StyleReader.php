@@ -64,8 +64,7 @@ final readonly class StyleReader
             $reveal,
             self::sill($said->group('sill')),
             $frame,
-            // Nothing stands in an opening that is left open: there is nothing to hold.
-            $kind === OpeningKind::Open ? null : $said->real('rebate'),
+            $said->real('rebate'),
         );
     }
 

@@ -13,6 +13,8 @@ final readonly class Field
      * @param  mixed  $begins  as a document says it: what a form puts there where the field comes to apply
      * @param  string  $says  what more a table tells of it
      * @param  bool  $isOnForm  false where a drawing or the document alone says it
+     * @param  string  $under  on the form, the heading under which it lies folded; '' where it is always to be seen
+     * @param  string  $unsaid  on the form, what it means that nothing is said
      */
     private function __construct(
         public string $key,
@@ -24,6 +26,8 @@ final readonly class Field
         public mixed $begins = null,
         public string $says = '',
         public bool $isOnForm = true,
+        public string $under = '',
+        public string $unsaid = '',
     ) {
     }
 
@@ -48,6 +52,16 @@ final readonly class Field
         return $this->with(when: new When($key, $values, $refusal));
     }
 
+    /**
+     * A form offers it only where another field of its set holds one of these; a document may say it anyway.
+     *
+     * @param  non-empty-list<string>  $values
+     */
+    public function offered(string $key, array $values): self
+    {
+        return $this->with(when: new When($key, $values, null, true));
+    }
+
     public function beginning(mixed $begins): self
     {
         return $this->with(begins: $begins);
@@ -61,6 +75,16 @@ final readonly class Field
     public function offTheForm(): self
     {
         return $this->with(isOnForm: false);
+    }
+
+    public function under(string $heading): self
+    {
+        return $this->with(under: $heading);
+    }
+
+    public function meaning(string $unsaid): self
+    {
+        return $this->with(unsaid: $unsaid);
     }
 
     /** @return array<string, mixed> */
@@ -77,25 +101,13 @@ final readonly class Field
         return ['key' => $this->key, 'label' => $this->label, 'optional' => ! $this->isRequired, ...$this->type->form()]
             + ($this->when === null ? [] : ['when' => $this->when->toArray()])
             + ($this->default === null ? [] : ['usual' => $this->default])
-            + ($this->begins === null ? [] : ['begins' => $this->begins]);
+            + ($this->begins === null ? [] : ['begins' => $this->begins])
+            + ($this->under === '' ? [] : ['under' => $this->under])
+            + ($this->unsaid === '' ? [] : ['unsaid' => $this->unsaid]);
     }
 
-    private function with(
-        ?When $when = null,
-        mixed $begins = null,
-        ?string $says = null,
-        ?bool $isOnForm = null,
-    ): self {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->type,
-            $this->isRequired,
-            $this->default,
-            $when ?? $this->when,
-            $begins ?? $this->begins,
-            $says ?? $this->says,
-            $isOnForm ?? $this->isOnForm,
-        );
+    private function with(mixed ...$changed): self
+    {
+        return new self(...array_replace(get_object_vars($this), $changed)); // @phpstan-ignore argument.type
     }
 }

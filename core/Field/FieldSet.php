@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Field;
 
-use LogicException;
-
 /** The fields of an object in a document, in the order in which a person is asked for them. */
 final readonly class FieldSet
 {
@@ -30,28 +28,27 @@ final readonly class FieldSet
         $read = [];
         foreach ($this->fields as $field) {
             $said = $node->get($field->key);
-            $read[$field->key] = ($said === null ? null : $field->type->read($said, $values)) ?? self::usual($field, $values);
-        }
-        $fields = new Fields($node, $read);
-        foreach ($this->fields as $field) {
-            $applies = $this->applies($field, $fields);
+            $applies = self::applies($field, $read);
             if ($field->when?->refusal !== null && ! $applies) {
-                $node->get($field->key)?->fault($field->when->refusal);
+                $said?->fault($field->when->refusal);
             }
-            if ($field->when !== null && $field->isRequired && $applies && $node->get($field->key) === null) {
+            if ($field->when !== null && $field->isRequired && $applies && $said === null) {
                 $node->missing($field->key);
             }
+            $isRead = $said !== null && ($applies || $field->when?->isOffer === true);
+            $read[$field->key] = ($isRead ? $field->type->read($said, $values) : null) ?? self::usual($field, $values);
         }
 
-        return $fields;
+        return new Fields($node, $read);
     }
 
-    private function applies(Field $field, Fields $fields): bool
+    /** @param  array<string, mixed>  $read  what was read of the fields before it */
+    private static function applies(Field $field, array $read): bool
     {
-        return $field->when === null || in_array($fields->values[$field->when->key] ?? null, $field->when->values, true);
+        return $field->when === null || in_array($read[$field->when->key] ?? null, $field->when->values, true);
     }
 
-    public function field(string $key): Field
+    public function find(string $key): ?Field
     {
         foreach ($this->fields as $field) {
             if ($field->key === $key) {
@@ -59,10 +56,10 @@ final readonly class FieldSet
             }
         }
 
-        throw new LogicException("{$this->name} has no field $key");
+        return null;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{type: string, properties: object, required: list<string>, additionalProperties: bool} */
     public function schema(): array
     {
         $properties = [];

@@ -59,6 +59,31 @@ final readonly class Fields
         return is_string($value) ? $value : null;
     }
 
+    /**
+     * @template T of string
+     *
+     * @param  list<T>  $known
+     * @return ?T
+     */
+    public function oneOf(string $key, array $known): ?string
+    {
+        foreach ($known as $one) {
+            if ($one === ($this->values[$key] ?? null)) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** What only its own reader can read. */
+    public function raw(string $key): ?Node
+    {
+        $value = $this->values[$key] ?? null;
+
+        return $value instanceof Node ? $value : null;
+    }
+
     public function flag(string $key): bool
     {
         return ($this->values[$key] ?? null) === true;
@@ -90,10 +115,39 @@ final readonly class Fields
         return self::each($this->values[$key] ?? null, static fn (mixed $one): ?ModelLength => $one instanceof ModelLength ? $one : null);
     }
 
+    /** @return list<array{mixed, mixed}> */
+    public function pairs(string $key): array
+    {
+        $pair = static fn (mixed $one): ?array => is_array($one) && count($one) === 2 ? [$one[0], $one[1]] : null;
+
+        return self::each($this->values[$key] ?? null, $pair);
+    }
+
+    /** @return array<int, string> by their places */
+    public function texts(string $key): array
+    {
+        $said = $this->values[$key] ?? null;
+
+        $texts = [];
+        foreach (is_array($said) ? $said : [] as $i => $one) {
+            if (is_int($i) && is_string($one)) {
+                $texts[$i] = $one;
+            }
+        }
+
+        return $texts;
+    }
+
     /** @return list<int> */
     public function counts(string $key): array
     {
         return self::each($this->values[$key] ?? null, static fn (mixed $one): ?int => is_int($one) ? $one : null);
+    }
+
+    /** Whether whatever is said under these keys could be read. */
+    public function areSound(string ...$keys): bool
+    {
+        return array_filter($keys, fn (string $key): bool => $this->at($key) !== null && ! isset($this->values[$key])) === [];
     }
 
     /** The value as the document says it, for what has to be said of it; null where it is not said. */

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Field;
 
+use Closure;
+use stdClass;
+
 /** A list of objects of one kind: a list of their Fields. */
 final readonly class ListType implements FieldType
 {
     /**
      * @param  string  $one  what one of them is called where it has no name, such as “Neighbour”
      * @param  string  $empty  what is said where there is none
+     * @param  array<string, mixed>|Closure(stdClass): array<string, mixed>  $begins  with what a new one begins, beside its id and its name
      */
     public function __construct(
         public FieldSet $set,
@@ -17,7 +21,14 @@ final readonly class ListType implements FieldType
         private int $most,
         private int $least = 0,
         private string $empty = '',
+        private array|Closure $begins = [],
     ) {
+    }
+
+    /** @return array<string, mixed> with what a new one begins in this document, beside its id and its name */
+    public function begun(stdClass $document): array
+    {
+        return $this->begins instanceof Closure ? ($this->begins)($document) : $this->begins;
     }
 
     public function read(Node $node, Values $values): mixed

@@ -87,6 +87,14 @@ final readonly class Node
             : null;
     }
 
+    /** The entry of a list at $i, or null where there is none. */
+    public function item(int $i): ?self
+    {
+        return is_array($this->value) && array_key_exists($i, $this->value)
+            ? new self($this->value[$i], $this->childPath((string) $i), $this->problems)
+            : null;
+    }
+
     /** @return list<array{string, self}> key and value of each entry of an object whose keys are free */
     public function entries(int $limit): array
     {

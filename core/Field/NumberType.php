@@ -7,13 +7,19 @@ namespace Chartula\Core\Field;
 /** A number that is no length, such as degrees or a share: a float. */
 final readonly class NumberType implements FieldType
 {
-    private function __construct(private string $unit, private ?float $least, private ?float $most)
+    /** @param  bool  $isAbove  whether it must be more than the least */
+    private function __construct(private string $unit, private ?float $least, private ?float $most, private bool $isAbove = false)
     {
     }
 
     public static function degrees(?float $least = null, ?float $most = null): self
     {
         return new self('degrees', $least, $most);
+    }
+
+    public static function degreesAbove(float $least, float $most): self
+    {
+        return new self('degrees', $least, $most, true);
     }
 
     /** A part of the whole. */
@@ -25,7 +31,8 @@ final readonly class NumberType implements FieldType
     public function read(Node $node, Values $values): mixed
     {
         $number = $node->number();
-        if ($number !== null && ($number < ($this->least ?? $number) || $number > ($this->most ?? $number))) {
+        $isLow = $number < ($this->least ?? $number) || ($this->isAbove && $number === $this->least);
+        if ($number !== null && ($isLow || $number > ($this->most ?? $number))) {
             $node->fault('number-out-of-range', ['given' => $number, 'wanted' => $this->range()]);
 
             return null;
@@ -37,7 +44,7 @@ final readonly class NumberType implements FieldType
     public function schema(): array
     {
         return ['type' => 'number']
-            + ($this->least === null ? [] : ['minimum' => $this->least])
+            + ($this->least === null ? [] : [$this->isAbove ? 'exclusiveMinimum' : 'minimum' => $this->least])
             + ($this->most === null ? [] : ['maximum' => $this->most]);
     }
 
@@ -56,6 +63,7 @@ final readonly class NumberType implements FieldType
         $words = match (true) {
             $this->least === null => "up to {$this->most}",
             $this->most === null => "from {$this->least}",
+            $this->isAbove => "above {$this->least} and up to {$this->most}",
             default => "from {$this->least} to {$this->most}",
         };
 

@@ -4,72 +4,42 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Site;
 
-use Chartula\Core\Field\Node;
-use Chartula\Core\Field\Sign;
-use Chartula\Core\Field\Values;
+use Chartula\Core\Field\Fields;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Measure\Scale;
 
-/** Reads what stands, lies or moves on the plot: neighbours, roads, obstacles. */
+/** Makes what stands, lies or moves on the plot of what was read of it: neighbours, roads, obstacles. */
 final readonly class SurroundingsReader
 {
-    /** Ordinary road vehicles pass under this height, 15 ft, real millimetres. */
-    private const ROAD_MM = 4572.0;
-
-    private const CLEAR_MM = 1.0;
-
-    private const PLAY_MM = 0.5;
-
-    public function __construct(
-        private Values $values,
-        private ShapeReader $shape,
-        private Scale $scale,
-    ) {
-    }
-
     /** @return list<Neighbour> */
-    public function neighbours(?Node $list): array
+    public static function neighbours(Fields $plot): array
     {
         $made = [];
-        $optional = ['size', 'outline', 'at', 'from', 'clear', 'lifts', 'of'];
-        foreach (NamedList::of($list, ['to'], $optional, $this->values) as [$id, $name, $node]) {
-            $this->of($node->get('of'));
-            $outline = $this->standing($node);
-            $from = $this->values->model($node->get('from'), Sign::Any)->mm ?? 0.0;
-            $to = $this->values->model($node->get('to'), Sign::Any)?->mm;
-            $clear = $this->values->model($node->get('clear'), Sign::ZeroOrMore)->mm ?? self::CLEAR_MM;
-            if ($to !== null && $to <= $from) {
-                $node->get('to')?->fault('plot.upside-down', ['from' => $from, 'to' => $to]);
-            } elseif ($outline !== null && $to !== null) {
-                $made[] = new Neighbour($id, $name, $outline, $from, $to, $clear, $node->path, $node->get('lifts')?->choice(Lift::WAYS));
+        foreach ($plot->list('neighbours') as $said) {
+            $outline = self::standing($said);
+            $levels = self::levels($said);
+            if ($outline !== null && $levels !== null) {
+                [$id, $name] = PlotShapes::names($said);
+                $clear = $said->model('clear')->mm ?? 0.0;
+                $made[] = new Neighbour($id, $name, $outline, $levels[0], $levels[1], $clear, $said->node->path, self::lifts($said));
             }
         }
 
         return $made;
     }
 
-    /** Which building of the project it was taken from, and when. */
-    private function of(?Node $node): void
-    {
-        if ($node !== null && $node->isObject(['building', 'revision'], ['pitch'])) {
-            $node->get('building')?->text(40);
-            $node->get('revision')?->whole(1, 999_999_999);
-            $node->get('pitch')?->number();
-        }
-    }
-
     /** @return list<Road> */
-    public function roads(?Node $list): array
+    public static function roads(Fields $plot): array
     {
         $made = [];
-        foreach (NamedList::of($list, ['line', 'width'], ['above', 'clear'], $this->values) as [$id, $name, $node]) {
-            $line = $this->shape->line($node->get('line'), PlotReader::MOST, 2);
-            $width = $this->values->model($node->get('width'))?->mm;
-            $above = $this->values->model($node->get('above'))->mm ?? self::ROAD_MM / $this->scale->ratio;
-            $clear = $this->values->model($node->get('clear'), Sign::ZeroOrMore)->mm ?? 0.0;
-            if ($line !== null && $width !== null) {
-                $made[] = new Road($id, $name, $line, $width, $above, $clear, $node->path);
+        foreach ($plot->list('roads') as $said) {
+            [$id, $name] = PlotShapes::names($said);
+            $line = PlotShapes::line($said, 'line', 2);
+            $width = $said->model('width');
+            $above = $said->model('above');
+            $clear = $said->model('clear');
+            if ($line !== null && $width !== null && $above !== null && $clear !== null) {
+                $made[] = new Road($id, $name, $line, $width->mm, $above->mm, $clear->mm, $said->node->path);
             }
         }
 
@@ -77,62 +47,70 @@ final readonly class SurroundingsReader
     }
 
     /** @return list<Obstacle> */
-    public function obstacles(?Node $list): array
+    public static function obstacles(Fields $plot): array
     {
         $made = [];
-        foreach (NamedList::of(
-            $list,
-            ['at', 'kind', 'to'],
-            ['size', 'across', 'from', 'travel', 'play', 'lifts'],
-            $this->values,
-        ) as [$id, $name, $node]) {
-            $kind = $node->get('kind')?->choice(Obstacle::KINDS);
-            $at = $this->shape->pair($node->get('at'));
-            $across = $this->values->model($node->get('across'))?->mm;
-            $size = $across === null ? $this->shape->size($node->get('size')) : new Vec2($across, $across);
-            if (($node->get('size') === null) === ($node->get('across') === null)) {
-                $node->fault('plot.size-or-across');
+        foreach ($plot->list('obstacles') as $said) {
+            $across = $said->model('across')?->mm;
+            $size = $across === null ? PlotShapes::pair($said, 'size') : new Vec2($across, $across);
+            if (($said->at('size') === null) === ($said->at('across') === null)) {
+                $said->node->fault('plot.size-or-across');
             }
-            $from = $this->values->model($node->get('from'), Sign::Any)->mm ?? 0.0;
-            $to = $this->values->model($node->get('to'), Sign::Any)?->mm;
-            $travel = $this->shape->pair($node->get('travel')) ?? new Vec2(0.0, 0.0);
-            $play = $this->values->model($node->get('play'), Sign::ZeroOrMore)->mm ?? self::PLAY_MM;
-            if ($to !== null && $to <= $from) {
-                $node->get('to')?->fault('plot.upside-down', ['from' => $from, 'to' => $to]);
-            } elseif ($kind !== null && $at !== null && $size !== null && $to !== null) {
-                $made[] = new Obstacle(
-                    $id,
-                    $kind,
-                    $name,
-                    $at,
-                    $size->x,
-                    $size->y,
-                    $across !== null,
-                    $from,
-                    $to,
-                    $travel,
-                    $play,
-                    $node->path,
-                    $node->get('lifts')?->choice(Lift::WAYS),
-                );
+            $levels = self::levels($said);
+            $kind = $said->text('kind');
+            $at = PlotShapes::pair($said, 'at');
+            if ($kind === null || $at === null || $size === null || $levels === null) {
+                continue;
             }
+            [$id, $name] = PlotShapes::names($said);
+            $made[] = new Obstacle(
+                $id,
+                $kind,
+                $name,
+                $at,
+                $size->x,
+                $size->y,
+                $across !== null,
+                $levels[0],
+                $levels[1],
+                PlotShapes::pair($said, 'travel') ?? new Vec2(0.0, 0.0),
+                $said->model('play')->mm ?? 0.0,
+                $said->node->path,
+                self::lifts($said),
+            );
         }
 
         return $made;
     }
 
-    private function standing(Node $node): ?Ring
+    /** @return ?array{float, float} from where to where it reaches; null, with a fault, where that is upside down */
+    private static function levels(Fields $said): ?array
     {
-        $at = $this->shape->pair($node->get('at')) ?? new Vec2(0.0, 0.0);
-        if (($node->get('size') === null) === ($node->get('outline') === null)) {
-            $node->fault('plot.size-or-outline');
+        $from = $said->model('from')->mm ?? 0.0;
+        $to = $said->model('to')?->mm;
+        if ($to !== null && $to <= $from) {
+            $said->at('to')?->fault('plot.upside-down', ['from' => $from, 'to' => $to]);
+        }
+
+        return $to === null || $to <= $from ? null : [$from, $to];
+    }
+
+    /** @return ?value-of<Lift::WAYS> */
+    private static function lifts(Fields $said): ?string
+    {
+        return $said->oneOf('lifts', Lift::WAYS);
+    }
+
+    private static function standing(Fields $said): ?Ring
+    {
+        if (($said->at('size') === null) === ($said->at('outline') === null)) {
+            $said->node->fault('plot.size-or-outline');
 
             return null;
         }
-        $size = $this->shape->size($node->get('size'));
-        $ring = $size === null
-            ? $this->shape->outline($node->get('outline'), PlotReader::MOST)
-            : Ring::rectangle(0.0, 0.0, $size->x, $size->y);
+        $at = PlotShapes::pair($said, 'at') ?? new Vec2(0.0, 0.0);
+        $size = PlotShapes::pair($said, 'size');
+        $ring = $size === null ? PlotShapes::outline($said, 'outline') : Ring::rectangle(0.0, 0.0, $size->x, $size->y);
 
         return $ring?->moved($at->x, $at->y);
     }

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Building;
+
+use Chartula\Core\Field\ChoiceType;
+use Chartula\Core\Field\ColourType;
+use Chartula\Core\Field\Field;
+use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\FlagType;
+use Chartula\Core\Field\GroupType;
+use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\NodeType;
+use Chartula\Core\Field\Option;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\StockType;
+
+/** What is said of how a building is made. Lengths on the model. */
+final readonly class MethodsFields
+{
+    public const MOST_STACKS = 20;
+
+    public static function set(): FieldSet
+    {
+        $stack = new NodeType(['$ref' => '#/$defs/stack'], 'layers, the outermost first');
+        $named = ['type' => 'object', 'additionalProperties' => ['$ref' => '#/$defs/stack'], 'maxProperties' => self::MOST_STACKS];
+        $through = ChoiceType::of(['front-and-back' => 'front and back', 'sides' => 'the sides']);
+
+        return new FieldSet(
+            'methods',
+            Field::required('wall', 'walls', $stack)->offTheForm(),
+            Field::required('roof', 'roofs', $stack)->offTheForm(),
+            Field::optional('stacks', 'further stacks', new NodeType($named, 'layers by the name of a stack'))->offTheForm(),
+            Field::optional('corner', 'corners', self::corners(), CornerMethod::Butt->value)->offTheForm(),
+            Field::optional('through', 'run through', $through, 'front-and-back')->offTheForm(),
+            Field::optional('base', 'floor', ChoiceType::of(['floor' => 'a floor', 'none' => 'none']), 'floor')->offTheForm(),
+            Field::optional('braces', 'braces', ChoiceType::of(['auto' => 'as the card asks', 'none' => 'none']), 'auto')->offTheForm(),
+            Field::optional('panels', 'edges of the panels', ChoiceType::of(['square' => 'cut square', 'bevelled' => 'bevelled']), 'square')
+                ->saying('where panels meet each other or a wall'),
+            Field::optional('supports', 'formers and boards under them', self::supports(), 'none')
+                ->saying('spaced as their card asks'),
+            Field::optional('bury', 'into the ground', LengthType::model(Sign::ZeroOrMore), '2mm')->offTheForm()
+                ->saying('so far do walls go below the ground along them'),
+            Field::optional('skin', 'papers', GroupType::folded(self::skin()), (object) [])->offTheForm(),
+            Field::optional('template', 'printed sheets', GroupType::folded(self::template()), (object) [])->offTheForm()
+                ->saying('how a printed sheet becomes card'),
+            Field::optional('trim', 'small parts', GroupType::folded(self::trim()), (object) [])->offTheForm(),
+            Field::optional('ridge', 'ridges', GroupType::folded(self::ridge()), (object) ['stock' => 'card-0.25'])->offTheForm(),
+        );
+    }
+
+    private static function corners(): ChoiceType
+    {
+        $options = array_map(
+            static fn (string $method): Option => new Option($method, $method, null, CornerMethod::tryFrom($method) !== null),
+            CornerMethod::known(),
+        );
+
+        return ChoiceType::among(...$options);
+    }
+
+    private static function supports(): ChoiceType
+    {
+        return ChoiceType::of(['auto' => 'as the card asks', 'none' => 'none']);
+    }
+
+    private static function skin(): FieldSet
+    {
+        return new FieldSet(
+            'skin',
+            Field::optional('corner', 'round corners', ChoiceType::of(['overlap' => 'one laps over the other']), 'overlap'),
+            Field::optional('overlap', 'lap round the corner', LengthType::model(Sign::ZeroOrMore), '1.8mm'),
+            Field::optional('opening', 'at openings', ChoiceType::of(['folded' => 'turned in', 'cut' => 'cut']), 'folded'),
+            Field::optional('flap', 'flaps into openings', LengthType::model())
+                ->saying('as deep as the wall and 1.2 mm more where nothing is said'),
+            Field::optional('stock', 'paper', new StockType, 'paper-0.1'),
+            Field::optional('brick', 'bricks', new ColourType, '#a65f4a'),
+            Field::optional('mortar', 'mortar', new ColourType, '#d5cbb9'),
+        );
+    }
+
+    private static function template(): FieldSet
+    {
+        return new FieldSet(
+            'template',
+            Field::optional('stock', 'printed on', new StockType, 'label-0.12'),
+            Field::optional('side', 'goes on the', ChoiceType::of(['front' => 'front', 'back' => 'back']), 'back'),
+            Field::optional('stays', 'stays on', new FlagType, true),
+        );
+    }
+
+    private static function trim(): FieldSet
+    {
+        return new FieldSet(
+            'trim',
+            Field::optional('frame', 'frames', new StockType, 'card-0.5'),
+            Field::optional('glazing', 'glass', new StockType, 'acetate-0.2'),
+        );
+    }
+
+    private static function ridge(): FieldSet
+    {
+        return new FieldSet('ridge', Field::required('stock', 'strips of', new StockType));
+    }
+}
