@@ -9,6 +9,7 @@ use App\Http\Controllers\CardController;
 use App\Http\Controllers\CompromisesController;
 use App\Http\Controllers\DryFitController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\FormController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\MadeController;
 use App\Http\Controllers\MaterialController;
@@ -43,6 +44,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
         Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
         Route::patch('me', [AccountController::class, 'update'])->name('me.update');
         Route::post('lengths', LengthController::class)->name('lengths');
+        Route::get('forms', FormController::class)->name('forms');
         Route::get('shapes', StarterShapeController::class)->name('shapes');
         Route::get('find', [FindController::class, 'anywhere'])->name('find');
 

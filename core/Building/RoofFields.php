@@ -37,8 +37,10 @@ final readonly class RoofFields
         return new FieldSet(
             'roof',
             Field::required('kind', 'kind', self::kinds()),
-            Field::optional('pitch', 'pitch', new PitchType)->when('kind', self::PITCHED)->beginning(40)->saying('or `rise`'),
-            Field::optional('rise', 'rise', LengthType::real())->saying('over a rectangle or a lean-to, in place of `pitch`')->offTheForm(),
+            Field::optional('pitch', 'pitch', new PitchType)->when('kind', self::PITCHED)->insteadOf('rise')->beginning(40)
+                ->saying('or `rise`'),
+            Field::optional('rise', 'or rise', LengthType::real())->when('kind', self::PITCHED)->insteadOf('pitch')
+                ->saying('over a rectangle or a lean-to, in place of `pitch`'),
             Field::required('upper', 'upper slopes', GroupType::gathering($upper))->when('kind', ['mansard'])
                 ->beginning((object) ['pitch' => 25, 'from' => '5ft']),
             Field::optional('parapet', 'parapet above it', LengthType::real(Sign::ZeroOrMore), '0mm')->when('kind', ['flat'])

@@ -15,6 +15,7 @@ final readonly class Field
      * @param  bool  $isOnForm  false where a drawing or the document alone says it
      * @param  string  $under  on the form, the heading under which it lies folded; '' where it is always to be seen
      * @param  string  $unsaid  on the form, what it means that nothing is said
+     * @param  ?string  $insteadOf  the field in whose place it may be said; where that one is said, a form does not ask for this one
      */
     private function __construct(
         public string $key,
@@ -28,6 +29,7 @@ final readonly class Field
         public bool $isOnForm = true,
         public string $under = '',
         public string $unsaid = '',
+        public ?string $insteadOf = null,
     ) {
     }
 
@@ -60,6 +62,11 @@ final readonly class Field
     public function offered(string $key, array $values): self
     {
         return $this->with(when: new When($key, $values, null, true));
+    }
+
+    public function insteadOf(string $key): self
+    {
+        return $this->with(insteadOf: $key);
     }
 
     public function beginning(mixed $begins): self
@@ -95,13 +102,13 @@ final readonly class Field
             + ($this->says === '' ? [] : ['description' => $this->says]);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{key: string, label: string, optional: bool, holds: array<string, mixed>, ...} */
     public function form(): array
     {
-        return ['key' => $this->key, 'label' => $this->label, 'optional' => ! $this->isRequired, ...$this->type->form()]
+        return ['key' => $this->key, 'label' => $this->label, 'optional' => ! $this->isRequired, 'holds' => $this->type->form()]
+            + ($this->insteadOf === null ? [] : ['instead_of' => $this->insteadOf])
             + ($this->when === null ? [] : ['when' => $this->when->toArray()])
             + ($this->default === null ? [] : ['usual' => $this->default])
-            + ($this->begins === null ? [] : ['begins' => $this->begins])
             + ($this->under === '' ? [] : ['under' => $this->under])
             + ($this->unsaid === '' ? [] : ['unsaid' => $this->unsaid]);
     }

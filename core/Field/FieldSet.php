@@ -72,7 +72,7 @@ final readonly class FieldSet
         ];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<array{key: string, label: string, optional: bool, holds: array<string, mixed>, ...}> */
     public function form(): array
     {
         $shown = array_filter($this->fields, static fn (Field $field): bool => $field->isOnForm);

@@ -30,6 +30,12 @@ final readonly class GroupType implements FieldType
         return new self($set, $word, false);
     }
 
+    /** Whether it only gathers its fields, and nobody speaks of it. */
+    public function isPlain(): bool
+    {
+        return $this->word === null && ! $this->isFolded;
+    }
+
     public function read(Node $node, Values $values): mixed
     {
         return $this->set->read($node, $values);

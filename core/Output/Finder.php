@@ -64,7 +64,11 @@ final readonly class Finder
             // Words are no lengths; what begins with a figure was meant as one.
             $why = preg_match('/^-?\s*[\d.]/', $text) === 1 ? $e->problems[0]->line() : null;
         }
-        $named = [...($kit === null ? [] : self::named($text, new KitShape($kit))), ...self::verbs($text, $kit !== null)];
+        $named = [
+            ...($kit === null ? [] : self::named($text, new KitShape($kit))),
+            ...self::verbs($text, $kit !== null),
+            ...($kit === null ? [] : FieldFinder::found($text)),
+        ];
         usort($named, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $results = array_slice([...$results, ...array_column($named, 1)], 0, self::MOST);
 
@@ -191,7 +195,7 @@ final readonly class Finder
     }
 
     /** The less the nearer: the name itself, its beginning, a word in it, every word somewhere; null where it is something else. */
-    private static function rank(string $text, string $name, string $words): ?int
+    public static function rank(string $text, string $name, string $words): ?int
     {
         [$text, $name, $words] = array_map(mb_strtolower(...), [$text, $name, "$name $words"]);
         if ($text === $name) {

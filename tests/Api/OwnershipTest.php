@@ -26,6 +26,7 @@ final class OwnershipTest extends ApiTestCase
         'projects.reading',
         'find',
         'shapes',
+        'forms',
     ];
 
     public function testEveryRouteIsKnownHere(): void

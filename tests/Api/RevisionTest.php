@@ -154,6 +154,14 @@ final class RevisionTest extends ApiTestCase
             ->assertStatus(201)->assertJsonPath('name', 'Shelter')->assertJsonPath('derived.dry_fit.ok', true);
     }
 
+    public function testFormsAreServedAsTheyAreDescribed(): void
+    {
+        $forms = $this->actingAs($this->person())->getJson('/api/forms')->assertOk();
+        self::assertMatches('api.schema.json#/$defs/forms', self::decoded($forms));
+        $forms->assertJsonPath('forms.style.0.label', 'called')->assertJsonPath('forms.roof.0.holds.choices.0.value', 'gable');
+        self::assertSame(['style', 'roof', 'methods', 'plot', 'relief'], array_keys((array) $forms->json('forms')));
+    }
+
     public function testANewBuildingBeginsInTheShapeThatIsChosen(): void
     {
         $user = $this->person();

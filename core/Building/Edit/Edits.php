@@ -15,7 +15,7 @@ use stdClass;
 /**
  * Changes to a document, as screens ask for them: setting a field; moving, adding, copying, repeating and removing
  * openings by bricks and courses; blocks, their shapes and what the roof does over their edges; kinds of openings; materials;
- * the plot and the building's place on it. Works on the document, sound or not, and says what became different.
+ * the plot and the building's place on it; what forms do. Works on the document, sound or not, and says what became different.
  */
 final readonly class Edits
 {
@@ -27,6 +27,7 @@ final readonly class Edits
         ...PlotEdit::OPS,
         ...KindEdit::OPS,
         ...StackEdit::OPS,
+        ...FormEdit::OPS,
     ];
 
     /** @param  list<Change>  $changes  what became different by it */
@@ -60,6 +61,7 @@ final readonly class Edits
                 $op === 'set' => SetField::apply($document, $edit),
                 in_array($op, PlotEdit::OPS, true) => PlotEdit::apply($document, $op, $edit),
                 in_array($op, KindEdit::OPS, true) => KindEdit::apply($document, $op, $edit),
+                in_array($op, FormEdit::OPS, true) => FormEdit::apply($document, $op, $edit),
                 in_array($op, StackEdit::OPS, true) => StackEdit::apply($document, $op, $edit),
                 in_array($op, BlockEdit::OPS, true) => BlockEdit::apply($document, $op, $edit),
                 default => OpeningEdit::apply($document, $op, $edit),

@@ -25,9 +25,30 @@ final readonly class SetField
         if ($path === null || $path === '') {
             return;
         }
-        if (! self::set($document, self::keys($path), $edit->get('value')?->value)) {
+        if (! self::put($document, $path, $edit->get('value')?->value)) {
             $edit->get('path')?->fault('edit.no-such', ['given' => $path]);
         }
+    }
+
+    /** Sets a field as `apply` does; false where there is no such place. */
+    public static function put(stdClass $document, string $path, mixed $value): bool
+    {
+        return self::set($document, self::keys($path), $value);
+    }
+
+    /** What stands at a dotted path; null where nothing does. */
+    public static function get(stdClass $document, string $path): mixed
+    {
+        $value = $document;
+        foreach (self::keys($path) as $key) {
+            $value = match (true) {
+                $value instanceof stdClass => $value->{$key} ?? null,
+                is_array($value) => $value[$key] ?? null,
+                default => null,
+            };
+        }
+
+        return $value;
     }
 
     /** @return non-empty-list<string> */

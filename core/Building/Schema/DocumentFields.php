@@ -10,56 +10,55 @@ use Chartula\Core\Building\RoofFields;
 use Chartula\Core\Building\Site\PlotFields;
 use Chartula\Core\Building\StyleFields;
 use Chartula\Core\Field\FieldSet;
-use Chartula\Core\Field\FieldType;
 use Chartula\Core\Field\GroupType;
 use Chartula\Core\Field\ListType;
 
 /** Where in a document stands what is described by fields: all that is read, shown, found and written down from one description. */
 final readonly class DocumentFields
 {
-    /** @return array<string, FieldSet> by their place in the document, `*` for any id or number */
+    /** @return list<FieldPlace> */
     public static function places(): array
     {
         return [
-            'styles.*' => StyleFields::set(),
-            'blocks.*.roof' => RoofFields::set(),
-            'methods' => MethodsFields::set(),
-            'plot' => PlotFields::set(),
-            'relief' => ReliefReader::fields(),
+            new FieldPlace('styles.*', StyleFields::set(), 'a kind of opening', 'prototype'),
+            new FieldPlace('blocks.*.roof', RoofFields::set(), 'a roof', 'roof'),
+            new FieldPlace('methods', MethodsFields::set(), 'how it is made', 'roof'),
+            new FieldPlace('plot', PlotFields::set(), 'the plot', 'plot'),
+            new FieldPlace('relief', ReliefReader::fields(), 'low relief', 'plot'),
         ];
     }
 
-    /** What a dotted path of a document leads to; null where no field says it. */
-    public static function type(string $path): ?FieldType
+    /** Gives the field that a dotted path of a document leads to; null where none says it. */
+    public static function at(string $path): ?DescribedField
     {
         $keys = explode('.', $path);
-        foreach (self::places() as $place => $set) {
-            $own = explode('.', $place);
-            $isHere = count($keys) > count($own);
+        foreach (self::places() as $place) {
+            $own = explode('.', $place->path);
+            $isHere = true;
             foreach ($own as $i => $key) {
                 $isHere = $isHere && ($key === '*' || $key === ($keys[$i] ?? null));
             }
-            if ($isHere) {
-                return self::within($set, array_slice($keys, count($own)));
+            $rest = array_slice($keys, count($own));
+            if ($isHere && $rest !== []) {
+                return self::within($place->set, $rest);
             }
         }
 
         return null;
     }
 
-    /** @param  list<string>  $keys */
-    private static function within(FieldSet $set, array $keys): ?FieldType
+    /** @param  non-empty-list<string>  $keys */
+    private static function within(FieldSet $set, array $keys): ?DescribedField
     {
-        $key = array_shift($keys);
-        $type = $key === null ? null : $set->find($key)?->type;
-        if ($type instanceof ListType && $keys !== []) {
+        $field = $set->find(array_shift($keys));
+        if ($field === null || $keys === []) {
+            return $field === null ? null : new DescribedField($set, $field);
+        }
+        $type = $field->type;
+        if ($type instanceof ListType) {
             array_shift($keys);
         }
 
-        return match (true) {
-            $keys === [] => $type,
-            $type instanceof ListType, $type instanceof GroupType => self::within($type->set, $keys),
-            default => null,
-        };
+        return $keys !== [] && ($type instanceof ListType || $type instanceof GroupType) ? self::within($type->set, $keys) : null;
     }
 }

@@ -15,8 +15,8 @@ final readonly class DocumentSchema
     public static function of(string $frame): string
     {
         $sets = [];
-        foreach (DocumentFields::places() as $set) {
-            $sets[$set->name] = $set;
+        foreach (DocumentFields::places() as $place) {
+            $sets[$place->set->name] = $place->set;
         }
         $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR;
         $text = json_encode(self::filled(json_decode($frame, false, 512, JSON_THROW_ON_ERROR), $sets), $flags);

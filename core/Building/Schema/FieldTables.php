@@ -18,20 +18,20 @@ final readonly class FieldTables
     public static function filled(string $markdown): string
     {
         $sets = [];
-        foreach (DocumentFields::places() as $place => $set) {
-            $sets[$set->name] = [$place, $set];
+        foreach (DocumentFields::places() as $place) {
+            $sets[$place->set->name] = $place;
         }
 
         return (string) preg_replace_callback(
             self::MARK,
-            static fn (array $m): string => $m[1].(isset($sets[$m[2]]) ? self::table(...$sets[$m[2]]) : '').$m[3],
+            static fn (array $m): string => $m[1].(isset($sets[$m[2]]) ? self::table($sets[$m[2]]) : '').$m[3],
             $markdown,
         );
     }
 
-    private static function table(string $place, FieldSet $set): string
+    private static function table(FieldPlace $place): string
     {
-        $lines = ["| `$place` | holds | where nothing is said |", '|---|---|---|', ...self::rows($set, '')];
+        $lines = ["| `{$place->path}` | holds | where nothing is said |", '|---|---|---|', ...self::rows($place->set, '')];
 
         return implode("\n", $lines)."\n";
     }

@@ -34,7 +34,8 @@ final readonly class PlotFields
 
         return new FieldSet(
             'plot',
-            Field::optional('size', 'size', new PairType(LengthType::model(), ['width', 'depth']))->saying('or `outline`'),
+            Field::optional('size', 'size', new PairType(LengthType::model(), ['width', 'depth']))
+                ->insteadOf('outline')->saying('or `outline`'),
             Field::optional('outline', 'outline', new ListOfType(self::place(), 'Corner', self::MOST_CORNERS, 3))
                 ->saying('counter-clockwise')->offTheForm(),
             Field::optional('edges', 'sides', new ListOfType(new IdType, 'Side', self::MOST_CORNERS))
@@ -51,7 +52,7 @@ final readonly class PlotFields
             Field::optional('allow', 'allowed for', GroupType::gathering(self::allowance()))->under($sides)
                 ->saying('what will stand proud of the kit and is not described'),
             Field::optional('lift', 'comes off', GroupType::gathering(self::lift())),
-            Field::optional('eye', 'the operator’s eye', GroupType::thing(self::eye(), 'looks from here'))
+            Field::optional('eye', 'the eye', GroupType::thing(self::eye(), 'looks from here'))
                 ->beginning((object) ['distance' => '600mm', 'height' => '350mm', 'travel' => '400mm']),
             Field::optional('light', 'light falls at', NumberType::degrees(0.0, self::MOST_LIGHT_DEG), Plot::LIGHT_DEG)
                 ->saying('off the backscene’s normal, from either side'),

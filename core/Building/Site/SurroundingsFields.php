@@ -59,7 +59,8 @@ final readonly class SurroundingsFields
             ...PlotFields::named(),
             ...[
                 Field::optional('at', 'at', PlotFields::place(), ['0mm', '0mm']),
-                Field::optional('size', 'size', new PairType(LengthType::model(), ['width', 'depth']))->saying('or `outline`'),
+                Field::optional('size', 'size', new PairType(LengthType::model(), ['width', 'depth']))
+                    ->insteadOf('outline')->saying('or `outline`'),
                 Field::optional('outline', 'outline', new ListOfType(PlotFields::place(), 'Corner', PlotFields::MOST, 3))->offTheForm(),
                 Field::optional('from', 'from, above the baseboard', LengthType::model(Sign::Any), '0mm'),
                 Field::required('to', 'up to', LengthType::model(Sign::Any)),
@@ -95,8 +96,9 @@ final readonly class SurroundingsFields
             ...PlotFields::named(),
             ...[
                 Field::required('at', 'at', PlotFields::place())->saying('its middle'),
-                Field::optional('size', 'size', new PairType(LengthType::model(), ['width', 'depth']))->saying('or `across`'),
-                Field::optional('across', 'or across, if round', LengthType::model()),
+                Field::optional('size', 'size', new PairType(LengthType::model(), ['width', 'depth']))
+                    ->insteadOf('across')->saying('or `across`'),
+                Field::optional('across', 'or across, if round', LengthType::model())->insteadOf('size'),
                 Field::optional('from', 'from, above the baseboard', LengthType::model(Sign::Any), '0mm'),
                 Field::required('to', 'up to', LengthType::model(Sign::Any)),
                 Field::optional('travel', 'travel', PlotFields::place('moves to the right', 'moves to the back'), ['0mm', '0mm']),

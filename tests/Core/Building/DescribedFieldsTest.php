@@ -8,6 +8,7 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Schema\DocumentFields;
 use Chartula\Core\Building\Schema\DocumentSchema;
+use Chartula\Core\Building\Schema\FieldPlace;
 use Chartula\Core\Building\Schema\FieldTables;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
@@ -49,14 +50,15 @@ final class DescribedFieldsTest extends TestCase
     {
         $page = (string) file_get_contents(self::ROOT.'docs/formats.md');
         self::assertSame(FieldTables::filled($page), $page, 'bin/chartula schema docs/formats.md');
-        foreach (DocumentFields::places() as $set) {
-            self::assertStringContainsString("<!-- fields: {$set->name} -->\n| ", $page);
+        foreach (DocumentFields::places() as $place) {
+            self::assertStringContainsString("<!-- fields: {$place->set->name} -->\n| ", $page);
         }
     }
 
     public function testEveryPlaceIsTried(): void
     {
-        self::assertSame(array_keys(DocumentFields::places()), array_keys(self::PLACES));
+        $described = array_map(static fn (FieldPlace $place): string => $place->path, DocumentFields::places());
+        self::assertSame($described, array_keys(self::PLACES));
         self::assertSame([], self::faultsAt(self::full()));
     }
 
@@ -76,8 +78,8 @@ final class DescribedFieldsTest extends TestCase
     /** @return iterable<string, array{string, mixed, ?string, ?string}> the path, a wrong value, and what another field has to hold */
     public static function provideFields(): iterable
     {
-        foreach (DocumentFields::places() as $place => $set) {
-            yield from self::within($set, self::PLACES[$place]);
+        foreach (DocumentFields::places() as $place) {
+            yield from self::within($place->set, self::PLACES[$place->path] ?? '');
         }
     }
 
@@ -116,10 +118,10 @@ final class DescribedFieldsTest extends TestCase
     /** @return iterable<string, array{string, Field}> */
     public static function provideDefaults(): iterable
     {
-        foreach (DocumentFields::places() as $place => $set) {
-            foreach ($set->fields as $field) {
+        foreach (DocumentFields::places() as $place) {
+            foreach ($place->set->fields as $field) {
                 if ($field->default !== null) {
-                    $path = self::PLACES[$place].".{$field->key}";
+                    $path = (self::PLACES[$place->path] ?? '').".{$field->key}";
                     yield $path => [$path, $field];
                 }
             }

@@ -47,6 +47,17 @@ final class FinderTest extends TestCase
         self::assertCount(6, array_filter(array_column(self::find('18ft')['results'], 'text'), static fn (string $t): bool => str_contains($t, 'real')));
     }
 
+    /** Whatever a form asks for is found by its words, with the screen where it is asked; by the words of what it belongs to, too. */
+    #[TestWith(['rebated', 'Rebated by, of a kind of opening', 'prototype'])]
+    #[TestWith(['wheelbase', 'A bogie’s wheelbase, of a vehicle', 'plot'])]
+    #[TestWith(['overhang verges', 'Overhang at the verges, of a roof', 'roof'])]
+    #[TestWith(['neighbour clear', 'Kept clear, of a neighbour', 'plot'])]
+    public function testFindsWhatCanBeSaid(string $text, string $says, string $stage): void
+    {
+        $fields = array_values(array_filter(self::find($text)['results'], static fn (array $one): bool => $one['kind'] === 'field'));
+        self::assertSame([$says, ['what' => 'verb', 'id' => $stage]], [$fields[0]['text'] ?? '', $fields[0]['to'] ?? []]);
+    }
+
     public function testMetresForWhoLikesThem(): void
     {
         $found = Finder::find('10mm', Scale::of(76.2), Gauge::imperial(), false, null);

@@ -10,6 +10,7 @@ import type {
   Cut,
   Direction,
   DryFit,
+  Forms,
   Found,
   LaidSheets,
   Made,
@@ -30,6 +31,13 @@ export const projectsOptions = () =>
   queryOptions({
     queryKey: ['projects'],
     queryFn: async () => (await api.get<{ projects: ProjectSummary[] }>('projects')).projects,
+  });
+
+export const formsOptions = () =>
+  queryOptions({
+    queryKey: ['forms'],
+    queryFn: async () => (await api.get<Forms>('forms')).forms,
+    staleTime: Infinity,
   });
 
 export const shapesOptions = () =>

@@ -186,6 +186,28 @@ export type Edit =
       op: 'stand-before';
       edge?: string;
       by: string;
+    }
+  | {
+      op: 'choose';
+      /**
+       * Of a field that is described.
+       */
+      path: string;
+      value: Json;
+    }
+  | {
+      op: 'add-entry';
+      /**
+       * Of a list that is described.
+       */
+      path: string;
+    }
+  | {
+      op: 'begin';
+      /**
+       * Of a field that is described.
+       */
+      path: string;
     };
 /**
  * Any value of a document.
@@ -1147,7 +1169,7 @@ export interface Found {
   help: string | null;
 }
 export interface FoundResult {
-  kind: 'length' | 'part' | 'wall' | 'sheet' | 'verb' | 'opening';
+  kind: 'length' | 'part' | 'wall' | 'sheet' | 'verb' | 'opening' | 'field';
   text: string;
   copy?: string;
   to?: {
@@ -1525,4 +1547,105 @@ export interface AsNeighbour {
     to: string;
     pitch: number;
   }[];
+}
+export interface FormChoice {
+  value: string;
+  words: string;
+  /**
+   * A path in a box of 24 by 24.
+   */
+  picture?: string;
+}
+/**
+ * What a field holds.
+ *
+ */
+export interface FormValue {
+  what:
+    | 'length'
+    | 'number'
+    | 'count'
+    | 'flag'
+    | 'text'
+    | 'choice'
+    | 'pair'
+    | 'items'
+    | 'map'
+    | 'group'
+    | 'list'
+    | 'stock'
+    | 'colour'
+    | 'id'
+    | 'reference'
+    | 'other';
+  /**
+   * Of a length.
+   */
+  world?: 'real' | 'model';
+  /**
+   * Of a number: the word behind it.
+   */
+  after?: string;
+  least?: number;
+  most?: number;
+  choices?: FormChoice[];
+  /**
+   * Of a pair.
+   *
+   */
+  labels?: [string, string];
+  each?: FormValue;
+  /**
+   * Of a group, or of an entry of a list.
+   */
+  fields?: FormField[];
+  folded?: boolean;
+  /**
+   * Of a group that is there or is not: what is said where it is.
+   */
+  word?: string;
+  /**
+   * What one of a list is called.
+   */
+  one?: string;
+  /**
+   * What is said of a list without any.
+   */
+  empty?: string;
+  /**
+   * Of values by names: of what the names are.
+   */
+  names?: string;
+  /**
+   * Of a reference: the path of what it is chosen from.
+   */
+  to?: string;
+}
+export interface FormField {
+  key: string;
+  label: string;
+  optional: boolean;
+  holds: FormValue;
+  /**
+   * The field in whose place it may be said.
+   */
+  instead_of?: string;
+  when?: {
+    key: string;
+    values: string[];
+  };
+  usual?: Json;
+  /**
+   * The heading under which it lies folded.
+   */
+  under?: string;
+  /**
+   * What it means that nothing is said.
+   */
+  unsaid?: string;
+}
+export interface Forms {
+  forms: {
+    [k: string]: FormField[] | undefined;
+  };
 }

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import type { BuiltFigure, PlanEdge, Size } from '../api/types';
 import { lengthOptions, measureOf } from '../api/lengths';
-import { entriesAt } from '../ui/Entries';
+import { entriesAt } from './entries';
 import { FormField } from '../ui/FormField';
 import { Offers } from '../ui/Offers';
 import { keepDraft, readDraft } from '../ui/drafts';

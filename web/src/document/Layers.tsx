@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button';
-import { entriesAt } from '../ui/Entries';
+import { entriesAt } from './entries';
 import { textAt, useBuilding } from './context';
 import { SelectField } from '../ui/SelectField';
 

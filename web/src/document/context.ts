@@ -48,12 +48,22 @@ export function drawnOf(state: BuildingState): View | null {
   return state.sketch === null ? made : { ...state.sketch, stocks: made?.stocks ?? [] };
 }
 
-/** The value at a dotted path of the document, as text; '' where there is none. */
-export function textAt(document: unknown, path: string): string {
+/** The value at a dotted path of the document; undefined where there is none. */
+export function valueAt(document: unknown, path: string): unknown {
   let value: unknown = document;
   for (const key of path.split('.')) {
-    if (value === null || typeof value !== 'object') return '';
+    if (value === null || typeof value !== 'object') return undefined;
     value = (value as Record<string, unknown>)[key];
   }
+  return value;
+}
+
+/** A plain value as text; '' for whatever is none. */
+export function asText(value: unknown): string {
   return ['string', 'number', 'boolean'].includes(typeof value) ? String(value) : '';
+}
+
+/** The value at a dotted path of the document, as text; '' where there is none. */
+export function textAt(document: unknown, path: string): string {
+  return asText(valueAt(document, path));
 }

@@ -10,7 +10,7 @@ export function withTyped(document: Document, edits: readonly Edit[]): Document 
   let result: Json = document;
   for (const edit of edits) {
     // A path with points within its keys, or with entries by name, is the server's to follow.
-    if (edit.op === 'set' && edit.value !== null && !/[~=]/.test(edit.path))
+    if ((edit.op === 'set' || edit.op === 'choose') && edit.value !== null && !/[~=]/.test(edit.path))
       result = set(result, edit.path.split('.'), edit.value);
   }
   return result as Document;

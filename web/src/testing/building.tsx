@@ -4,7 +4,9 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
 import type { BuildingState, Derived, Edit, Fault } from '../api/types';
+import { formsOptions } from '../api/options';
 import { BuildingContext } from '../document/context';
+import { FORMS } from './forms';
 
 /** Something that is wrong in the front wall. */
 export const faultAt = (path: string, text: string, go: Partial<Fault['go']> = {}): Fault => ({
@@ -47,8 +49,10 @@ export const buildingOf = (more: Partial<BuildingState> = {}): BuildingState => 
 export function showIn(state: BuildingState, ui: ReactNode, derived: Derived | null = state.derived) {
   const save = vi.fn<(edits: Edit[]) => void>();
   const gather = vi.fn<(edits: Edit[]) => void>();
+  const queries = new QueryClient();
+  queries.setQueryData(formsOptions().queryKey, FORMS);
   const { container } = render(
-    <QueryClientProvider client={new QueryClient()}>
+    <QueryClientProvider client={queries}>
       <MemoryRouter>
         <BuildingContext.Provider
           value={{

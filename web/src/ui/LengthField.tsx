@@ -27,12 +27,14 @@ interface Props {
   optional?: boolean;
   /** Of the page, not of the building: the other world says nothing. */
   plain?: boolean;
+  /** What stands in for it where nothing is said. */
+  usual?: string;
   /** Saves it where it is no field of the document but makes several. */
   onPut?: (text: string) => void;
 }
 
 /** What is typed into a field of the document, kept at it until it can be saved, and what the server makes of it. */
-function useLength({ path, value, world = 'real', optional = false, onPut }: Omit<Props, 'label'>) {
+function useLength({ path, value, world = 'real', optional = false, onPut }: Omit<Props, 'label' | 'usual'>) {
   const { state, units, save } = useBuilding();
   const queries = useQueryClient();
   const [draft, setDraft] = useState<string | null>(() => readDraft(state.id, path));
@@ -82,7 +84,7 @@ function useLength({ path, value, world = 'real', optional = false, onPut }: Omi
 }
 
 /** What is typed is read by the server while it is typed, and saved when the field is left or Enter is pressed. */
-export function LengthField({ label, plain = false, ...field }: Props) {
+export function LengthField({ label, plain = false, usual = '', ...field }: Props) {
   const { units } = useBuilding();
   const id = useId();
   const { text, put, commit, size, wrong, asks, offers, take } = useLength(field);
@@ -102,6 +104,7 @@ export function LengthField({ label, plain = false, ...field }: Props) {
         id={id}
         value={isIn ? text : forTheEye(text)}
         title={text}
+        placeholder={usual}
         onFocus={() => setIn(true)}
         spellCheck={false}
         autoComplete="off"

@@ -5,7 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { compromisesOptions } from '../../api/options';
 import type { CompromiseRow, Compromises, Direction, Edit, Json } from '../../api/types';
 import { Shapes } from '../../drawing/Shapes';
-import { entriesAt } from '../../ui/Entries';
+import { entriesAt } from '../../document/entries';
 import { useBuilding } from '../../document/context';
 import { Itself } from './Itself';
 import { SoFar, put } from './SoFar';

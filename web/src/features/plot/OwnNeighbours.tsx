@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { asNeighbourOptions, projectsOptions } from '../../api/options';
 import type { AsNeighbour, BuildingSummary, Json } from '../../api/types';
-import { entriesAt, freeId } from '../../ui/Entries';
+import { entriesAt, freeId } from '../../document/entries';
 import { textAt, useBuilding } from '../../document/context';
 
 /** Other buildings of the project as neighbours: taken over as they stand, and anew when they have changed. */

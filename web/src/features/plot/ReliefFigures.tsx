@@ -1,25 +1,10 @@
-import { LengthField } from '../../ui/LengthField';
-import { SelectField } from '../../ui/SelectField';
 import { textAt, useBuilding } from '../../document/context';
-
-const BACKS = [
-  ['open', 'open'],
-  ['plain', 'plain card'],
-  ['stiffener', 'a frame of card'],
-] as const;
-
-const FLANKS = [
-  ['keep', 'kept if they fit'],
-  ['narrow', 'narrowed'],
-  ['drop', 'left out'],
-] as const;
+import { DocumentForm } from '../../document/form/DocumentForm';
 
 /** How the building is cut, where it is. */
 export function ReliefFigures() {
-  const { state, save, derived } = useBuilding();
-  const text = (key: string) => textAt(state.document, `relief.${key}`);
-  const set = (key: string) => (value: string) => save([{ op: 'set', path: `relief.${key}`, value }]);
-  if (text('school') === '') {
+  const { state, derived } = useBuilding();
+  if (textAt(state.document, 'relief.school') === '') {
     return (
       <>
         <h2>Low relief</h2>
@@ -34,14 +19,7 @@ export function ReliefFigures() {
   return (
     <>
       <h2>Low relief</h2>
-      <LengthField label="depth" path="relief.depth" value={text('depth')} world="model" />
-      <SelectField label="its back" value={text('back') || 'open'} choices={BACKS} onChange={set('back')} />
-      <SelectField
-        label="openings of flanks"
-        value={text('flank') || 'keep'}
-        choices={FLANKS}
-        onChange={set('flank')}
-      />
+      <DocumentForm form="relief" path="relief" />
       {remarks.length > 0 && (
         <ul className="mt-2">
           {remarks.map((check, i) => (

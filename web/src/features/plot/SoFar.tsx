@@ -2,7 +2,7 @@ import { useId } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { Edit, Json } from '../../api/types';
-import { entriesAt } from '../../ui/Entries';
+import { entriesAt } from '../../document/entries';
 import { textAt, useBuilding } from '../../document/context';
 
 const STEPS: Record<string, string> = {

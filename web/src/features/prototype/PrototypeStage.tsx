@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button';
 import { Link, useSearchParams } from 'react-router';
 import { Elevation } from '../../drawing/Elevation';
 import { WallChooser } from '../../drawing/WallChooser';
-import { entriesAt } from '../../ui/Entries';
+import { entriesAt } from '../../document/entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';

@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button';
 import type { PlanBlock } from '../../api/types';
-import { entriesAt } from '../../ui/Entries';
+import { entriesAt } from '../../document/entries';
 import { textAt, useBuilding } from '../../document/context';
 
 const HAVE_PITCH = ['gable', 'hip', 'half-hip', 'lean-to', 'mansard'];

@@ -10,10 +10,8 @@ standInServer();
 describe('Roof', () => {
   it('changes the kind of roof', () => {
     const { save } = showIn(hutState(), <RoofStage />, hut());
-    fireEvent.change(screen.getByLabelText('kind'), { target: { value: 'hip' } });
-    expect(save).toHaveBeenCalledWith([
-      expect.objectContaining({ op: 'set', path: 'blocks.0.roof.kind', value: 'hip' }),
-    ]);
+    fireEvent.click(screen.getByRole('radio', { name: 'hip' }));
+    expect(save).toHaveBeenCalledWith([{ op: 'choose', path: 'blocks.0.roof.kind', value: 'hip' }]);
   });
 
   it('says of one edge what the roof does over it', () => {

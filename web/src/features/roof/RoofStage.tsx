@@ -2,26 +2,15 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { PlanEdge, View } from '../../api/types';
 import { Empty } from '../../ui/States';
-import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
-import { TextField } from '../../ui/TextField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
-import { textAt, useBuilding } from '../../document/context';
+import { useBuilding } from '../../document/context';
+import { DocumentForm } from '../../document/form/DocumentForm';
 import { NeighboursPitch, OwnEdges } from './Neighbours';
 import { EdgeFigures } from './EdgeFigures';
 import { PanelView } from './PanelView';
 import { RoofPlan } from './RoofPlan';
 import { SectionAt } from './SectionAt';
-
-const KINDS = [
-  ['gable', 'gable'],
-  ['hip', 'hip'],
-  ['half-hip', 'half-hip'],
-  ['lean-to', 'lean-to'],
-  ['mansard', 'mansard'],
-  ['flat', 'flat'],
-  ['none', 'none'],
-] as const;
 
 const VIEWS = ['plan', 'section', 'panels'] as const;
 
@@ -116,7 +105,6 @@ export function RoofStage() {
 
 /** The roof of each block as a whole. */
 function RoofFigures({ drawn, onEdge }: { drawn: View; onEdge: (key: string) => void }) {
-  const { state, save } = useBuilding();
   const { plan, section } = drawn;
   const [search, setSearch] = useSearchParams();
   // Which block is looked at stays while its edges are.
@@ -126,8 +114,6 @@ function RoofFigures({ drawn, onEdge }: { drawn: View; onEdge: (key: string) => 
   );
   const block = plan.blocks[at] ?? plan.blocks[0];
   const path = `blocks.${at}.roof`;
-  const text = (key: string) => textAt(state.document, `${path}.${key}`);
-  const kind = text('kind');
   return (
     <>
       <h2>{plan.blocks.length > 1 ? 'Roofs' : 'The roof'}</h2>
@@ -139,64 +125,9 @@ function RoofFigures({ drawn, onEdge }: { drawn: View; onEdge: (key: string) => 
           onChange={(value) => setSearch({ block: plan.blocks[Number(value)]?.id ?? '' }, { replace: true })}
         />
       )}
-      <SelectField
-        label="kind"
-        path={`${path}.kind`}
-        value={kind}
-        choices={KINDS}
-        onChange={(value) =>
-          save([
-            { op: 'set', path: `${path}.kind`, value },
-            ...(value === 'mansard' && text('upper.pitch') === ''
-              ? [{ op: 'set' as const, path: `${path}.upper`, value: { pitch: 25, from: '5ft' } }]
-              : []),
-          ])
-        }
-      />
-      {kind !== 'flat' && kind !== 'none' && (
-        <TextField label="pitch" path={`${path}.pitch`} value={text('pitch')} read={degrees} after="degrees" />
-      )}
+      <DocumentForm form="roof" path={path} />
       <NeighboursPitch block={at} blocks={plan.blocks} />
       <OwnEdges block={block} onEdge={onEdge} />
-      {kind === 'mansard' && (
-        <>
-          <TextField
-            label="upper pitch"
-            path={`${path}.upper.pitch`}
-            value={text('upper.pitch')}
-            read={degrees}
-            after="degrees"
-          />
-          <LengthField label="begins above the eaves" path={`${path}.upper.from`} value={text('upper.from')} />
-        </>
-      )}
-      {kind === 'flat' && (
-        <LengthField label="parapet above it" path={`${path}.parapet`} value={text('parapet')} optional />
-      )}
-      {(kind === 'gable' || kind === 'half-hip') && (
-        <SelectField
-          label="ridge runs"
-          path={`${path}.ridge`}
-          value={text('ridge') || 'x'}
-          choices={[
-            ['x', 'along the front'],
-            ['y', 'front to back'],
-          ]}
-          onChange={(value) => save([{ op: 'set', path: `${path}.ridge`, value }])}
-        />
-      )}
-      <LengthField
-        label="overhang at the eaves"
-        path={`${path}.overhang.eaves`}
-        value={text('overhang.eaves')}
-        optional
-      />
-      <LengthField
-        label="overhang at the verges"
-        path={`${path}.overhang.verge`}
-        value={text('overhang.verge')}
-        optional
-      />
       {section !== null && (
         <p className="quiet">
           Finished, the eaves reach {section.reach.model} out: the overhang and the square edge of the card.
@@ -220,28 +151,10 @@ function RoofFigures({ drawn, onEdge }: { drawn: View; onEdge: (key: string) => 
 
 /** Of all roofs. */
 function HowMade() {
-  const { state, save } = useBuilding();
   return (
     <>
       <h3 className="mt-3">How they are made</h3>
-      <SelectField
-        label="edges of the panels"
-        value={textAt(state.document, 'methods.panels') || 'square'}
-        choices={[
-          ['square', 'cut square'],
-          ['bevelled', 'bevelled'],
-        ]}
-        onChange={(value) => save([{ op: 'set', path: 'methods.panels', value }])}
-      />
-      <SelectField
-        label="formers and boards under them"
-        value={textAt(state.document, 'methods.supports') || 'none'}
-        choices={[
-          ['auto', 'as the card asks'],
-          ['none', 'none'],
-        ]}
-        onChange={(value) => save([{ op: 'set', path: 'methods.supports', value }])}
-      />
+      <DocumentForm form="methods" path="methods" />
     </>
   );
 }
@@ -252,8 +165,4 @@ function wordsOf(edge: PlanEdge): string {
       ? 'against another block'
       : 'gable'
     : `${edge.roof === 'hip' ? 'slope' : edge.roof}, ${edge.pitch}`;
-}
-
-function degrees(text: string): number | null {
-  return /^\d+(\.\d+)?$/.test(text) ? Number(text) : null;
 }

@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import type { Opening, Wall } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
-import { entriesAt } from '../../ui/Entries';
+import { entriesAt } from '../../document/entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';

@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import type { Json, Wall, WallCorner } from '../../api/types';
-import { Entries, entriesAt, freeId } from '../../ui/Entries';
+import { Entries } from '../../ui/Entries';
+import { entriesAt, freeId } from '../../document/entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { kindsOf } from '../../document/kinds';

@@ -1,0 +1,110 @@
+import type { FormField } from '../api/types';
+
+const length: FormField['holds'] = { what: 'length', world: 'model' };
+
+/** Forms as the server describes them: a roof's, as far as tests ask for it, and a lamp's that has a field of every kind. */
+export const FORMS: Record<string, FormField[]> = {
+  roof: [
+    {
+      key: 'kind',
+      label: 'kind',
+      optional: false,
+      holds: {
+        what: 'choice',
+        choices: [
+          { value: 'gable', words: 'gable', picture: 'M3 20H21' },
+          { value: 'hip', words: 'hip', picture: 'M3 20H20' },
+        ],
+      },
+    },
+  ],
+  methods: [],
+  lamp: [
+    {
+      key: 'kind',
+      label: 'it is',
+      optional: false,
+      holds: {
+        what: 'choice',
+        choices: [
+          { value: 'standing', words: 'standing' },
+          { value: 'hung', words: 'hung up' },
+        ],
+      },
+    },
+    { key: 'drop', label: 'drop', optional: true, holds: length, usual: '4mm' },
+    { key: 'chain', label: 'chain', optional: false, holds: length, when: { key: 'kind', values: ['hung'] } },
+    {
+      key: 'size',
+      label: 'size',
+      optional: true,
+      holds: { what: 'pair', labels: ['width', 'depth'], each: length },
+      instead_of: 'across',
+    },
+    { key: 'across', label: 'or across', optional: true, holds: length, instead_of: 'size' },
+    {
+      key: 'at',
+      label: 'at',
+      optional: true,
+      holds: { what: 'pair', labels: ['right', 'behind'], each: length },
+      usual: ['0mm', '0mm'],
+      under: 'Where it stands',
+    },
+    {
+      key: 'turn',
+      label: 'turned',
+      optional: true,
+      holds: { what: 'number', after: 'degrees' },
+      under: 'Where it stands',
+    },
+    { key: 'bulbs', label: 'bulbs', optional: true, holds: { what: 'count', least: 1, most: 8 }, usual: 1 },
+    { key: 'lit', label: 'lit', optional: true, holds: { what: 'flag' } },
+    { key: 'name', label: 'called', optional: true, holds: { what: 'text' } },
+    {
+      key: 'lifts',
+      label: 'comes off',
+      optional: true,
+      holds: { what: 'choice', choices: [{ value: 'up', words: 'lifted up' }] },
+      unsaid: 'not at all',
+    },
+    {
+      key: 'bracket',
+      label: 'bracket',
+      optional: true,
+      holds: {
+        what: 'group',
+        folded: false,
+        word: 'has one',
+        fields: [{ key: 'h', label: 'its height', optional: false, holds: length }],
+      },
+    },
+    { key: 'of', label: 'beside', optional: true, holds: { what: 'reference', to: 'lamps' } },
+    { key: 'near', label: 'near', optional: true, holds: { what: 'map', each: length, names: 'doors' } },
+    {
+      key: 'line',
+      label: 'line',
+      optional: true,
+      holds: {
+        what: 'items',
+        one: 'Place',
+        least: 2,
+        each: { what: 'pair', labels: ['to the right', 'behind'], each: length },
+      },
+    },
+    {
+      key: 'links',
+      label: 'Links',
+      optional: true,
+      holds: {
+        what: 'list',
+        one: 'Link',
+        least: 0,
+        empty: 'No link yet.',
+        fields: [
+          { key: 'id', label: 'id', optional: false, holds: { what: 'id' } },
+          { key: 'name', label: 'called', optional: true, holds: { what: 'text' } },
+        ],
+      },
+    },
+  ],
+};
