@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Sign;
 use Chartula\Core\Field\Values;
@@ -27,6 +28,7 @@ final readonly class BlockReader
         private array $styles,
         private array $stacks,
         private StandIns $standIns,
+        private Kinds $kinds,
     ) {
     }
 
@@ -88,7 +90,7 @@ final readonly class BlockReader
         $corners = $this->corners($node->get('corners'), $footprint);
         $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')),
             new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0,
-                WallReader::known($node->get('stack'), $this->stacks) ?? 'wall'));
+                WallReader::known($node->get('stack'), $this->stacks) ?? 'wall', $this->kinds));
         $roof = (new RoofReader($this->values))->read($node->get('roof'), $footprint);
         $drawn = $footprint ?? $this->standIns->footprint($node->get('footprint'));
         $ground = $base ?? RealLength::ofMillimetres(0.0);

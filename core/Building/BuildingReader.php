@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Building\Compression\CompressionReader;
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Building\Site\PlotReader;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Sign;
@@ -33,15 +34,15 @@ final readonly class BuildingReader
     ];
 
     /** @throws InvalidInput with every fault of the text and of the document */
-    public static function fromText(string $text): Building
+    public static function fromText(string $text, ?Kinds $kinds = null): Building
     {
-        return self::fromDocument(JsonText::decode($text));
+        return self::fromDocument(JsonText::decode($text), $kinds);
     }
 
     /** @throws InvalidInput with every fault of the document */
-    public static function fromDocument(stdClass $document): Building
+    public static function fromDocument(stdClass $document, ?Kinds $kinds = null): Building
     {
-        $reading = self::reading($document);
+        $reading = self::reading($document, $kinds);
         if ($reading->faults !== []) {
             throw new InvalidInput($reading->faults);
         }
@@ -49,16 +50,20 @@ final readonly class BuildingReader
         return $reading->building ?? throw new LogicException('A document without faults gave no building');
     }
 
-    /** Reads what can be read, whatever is wrong with the rest. */
-    public static function reading(stdClass $document): Reading
+    /**
+     * Reads what can be read, whatever is wrong with the rest.
+     *
+     * @param  ?Kinds  $kinds  of things that there are; all that the program knows where nothing is said
+     */
+    public static function reading(stdClass $document, ?Kinds $kinds = null): Reading
     {
         $problems = new Problems;
-        $building = self::read(new Node($document, '', $problems), $problems);
+        $building = self::read(new Node($document, '', $problems), $problems, $kinds ?? Kinds::known());
 
         return new Reading($building, $problems->all());
     }
 
-    private static function read(Node $root, Problems $problems): ?Building
+    private static function read(Node $root, Problems $problems, Kinds $kinds): ?Building
     {
         $root->isObject(['format', 'version', 'name', 'scale', 'methods', 'blocks'],
             ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets', 'leave']);
@@ -78,13 +83,14 @@ final readonly class BuildingReader
         $relief = ReliefReader::read($root->get('relief'), $values);
         $perspective = PerspectiveReader::read($root->get('perspective'), $values);
         $methods = (new MethodsReader($values, $stocks))->read($root->get('methods'));
-        $styles = (new StyleReader($values))->readAll($root->get('styles'));
+        $styles = (new StyleReader($values, $kinds))->readAll($root->get('styles'));
         $blocks = (
             new BlockReader(
                 $values,
                 $styles,
                 array_keys($methods->stacks ?? ['wall' => 1, 'roof' => 1]),
                 new StandIns(new Values(new Problems, $scale, $gauge)),
+                $kinds,
             )
         )->readAll($root->get('blocks'));
         $sheets = (new PrintSettingsReader($values))->read($root->get('sheets'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\RealLength;
 
@@ -13,6 +14,9 @@ use Chartula\Core\Measure\RealLength;
  */
 final readonly class Opening
 {
+    use CopiesWith;
+
+    /** @param  ?list<Feature>  $dress  null where its kind says it */
     public function __construct(
         public string $id,
         public Style $style,
@@ -22,7 +26,14 @@ final readonly class Opening
         public ?RealLength $pitch,
         public string $path,
         public ?string $row = null,
+        private ?array $dress = null,
     ) {
+    }
+
+    /** @return list<Feature> what stands round it: what it says itself, or else its kind */
+    public function dress(): array
+    {
+        return $this->dress ?? $this->style->dress;
     }
 
     /** Real millimetres from the wall's left end to the left jamb of number $i, counted from 0. */

@@ -53,20 +53,11 @@ final readonly class OpeningRow
     ): Opening {
         $style = $opening->style;
         if ($style->w->mm - Tolerance::MEET > $place->length()) {
-            $style = new Style(
-                $style->id,
-                $style->name,
-                $style->kind,
-                RealLength::ofMillimetres($place->length()),
-                $style->h,
-                $style->rise,
-                $style->reveal,
-                $style->sill,
-                $style->frame,
-                $style->rebate,
-            );
+            $style = $style->with(w: RealLength::ofMillimetres($place->length()));
         }
 
-        return new Opening($id, $style, RealLength::ofMillimetres($place->from), $sill, $count, $pitch, $opening->path, $opening->row);
+        $from = RealLength::ofMillimetres($place->from);
+
+        return $opening->with(id: $id, style: $style, from: $from, sill: $sill, count: $count, pitch: $pitch);
     }
 }

@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Measure\RealLength;
 use stdClass;
 
 /** A kind of opening, described once. Real sizes; `w` and `h` are the finished structural opening, `h` to the crown. */
 final readonly class Style
 {
+    use CopiesWith;
+
     public const LONGEST_NAME = 60;
 
     /**
      * @param  string  $name  what a person calls it
      * @param  ?RealLength  $rise  of a segmental head; null for a flat one
+     * @param  list<Feature>  $dress  what stands round each of them
      * @param  ?RealLength  $rebate  by which the layers behind its face are cut back; null where they are not
      */
     public function __construct(
@@ -25,8 +29,8 @@ final readonly class Style
         public RealLength $h,
         public ?RealLength $rise,
         public RealLength $reveal,
-        public ?Sill $sill,
         public ?Panes $frame,
+        public array $dress = [],
         public ?RealLength $rebate = null,
     ) {
     }

@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
+use Chartula\Core\Field\Fields;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\FlagType;
 use Chartula\Core\Field\GroupType;
+use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\Option;
 use Chartula\Core\Field\PairType;
+use Chartula\Core\Field\Said;
 use Chartula\Core\Field\Sign;
 use Chartula\Core\Field\TextType;
 
@@ -23,7 +29,12 @@ final readonly class StyleFields
 
     private const MOST_PANES = 50;
 
-    public static function set(): FieldSet
+    /** What is said before there were dressings: a sill that stands proud. It is one of them. */
+    private const OLDER_SILL = ['as' => 'both', 'of' => 'stone'];
+
+    private const MOST_DRESSINGS = 12;
+
+    public static function set(Kinds $kinds): FieldSet
     {
         return new FieldSet(
             'style',
@@ -40,8 +51,24 @@ final readonly class StyleFields
                 ->saying('by how much the layers behind the face are cut back, so that what stands in it leans against the face'),
             Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->offered('kind', ['window'])
                 ->saying('of a door, what makes it a glazed one'),
-            Field::optional('sill', 'sill', GroupType::thing(self::sill(), 'stands proud'))->beginning((object) ['h' => '3in']),
+            Field::optional('dress', 'Round it', self::dressings($kinds))
+                ->saying('sills, lintels, arches and whatever else stands round it, each over what the one before it took'),
+            Field::optional('sill', 'sill', GroupType::thing(self::sill(), 'stands proud'))->shownWhereSaid()
+                ->saying('the same as a `sill` in `dress` that is raised and of stone'),
         );
+    }
+
+    public static function dressings(Kinds $kinds): KindListType
+    {
+        return $kinds->listAt(Anchor::Opening, 'Dressing', self::MOST_DRESSINGS);
+    }
+
+    /** The sill of a kind as it was said before: the same thing, said with the same words. */
+    public static function older(Fields $sill, Kinds $kinds): ?Feature
+    {
+        $kind = $kinds->find('sill');
+
+        return $kind === null ? null : new Feature($kind, new Said(self::OLDER_SILL + $sill->values, $sill->node->path));
     }
 
     public static function frame(): FieldSet

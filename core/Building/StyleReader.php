@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Field\Fields;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\Node;
@@ -19,9 +21,9 @@ final readonly class StyleReader
 
     private FieldSet $fields;
 
-    public function __construct(private Values $values)
+    public function __construct(private Values $values, private Kinds $kinds)
     {
-        $this->fields = StyleFields::set();
+        $this->fields = StyleFields::set($kinds);
     }
 
     /** @return array<string, Style> by id */
@@ -62,8 +64,8 @@ final readonly class StyleReader
             $h,
             $rise,
             $reveal,
-            self::sill($said->group('sill')),
             $frame,
+            $this->dress($said),
             $said->real('rebate'),
         );
     }
@@ -89,13 +91,20 @@ final readonly class StyleReader
         return $rise;
     }
 
-    private static function sill(?Fields $said): ?Sill
+    /** @return list<Feature> */
+    private function dress(Fields $said): array
     {
-        $h = $said?->real('h');
-        $proud = $said?->real('proud');
-        $beyond = $said?->real('beyond');
+        $sill = $said->group('sill');
+        $dress = $this->kinds->made($said->list('dress'));
+        if ($sill === null) {
+            return $dress;
+        }
+        if (array_filter($dress, static fn (Feature $f): bool => $f->kind->name() === 'sill') !== []) {
+            $said->at('sill')?->fault('dress.sill-twice');
+        }
+        $older = StyleFields::older($sill, $this->kinds);
 
-        return $h === null || $proud === null || $beyond === null ? null : new Sill($h, $proud, $beyond);
+        return $older === null ? $dress : [...$dress, $older];
     }
 
     /** A window has a frame whatever is said; a door has one where something is. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Building\Feature\Kinds;
+use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Sign;
 use Chartula\Core\Field\Values;
@@ -15,7 +17,7 @@ final readonly class WallReader
 {
     public const MOST_OPENINGS = 200;
 
-    private const MOST_REPEATS = 200;
+    private FieldSet $fields;
 
     /**
      * @param  array<string, Style>  $styles
@@ -33,7 +35,9 @@ final readonly class WallReader
         private array $storeys,
         private float $base,
         public string $stack,
+        private Kinds $kinds,
     ) {
+        $this->fields = OpeningFields::set($kinds);
     }
 
     public function read(Node $node, int $edge, string $name): Wall
@@ -106,33 +110,34 @@ final readonly class WallReader
 
     private function opening(Node $node, int $index): ?Opening
     {
-        if (! $node->isObject(['style', 'from', 'sill'], ['id', 'repeat', 'storey'])) {
+        $said = $this->fields->read($node, $this->values);
+        if ($said === null) {
             return null;
         }
-        $id = $node->get('id') === null ? 'o'.($index + 1) : $this->values->id($node->get('id'));
-        $styleId = $node->get('style')?->text(100);
-        if ($styleId !== null && ! isset($this->styles[$styleId])) {
-            $node->get('style')?->fault('unknown-style', ['given' => $styleId, 'known' => implode(', ', array_keys($this->styles))]);
-        }
-        $from = $this->values->real($node->get('from'), Sign::ZeroOrMore);
-        $sill = $this->sill($node);
-        $count = 1;
-        $pitch = null;
-        $repeat = $node->get('repeat');
-        if ($repeat !== null && $repeat->isObject(['count', 'pitch'])) {
-            $count = $repeat->get('count')?->whole(1, self::MOST_REPEATS) ?? 1;
-            $pitch = $this->values->real($repeat->get('pitch'));
-        }
-        $style = $styleId === null ? null : ($this->styles[$styleId] ?? null);
+        $id = $said->at('id') === null ? 'o'.($index + 1) : $said->text('id');
+        $style = $this->style($node, $said->text('style'));
+        $from = $said->real('from');
+        $sill = $this->sill($node, $said->real('sill'));
+        $repeat = $said->group('repeat');
+        $dress = $said->at('dress') === null ? null : $this->kinds->made($said->list('dress'));
 
-        return $id === null || $style === null || $from === null || $sill === null ? null
-            : new Opening($id, $style, $from, $sill, $count, $pitch, $node->path);
+        return $id === null || $style === null || $from === null || $sill === null ? null : new Opening(
+            $id, $style, $from, $sill, $repeat?->count('count') ?? 1, $repeat?->real('pitch'), $node->path, dress: $dress,
+        );
+    }
+
+    private function style(Node $node, ?string $id): ?Style
+    {
+        if ($id !== null && ! isset($this->styles[$id])) {
+            $node->get('style')?->fault('unknown-style', ['given' => $id, 'known' => implode(', ', array_keys($this->styles))]);
+        }
+
+        return $this->styles[$id ?? ''] ?? null;
     }
 
     /** Reads a sill above the block's base, or above the floor of the storey that is named. */
-    private function sill(Node $node): ?RealLength
+    private function sill(Node $node, ?RealLength $sill): ?RealLength
     {
-        $sill = $this->values->real($node->get('sill'), Sign::ZeroOrMore);
         $named = $node->get('storey')?->text(32);
         if ($named === null || $sill === null) {
             return $sill;
@@ -169,13 +174,9 @@ final readonly class WallReader
             return [];
         }
         $id = $node->get('id') === null ? 'r'.($index + 1) : $this->values->id($node->get('id'));
-        $styleId = $node->get('style')?->text(100);
-        $style = $styleId === null ? null : ($this->styles[$styleId] ?? null);
-        if ($styleId !== null && $style === null) {
-            $node->get('style')?->fault('unknown-style', ['given' => $styleId, 'known' => implode(', ', array_keys($this->styles))]);
-        }
-        $sill = $this->sill($node);
-        $count = $node->get('count')?->whole(1, self::MOST_REPEATS);
+        $style = $this->style($node, $node->get('style')?->text(100));
+        $sill = $this->sill($node, $this->values->real($node->get('sill'), Sign::ZeroOrMore));
+        $count = $node->get('count')?->whole(1, OpeningFields::MOST_REPEATS);
         $said = $this->stands($node);
         if ($id === null || $style === null || $sill === null || $count === null || $this->footprint === null) {
             return [];

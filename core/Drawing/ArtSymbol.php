@@ -9,6 +9,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\PrintedArt;
 use Chartula\Core\Sheets\Bleed;
 use LogicException;
 
@@ -67,6 +68,7 @@ final readonly class ArtSymbol
     {
         return match (true) {
             $art instanceof BrickArt => BrickDrawing::paths($art, $all, $beyond),
+            $art instanceof PrintedArt => ShapeDrawing::own($art, $all),
             default => throw new LogicException('Nothing draws '.$art::class),
         };
     }

@@ -8,9 +8,11 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Skin\BrickLayout;
 use Chartula\Core\Skin\RevealLayout;
 
@@ -39,18 +41,40 @@ final readonly class BrickDrawing
             new Path(Layer::Art, [$all->points], true, null, $art->mortarColour),
             ...self::toned(array_map(static fn (Box2 $b): array => self::corners($b, $art->receding()), $bricks), $art),
         ];
-        foreach ($beyond === null ? [] : $art->reveals as $reveal) {
-            $turned = new RevealLayout($art, $reveal, $beyond ?? 0.0);
-            array_push(
-                $paths,
-                new Path(Layer::Art, [$reveal->ring->points], true, null, $art->mortarColour),
-                ...self::toned(self::outlines($turned->onEdge()), $art),
-                ...[new Path(Layer::Art, self::outlines($turned->jambs()), true, null, $art->mortarColour)],
-                ...self::toned(self::outlines($turned->courses()), $art),
-            );
+        foreach ($art->dressings as $shape) {
+            // A joint runs round it too.
+            $bed = Offset::lines($shape->ring, array_fill(0, $shape->ring->count(), $art->joint));
+            $paths[] = new Path(Layer::Art, [($art->receding()?->ring($bed) ?? $bed)->points], true, null, $art->mortarColour);
+            array_push($paths, ...ShapeDrawing::paths($shape->receding($art->receding())));
+        }
+        if ($beyond === null) {
+            return $paths;
+        }
+        foreach ($art->reveals as $reveal) {
+            array_push($paths, ...self::reveal($art, $reveal, $beyond));
         }
 
         return $paths;
+    }
+
+    /** @return list<Path> */
+    private static function reveal(BrickArt $art, BrickReveal $reveal, float $beyond): array
+    {
+        $turned = new RevealLayout($art, $reveal, $beyond);
+        $paths = [new Path(Layer::Art, [$reveal->ring->points], true, null, $art->mortarColour)];
+        foreach (['foot', 'head'] as $edge) {
+            $units = self::outlines($turned->onEdge($edge));
+            $tone = ($reveal->finishes[$edge] ?? null)?->tone;
+            array_push($paths, ...$tone === null || $tone->unit === $art->brickColour ? self::toned($units, $art) : [
+                new Path(Layer::Art, $units, true, null, $tone->unit),
+            ]);
+        }
+
+        return [
+            ...$paths,
+            new Path(Layer::Art, self::outlines($turned->jambs()), true, null, $art->mortarColour),
+            ...self::toned(self::outlines($turned->courses()), $art),
+        ];
     }
 
     /**
@@ -81,7 +105,7 @@ final readonly class BrickDrawing
         }
         $paths = [];
         foreach (self::TONES as $tone => $by) {
-            $paths[] = new Path(Layer::Art, $tones[$tone], true, null, self::shade($art->brickColour, $by));
+            $paths[] = new Path(Layer::Art, $tones[$tone], true, null, Shade::of($art->brickColour, $by));
         }
 
         return array_values(array_filter($paths, static fn (Path $p): bool => $p->lines !== []));
@@ -93,16 +117,5 @@ final readonly class BrickDrawing
         $corners = [new Vec2($box->x0, $box->y0), new Vec2($box->x1, $box->y0), new Vec2($box->x1, $box->y1), new Vec2($box->x0, $box->y1)];
 
         return $receding?->ring(new Ring($corners))->points ?? $corners;
-    }
-
-    private static function shade(string $colour, float $by): string
-    {
-        $shaded = '#';
-        foreach ([1, 3, 5] as $at) {
-            $value = (int) hexdec(substr($colour, $at, 2));
-            $shaded .= sprintf('%02x', max(0, min(255, (int) round($value * (1.0 + $by)))));
-        }
-
-        return $shaded;
     }
 }

@@ -7,6 +7,7 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\PrintedArt;
 use Chartula\Core\Sheets\PlacedPart;
 
 /** Names of pieces with their arrows: on a piece where that is hidden later, beside it where it shows or has no room. */
@@ -37,7 +38,9 @@ final readonly class PieceNames
                 $beside[] = $i;
             }
         }
-        foreach ($beside as $i) {
+        // What is small has fewest places.
+        $isThing = fn (int $i): bool => $this->words->parts[$i]->part->part->art instanceof PrintedArt;
+        foreach ([...array_filter($beside, $isThing), ...array_filter($beside, static fn (int $i): bool => ! $isThing($i))] as $i) {
             $this->beside($i, $this->words->parts[$i]);
         }
     }

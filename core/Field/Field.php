@@ -15,6 +15,7 @@ final readonly class Field
      * @param  bool  $isOnForm  false where a drawing or the document alone says it
      * @param  string  $under  on the form, the heading under which it lies folded; '' where it is always to be seen
      * @param  string  $unsaid  on the form, what it means that nothing is said
+     * @param  bool  $isShyOnForm  a form shows it only where it is said
      * @param  ?string  $insteadOf  the field in whose place it may be said; where that one is said, a form does not ask for this one
      */
     private function __construct(
@@ -30,6 +31,7 @@ final readonly class Field
         public string $under = '',
         public string $unsaid = '',
         public ?string $insteadOf = null,
+        public bool $isShyOnForm = false,
     ) {
     }
 
@@ -84,6 +86,12 @@ final readonly class Field
         return $this->with(isOnForm: false);
     }
 
+    /** A form shows it only where it is said. */
+    public function shownWhereSaid(): self
+    {
+        return $this->with(isShyOnForm: true);
+    }
+
     public function under(string $heading): self
     {
         return $this->with(under: $heading);
@@ -107,6 +115,7 @@ final readonly class Field
     {
         return ['key' => $this->key, 'label' => $this->label, 'optional' => ! $this->isRequired, 'holds' => $this->type->form()]
             + ($this->insteadOf === null ? [] : ['instead_of' => $this->insteadOf])
+            + ($this->isShyOnForm ? ['where_said' => true] : [])
             + ($this->when === null ? [] : ['when' => $this->when->toArray()])
             + ($this->default === null ? [] : ['usual' => $this->default])
             + ($this->under === '' ? [] : ['under' => $this->under])

@@ -33,11 +33,6 @@ final readonly class FinishChecks
                 $text = "No paper is drawn for “{$finish->value}” yet; the wall stays bare card.";
                 $checks[] = new Check('finish.not-drawn', Check::NOTE, $at, $text);
             }
-            $sills = array_filter($wall->openings, static fn ($o): bool => $o->opening->style->sill !== null && ! $o->reachesFoot());
-            if ($sills !== [] && $wall->isPapered) {
-                $text = 'Sills are not made yet: brickwork runs on under its openings. Cut strips of card as long and as high as they are.';
-                $checks[] = new Check('sill.not-made', Check::NOTE, $at, $text);
-            }
         }
 
         return $checks;

@@ -92,7 +92,7 @@ final readonly class ScaleTable
         $building = $kit->modelled->building;
         $assembly = KitText::tried($kit);
         $fit = Fit::of($building, $kit, $assembly);
-        $size = ($fit->finished ?? Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $building->scale))->extents();
+        $size = ($fit->finished ?? Finished::of(Plot::bare(1.0, 1.0), $assembly))->extents();
         $fine = array_filter(Checks::of($building, $kit), static fn (Check $c): bool => in_array($c->code, self::FINE, true));
         $worst = $fit?->clearances[0] ?? null;
         $doors = [];

@@ -6,6 +6,7 @@ namespace Chartula\Core\Form;
 
 use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Building\Wall;
+use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Patch;
@@ -33,6 +34,7 @@ final readonly class WallForm
      * @param  WallSection  $section  what of it is built behind its outside
      * @param  float  $foot  of the card against the block's base: 0, or less where the ground falls away
      * @param  ?array{float, float}  $ground  at its left and its right end against the block's base
+     * @param  array<string, non-empty-list<Claim>>  $claims  what things take of its face, by the id of the opening that they stand round
      * @param  ?Homography  $receding  from the wall as it is to the wall as it is built, in forced perspective
      */
     public function __construct(
@@ -52,6 +54,7 @@ final readonly class WallForm
         public float $foot,
         public ?array $ground,
         public ?Homography $receding = null,
+        public array $claims = [],
     ) {
     }
 

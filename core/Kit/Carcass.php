@@ -51,7 +51,7 @@ final class Carcass
         $block = static fn (Block $block): Block => $block->with(walls: array_map($wall, $block->walls));
         $blocks = array_map(static fn (BlockForm $b): BlockForm => $b->with(
             block: $block($b->block),
-            walls: array_map(static fn (WallForm $w): WallForm => $w->with(wall: $wall($w->wall), openings: []), $b->walls),
+            walls: array_map(static fn (WallForm $w): WallForm => $w->with(wall: $wall($w->wall), openings: [], claims: []), $b->walls),
         ), $this->form->blocks);
         $form = new Form($blocks, $this->form->facets, $this->form->solids);
         $building = $this->building->with(

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Compression\Compressed;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\BuiltFigures;
+use Chartula\Core\Form\Claims\Claims;
 use Chartula\Core\Form\EndedRoofs;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Perspective\Recession;
@@ -69,6 +70,8 @@ final readonly class Kit
         $problems->throwIfAny();
         $building = $modelled->building;
         $form = Surfaces::of($building, $problems, $recall);
+        $problems->throwIfAny();
+        $form = Claims::of($building, $form, $problems);
         $problems->throwIfAny();
         BuiltFigures::collectFaults($form, $problems);
         $problems->throwIfAny();

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Output;
 
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Building\Schema\DocumentFields;
 use Chartula\Core\Building\Schema\FieldPlace;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\GroupType;
+use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\ListType;
 
 /**
@@ -20,11 +22,14 @@ final readonly class FieldFinder
     /** They come after whatever the building itself has of that name. */
     private const AFTER = 3;
 
-    /** @return list<array{int, Result}> */
-    public static function found(string $text): array
+    /**
+     * @param  ?Kinds  $kinds  of things that there are; all that the program knows where nothing is said
+     * @return list<array{int, Result}>
+     */
+    public static function found(string $text, ?Kinds $kinds = null): array
     {
         $found = [];
-        foreach (DocumentFields::places() as $place) {
+        foreach (DocumentFields::places($kinds) as $place) {
             array_push($found, ...self::within($text, $place, $place->set, $place->title));
         }
 
@@ -43,6 +48,12 @@ final readonly class FieldFinder
                 array_push($found, ...$rank === null ? [] : [
                     [$rank + self::AFTER, ['kind' => 'field', 'text' => $words, 'to' => ['what' => 'verb', 'id' => $place->stage]]],
                 ]);
+            }
+            foreach ($field->isOnForm && $type instanceof KindListType ? $type->kinds : [] as $kind) {
+                $rank = Finder::rank($text, $kind->title, "$kind->says {$place->title} {$place->stage}");
+                $to = ['kind' => 'field', 'text' => "$kind->title, of $of", 'to' => ['what' => 'verb', 'id' => $place->stage]];
+                array_push($found, ...$rank === null ? [] : [[$rank, $to]]);
+                array_push($found, ...self::within($text, $place, $kind->set, 'a '.mb_strtolower($kind->title)));
             }
             if ($field->isOnForm && ($type instanceof GroupType || $type instanceof ListType)) {
                 $inner = $type instanceof ListType ? 'a '.mb_strtolower($type->one) : $of;

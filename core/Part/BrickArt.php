@@ -29,6 +29,7 @@ final readonly class BrickArt implements Artwork
      * @param  array{float, float}  $quoins  where the wall's outside ends
      * @param  list<Box2>  $jambs  openings up to their springing
      * @param  list<BrickReveal>  $reveals  openings into which the paper turns
+     * @param  list<PrintedShape>  $dressings  what is printed over the bricks, and ends their courses
      * @param  array<string, float>  $beyond  by side: so much farther it is printed at the foot and at the top, to be turned under
      * @param  ?Homography  $receding  from the wall on which the bricks are laid to the paper, where that is in forced perspective
      */
@@ -46,6 +47,7 @@ final readonly class BrickArt implements Artwork
         private ?Homography $receding = null,
         public array $reveals = [],
         private array $beyond = ['foot' => 0.0, 'top' => 0.0],
+        public array $dressings = [],
     ) {
     }
 
@@ -66,6 +68,7 @@ final readonly class BrickArt implements Artwork
                 $this->mortarColour,
                 $this->receding->between(new Vec2(0.0, 0.0), new Vec2(-$dx, -$dy)),
                 beyond: $this->beyond,
+                dressings: $this->dressings,
             );
         }
 
@@ -79,6 +82,7 @@ final readonly class BrickArt implements Artwork
             $this->brickColour, $this->mortarColour, null,
             array_map(static fn (BrickReveal $r): BrickReveal => $r->moved($dx, $dy), $this->reveals),
             $this->beyond,
+            array_map(static fn (PrintedShape $s): PrintedShape => $s->moved($dx, $dy), $this->dressings),
         );
     }
 
@@ -116,6 +120,9 @@ final readonly class BrickArt implements Artwork
             'colours' => [$this->brickColour, $this->mortarColour],
             'beyond' => $this->beyond,
         ] + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()])
+            + ($this->dressings === [] ? [] : [
+                'dressings' => array_map(static fn (PrintedShape $s): array => $s->toArray(), $this->dressings),
+            ])
             + ($this->reveals === [] ? [] : ['reveals' => array_map(static fn (BrickReveal $r): array => $r->toArray(), $this->reveals)]);
     }
 }

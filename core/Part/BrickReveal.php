@@ -14,26 +14,30 @@ final readonly class BrickReveal
      * @param  Ring  $ring  the finished opening: lower left, lower right, then the head from right to left
      * @param  float  $flap  how deep the paper turns in
      * @param  float  $drop  how much lower the jambs' flaps end at their free edges than at the jambs
+     * @param  array<'foot'|'head', TurnedEdge>  $finishes  edges that are a thing's own
      */
     public function __construct(
         public Ring $ring,
         public float $flap,
         public float $drop,
         public bool $reachesFoot,
+        public array $finishes = [],
     ) {
     }
 
     public function moved(float $dx, float $dy): self
     {
-        return new self($this->ring->moved($dx, $dy), $this->flap, $this->drop, $this->reachesFoot);
+        return new self($this->ring->moved($dx, $dy), $this->flap, $this->drop, $this->reachesFoot, $this->finishes);
     }
 
-    /** @return array{ring: list<array{float, float}>, flap: float, drop: float, foot: bool} */
+    /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
             'ring' => array_map(static fn (Vec2 $p): array => $p->toArray(), $this->ring->points), 'flap' => round($this->flap, 4),
             'drop' => round($this->drop, 4), 'foot' => $this->reachesFoot,
-        ];
+        ] + ($this->finishes === [] ? [] : [
+            'finishes' => array_map(static fn (TurnedEdge $e): array => $e->toArray(), $this->finishes),
+        ]);
     }
 }

@@ -23,7 +23,7 @@ final readonly class Part
     use CopiesWith;
 
     /**
-     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'  $letter  of its label
+     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'|'T'  $letter  of its label
      * @param  list<Ring>  $holes
      * @param  non-empty-list<Frame>  $placements
      * @param  list<Score>  $scores
@@ -56,7 +56,7 @@ final readonly class Part
     /**
      * A part from its shape in any coordinates of its plane, and the frames of that plane it stands in.
      *
-     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'  $letter
+     * @param  'W'|'B'|'R'|'P'|'F'|'D'|'G'|'M'|'T'  $letter
      * @param  non-empty-list<Frame>  $frames
      * @param  array<string, Figure>  $workings
      * @param  list<Ring>  $holes

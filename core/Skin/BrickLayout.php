@@ -6,6 +6,7 @@ namespace Chartula\Core\Skin;
 
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\BrickArt;
 
@@ -88,6 +89,38 @@ final readonly class BrickLayout
         return $bricks;
     }
 
+    /** @return list<Box2> where what is printed over the bricks ends a course: as far as it covers it from its bed to its top */
+    private function ended(float $low, float $high): array
+    {
+        $ended = [];
+        foreach ($this->art->dressings as $shape) {
+            // Just inside its bed and its top: a side that lies on either counts.
+            $below = self::across($shape->ring, $low + Tolerance::FIGURE);
+            $above = self::across($shape->ring, $high - Tolerance::FIGURE);
+            if ($below !== null && $above !== null && min($below->to, $above->to) > max($below->from, $above->from)) {
+                $ended[] = new Box2(max($below->from, $above->from), $low, min($below->to, $above->to), $high);
+            }
+        }
+
+        return $ended;
+    }
+
+    /** From where to where a shape reaches at a height; null where it does not. */
+    private static function across(Ring $ring, float $y): ?Interval
+    {
+        $at = [];
+        $from = $ring->points[$ring->count() - 1];
+        foreach ($ring->points as $to) {
+            if (($from->y - $y) * ($to->y - $y) <= 0.0) {
+                $share = abs($to->y - $from->y) < Tolerance::ROUNDING ? null : ($y - $from->y) / ($to->y - $from->y);
+                array_push($at, ...$share === null ? [$from->x, $to->x] : [$from->x + $share * ($to->x - $from->x)]);
+            }
+            $from = $to;
+        }
+
+        return count($at) < 2 ? null : new Interval(min($at), max($at));
+    }
+
     /**
      * The course's runs between quoins and jambs, from left to right.
      *
@@ -96,7 +129,10 @@ final readonly class BrickLayout
     private function runs(float $low, float $high): array
     {
         $middle = ($low + $high) / 2.0;
-        $jambs = array_filter($this->art->jambs, static fn (Box2 $jamb): bool => $jamb->y0 < $middle && $jamb->y1 > $middle);
+        $jambs = [
+            ...array_filter($this->art->jambs, static fn (Box2 $jamb): bool => $jamb->y0 < $middle && $jamb->y1 > $middle),
+            ...$this->ended($low, $high),
+        ];
         usort($jambs, static fn (Box2 $a, Box2 $b): int => $a->x0 <=> $b->x0);
         $runs = [];
         $x = $this->art->quoins[0];

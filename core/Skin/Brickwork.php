@@ -34,7 +34,7 @@ final readonly class Brickwork implements Covering
     {
         return new BrickArt(
             $this->bond, $this->brick, $this->course, $this->joint, $face->datum, $face->isSecond, $face->ends, $face->jambs,
-            $this->brickColour, $this->mortarColour, $face->receding, $face->reveals, $face->beyond,
+            $this->brickColour, $this->mortarColour, $face->receding, $face->reveals, $face->beyond, $face->dressings,
         );
     }
 }

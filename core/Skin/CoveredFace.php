@@ -7,6 +7,7 @@ namespace Chartula\Core\Skin;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Part\BrickReveal;
+use Chartula\Core\Part\PrintedShape;
 
 /** A face that is covered, as a covering has to know it. The face's own frame, model millimetres. */
 final readonly class CoveredFace
@@ -17,6 +18,7 @@ final readonly class CoveredFace
      * @param  bool  $isSecond  whether faces beside it begin their courses with the first one
      * @param  list<Box2>  $jambs  openings up to their springing
      * @param  list<BrickReveal>  $reveals  openings into which the paper turns
+     * @param  list<PrintedShape>  $dressings  what is printed over the covering
      * @param  array{foot: float, top: float}  $beyond  so much farther it is printed at the foot and at the top, to be turned under
      * @param  ?Homography  $receding  from the face as it is to the paper, where that is in forced perspective
      */
@@ -28,6 +30,7 @@ final readonly class CoveredFace
         public array $reveals = [],
         public array $beyond = ['foot' => 0.0, 'top' => 0.0],
         public ?Homography $receding = null,
+        public array $dressings = [],
     ) {
     }
 }

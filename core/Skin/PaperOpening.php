@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Skin;
 
+use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Part\TurnedEdge;
 
 /**
  * How paper turns into one opening: flaps that stay hinged at the finished edge, cut apart at the corners, and on a
@@ -25,10 +27,12 @@ final readonly class PaperOpening
 
     public float $flap;
 
+    /** @param  list<Claim>  $claims  of things that stand round it */
     public function __construct(
         private OpeningForm $opening,
         private bool $folded,
         float $wanted,
+        private array $claims = [],
     ) {
         $shape = $opening->shape;
         $up = $opening->reachesFoot() ? $shape->height - self::LEAST_GAP_MM : ($shape->height - self::LEAST_GAP_MM) / 2.0;
@@ -70,7 +74,21 @@ final readonly class PaperOpening
             $this->flap,
             $shape->springing() - $shape->springing(-$this->flap),
             $this->opening->reachesFoot(),
+            $this->finishes(),
         );
+    }
+
+    /** @return array<'foot'|'head', TurnedEdge> the edge of the first thing that finishes it */
+    private function finishes(): array
+    {
+        $finishes = [];
+        foreach ($this->claims as $claim) {
+            foreach ($claim->finishes as $edge => $count) {
+                $finishes[$edge] ??= new TurnedEdge($count, $claim->edgeTone());
+            }
+        }
+
+        return $finishes;
     }
 
     /** @return list<array{Vec2, Vec2}> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
@@ -27,6 +28,7 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
+use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
@@ -67,7 +69,12 @@ final readonly class PaperParts
         $forms = WallShape::openingsIn($patch, $wall->openings);
         $openings = array_map(
             static fn (OpeningForm $o): PaperOpening =>
-                new PaperOpening($o, $skin->turnsIn && $o->true === null, $span->cut($o->opening)->flap($skin)),
+                new PaperOpening(
+                    $o,
+                    $skin->turnsIn && $o->true === null,
+                    $span->cut($o->opening)->flap($skin),
+                    $wall->claims[$o->id] ?? [],
+                ),
             $forms,
         );
         [$outline, $folds] = self::outline($patch, $forms, $openings, $laps);
@@ -244,6 +251,15 @@ final readonly class PaperParts
         return $walk;
     }
 
+    /** @return list<PrintedShape> */
+    private static function printed(WallForm $wall): array
+    {
+        $claims = array_merge(...array_values($wall->claims));
+        $printed = array_filter($claims, static fn (Claim $claim): bool => $claim->how->isPrinted());
+
+        return array_map(PrintedShape::of(...), array_values($printed));
+    }
+
     /**
      * @param  list<OpeningForm>  $openings
      * @param  list<PaperOpening>  $papers  the same, in the same order
@@ -270,6 +286,7 @@ final readonly class PaperParts
             array_values(array_filter(array_map(static fn (PaperOpening $o): ?BrickReveal => $o->reveal(), $papers))),
             ['foot' => $block->plinth === null ? BrickArt::MORE_MM : 0.0, 'top' => BrickArt::MORE_MM],
             $wall->receding,
+            self::printed($wall),
         ));
     }
 }

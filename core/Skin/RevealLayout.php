@@ -29,13 +29,22 @@ final readonly class RevealLayout
         $this->depth = min($reveal->flap + $beyond, 0.49 * min($box->width(), $box->height()));
     }
 
-    /** @return list<Hull> the bricks of the sill, where there is one, and of the head */
-    public function onEdge(): array
+    /**
+     * The bricks of the head, or of the foot where there is one, or the units of whatever finishes it.
+     *
+     * @param  'foot'|'head'  $edge
+     * @return list<Hull>
+     */
+    public function onEdge(string $edge): array
     {
         $points = $this->reveal->ring->points;
-        $head = array_slice($points, 2);
+        $count = ($this->reveal->finishes[$edge] ?? null)?->count;
 
-        return [...$this->reveal->reachesFoot ? [] : $this->row([$points[0], $points[1]]), ...$this->row($head)];
+        return match (true) {
+            $edge === 'head' => $this->row(array_slice($points, 2), $count),
+            $this->reveal->reachesFoot => [],
+            default => $this->row([$points[0], $points[1]], $count),
+        };
     }
 
     /** @return array{Hull, Hull} where the flaps of the left and of the right jamb lie */
@@ -83,9 +92,10 @@ final readonly class RevealLayout
      * Bricks on edge along a line, as wide as a course is high, square to it on its left.
      *
      * @param  list<Vec2>  $line
+     * @param  ?int  $count  of them; as many as go where nothing is said
      * @return list<Hull>
      */
-    private function row(array $line): array
+    private function row(array $line, ?int $count): array
     {
         $length = 0.0;
         $along = [];
@@ -93,7 +103,7 @@ final readonly class RevealLayout
             $along[] = [$length, $line[$i], $to];
             $length += $to->distanceTo($line[$i]);
         }
-        $count = max(1, (int) round($length / $this->art->course));
+        $count ??= max(1, (int) round($length / $this->art->course));
         $bricks = [];
         for ($k = 0; $k < $count; $k++) {
             $corners = [];

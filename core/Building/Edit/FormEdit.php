@@ -7,6 +7,7 @@ namespace Chartula\Core\Building\Edit;
 use Chartula\Core\Building\Schema\DescribedField;
 use Chartula\Core\Building\Schema\DocumentFields;
 use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\ListType;
 use Chartula\Core\Field\Node;
 use stdClass;
@@ -20,20 +21,31 @@ final readonly class FormEdit
 
     public static function apply(stdClass $document, string $op, Node $edit): void
     {
-        if (! $edit->isObject($op === 'choose' ? ['op', 'path', 'value'] : ['op', 'path'])) {
+        $more = ['choose' => ['value'], 'add-entry' => [], 'begin' => []];
+        if (! $edit->isObject(['op', 'path', ...$more[$op] ?? []], $op === 'add-entry' ? ['kind'] : [])) {
             return;
         }
         $path = $edit->get('path')?->text(self::LONGEST_PATH) ?? '';
-        $described = DocumentFields::at($path);
+        $described = DocumentFields::at($document, $path);
+        $type = $described?->field->type;
         $isDone = match (true) {
             $described === null => false,
             $op === 'choose' => self::choose($document, $path, $described, $edit->get('value')->value ?? null),
             $op === 'begin' => self::begin($document, $path, $described->field->begins),
-            default => $described->field->type instanceof ListType && self::add($document, $path, $described->field->type),
+            $type instanceof KindListType => self::addKind($document, $path, $edit->get('kind')?->choice(array_keys($type->kinds))),
+            default => $type instanceof ListType && self::add($document, $path, $type),
         };
         if (! $isDone) {
             $edit->get('path')?->fault('edit.no-such', ['given' => $path]);
         }
+    }
+
+    private static function addKind(stdClass $document, string $path, ?string $kind): bool
+    {
+        $entries = SetField::get($document, $path) ?? [];
+
+        return $kind !== null && is_array($entries)
+            && SetField::put($document, $path, [...array_values($entries), (object) ['kind' => $kind]]);
     }
 
     private static function begin(stdClass $document, string $path, mixed $begins): bool

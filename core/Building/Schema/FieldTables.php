@@ -7,6 +7,7 @@ namespace Chartula\Core\Building\Schema;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\GroupType;
+use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\ListType;
 
 /** The tables of `docs/formats.md`: what every described key holds, and what stands in for it. */
@@ -46,6 +47,10 @@ final readonly class FieldTables
             $rows[] = "| `$key` | ".implode('; ', $words).' | '.self::usual($field).' |';
             if ($field->type instanceof GroupType) {
                 array_push($rows, ...self::rows($field->type->set, "$key."));
+            } elseif ($field->type instanceof KindListType) {
+                foreach ($field->type->kinds as $kind) {
+                    array_push($rows, ...self::rows($kind->set, "{$key}[] {$kind->kind} "));
+                }
             } elseif ($field->type instanceof ListType) {
                 array_push($rows, ...self::rows($field->type->set, "{$key}[]."));
             }

@@ -160,7 +160,7 @@ final readonly class Compromises
     {
         $kit = Kit::derive($building, $recall);
         $assembly = KitText::tried($kit, $recall);
-        $size = Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $kit->modelled->building->scale, $recall)->extents();
+        $size = Finished::of(Plot::bare(1.0, 1.0), $assembly, $recall)->extents();
 
         return [$kit, ['across' => $size['x1'] - $size['x0'], 'deep' => $size['y1'] - $size['y0'], 'high' => $size['high']], $assembly];
     }

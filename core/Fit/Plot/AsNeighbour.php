@@ -18,7 +18,7 @@ final readonly class AsNeighbour
     public static function of(Kit $kit, Assembly $assembly): array
     {
         $building = $kit->modelled->building;
-        $finished = Finished::of(Plot::bare(1.0, 1.0), $assembly, $kit, $building->scale);
+        $finished = Finished::of(Plot::bare(1.0, 1.0), $assembly);
         $box = $finished->extents();
         $found = [];
         foreach ($building->blocks as $block) {

@@ -5,20 +5,15 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit\Plot;
 
 use Chartula\Core\Building\Site\Plot;
-use Chartula\Core\Form\OpeningForm;
-use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\Facet;
 use Chartula\Core\Kit\DryFit\Folding;
 use Chartula\Core\Kit\DryFit\Piece;
 use Chartula\Core\Kit\Kit;
-use Chartula\Core\Measure\Scale;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Recall\Recall;
-use Chartula\Core\Shell\WallSpan;
 
-/** The finished outside as it stands on the plot: every card and paper of the assembled kit, and the sills that will stand proud. */
+/** The finished outside as it stands on the plot: every card and paper of the assembled kit. */
 final readonly class Finished
 {
     /**
@@ -46,7 +41,7 @@ final readonly class Finished
         return $this->recall->of($question.$this->place.$piece->fingerprint, $work);
     }
 
-    public static function of(Plot $plot, Assembly $assembly, Kit $kit, Scale $scale, Recall $recall = new Recall): self
+    public static function of(Plot $plot, Assembly $assembly, Recall $recall = new Recall): self
     {
         $place = Recall::question('', $plot->at, $plot->turnDeg);
         $pieces = [];
@@ -71,53 +66,14 @@ final readonly class Finished
                 $plot,
             );
         }
-        foreach (self::sills($kit, $scale) as $id => [$name, $corners]) {
-            $shape = Recall::question('sill', $corners);
-            $whole = $recall->of("stands$place$shape", static fn (): Body => FinishedPiece::body($corners, $plot));
-            $pieces[] = new FinishedPiece($id, $name, $shape, PartGroup::Shell, $whole, static fn (): array => [], $plot);
-        }
 
         return new self($pieces, $place, $recall);
-    }
-
-    /** @return array<string, array{string, non-empty-list<Vec3>}> what each is called, and its corners, by the opening that it is of */
-    private static function sills(Kit $kit, Scale $scale): array
-    {
-        $sills = [];
-        foreach ($kit->walls->spans() as $span) {
-            foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
-                $corners = self::sill($span, $opening, $scale);
-                if ($corners !== []) {
-                    $sills[$span->block->id.'.'.$span->name().'.'.$opening->id] = ["the sill of $opening->id", $corners];
-                }
-            }
-        }
-
-        return $sills;
     }
 
     /** @return non-empty-list<Facet> papers as they fold */
     private static function facets(Piece $piece): array
     {
         return $piece->part->isPaper() && $piece->part->folds !== [] ? Folding::facets($piece->part, $piece->frame) : $piece->facets;
-    }
-
-    /** @return list<Vec3> the corners of the sill that will stand proud, in the building's axes; none where there is none */
-    private static function sill(WallSpan $span, OpeningForm $opening, Scale $scale): array
-    {
-        $sill = $opening->opening->style->sill;
-        if ($sill === null || $opening->reachesFoot() || $sill->proud->mm <= 0.0) {
-            return [];
-        }
-        [$height, $proud, $beyond] = [$scale->modelMm($sill->h), $scale->modelMm($sill->proud), $scale->modelMm($sill->beyond)];
-        $corners = [];
-        foreach ([$opening->left - $beyond, $opening->right() + $beyond] as $x) {
-            foreach ([$opening->sill - $height, $opening->sill] as $y) {
-                array_push($corners, $span->form->frame->at(new Vec2($x, $y)), $span->form->frame->at(new Vec2($x, $y), $proud));
-            }
-        }
-
-        return $corners;
     }
 
     /**

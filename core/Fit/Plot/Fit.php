@@ -46,7 +46,7 @@ final readonly class Fit
         if ($plot === null) {
             return null;
         }
-        $finished = Finished::of($plot, $assembly, $kit, $building->scale, $recall);
+        $finished = Finished::of($plot, $assembly, $recall);
         $lift = new LiftCheck($plot, $finished);
         $clearances = [
             ...(new SideCheck($plot, $finished))->all(),

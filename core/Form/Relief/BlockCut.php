@@ -223,7 +223,6 @@ final readonly class BlockCut
                     null,
                     RealLength::ofMillimetres(0.0),
                     null,
-                    null,
                 );
                 $openings[] = new Opening(
                     'opening',

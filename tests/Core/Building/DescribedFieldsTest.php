@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace Tests\Core\Building;
 
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Schema\DocumentFields;
 use Chartula\Core\Building\Schema\DocumentSchema;
 use Chartula\Core\Building\Schema\FieldPlace;
 use Chartula\Core\Building\Schema\FieldTables;
+use Chartula\Core\Building\StyleFields;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\GroupType;
+use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\ListType;
 use Chartula\Core\Problem\Problem;
 use Opis\JsonSchema\Validator;
@@ -29,14 +32,15 @@ final class DescribedFieldsTest extends TestCase
 
     /** Places in the fullest document that there is, where the fields of each description are tried. */
     private const PLACES = [
-        'styles.*' => 'styles.sash', 'blocks.*.roof' => 'blocks.0.roof', 'methods' => 'methods', 'plot' => 'plot', 'relief' => 'relief',
+        'styles.*' => 'styles.sash', 'blocks.*.walls.*.openings.*' => 'blocks.0.walls.0.openings.0', 'blocks.*.roof' => 'blocks.0.roof',
+        'methods' => 'methods', 'plot' => 'plot', 'relief' => 'relief',
     ];
 
     /** By what a field holds: something that it cannot hold. */
     private const WRONG = [
         'length' => 9, 'number' => 'steep', 'count' => 1.5, 'flag' => 'yes', 'text' => 7, 'choice' => 'nothing of the kind',
         'pair' => ['1mm'], 'items' => 'here', 'map' => 3, 'group' => 3, 'list' => 'none', 'stock' => 7, 'colour' => 'red',
-        'id' => 'Not An Id', 'reference' => 7,
+        'id' => 'Not An Id', 'reference' => 7, 'kinds' => 'none',
     ];
 
     public function testTheSchemaIsTheOneOfTheDescriptions(): void
@@ -66,6 +70,11 @@ final class DescribedFieldsTest extends TestCase
     public function testAWrongValueIsAFaultAtItsFieldAndAgainstTheSchema(string $path, mixed $value, ?string $when, ?string $holds): void
     {
         $document = self::full();
+        if (str_starts_with($path, 'styles.sash.sill.')) {
+            // It is not said twice.
+            $document = BuildingGenerator::with($document, 'styles.sash.dress', []);
+            $document = BuildingGenerator::with($document, 'styles.sash.sill', json_decode('{"h": "3in"}'));
+        }
         if ($when !== null) {
             $document = BuildingGenerator::with($document, $when, $holds);
         }
@@ -97,6 +106,10 @@ final class DescribedFieldsTest extends TestCase
                 yield from self::within($field->type->set, $path);
             } elseif ($field->type instanceof ListType) {
                 yield from self::within($field->type->set, "$path.0");
+            } elseif ($field->type instanceof KindListType && str_starts_with($at, 'styles.')) {
+                foreach (array_keys($field->type->kinds) as $i => $kind) {
+                    yield from self::within($field->type->kinds[$kind]->set, "$path.$i");
+                }
             }
         }
     }
@@ -144,7 +157,12 @@ final class DescribedFieldsTest extends TestCase
             'methods.stacks' => '{}', 'methods.skin' => '{}', 'methods.template' => '{}', 'methods.trim' => '{}',
             'methods.ridge' => '{"stock": "card-0.25"}',
             'styles.sash' => '{"kind": "window", "w": "3ft", "h": "5ft", "head": {"shape": "segmental", "rise": "4in"},
-                "frame": {"panes": [2, 2]}, "sill": {"h": "3in"}}',
+                "frame": {"panes": [2, 2]}}',
+            'styles.sash.dress' => (string) json_encode(array_map(
+                static fn (string $kind): array => ['kind' => $kind],
+                array_keys(StyleFields::dressings(Kinds::known())->kinds),
+            )),
+            'blocks.0.walls.0.openings.0.repeat' => '{"count": 2, "pitch": "6ft"}',
             'blocks.0.roof.overhang' => '{}', 'blocks.0.roof.edges' => '[{"edge": "back", "kind": "gable"}]',
         ];
         $document = JsonText::decode(Kits::exampleText('weigh-office'));

@@ -55,8 +55,6 @@ final class ChecksTest extends TestCase
 
     public function testWhatIsNotDrawnYetAndWhatWillBeWhiteIsSaid(): void
     {
-        self::assertNotNull(self::found([], 'sill.not-made', 'main.front'));
-        self::assertNull(self::found([], 'sill.not-made', 'main.back'), 'a wall without openings');
         self::assertNotNull(self::found([], 'finish.roof-not-drawn', 'main'));
         self::assertNull(self::found(['blocks.0.roof.finish' => 'bare'], 'finish.roof-not-drawn', 'main'));
         $edges = (string) self::found([], 'edges.white', 'main')?->text;

@@ -211,6 +211,9 @@ final class PerspectiveTest extends TestCase
     public function testCoursesFollow(): void
     {
         $document = JsonText::decode(Kits::exampleText('weigh-office'));
+        foreach (['styles.sash.dress', 'styles.door.dress'] as $path) {
+            $document = BuildingGenerator::with($document, $path, []);
+        }
         $whole = self::part(Kits::of($document), 'main.right.paper');
         $document->perspective = (object) ['depth' => '25mm', 'axis' => '10mm'];
         $derived = Kits::of($document);

@@ -201,6 +201,10 @@ export type Edit =
        * Of a list that is described.
        */
       path: string;
+      /**
+       * Of a list of things of several kinds.
+       */
+      kind?: string;
     }
   | {
       op: 'begin';
@@ -1573,6 +1577,7 @@ export interface FormValue {
     | 'map'
     | 'group'
     | 'list'
+    | 'kinds'
     | 'stock'
     | 'colour'
     | 'id'
@@ -1620,6 +1625,10 @@ export interface FormValue {
    * Of a reference: the path of what it is chosen from.
    */
   to?: string;
+  /**
+   * Of a list of things of several kinds.
+   */
+  kinds?: FormKind[];
 }
 export interface FormField {
   key: string;
@@ -1643,6 +1652,20 @@ export interface FormField {
    * What it means that nothing is said.
    */
   unsaid?: string;
+  /**
+   * It is shown only where it is said.
+   */
+  where_said?: true;
+}
+export interface FormKind {
+  kind: string;
+  title: string;
+  says: string;
+  /**
+   * A path in a box of 24 by 24.
+   */
+  picture: string;
+  fields: FormField[];
 }
 export interface Forms {
   forms: {

@@ -19,6 +19,11 @@ export const FORMS: Record<string, FormField[]> = {
     },
   ],
   methods: [],
+  style: [],
+  opening: [
+    { key: 'from', label: 'from the left end', optional: false, holds: { what: 'length', world: 'real' } },
+    { key: 'sill', label: 'sill above base', optional: false, holds: { what: 'length', world: 'real' } },
+  ],
   lamp: [
     {
       key: 'kind',
@@ -76,6 +81,32 @@ export const FORMS: Record<string, FormField[]> = {
         folded: false,
         word: 'has one',
         fields: [{ key: 'h', label: 'its height', optional: false, holds: length }],
+      },
+    },
+    {
+      key: 'older',
+      label: 'as it was said before',
+      optional: true,
+      holds: length,
+      where_said: true,
+    },
+    {
+      key: 'dress',
+      label: 'Round it',
+      optional: true,
+      holds: {
+        what: 'kinds',
+        one: 'Dressing',
+        kinds: [
+          {
+            kind: 'sill',
+            title: 'Sill',
+            says: 'Under a window.',
+            picture: 'M3 17H21',
+            fields: [{ key: 'beyond', label: 'beyond the jambs', optional: true, holds: length, usual: '3mm' }],
+          },
+          { kind: 'arch', title: 'Brick arch', says: 'Over a head.', picture: 'M3 8Q12 1 21 8', fields: [] },
+        ],
       },
     },
     { key: 'of', label: 'beside', optional: true, holds: { what: 'reference', to: 'lamps' } },

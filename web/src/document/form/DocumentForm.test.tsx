@@ -119,6 +119,36 @@ describe('A form of the document', () => {
     expect(within(screen.getByLabelText('beside')).getByText('Yard lamp')).toBeInTheDocument();
   });
 
+  it('adds what belongs there by its name, and says so where nothing is called that', () => {
+    const { save } = show({ kind: 'standing' });
+    fireEvent.click(screen.getByRole('button', { name: 'Add …' }));
+    expect(screen.getByText('Under a window.')).toBeInTheDocument();
+    const search = screen.getByLabelText('Find something to add');
+    fireEvent.change(search, { target: { value: 'gargoyle' } });
+    expect(screen.getByText('Nothing of that name goes here.')).toBeInTheDocument();
+    fireEvent.change(search, { target: { value: 'over head' } });
+    fireEvent.click(screen.getByRole('button', { name: /Brick arch/ }));
+    expect(save).toHaveBeenCalledWith([{ op: 'add-entry', path: 'lamp.dress', kind: 'arch' }]);
+    expect(screen.queryByLabelText('Find something to add')).toBeNull();
+  });
+
+  it('shows what stands there, puts one before another, and takes the last away', () => {
+    const [arch, sill] = [{ kind: 'arch' }, { kind: 'sill', beyond: '4mm' }];
+    const { save } = show({ kind: 'standing', dress: [arch, sill] });
+    expect(screen.getByLabelText('beyond the jambs')).toHaveValue('4mm');
+    fireEvent.click(screen.getByRole('button', { name: 'Before brick arch' }));
+    expect(save).toHaveBeenCalledWith(set('lamp.dress', [sill, arch]));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove sill' }));
+    expect(save).toHaveBeenCalledWith(set('lamp.dress', [arch]));
+  });
+
+  it('shows what is said in an older way only where it is said', () => {
+    show({ kind: 'standing' });
+    expect(screen.queryByLabelText('as it was said before')).toBeNull();
+    show({ kind: 'standing', older: '2mm' });
+    expect(screen.getByLabelText('as it was said before')).toHaveValue('2mm');
+  });
+
   it('opens the heading under which something is wrong, and says it at its field', () => {
     show({ kind: 'standing', turn: 99 }, { faults: [faultAt('lamp.turn', 'is too far round')] });
     expect(screen.getByText('Where it stands').closest('details')).toHaveAttribute('open');

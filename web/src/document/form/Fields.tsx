@@ -5,6 +5,7 @@ import { ChoiceField } from './ChoiceField';
 import { ColourField } from './ColourField';
 import { CountField, FlagField, NumberField, PairField, ReferenceField, StockChoice, WordsField } from './PlainFields';
 import { GroupField } from './GroupField';
+import { KindList } from './KindList';
 import { ItemsField, ListField, MapField } from './ListFields';
 import { ValueLength } from './ValueLength';
 
@@ -68,6 +69,8 @@ function OneField({ field, path, names }: OneProps & { names: Names }) {
       return <ItemsField field={field} path={path} />;
     case 'map':
       return <MapField field={field} path={path} names={names} />;
+    case 'kinds':
+      return <KindList field={field} path={path} names={names} />;
     case 'list':
       return <ListField field={field} path={path} names={names} />;
     case 'group':

@@ -7,6 +7,7 @@ export type Names = Record<string, readonly string[]>;
 /** Whether a form asks for a field now: what it hangs on says so, and nothing stands in its place. */
 export function isAsked(field: FormField, among: readonly FormField[], document: unknown, path: string): boolean {
   const said = (key: string) => valueAt(document, `${path}.${key}`);
+  if (field.where_said === true && said(field.key) === undefined) return false;
   if (field.instead_of !== undefined && said(field.instead_of) !== undefined && said(field.key) === undefined)
     return false;
   const { when } = field;

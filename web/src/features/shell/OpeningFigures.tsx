@@ -1,14 +1,13 @@
 import type { Opening, Wall } from '../../api/types';
-import { LengthField } from '../../ui/LengthField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
-import { textAt, useBuilding } from '../../document/context';
+import { useBuilding } from '../../document/context';
+import { DocumentForm } from '../../document/form/DocumentForm';
 import { KindOf } from '../../document/KindOf';
 import { ChecksAt } from './ChecksAt';
 
 /** Figures of the chosen opening, with the sums of its frame and of the piers beside it. */
 export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening }) {
-  const { state, derived, show } = useBuilding();
-  const text = (path: string) => textAt(state.document, path);
+  const { derived, show } = useBuilding();
   const frame = derived?.kit.parts.find(
     (part) =>
       part.of.block === wall.block &&
@@ -27,15 +26,7 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
         {opening.count > 1 ? `, row of ${opening.count}` : ''}
       </h2>
       <p className="quiet">{wall.edge} wall</p>
-      <LengthField label="from the left end" path={`${opening.path}.from`} value={text(`${opening.path}.from`)} />
-      <LengthField label="sill above base" path={`${opening.path}.sill`} value={text(`${opening.path}.sill`)} />
-      {opening.count > 1 && (
-        <LengthField
-          label="repeat, every"
-          path={`${opening.path}.repeat.pitch`}
-          value={text(`${opening.path}.repeat.pitch`)}
-        />
-      )}
+      <DocumentForm form="opening" path={opening.path} />
       <KindOf wall={wall} opening={opening} />
       {width !== undefined && frame !== undefined && (
         <WorkingsTable workings={width} title={`${frame.name}, cut ${frame.qty}`} />

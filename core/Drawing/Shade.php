@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+/** A colour somewhat lighter or darker. */
+final readonly class Shade
+{
+    /** @param  string  $colour  #rrggbb */
+    public static function of(string $colour, float $by): string
+    {
+        $shaded = '#';
+        foreach ([1, 3, 5] as $at) {
+            $value = (int) hexdec(substr($colour, $at, 2));
+            $shaded .= sprintf('%02x', max(0, min(255, (int) round($value * (1.0 + $by)))));
+        }
+
+        return $shaded;
+    }
+}

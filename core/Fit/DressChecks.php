@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\Masonry;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Shell\WallSpan;
+use Chartula\Core\Trim\RaisedRoom;
+
+/** What stands round openings and is not made as it is said, or runs into something else. docs/formulas.md#dressings */
+final readonly class DressChecks
+{
+    /** What runs over something else by less than this is not seen, mm². */
+    private const LEAST_MM2 = 0.01;
+
+    private function __construct(private Building $building, private WallSpan $span)
+    {
+    }
+
+    /** @return list<Check> */
+    public static function all(Building $building, Kit $kit): array
+    {
+        $checks = [];
+        foreach ($kit->walls->spans() as $span) {
+            $self = new self($building, $span);
+            foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
+                array_push($checks, ...$opening->opening->dress() === [] ? [] : $self->opening($opening));
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> */
+    private function opening(OpeningForm $opening): array
+    {
+        $wall = $this->span->form;
+        $claims = $wall->claims[$opening->id] ?? [];
+        $checks = [];
+        foreach ($opening->opening->dress() as $feature) {
+            $own = array_filter($claims, static fn (Claim $claim): bool => $claim->feature === $feature);
+            if ($own === []) {
+                $what = lcfirst($feature->kind->title());
+                $checks[] = $this->check($opening, 'dress.not-here', Check::NOTE, "It stands on the ground: no $what is made there.");
+            }
+        }
+        foreach ($claims as $i => $claim) {
+            array_push($checks, ...$this->made($wall, $opening, $claim), ...$this->clashes($wall, $opening, $i));
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> what of it is made otherwise than it is said */
+    private function made(WallForm $wall, OpeningForm $opening, Claim $claim): array
+    {
+        $what = ucfirst(lcfirst($claim->feature->kind->title()));
+        $said = $claim->feature->said->text('as') ?? 'printed';
+        $isRaised = RaisedRoom::has($wall, $opening, $claim);
+        $checks = [];
+        if ($wall->receding !== null && $said !== 'printed') {
+            $text = "$what: printed and not raised, since its wall is built to look deeper than it is.";
+            $checks[] = $this->check($opening, 'dress.receding', Check::NOTE, $text);
+        } elseif ($claim->how->isRaised() && ! $isRaised) {
+            $text = "$what: not raised, since there is no wall behind all of it, or something else is in its way.";
+            $checks[] = $this->check($opening, 'dress.no-room', Check::WARN, $text);
+        }
+        if (! $wall->isPapered && ! $isRaised) {
+            $text = "$what: not made, since its wall has no paper to print it on. Raise it, or give the wall a finish.";
+            $checks[] = $this->check($opening, 'dress.no-paper', Check::WARN, $text);
+        }
+        $masonry = Masonry::of($this->building);
+        if ($claim->units !== [] && $masonry->joint <= 0.0) {
+            $text = "$what: its joints are too fine to print at this scale; its units are told by their tones.";
+            $checks[] = $this->check($opening, 'dress.tones', Check::NOTE, $text);
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> what it runs into: the edge of its wall, another opening, what stands round that */
+    private function clashes(WallForm $wall, OpeningForm $opening, int $place): array
+    {
+        if ($wall->receding !== null) {
+            return [];
+        }
+        $claims = $wall->claims[$opening->id] ?? [];
+        $claim = $claims[$place];
+        $what = ucfirst(lcfirst($claim->feature->kind->title()));
+        $region = new Region($claim->ring);
+        $behind = array_map(static fn (Patch $p): float => Clip::sharedArea($region, new Region($p->outline)), $wall->patches);
+        $checks = [];
+        if ($claim->ring->area() - array_sum($behind) > self::LEAST_MM2) {
+            $checks[] = $this->check($opening, 'dress.past-wall', Check::WARN, "$what: runs past the edge of its wall, and is cut there.");
+        }
+        foreach ($wall->openings as $other) {
+            $isOther = $other !== $opening;
+            if ($isOther && Clip::sharedArea($region, new Region($other->ring())) > self::LEAST_MM2) {
+                $checks[] = $this->check($opening, 'dress.over-opening', Check::WARN, "$what: runs into another opening.");
+            }
+            // Each two are told once, by the one that comes later.
+            $before = $isOther ? ($other->left < $opening->left ? $wall->claims[$other->id] ?? [] : []) : array_slice($claims, 0, $place);
+            foreach ($before as $one) {
+                if (Clip::sharedArea($region, new Region($one->ring)) > self::LEAST_MM2) {
+                    $with = lcfirst($one->feature->kind->title());
+                    $checks[] = $this->check($opening, 'dress.clash', Check::WARN, "$what: takes the same place as a $with.");
+                }
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @param  value-of<Check::LEVELS>  $level */
+    private function check(OpeningForm $opening, string $code, string $level, string $text): Check
+    {
+        return new Check($code, $level, "{$this->span->block->id}.{$this->span->name()}.$opening->id", $text);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form\Claims;
+
+use Chartula\Core\Building\CopiesWith;
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Geometry\Ring;
+
+/** What a thing takes of the face of a wall. The wall's frame, model millimetres; of a wall that recedes, that of the wall as it is. */
+final readonly class Claim
+{
+    use CopiesWith;
+
+    /**
+     * @param  string  $id  that no other of its opening has
+     * @param  Ring  $ring  what it covers, counter-clockwise
+     * @param  list<Ring>  $units  what it is of, with its joints left free
+     * @param  float  $proud  of the wall, where it is raised
+     * @param  array<int, string>  $accents  units in another colour, by their place
+     * @param  array<'foot'|'head', int>  $finishes  edges of the opening that are its own, and of how many units each is
+     */
+    public function __construct(
+        public string $id,
+        public Feature $feature,
+        public Ring $ring,
+        public array $units,
+        public Tone $tone,
+        public HowMade $how,
+        public float $proud,
+        public array $finishes = [],
+        public array $accents = [],
+    ) {
+    }
+
+    /** In which colours what of it turns into the opening is printed: of one piece in that of its joints, where it has both. */
+    public function edgeTone(): Tone
+    {
+        return max([0, ...array_values($this->finishes)]) === 1 ? new Tone($this->tone->joint, $this->tone->joint) : $this->tone;
+    }
+
+    /** As if nothing of it were raised. */
+    public function printed(): self
+    {
+        return $this->with(how: HowMade::Printed, proud: 0.0);
+    }
+}

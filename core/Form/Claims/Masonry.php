@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form\Claims;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Scale;
+
+/**
+ * Bricks as a model shows them: their gauge, their joints as far as those can be printed, their colours. Model millimetres.
+ * docs/formulas.md#dressings
+ */
+final readonly class Masonry
+{
+    /** Two dots of a printer of 600 to the inch: nothing finer is a line. */
+    public const LEAST_LINE_MM = 0.085;
+
+    /**
+     * @param  float  $unit  a brick on edge or on end with its joint, as wide as a course is high
+     * @param  float  $half  half a brick's length
+     * @param  float  $joint  between units; 0 where it would be too fine to print
+     */
+    private function __construct(
+        public float $unit,
+        public float $half,
+        public float $joint,
+        public Tone $brick,
+        private Scale $scale,
+    ) {
+    }
+
+    public static function of(Building $building): self
+    {
+        [$gauge, $scale, $skin] = [$building->gauge, $building->scale, $building->methods->skin];
+        $joint = $gauge->joint_mm / $scale->ratio;
+
+        return new self(
+            $gauge->course_mm / $scale->ratio,
+            $gauge->brick_mm / $scale->ratio / 2.0,
+            $joint < self::LEAST_LINE_MM ? 0.0 : $joint,
+            new Tone($skin->brick, $skin->mortar),
+            $scale,
+        );
+    }
+
+    public function mm(?RealLength $length): float
+    {
+        return $length === null ? 0.0 : $this->scale->modelMm($length);
+    }
+
+    /** How many units go into a length: the nearest number, or the nearest odd one; one, in their tone, where none could be told apart. */
+    public function count(float $length, bool $isOdd = false): int
+    {
+        if ($this->unit < 2.0 * self::LEAST_LINE_MM) {
+            return 1;
+        }
+        $wanted = $length / $this->unit;
+
+        return $isOdd ? max(1, 2 * (int) round(($wanted - 1.0) / 2.0) + 1) : max(1, (int) round($wanted));
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part;
+
+use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\Tone;
+use Chartula\Core\Geometry\Homography;
+use Chartula\Core\Geometry\Ring;
+
+/**
+ * Something that is printed over what else a paper shows: what it covers, and the units that it is of. The part's own frame, model
+ * millimetres.
+ */
+final readonly class PrintedShape
+{
+    /**
+     * @param  list<Ring>  $units  none where it is of one piece
+     * @param  array<int, string>  $accents  units in another colour, by their place
+     */
+    public function __construct(
+        public Ring $ring,
+        public array $units,
+        public Tone $tone,
+        public array $accents = [],
+    ) {
+    }
+
+    public static function of(Claim $claim): self
+    {
+        return new self($claim->ring, $claim->units, $claim->tone, $claim->accents);
+    }
+
+    public function moved(float $dx, float $dy): self
+    {
+        $units = array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $this->units);
+
+        return new self($this->ring->moved($dx, $dy), $units, $this->tone, $this->accents);
+    }
+
+    public function receding(?Homography $map): self
+    {
+        return $map === null
+            ? $this
+            : new self($map->ring($this->ring), array_map($map->ring(...), $this->units), $this->tone, $this->accents);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $accents = [];
+        foreach ($this->accents as $at => $colour) {
+            $accents[] = [$at, $colour];
+        }
+
+        return [
+            'ring' => $this->ring->toArray(), 'units' => array_map(static fn (Ring $r): array => $r->toArray(), $this->units),
+            'colours' => [$this->tone->unit, $this->tone->joint],
+        ] + ($accents === [] ? [] : ['accents' => $accents]);
+    }
+}

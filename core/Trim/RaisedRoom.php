@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Trim;
+
+use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Region;
+
+/** Whether something raised has wall behind it everywhere, and nothing in its way. */
+final readonly class RaisedRoom
+{
+    /** What lies over an edge by less than this is not seen, mm². */
+    private const LEAST_MM2 = 0.01;
+
+    public static function has(WallForm $wall, OpeningForm $own, Claim $claim): bool
+    {
+        if (! $claim->how->isRaised()) {
+            return false;
+        }
+        $region = new Region($claim->ring);
+        $shared = static fn (Patch $patch): float => Clip::sharedArea($region, new Region($patch->outline));
+        $behind = array_sum(array_map($shared, $wall->patches));
+        $isWhole = $claim->ring->area() - $behind < self::LEAST_MM2;
+        foreach ($wall->openings as $opening) {
+            $isWhole = $isWhole && Clip::sharedArea($region, new Region($opening->ring())) < self::LEAST_MM2;
+            foreach ($opening === $own ? [] : $wall->claims[$opening->id] ?? [] as $other) {
+                $shared = $other->how->isRaised() ? Clip::sharedArea($region, new Region($other->ring)) : 0.0;
+                $isWhole = $isWhole && $shared < self::LEAST_MM2;
+            }
+        }
+
+        return $isWhole;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+use Chartula\Core\Things\Arch\Arch;
+use Chartula\Core\Things\Lintel\Lintel;
+use Chartula\Core\Things\Sill\Sill;
+
+/** Every kind of thing, each a folder of its own, in the order in which a person is offered them. docs/adding-a-thing.md */
+return [
+    Sill::class,
+    Lintel::class,
+    Arch::class,
+];

@@ -1,0 +1,286 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Things;
+
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Derivation;
+use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\PrintedShape;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Problem\Problem;
+use Chartula\Core\Skin\BrickLayout;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\Kits;
+
+/**
+ * Sills, lintels and arches, by figures worked by hand at 1:76.2, where a foot is 4 mm, a course 1 mm and a brick 3 mm long. The office has
+ * two windows of 12 × 20 with a rise of 4 in, 1.333, the first 10 from the left end with its foot at 11, and a door of 13 × 28, flat.
+ */
+final class DressingsTest extends TestCase
+{
+    /** Width 12, beyond 3 in = 1 a side: from 9 to 23; 3 in high: from 10 to 11. */
+    public function testASillLiesUnderItsOpeningBeyondBothJambs(): void
+    {
+        $claim = self::claim('[{"kind": "sill"}]', '[]');
+        self::assertRing([[9.0, 10.0], [23.0, 10.0], [23.0, 11.0], [9.0, 11.0]], $claim->ring);
+        self::assertSame([[], ['foot' => 1]], [$claim->units, $claim->finishes]);
+    }
+
+    /** 14 of bricks 1 wide: 14 of them on the face, 12 over the foot of 12; between two lies a joint of 0.125. */
+    public function testASillOfBricksOnEdgeHasAsManyAsGo(): void
+    {
+        $claim = self::claim('[{"kind": "sill", "of": "brick", "h": "4 1/2in"}]', '[]');
+        self::assertCount(14, $claim->units);
+        self::assertSame(['foot' => 12], $claim->finishes);
+        self::assertRing([[9.0, 9.5], [9.9375, 9.5], [9.9375, 11.0], [9.0, 11.0]], $claim->units[0]);
+        self::assertRing([[10.0625, 9.5], [10.9375, 9.5], [10.9375, 11.0], [10.0625, 11.0]], $claim->units[1]);
+    }
+
+    /** The door from 56 to 69, its head at 28: bears 4½ in = 1.5 a side, 9 in = 3 high. */
+    public function testALintelBearsOnTheWallAtBothEnds(): void
+    {
+        $claim = self::claim('[]', '[{"kind": "lintel", "of": "timber"}]', 'd1');
+        self::assertRing([[54.5, 28.0], [70.5, 28.0], [70.5, 31.0], [54.5, 31.0]], $claim->ring);
+        self::assertSame(['head' => 1], $claim->finishes);
+    }
+
+    /** Steel of ½ in shows under bricks on end: 0.1667 of 3; 16 of them over 16. */
+    public function testOverSteelStandBricksOnEnd(): void
+    {
+        $claim = self::claim('[]', '[{"kind": "lintel", "of": "steel"}]', 'd1');
+        self::assertCount(16, $claim->units);
+        self::assertEqualsWithDelta(28.0 + 1.0 / 6.0, $claim->units[0]->bounds()->y0, 1e-9);
+        self::assertSame($claim->tone->joint, $claim->edgeTone()->unit, 'its soffit is steel');
+    }
+
+    /**
+     * A flat arch of 36 in, 12 in deep, skewbacks of 60°: its top is 36 + 2 · 12 / tan 60° = 49.856 in; the odd number nearest to 16.6
+     * is 17; they are 36 / 17 = 2.118 in below and 2.933 in above, 0.706 and 0.978 mm, and all aim at 31.177 in below, 10.392 mm.
+     */
+    public function testTheWedgesOfAGaugedFlatArchAimAtOnePlace(): void
+    {
+        $office = ['styles.door.w' => '3ft'];
+        $claim = self::claim('[]', '[{"kind": "arch", "of": "gauged"}]', 'd1', $office);
+        self::assertCount(17, $claim->units);
+        $width = static fn (Ring $unit, int $a): float => $unit->point($a + 1)->distanceTo($unit->point($a));
+        self::assertEqualsWithDelta(0.7059, $width($claim->units[5], 0), 0.0001);
+        self::assertEqualsWithDelta(49.8564 / 17.0 / 3.0, $width($claim->units[5], 2), 0.0001);
+        self::assertEqualsWithDelta(49.8564 / 3.0, $claim->ring->bounds()->width(), 0.0001);
+        $side = $claim->units[0];
+        $way = $side->point(3)->minus($side->point(0));
+        $middle = ($claim->ring->bounds()->x0 + $claim->ring->bounds()->x1) / 2.0;
+        $meets = $side->point(0)->y + $way->y / $way->x * ($middle - $side->point(0)->x);
+        self::assertEqualsWithDelta(28.0 - 31.1769 / 3.0, $meets, 0.0001);
+    }
+
+    /**
+     * Span 12, rise 4/3: r = (36 + 16/9) / (8/3) = 14.1667, half the angle asin(6 / 14.1667) = 25.058°; the arc 12.3916 takes 12 bricks
+     * of 1, the second ring from 15.6667 on 13.7036 takes 14. Two rings are 3 deep: at the crown they end at 31 + 3.
+     */
+    public function testRowlockRingsAreCountedEachOnItsOwnInside(): void
+    {
+        $claim = self::claim('[{"kind": "arch", "rings": 2}]', '[]');
+        self::assertCount(12 + 14, $claim->units);
+        self::assertSame(['head' => 12], $claim->finishes);
+        self::assertEqualsWithDelta(34.0, $claim->ring->bounds()->y1, 0.01);
+        // The skewbacks stand on the springing, square to the curve: 12 + 2 · 3 · sin 25.058° wide over all.
+        self::assertEqualsWithDelta(12.0 + 2.0 * 3.0 * 6.0 / (85.0 / 6.0), $claim->ring->bounds()->width(), 0.001);
+    }
+
+    public function testAKeystoneStandsInTheMiddleOfAnOddNumber(): void
+    {
+        $claim = self::claim('[{"kind": "arch", "of": "gauged", "keystone": true}]', '[]');
+        self::assertSame(1, count($claim->units) % 2);
+        self::assertSame([intdiv(count($claim->units), 2)], array_keys($claim->accents));
+        $middle = $claim->units[intdiv(count($claim->units), 2)]->bounds()->centre();
+        self::assertEqualsWithDelta(16.0, $middle->x, 1e-6, 'over the middle of its opening');
+    }
+
+    /** Units and joints cover what is claimed, and nothing else; no two of them overlap. */
+    #[DataProvider('provideDressings')]
+    public function testUnitsAddUpToWhatIsClaimed(string $window, string $door, string $opening): void
+    {
+        $claim = self::claim($window, $door, $opening);
+        $units = array_sum(array_map(static fn (Ring $unit): float => $unit->area(), $claim->units));
+        $area = $claim->ring->area();
+        self::assertGreaterThan(0.8 * $area, $units);
+        self::assertLessThanOrEqual($area + 0.01, $units);
+        foreach ($claim->units as $unit) {
+            self::assertGreaterThan(0.0, $unit->signedArea());
+            self::assertTrue($claim->ring->contains($unit->middle()));
+        }
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function provideDressings(): iterable
+    {
+        yield 'bricks on edge' => ['[{"kind": "sill", "of": "brick"}]', '[]', 'w1'];
+        yield 'tiles' => ['[{"kind": "sill", "of": "tile"}]', '[]', 'w1'];
+        yield 'three rings' => ['[{"kind": "arch", "rings": 3}]', '[]', 'w1'];
+        yield 'soldiers round a curve' => ['[{"kind": "arch", "of": "soldier"}]', '[]', 'w1'];
+        yield 'gauged round a curve' => ['[{"kind": "arch", "of": "gauged"}]', '[]', 'w1'];
+        yield 'soldiers' => ['[]', '[{"kind": "arch", "of": "soldier", "bearing": "4 1/2in"}]', 'd1'];
+        yield 'rings over a flat head' => ['[]', '[{"kind": "arch", "rings": 2}]', 'd1'];
+        yield 'gauged' => ['[]', '[{"kind": "arch", "of": "gauged", "skew": 72.5}]', 'd1'];
+    }
+
+    /**
+     * Raised by 2 in = 0.667: one layer of card of 0.62 with its template, less 0.1 of paper round it: 13.8 × 0.8; the paper 14 × 1 and
+     * what turns round, 0.62 + 0.1, on all sides: 15.44 × 2.44.
+     */
+    public function testWhatIsRaisedIsCardInPaperOfItsOwn(): void
+    {
+        $derived = self::derived('[{"kind": "sill", "as": "both"}]', '[]');
+        self::assertSame([], $derived->dryFit->findings);
+        $size = static fn (LabelledPart $p): array => [$p->part->qty(), round($p->part->width(), 4), round($p->part->height(), 4)];
+        self::assertSame([2, 13.8, 0.8], $size($derived->kit->part('main.front.sill.w1')));
+        $thick = $derived->kit->part('main.front.sill.w1')->part->thickness;
+        self::assertSame(
+            [2, round(14.0 + 2.0 * ($thick + 0.1), 4), round(1.0 + 2.0 * ($thick + 0.1), 4)],
+            $size($derived->kit->part('main.front.sill-paper.w1')),
+        );
+    }
+
+    /** The paper of the wall lies 0.1 before the card; the sill's card on that, and its paper on both. */
+    public function testItStandsOnThePaperOfItsWall(): void
+    {
+        $kit = self::derived('[{"kind": "sill", "as": "raised"}]', '[]')->kit;
+        $sill = $kit->part('main.front.sill.w1')->part;
+        self::assertEqualsWithDelta(-0.1 - $sill->thickness, $sill->placements[0]->origin->y, 1e-9);
+        $paper = $kit->part('main.front.sill-paper.w1')->part;
+        self::assertEqualsWithDelta(-0.2 - $sill->thickness, $paper->placements[0]->origin->y, 1e-9);
+        self::assertSame([], self::printed($kit->part('main.front.paper')), 'raised alone, bricks run on behind it');
+    }
+
+    public function testCoursesEndAtWhatIsPrintedOverThem(): void
+    {
+        $art = self::derived('[{"kind": "sill", "of": "stone"}]', '[]')->kit->part('main.front.paper')->part->art;
+        self::assertInstanceOf(BrickArt::class, $art);
+        self::assertCount(2, $art->dressings);
+        $course = (new BrickLayout($art))->course(10);
+        $inside = array_filter($course, static fn ($brick): bool => $brick->x1 > 9.001 && $brick->x0 < 22.999);
+        self::assertSame([], $inside, 'the course beside the sill leaves it free');
+    }
+
+    /** @param  list<array{string, string}>  $faults */
+    #[DataProvider('provideFaults')]
+    public function testWhatCannotBeIsSaidAtItsField(string $window, string $door, array $faults): void
+    {
+        try {
+            self::derived($window, $door);
+            self::fail('it was made');
+        } catch (InvalidInput $e) {
+            self::assertSame($faults, array_map(static fn (Problem $p): array => [$p->path, $p->code], array_slice($e->problems, 0, 1)));
+        }
+    }
+
+    /** @return iterable<string, array{string, string, list<array{string, string}>}> */
+    public static function provideFaults(): iterable
+    {
+        $at = 'styles.sash.dress.0';
+        yield 'a beam over a curve' => ['[{"kind": "lintel"}]', '[]', [["$at.kind", 'dress.head-not-flat']]];
+        yield 'of no kind' => ['[{}]', '[]', [["$at.kind", 'missing']]];
+        yield 'of none that there is' => ['[{"kind": "gargoyle"}]', '[]', [["$at.kind", 'wrong-choice']]];
+        yield 'no thing' => ['["sill"]', '[]', [[$at, 'wrong-type']]];
+        yield 'no height' => ['[{"kind": "sill", "h": "0mm"}]', '[]', [["$at.h", 'length.not-above-zero']]];
+        yield 'four rings' => ['[{"kind": "arch", "rings": 4}]', '[]', [["$at.rings", 'number-out-of-range']]];
+        yield 'too flat' => ['[{"kind": "arch", "of": "gauged", "skew": 30}]', '[]', [["$at.skew", 'number-out-of-range']]];
+        yield 'nobody made it' => ['[{"kind": "sill", "as": "cast"}]', '[]', [["$at.as", 'wrong-choice']]];
+    }
+
+    /** @param  array<string, mixed>  $more  by path */
+    #[DataProvider('provideRemarks')]
+    public function testWhatIsMadeOtherwiseThanItIsSaidIsRemarkedOn(string $code, string $at, string $window, array $more): void
+    {
+        $found = array_filter(
+            self::derived($window, '[]', $more)->checks,
+            static fn (Check $check): bool => $check->code === $code && $check->at === $at,
+        );
+        self::assertNotSame([], $found);
+        $codes = array_map(static fn (Check $check): string => $check->code, self::derived('[{"kind": "sill"}]', '[]')->checks);
+        self::assertNotContains($code, $codes, 'not where all is well');
+    }
+
+    /** @return iterable<string, array{string, string, string, array<string, mixed>}> */
+    public static function provideRemarks(): iterable
+    {
+        $walls = 'blocks.0.walls.0';
+        $sill = '[{"kind": "sill", "as": "both"}]';
+        $on = 'main.front.w1';
+        yield 'on the ground' => ['dress.not-here', 'main.front.d1', '[]', ['styles.door.dress' => json_decode('[{"kind": "sill"}]')]];
+        $wide = '[{"kind": "sill", "as": "both", "beyond": "9in"}]';
+        yield 'in a corner, raised' => ['dress.no-room', $on, $wide, ["$walls.openings.0.from" => '6in']];
+        yield 'in a corner' => ['dress.past-wall', $on, $wide, ["$walls.openings.0.from" => '6in']];
+        yield 'under the eaves' => ['dress.past-wall', $on, '[{"kind": "arch", "rings": 3}]', ["$walls.openings.0.sill" => '3ft 8in']];
+        yield 'on bare card' => ['dress.no-paper', $on, '[{"kind": "sill"}]', ["$walls.finish" => 'bare']];
+        yield 'too fine' => ['dress.tones', $on, '[{"kind": "sill", "of": "brick"}]', ['scale' => '1:115']];
+        yield 'side by side' => ['dress.clash', 'main.front.w1-2', '[{"kind": "sill", "beyond": "2ft"}]', []];
+        yield 'into the next' => ['dress.over-opening', 'main.front.w1-2', '[{"kind": "sill", "beyond": "3ft"}]', []];
+        yield 'twice' => ['dress.clash', $on, '[{"kind": "arch"}, {"kind": "arch", "of": "gauged"}]', []];
+        yield 'where it recedes' => ['dress.receding', 'main.right.w1', $sill, [
+            'perspective' => json_decode('{"depth": "25mm", "axis": "10mm"}'),
+        ]];
+    }
+
+    public function testASillAsItWasSaidBeforeIsTheSameThing(): void
+    {
+        $older = self::derived('[]', '[]', ['styles.sash.sill' => json_decode('{"h": "3in", "proud": "2in", "beyond": "3in"}')]);
+        $now = self::derived('[{"kind": "sill", "of": "stone", "as": "both"}]', '[]');
+        self::assertSame(self::outlines($now), self::outlines($older));
+        $this->expectException(InvalidInput::class);
+        self::derived('[{"kind": "sill"}]', '[]', ['styles.sash.sill' => json_decode('{"h": "3in"}')]);
+    }
+
+    /** @return array<string, list<mixed>> */
+    private static function outlines(Derivation $derived): array
+    {
+        $parts = array_map(static fn (LabelledPart $p): array => [$p->part->id, [$p->cut, $p->print]], $derived->kit->parts);
+
+        return array_column($parts, 1, 0);
+    }
+
+    /** @return list<PrintedShape> */
+    private static function printed(LabelledPart $paper): array
+    {
+        return $paper->part->art instanceof BrickArt ? $paper->part->art->dressings : [];
+    }
+
+    /** @param  array<string, mixed>  $more  by path */
+    private static function claim(string $window, string $door, string $opening = 'w1', array $more = []): Claim
+    {
+        foreach (self::derived($window, $door, $more)->kit->form->walls() as $wall) {
+            if (isset($wall->claims[$opening])) {
+                return $wall->claims[$opening][0];
+            }
+        }
+        self::fail('nothing is claimed');
+    }
+
+    /** @param  array<string, mixed>  $more  by path */
+    private static function derived(string $window, string $door, array $more = []): Derivation
+    {
+        $document = JsonText::decode(Kits::exampleText('weigh-office'));
+        $said = [...['styles.sash.dress' => json_decode($window), 'styles.door.dress' => json_decode($door)], ...$more];
+        foreach ($said as $path => $value) {
+            $document = BuildingGenerator::with($document, $path, $value);
+        }
+
+        return Kits::of($document);
+    }
+
+    /** @param  list<array{float, float}>  $wanted */
+    private static function assertRing(array $wanted, Ring $ring): void
+    {
+        $found = array_map(static fn (Vec2 $p): array => [round($p->x, 6), round($p->y, 6)], $ring->points);
+        self::assertEquals($wanted, $found);
+    }
+}
