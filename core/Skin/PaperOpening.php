@@ -83,8 +83,8 @@ final readonly class PaperOpening
     {
         $finishes = [];
         foreach ($this->claims as $claim) {
-            foreach ($claim->finishes as $edge => $count) {
-                $finishes[$edge] ??= new TurnedEdge($count, $claim->edgeTone());
+            foreach ($claim->finishes as $edge => $joints) {
+                $finishes[$edge] ??= new TurnedEdge($joints, $claim->edge ?? $claim->tone);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Skin;
 
+use Chartula\Core\Form\Claims\Units;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
@@ -38,12 +39,12 @@ final readonly class RevealLayout
     public function onEdge(string $edge): array
     {
         $points = $this->reveal->ring->points;
-        $count = ($this->reveal->finishes[$edge] ?? null)?->count;
+        $joints = ($this->reveal->finishes[$edge] ?? null)?->joints;
 
         return match (true) {
-            $edge === 'head' => $this->row(array_slice($points, 2), $count),
+            $edge === 'head' => $this->row(array_slice($points, 2), $joints),
             $this->reveal->reachesFoot => [],
-            default => $this->row([$points[0], $points[1]], $count),
+            default => $this->row([$points[0], $points[1]], $joints),
         };
     }
 
@@ -92,10 +93,10 @@ final readonly class RevealLayout
      * Bricks on edge along a line, as wide as a course is high, square to it on its left.
      *
      * @param  list<Vec2>  $line
-     * @param  ?int  $count  of them; as many as go where nothing is said
+     * @param  ?list<float>  $joints  where along it they are, from 0 to 1; as many as go where nothing is said
      * @return list<Hull>
      */
-    private function row(array $line, ?int $count): array
+    private function row(array $line, ?array $joints): array
     {
         $length = 0.0;
         $along = [];
@@ -103,12 +104,13 @@ final readonly class RevealLayout
             $along[] = [$length, $line[$i], $to];
             $length += $to->distanceTo($line[$i]);
         }
-        $count ??= max(1, (int) round($length / $this->art->course));
+        $ends = [0.0, ...$joints ?? Units::joints(max(1, (int) round($length / $this->art->course))), 1.0];
+        $last = count($ends) - 1;
         $bricks = [];
-        for ($k = 0; $k < $count; $k++) {
+        for ($k = 0; $k < $last; $k++) {
             $corners = [];
             foreach ([$k, $k + 1] as $end) {
-                $at = $length * $end / $count + ($end === $k ? 1.0 : -1.0) * ($end % $count === 0 ? 0.0 : $this->art->joint / 2.0);
+                $at = $length * $ends[$end] + ($end === $k ? 1.0 : -1.0) * ($end % $last === 0 ? 0.0 : $this->art->joint / 2.0);
                 [$place, $in] = self::at($along, $at);
                 array_push($corners, $place, $place->plus($in->times($this->depth)));
             }

@@ -19,7 +19,9 @@ final readonly class Claim
      * @param  list<Ring>  $units  what it is of, with its joints left free
      * @param  float  $proud  of the wall, where it is raised
      * @param  array<int, string>  $accents  units in another colour, by their place
-     * @param  array<'foot'|'head', int>  $finishes  edges of the opening that are its own, and of how many units each is
+     * @param  ?Tone  $edge  in which what of it turns into the opening is printed, where that is another
+     * @param  array<'foot'|'head', list<float>>  $finishes  edges of the opening that are its own, and where along them joints are, from 0
+     *                                                       at the left jamb to 1; along a head from the right
      */
     public function __construct(
         public string $id,
@@ -31,13 +33,8 @@ final readonly class Claim
         public float $proud,
         public array $finishes = [],
         public array $accents = [],
+        public ?Tone $edge = null,
     ) {
-    }
-
-    /** In which colours what of it turns into the opening is printed: of one piece in that of its joints, where it has both. */
-    public function edgeTone(): Tone
-    {
-        return max([0, ...array_values($this->finishes)]) === 1 ? new Tone($this->tone->joint, $this->tone->joint) : $this->tone;
     }
 
     /** As if nothing of it were raised. */

@@ -6,6 +6,7 @@ namespace Chartula\Core\Form\Claims;
 
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** Units side by side, with half a joint left at either side of each that has a neighbour. docs/formulas.md#dressings */
 final readonly class Units
@@ -33,6 +34,28 @@ final readonly class Units
         }
 
         return $units;
+    }
+
+    /** @return list<float> where along a line, from 0 to 1, joints are between so many equal units */
+    public static function joints(int $count): array
+    {
+        return $count < 2 ? [] : array_map(static fn (int $i): float => $i / $count, range(1, $count - 1));
+    }
+
+    /**
+     * Where along a part of a row its joints are, from 0 to 1.
+     *
+     * @param  float  $length  of the row
+     * @param  float  $before  how far along it the part begins
+     * @return list<float>
+     */
+    public static function jointsIn(int $count, float $length, float $before): array
+    {
+        $shares = array_map(static fn (float $at): float => ($at * $length - $before) / ($length - 2.0 * $before), self::joints($count));
+
+        $isWithin = static fn (float $at): bool => $at > Tolerance::ROUNDING && $at < 1.0 - Tolerance::ROUNDING;
+
+        return array_values(array_filter($shares, $isWithin));
     }
 
     /**

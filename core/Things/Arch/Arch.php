@@ -92,7 +92,9 @@ final readonly class Arch implements Dresses
 
         $middle = $said->flag('keystone') && self::isOdd($said) ? [intdiv(count($units), 2) => Tone::STONE] : [];
 
-        return new Claim('arch', $feature, $ring, $units, $at->masonry->brick, $how, $proud, ['head' => $along], $middle);
+        $joints = ['head' => $along];
+
+        return new Claim('arch', $feature, $ring, $units, $at->masonry->brick, $how, $proud, $joints, $middle);
     }
 
     private static function depth(Said $said, DressedOpening $at): float
@@ -112,7 +114,7 @@ final readonly class Arch implements Dresses
         return $said->text('of') === 'gauged' || ($said->text('of') === 'soldier' && $said->flag('keystone'));
     }
 
-    /** @return array{Ring, list<Ring>, int} what it covers, its units, and how many of them show underneath */
+    /** @return array{Ring, list<Ring>, list<float>} what it covers, its units, and where joints show underneath */
     private static function flat(Said $said, DressedOpening $at): array
     {
         $masonry = $at->masonry;
@@ -126,7 +128,7 @@ final readonly class Arch implements Dresses
             $ring = new Ring([$below[0], $below[1], $above[1], $above[0]]);
 
             // Rubbed bricks lie in joints of a millimetre or two: too fine to print at any scale, they are told by their tones.
-            return [$ring, Units::row($below, $above, $count, 0.0), $count];
+            return [$ring, Units::row($below, $above, $count, 0.0), Units::joints($count)];
         }
         $out = $said->text('of') === 'soldier' ? $masonry->mm($said->real('bearing')) : 0.0;
         $rows = $said->text('of') === 'soldier' ? 1 : $said->count('rings') ?? 1;
@@ -139,10 +141,10 @@ final readonly class Arch implements Dresses
         }
         $ring = Ring::rectangle($left - $out, $foot, $right + $out, $foot + $depth);
 
-        return [$ring, $units, $masonry->count($right - $left, self::isOdd($said))];
+        return [$ring, $units, Units::jointsIn($count, $right - $left + 2.0 * $out, $out)];
     }
 
-    /** @return array{Ring, list<Ring>, int} */
+    /** @return array{Ring, list<Ring>, list<float>} */
     private static function curved(Said $said, DressedOpening $at): array
     {
         $masonry = $at->masonry;
@@ -152,13 +154,13 @@ final readonly class Arch implements Dresses
         $depth = self::depth($said, $at);
         $rings = $said->text('of') === 'rowlock' ? $said->count('rings') ?? 1 : 1;
         $units = [];
-        $along = 1;
+        $along = [];
         for ($i = 0; $i < $rings; $i++) {
             [$r0, $r1] = [$radius + $depth * $i / $rings, $radius + $depth * ($i + 1) / $rings];
             // Bricks of a ring touch at its inside, and their joints open outwards; wedges are counted where they are widest.
             $arc = ($said->text('of') === 'gauged' ? $r1 : $r0) * ($angles[1] - $angles[0]);
             $count = $masonry->count($arc, self::isOdd($said));
-            $along = $i === 0 ? $count : $along;
+            $along = $i === 0 ? Units::joints($count) : $along;
             $between = $i === $rings - 1 ? 0.0 : $masonry->joint;
             $joint = $said->text('of') === 'gauged' ? 0.0 : $masonry->joint;
             array_push($units, ...Units::ring($centre, [$r0, $r1 - $between], $angles, $count, $joint));

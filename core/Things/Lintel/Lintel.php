@@ -89,11 +89,17 @@ final readonly class Lintel implements Dresses
         };
         // Steel shows as a line under its bricks, and as a soffit.
         $plate = min($masonry->mm(RealLength::ofMillimetres(self::STEEL_MM)), ($top - $foot) / 2.0);
-        $units = $of === 'steel' ? Units::row($line($foot + $plate), $line($top), $masonry->count($right - $left), $masonry->joint) : [];
-        $tone = $of === 'steel' ? new Tone($masonry->brick->unit, $colour) : new Tone($colour, $colour);
+        $units = $of !== 'steel' ? [] : [
+            Ring::rectangle($left, $foot, $right, $foot + $plate),
+            ...Units::row($line($foot + $plate), $line($top), $masonry->count($right - $left), $masonry->joint),
+        ];
+        $own = new Tone($colour, $colour);
         $how = HowMade::from($said->text('as') ?? 'printed');
         $ring = Ring::rectangle($left, $foot, $right, $top);
+        $proud = $masonry->mm($said->real('proud'));
 
-        return new Claim('lintel', $feature, $ring, $units, $tone, $how, $masonry->mm($said->real('proud')), ['head' => 1]);
+        return $units === []
+            ? new Claim('lintel', $feature, $ring, [], $own, $how, $proud, ['head' => []])
+            : new Claim('lintel', $feature, $ring, $units, $masonry->brick, $how, $proud, ['head' => []], [0 => $colour], $own);
     }
 }

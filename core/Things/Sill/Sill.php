@@ -77,19 +77,21 @@ final readonly class Sill implements Dresses
         [$left, $right, $top] = [$at->opening->left - $beyond, $at->opening->right() + $beyond, $at->opening->sill];
         $foot = $top - $masonry->mm($said->real('h'));
         $line = static fn (float $y): array => [new Vec2($left, $y), new Vec2($right, $y)];
+        // What is seen from the front goes on into the opening.
         [$units, $tone, $along] = match ($said->text('of')) {
             'brick' => [
                 Units::row($line($foot), $line($top), $masonry->count($right - $left), $masonry->joint), $masonry->brick,
-                $masonry->count($at->opening->shape->width),
+                Units::jointsIn($masonry->count($right - $left), $right - $left, $beyond),
             ],
             'tile' => [
                 [
                     ...Units::row($line($foot), $line(($foot + $top) / 2.0), $masonry->count(($right - $left) / 2.0), $masonry->joint),
                     ...Units::row($line(($foot + $top) / 2.0), $line($top), $masonry->count(($right - $left) / 2.0) + 1, $masonry->joint),
                 ],
-                new Tone(Tone::TILE, $masonry->brick->joint), $masonry->count($at->opening->shape->width / 2.0),
+                new Tone(Tone::TILE, $masonry->brick->joint),
+                Units::jointsIn($masonry->count(($right - $left) / 2.0) + 1, $right - $left, $beyond),
             ],
-            default => [[], new Tone(Tone::STONE, Tone::STONE), 1],
+            default => [[], new Tone(Tone::STONE, Tone::STONE), []],
         };
         $how = HowMade::from($said->text('as') ?? 'printed');
         $ring = Ring::rectangle($left, $foot, $right, $top);

@@ -7,6 +7,7 @@ namespace Tests\Core\Things;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Derivation;
 use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Labelling\LabelledPart;
@@ -32,7 +33,7 @@ final class DressingsTest extends TestCase
     {
         $claim = self::claim('[{"kind": "sill"}]', '[]');
         self::assertRing([[9.0, 10.0], [23.0, 10.0], [23.0, 11.0], [9.0, 11.0]], $claim->ring);
-        self::assertSame([[], ['foot' => 1]], [$claim->units, $claim->finishes]);
+        self::assertSame([[], ['foot' => []]], [$claim->units, $claim->finishes]);
     }
 
     /** 14 of bricks 1 wide: 14 of them on the face, 12 over the foot of 12; between two lies a joint of 0.125. */
@@ -40,7 +41,8 @@ final class DressingsTest extends TestCase
     {
         $claim = self::claim('[{"kind": "sill", "of": "brick", "h": "4 1/2in"}]', '[]');
         self::assertCount(14, $claim->units);
-        self::assertSame(['foot' => 12], $claim->finishes);
+        // Joints of the face go on over the foot: at 10 lies its end, at 11 the first.
+        self::assertEqualsWithDelta(array_map(static fn (int $k): float => $k / 12.0, range(1, 11)), $claim->finishes['foot'] ?? [], 1e-9);
         self::assertRing([[9.0, 9.5], [9.9375, 9.5], [9.9375, 11.0], [9.0, 11.0]], $claim->units[0]);
         self::assertRing([[10.0625, 9.5], [10.9375, 9.5], [10.9375, 11.0], [10.0625, 11.0]], $claim->units[1]);
     }
@@ -50,16 +52,16 @@ final class DressingsTest extends TestCase
     {
         $claim = self::claim('[]', '[{"kind": "lintel", "of": "timber"}]', 'd1');
         self::assertRing([[54.5, 28.0], [70.5, 28.0], [70.5, 31.0], [54.5, 31.0]], $claim->ring);
-        self::assertSame(['head' => 1], $claim->finishes);
+        self::assertSame(['head' => []], $claim->finishes);
     }
 
     /** Steel of ½ in shows under bricks on end: 0.1667 of 3; 16 of them over 16. */
     public function testOverSteelStandBricksOnEnd(): void
     {
         $claim = self::claim('[]', '[{"kind": "lintel", "of": "steel"}]', 'd1');
-        self::assertCount(16, $claim->units);
-        self::assertEqualsWithDelta(28.0 + 1.0 / 6.0, $claim->units[0]->bounds()->y0, 1e-9);
-        self::assertSame($claim->tone->joint, $claim->edgeTone()->unit, 'its soffit is steel');
+        self::assertCount(1 + 16, $claim->units);
+        self::assertEqualsWithDelta(28.0 + 1.0 / 6.0, $claim->units[1]->bounds()->y0, 1e-9);
+        self::assertSame([Tone::STEEL, Tone::STEEL], [$claim->accents[0], $claim->edge?->unit], 'its soffit is steel too');
     }
 
     /**
@@ -90,7 +92,7 @@ final class DressingsTest extends TestCase
     {
         $claim = self::claim('[{"kind": "arch", "rings": 2}]', '[]');
         self::assertCount(12 + 14, $claim->units);
-        self::assertSame(['head' => 12], $claim->finishes);
+        self::assertCount(11, $claim->finishes['head'] ?? []);
         self::assertEqualsWithDelta(34.0, $claim->ring->bounds()->y1, 0.01);
         // The skewbacks stand on the springing, square to the curve: 12 + 2 · 3 · sin 25.058° wide over all.
         self::assertEqualsWithDelta(12.0 + 2.0 * 3.0 * 6.0 / (85.0 / 6.0), $claim->ring->bounds()->width(), 0.001);
