@@ -13,6 +13,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Part\BrickReveal;
+use Chartula\Core\Part\TurnedEdge;
 use Chartula\Core\Skin\BrickLayout;
 use Chartula\Core\Skin\RevealLayout;
 
@@ -63,18 +64,25 @@ final readonly class BrickDrawing
         $turned = new RevealLayout($art, $reveal, $beyond);
         $paths = [new Path(Layer::Art, [$reveal->ring->points], true, null, $art->mortarColour)];
         foreach (['foot', 'head'] as $edge) {
-            $units = self::outlines($turned->onEdge($edge));
-            $tone = ($reveal->finishes[$edge] ?? null)?->tone;
-            array_push($paths, ...$tone === null || $tone->unit === $art->brickColour ? self::toned($units, $art) : [
-                new Path(Layer::Art, $units, true, null, $tone->unit),
-            ]);
+            array_push($paths, ...self::turned(self::outlines($turned->onEdge($edge)), $art, $reveal->finishes[$edge] ?? null));
+        }
+        $paths[] = new Path(Layer::Art, self::outlines($turned->jambs()), true, null, $art->mortarColour);
+        foreach (['left', 'right'] as $edge) {
+            array_push($paths, ...self::turned(self::outlines($turned->courses($edge)), $art, $reveal->finishes[$edge] ?? null));
         }
 
-        return [
-            ...$paths,
-            new Path(Layer::Art, self::outlines($turned->jambs()), true, null, $art->mortarColour),
-            ...self::toned(self::outlines($turned->courses()), $art),
-        ];
+        return $paths;
+    }
+
+    /**
+     * @param  list<non-empty-list<Vec2>>  $units
+     * @return list<Path> in the tones of the brickwork, or in that of whatever finishes an edge
+     */
+    private static function turned(array $units, BrickArt $art, ?TurnedEdge $finish): array
+    {
+        return $finish === null || $finish->tone->unit === $art->brickColour
+            ? self::toned($units, $art)
+            : [new Path(Layer::Art, $units, true, null, $finish->tone->unit)];
     }
 
     /**

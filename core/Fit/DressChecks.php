@@ -109,9 +109,13 @@ final readonly class DressChecks
                 $checks[] = $this->check($opening, 'dress.over-opening', Check::WARN, "$what: runs into another opening.");
             }
             // Each two are told once, by the one that comes later.
-            $before = $isOther ? ($other->left < $opening->left ? $wall->claims[$other->id] ?? [] : []) : array_slice($claims, 0, $place);
+            $before = match (true) {
+                $claim->isOver => [],
+                $isOther => $other->left < $opening->left ? $wall->claims[$other->id] ?? [] : [],
+                default => array_slice($claims, 0, $place),
+            };
             foreach ($before as $one) {
-                if (Clip::sharedArea($region, new Region($one->ring)) > self::LEAST_MM2) {
+                if (! $one->isOver && Clip::sharedArea($region, new Region($one->ring)) > self::LEAST_MM2) {
                     $with = lcfirst($one->feature->kind->title());
                     $checks[] = $this->check($opening, 'dress.clash', Check::WARN, "$what: takes the same place as a $with.");
                 }

@@ -14,7 +14,7 @@ final readonly class BrickReveal
      * @param  Ring  $ring  the finished opening: lower left, lower right, then the head from right to left
      * @param  float  $flap  how deep the paper turns in
      * @param  float  $drop  how much lower the jambs' flaps end at their free edges than at the jambs
-     * @param  array<'foot'|'head', TurnedEdge>  $finishes  edges that are a thing's own
+     * @param  array<'foot'|'head'|'left'|'right', TurnedEdge>  $finishes  edges that are a thing's own
      */
     public function __construct(
         public Ring $ring,

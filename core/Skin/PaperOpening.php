@@ -78,7 +78,7 @@ final readonly class PaperOpening
         );
     }
 
-    /** @return array<'foot'|'head', TurnedEdge> the edge of the first thing that finishes it */
+    /** @return array<'foot'|'head'|'left'|'right', TurnedEdge> the edge of the first thing that finishes it */
     private function finishes(): array
     {
         $finishes = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Skin;
 
 use Chartula\Core\Form\Claims\Units;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
@@ -56,15 +57,18 @@ final readonly class RevealLayout
         return [$this->jamb($points[0], $points[count($points) - 1], 1.0), $this->jamb($points[1], $points[2], -1.0)];
     }
 
-    /** @return list<Hull> the bricks of both jambs */
-    public function courses(): array
+    /**
+     * The bricks of a jamb, or the units of whatever finishes it.
+     *
+     * @param  'left'|'right'  $edge
+     * @return list<Hull>
+     */
+    public function courses(string $edge): array
     {
         $bricks = [];
-        $layout = new BrickLayout($this->art);
-        foreach ($this->jambs() as $side => $flap) {
-            $jamb = $this->reveal->ring->points[$side];
-            $box = $flap->bounds();
-            foreach ($layout->turned($jamb->x, $side === 0 ? $this->depth : -$this->depth, new Interval($box->y0, $box->y1)) as $brick) {
+        $side = $edge === 'left' ? 0 : 1;
+        foreach ([$this->jambs()[$side]] as $flap) {
+            foreach ($this->onJamb($edge, $flap) as $brick) {
                 $hull = Hull::rectangle($brick->x0, $brick->y0, $brick->x1, $brick->y1);
                 $from = $flap->points[count($flap->points) - 1];
                 foreach ($flap->points as $to) {
@@ -77,6 +81,33 @@ final readonly class RevealLayout
         }
 
         return $bricks;
+    }
+
+    /**
+     * @param  'left'|'right'  $edge
+     * @return list<Box2> before they are cut to the flap
+     */
+    private function onJamb(string $edge, Hull $flap): array
+    {
+        $points = $this->reveal->ring->points;
+        [$foot, $top] = $edge === 'left' ? [$points[0], $points[count($points) - 1]] : [$points[1], $points[2]];
+        $far = $edge === 'left' ? $this->depth : -$this->depth;
+        $finish = $this->reveal->finishes[$edge] ?? null;
+        if ($finish === null) {
+            $box = $flap->bounds();
+
+            return (new BrickLayout($this->art))->turned($foot->x, $far, new Interval($box->y0, $box->y1));
+        }
+        $ends = [0.0, ...$finish->joints, 1.0];
+        $high = $top->y - $foot->y;
+        $unit = fn (int $k): Box2 => new Box2(
+            min($foot->x, $foot->x + $far),
+            $foot->y + $ends[$k] * $high + ($k === 0 ? 0.0 : $this->art->joint / 2.0),
+            max($foot->x, $foot->x + $far),
+            $foot->y + $ends[$k + 1] * $high - ($k === count($ends) - 2 ? 0.0 : $this->art->joint / 2.0),
+        );
+
+        return array_map($unit, range(0, count($ends) - 2));
     }
 
     private function jamb(Vec2 $foot, Vec2 $top, float $in): Hull

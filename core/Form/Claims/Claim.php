@@ -20,8 +20,9 @@ final readonly class Claim
      * @param  float  $proud  of the wall, where it is raised
      * @param  array<int, string>  $accents  units in another colour, by their place
      * @param  ?Tone  $edge  in which what of it turns into the opening is printed, where that is another
-     * @param  array<'foot'|'head', list<float>>  $finishes  edges of the opening that are its own, and where along them joints are, from 0
-     *                                                       at the left jamb to 1; along a head from the right
+     * @param  array<'foot'|'head'|'left'|'right', list<float>>  $finishes  edges of the opening that are its own, and where along them
+     *     its joints are, from 0 to 1: from the left jamb, along a head from the right, up a jamb from the foot
+     * @param  bool  $isOver  whether it lies on what else stands there
      */
     public function __construct(
         public string $id,
@@ -34,6 +35,7 @@ final readonly class Claim
         public array $finishes = [],
         public array $accents = [],
         public ?Tone $edge = null,
+        public bool $isOver = false,
     ) {
     }
 

@@ -57,8 +57,7 @@ final readonly class Claims
             if ($refusal !== null) {
                 $this->problems->add("{$feature->said->path}.kind", $refusal, ['what' => lcfirst($kind->title())]);
             }
-            $claim = $refusal === null ? $kind->claim($feature, $at) : null;
-            if ($claim !== null) {
+            foreach ($refusal === null ? $kind->claims($feature, $at) : [] as $claim) {
                 $claims[] = $claim;
                 $at = $at->under($claim);
             }

@@ -10,8 +10,8 @@ use Chartula\Core\Building\Feature\Kind;
 /** A kind of thing that stands round openings. */
 interface Dresses extends Kind
 {
-    /** Gives what one takes of the wall round an opening; null where it does not go there. */
-    public function claim(Feature $feature, DressedOpening $at): ?Claim;
+    /** @return list<Claim> what one takes of the wall round an opening; none where it does not go there */
+    public function claims(Feature $feature, DressedOpening $at): array;
 
     /** The code of the fault for which one cannot be there at all; null where it can. */
     public function refusal(Feature $feature, DressedOpening $at): ?string;

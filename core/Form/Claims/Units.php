@@ -12,7 +12,7 @@ use Chartula\Core\Measure\Tolerance;
 final readonly class Units
 {
     /** How far a chord may leave its arc. */
-    private const SAG_MM = 0.01;
+    private const SAG_MM = 0.002;
 
     /**
      * A row of equal units between two lines, divided alike: upright where both are as long, converging where not.

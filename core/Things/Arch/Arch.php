@@ -83,7 +83,7 @@ final readonly class Arch implements Dresses
         return null;
     }
 
-    public function claim(Feature $feature, DressedOpening $at): Claim
+    public function claims(Feature $feature, DressedOpening $at): array
     {
         $said = $feature->said;
         [$ring, $units, $along] = $at->isFlat() ? self::flat($said, $at) : self::curved($said, $at);
@@ -94,7 +94,7 @@ final readonly class Arch implements Dresses
 
         $joints = ['head' => $along];
 
-        return new Claim('arch', $feature, $ring, $units, $at->masonry->brick, $how, $proud, $joints, $middle);
+        return [new Claim('arch', $feature, $ring, $units, $at->masonry->brick, $how, $proud, $joints, $middle)];
     }
 
     private static function depth(Said $said, DressedOpening $at): float

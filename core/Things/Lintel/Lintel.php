@@ -72,7 +72,7 @@ final readonly class Lintel implements Dresses
         return $at->isFlat() ? null : 'dress.head-not-flat';
     }
 
-    public function claim(Feature $feature, DressedOpening $at): Claim
+    public function claims(Feature $feature, DressedOpening $at): array
     {
         [$said, $masonry] = [$feature->said, $at->masonry];
         $bearing = $masonry->mm($said->real('bearing'));
@@ -98,8 +98,8 @@ final readonly class Lintel implements Dresses
         $ring = Ring::rectangle($left, $foot, $right, $top);
         $proud = $masonry->mm($said->real('proud'));
 
-        return $units === []
+        return [$units === []
             ? new Claim('lintel', $feature, $ring, [], $own, $how, $proud, ['head' => []])
-            : new Claim('lintel', $feature, $ring, $units, $masonry->brick, $how, $proud, ['head' => []], [0 => $colour], $own);
+            : new Claim('lintel', $feature, $ring, $units, $masonry->brick, $how, $proud, ['head' => []], [0 => $colour], $own)];
     }
 }

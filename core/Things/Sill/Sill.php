@@ -66,11 +66,11 @@ final readonly class Sill implements Dresses
         return null;
     }
 
-    public function claim(Feature $feature, DressedOpening $at): ?Claim
+    public function claims(Feature $feature, DressedOpening $at): array
     {
         // What stands on the ground has a threshold, and no sill.
         if ($at->opening->reachesFoot()) {
-            return null;
+            return [];
         }
         [$said, $masonry] = [$feature->said, $at->masonry];
         $beyond = $masonry->mm($said->real('beyond'));
@@ -96,6 +96,6 @@ final readonly class Sill implements Dresses
         $how = HowMade::from($said->text('as') ?? 'printed');
         $ring = Ring::rectangle($left, $foot, $right, $top);
 
-        return new Claim('sill', $feature, $ring, $units, $tone, $how, $masonry->mm($said->real('proud')), ['foot' => $along]);
+        return [new Claim('sill', $feature, $ring, $units, $tone, $how, $masonry->mm($said->real('proud')), ['foot' => $along])];
     }
 }

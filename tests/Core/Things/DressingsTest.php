@@ -107,6 +107,48 @@ final class DressingsTest extends TestCase
         self::assertEqualsWithDelta(16.0, $middle->x, 1e-6, 'over the middle of its opening');
     }
 
+    /** Over an arch of one ring, 1.5 deep, from a radius of 14.1667: from 15.6667 to 16.6667, and at the crown from 32.5 to 33.5. */
+    public function testAHoodMouldGoesOverWhateverArchIsThere(): void
+    {
+        $claim = self::claims('[{"kind": "arch"}, {"kind": "hood-mould"}]', '[]')[1];
+        self::assertEqualsWithDelta(33.5, $claim->ring->bounds()->y1, 0.01);
+        self::assertEqualsWithDelta(85.0 / 6.0 + 2.5, $claim->ring->point(0)->distanceTo(new Vec2(16.0, 31.0 - 85.0 / 6.0)), 0.01);
+        $flat = self::claims('[]', '[{"kind": "lintel"}, {"kind": "hood-mould"}]', 'd1')[1];
+        self::assertRing([[53.5, 31.0], [71.5, 31.0], [71.5, 32.0], [53.5, 32.0]], $flat->ring);
+    }
+
+    /** 6 in = 2 wide at its foot, 12 in = 4 high, its sides at 80°: 2 + 2 · 4 / tan 80° = 3.4106 at its top. */
+    public function testAKeystoneOfItsOwnLiesOnItsArch(): void
+    {
+        $derived = self::derived('[]', '[{"kind": "arch", "of": "soldier"}, {"kind": "keystone"}]');
+        $codes = array_map(static fn (Check $check): string => $check->code, $derived->checks);
+        self::assertNotContains('dress.clash', $codes);
+        $claim = self::claims('[]', '[{"kind": "keystone"}]', 'd1')[0];
+        $half = 1.0 + 4.0 / tan(deg2rad(80.0));
+        self::assertRing([
+            [61.5, 28.0], [63.5, 28.0], [round(62.5 + $half, 6), 32.0], [round(62.5 - $half, 6), 32.0],
+        ], $claim->ring);
+    }
+
+    /** The jambs are 20 − 4/3 = 18.6667 high: 5 stones of 3.7333, 4 wide and 2 by turns. */
+    public function testQuoinsGoUpBothJambsLongAndShortByTurns(): void
+    {
+        $claims = self::claims('[{"kind": "quoins"}]', '[]');
+        self::assertSame(['quoins-left', 'quoins-right'], array_map(static fn (Claim $c): string => $c->id, $claims));
+        self::assertCount(5, $claims[0]->units);
+        self::assertSame([6.0, 8.0, 6.0, 8.0, 6.0], array_map(static fn (Ring $u): float => round($u->bounds()->x0, 6), $claims[0]->units));
+        self::assertEqualsWithDelta(3.0 * 4.0 * 56.0 / 15.0 + 2.0 * 2.0 * 56.0 / 15.0, $claims[1]->ring->area(), 1e-9);
+        self::assertEqualsWithDelta([0.2, 0.4, 0.6, 0.8], $claims[1]->finishes['right'] ?? [], 1e-9);
+    }
+
+    /** 2 wide up two jambs of 28 and over a head of 13 and twice 2: 2 · 2 · 28 + 2 · 17. */
+    public function testASurroundGoesUpBothJambsAndOverTheHead(): void
+    {
+        $claim = self::claims('[]', '[{"kind": "surround"}]', 'd1')[0];
+        self::assertEqualsWithDelta(146.0, $claim->ring->signedArea(), 1e-9);
+        self::assertSame(['head', 'left', 'right'], array_keys($claim->finishes));
+    }
+
     /** Units and joints cover what is claimed, and nothing else; no two of them overlap. */
     #[DataProvider('provideDressings')]
     public function testUnitsAddUpToWhatIsClaimed(string $window, string $door, string $opening): void
@@ -259,9 +301,18 @@ final class DressingsTest extends TestCase
     /** @param  array<string, mixed>  $more  by path */
     private static function claim(string $window, string $door, string $opening = 'w1', array $more = []): Claim
     {
+        return self::claims($window, $door, $opening, $more)[0];
+    }
+
+    /**
+     * @param  array<string, mixed>  $more  by path
+     * @return non-empty-list<Claim>
+     */
+    private static function claims(string $window, string $door, string $opening = 'w1', array $more = []): array
+    {
         foreach (self::derived($window, $door, $more)->kit->form->walls() as $wall) {
             if (isset($wall->claims[$opening])) {
-                return $wall->claims[$opening][0];
+                return $wall->claims[$opening];
             }
         }
         self::fail('nothing is claimed');

@@ -54,7 +54,7 @@ final readonly class Plaque implements Dresses
         return null;
     }
 
-    public function claim(Feature $feature, DressedOpening $at): Claim
+    public function claims(Feature $feature, DressedOpening $at): array
     {
         $half = $at->masonry->mm($feature->said->real('w')) / 2.0;
         [$middle, $foot] = [$at->opening->left + $at->opening->shape->width / 2.0, $at->opening->top() + $at->over];
@@ -62,6 +62,6 @@ final readonly class Plaque implements Dresses
         $how = HowMade::from($feature->said->text('as') ?? 'printed');
         $proud = $at->masonry->mm($feature->said->real('proud'));
 
-        return new Claim('plaque', $feature, $ring, [], new Tone('#20435c', '#20435c'), $how, $proud);
+        return [new Claim('plaque', $feature, $ring, [], new Tone('#20435c', '#20435c'), $how, $proud)];
     }
 }
