@@ -140,6 +140,43 @@ final class BlocksTest extends BrowserTestCase
         $this->sees('joints close');
     }
 
+    /** A sill is found by its name, raised, given an odd figure and a wrong one, taken away and brought back, and is there after a reload. */
+    public function testAnOpeningIsDressed(): void
+    {
+        $this->beginBuilding('Runa', 'Dressings');
+        $this->link('Shell')->click();
+        $this->press('Add sash');
+        $this->saved(2);
+        $this->link('Prototype')->click();
+        $this->find("//summary[normalize-space()='sash']")->click();
+        $this->press('Add …');
+        $this->find("//input[@aria-label='Find something to add']")->sendKeys('flush foot');
+        $this->find("//div[@class='add-thing']//button[.//b[.='Sill']]")->click();
+        $this->saved(3);
+        $this->find("//label[normalize-space()='made']/following-sibling::select/option[starts-with(., 'raised, and')]")->click();
+        $this->saved(4);
+        $this->sees('joints close');
+        $this->type('beyond the jambs', '2 5/8');
+        $this->sees('“2 5/8” has no unit');
+        $this->type('beyond the jambs', '2 5/8in');
+        $this->saved(5);
+        $this->type('proud of the wall by', '0in');
+        $this->saved(6);
+        $this->find("//*[contains(@class, 'fault')][contains(., 'must be')]");
+        $this->press('Undo');
+        $this->saved(7);
+        $this->sees('joints close');
+        $this->press('Remove sill');
+        $this->saved(8);
+        $this->press('Undo');
+        $this->saved(9);
+        $this->browser->navigate()->refresh();
+        $this->heading('The real building');
+        $this->find("//summary[normalize-space()='sash']")->click();
+        self::assertSame('2 5/8in', $this->field('beyond the jambs')->getAttribute('value'));
+        $this->assertAccessible('a kind of opening with a sill');
+    }
+
     public function testAFaultIsAtTheEdgeAndTheLastRoofStays(): void
     {
         $this->beginBuilding('Sten', 'Faults');
