@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Building\Feature\Kinds;
+use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Sign;
 use Chartula\Core\Field\Values;
@@ -15,6 +16,10 @@ use Chartula\Core\Measure\RealLength;
 final readonly class BlockReader
 {
     public const MOST_BLOCKS = 64;
+
+    private FieldSet $openings;
+
+    private RoofReader $roofs;
 
     /** Where a block's eaves cannot be read it is drawn so high. */
     private const USUAL_EAVES_MM = 3048.0;
@@ -30,6 +35,8 @@ final readonly class BlockReader
         private StandIns $standIns,
         private Kinds $kinds,
     ) {
+        $this->openings = OpeningFields::set($kinds);
+        $this->roofs = new RoofReader($values);
     }
 
     /** @return list<Block> those that can be drawn */
@@ -90,8 +97,8 @@ final readonly class BlockReader
         $corners = $this->corners($node->get('corners'), $footprint);
         $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')),
             new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0,
-                WallReader::known($node->get('stack'), $this->stacks) ?? 'wall', $this->kinds));
-        $roof = (new RoofReader($this->values))->read($node->get('roof'), $footprint);
+                WallReader::known($node->get('stack'), $this->stacks) ?? 'wall', $this->kinds, $this->openings));
+        $roof = $this->roofs->read($node->get('roof'), $footprint);
         $drawn = $footprint ?? $this->standIns->footprint($node->get('footprint'));
         $ground = $base ?? RealLength::ofMillimetres(0.0);
 

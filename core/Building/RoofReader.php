@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Field\Fields;
+use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Field\PitchType;
 use Chartula\Core\Field\Values;
@@ -14,13 +15,16 @@ use Chartula\Core\Measure\RealLength;
 /** Reads `roof`: the kind says what each edge does, `edges` says where one does otherwise. */
 final readonly class RoofReader
 {
+    private FieldSet $fields;
+
     public function __construct(private Values $values)
     {
+        $this->fields = RoofFields::set();
     }
 
     public function read(?Node $node, ?Footprint $footprint): ?Roof
     {
-        $said = $node === null ? null : RoofFields::set()->read($node, $this->values);
+        $said = $node === null ? null : $this->fields->read($node, $this->values);
         $kind = RoofKind::tryFrom($said?->text('kind') ?? '');
         $ridge = $said?->oneOf('ridge', ['x', 'y']);
         $finish = Finish::tryFrom($said?->text('finish') ?? '');

@@ -17,8 +17,6 @@ final readonly class WallReader
 {
     public const MOST_OPENINGS = 200;
 
-    private FieldSet $fields;
-
     /**
      * @param  array<string, Style>  $styles
      * @param  list<string>  $stacks  the names of the stacks
@@ -26,6 +24,7 @@ final readonly class WallReader
      * @param  list<Storey>  $storeys
      * @param  float  $base  of the block above the datum, real millimetres
      * @param  string  $stack  of walls that do not say of what they are
+     * @param  FieldSet  $fields  of openings
      */
     public function __construct(
         private Values $values,
@@ -36,8 +35,8 @@ final readonly class WallReader
         private float $base,
         public string $stack,
         private Kinds $kinds,
+        private FieldSet $fields,
     ) {
-        $this->fields = OpeningFields::set($kinds);
     }
 
     public function read(Node $node, int $edge, string $name): Wall
