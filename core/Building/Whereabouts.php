@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Building\Edit\Ruler;
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Measure\Ordinal;
 use stdClass;
 
@@ -23,7 +24,8 @@ final readonly class Whereabouts
         'relief' => 'low relief', 'perspective' => 'depth by perspective', 'compression' => 'what is given up', 'gauge' => 'bricks',
         'ground' => 'ground along it', 'keep' => 'what is kept free', 'treat' => 'how it is treated', 'stock' => 'materials',
         'built' => 'as built', 'apex' => 'to the peak', 'up' => 'panel up to the ridge', 'along' => 'panel along the eaves',
-        'frame' => 'frame', 'eye' => 'the eye', 'verge' => 'overhang at gables',
+        'frame' => 'frame', 'eye' => 'the eye', 'verge' => 'overhang at gables', 'dress' => 'what stands round it',
+        'beyond' => 'beyond the jambs', 'proud' => 'proud of the wall', 'as' => 'how it is made', 'skew' => 'skewbacks',
     ];
 
     /** These say nothing to a person where more follows. */
@@ -64,12 +66,29 @@ final readonly class Whereabouts
         // Kinds and stocks by the names that they were given.
         if (in_array($keys[0] ?? '', ['styles', 'stock'], true) && isset($keys[1])) {
             $all = $document->{$keys[0]} ?? null;
-            $keys[1] = Style::wordsOf($keys[1], $all instanceof stdClass ? $all->{$keys[1]} ?? null : null);
+            $own = $all instanceof stdClass ? $all->{$keys[1]} ?? null : null;
+            $keys = [$keys[0], Style::wordsOf($keys[1], $own), ...self::dressed(array_slice($keys, 2), $own)];
         }
         // Layers and stocks stand beside the plan there.
         $wall = $stage === 'shell' ? 'plan' : null;
 
         return new self(self::joined($keys === [] ? ['the building'] : self::said($keys)), $stage, null, $wall, null);
+    }
+
+    /**
+     * @param  list<string>  $keys  below a kind of opening, or an opening
+     * @return list<string> with what stands round it by the name of its kind
+     */
+    private static function dressed(array $keys, mixed $owner): array
+    {
+        if (($keys[0] ?? '') !== 'dress' || ! isset($keys[1])) {
+            return $keys;
+        }
+        $dress = $owner instanceof stdClass ? $owner->dress ?? null : null;
+        $entry = is_array($dress) ? array_values($dress)[(int) $keys[1]] ?? null : null;
+        $kind = $entry instanceof stdClass && is_string($entry->kind ?? null) ? Kinds::known()->find($entry->kind) : null;
+
+        return $kind === null ? $keys : [lcfirst($kind->title()), ...array_slice($keys, 2)];
     }
 
     /** @param  list<string>  $rest */
@@ -89,7 +108,9 @@ final readonly class Whereabouts
         $wall = ($walls[(int) $rest[1]] ?? null) instanceof stdClass ? $walls[(int) $rest[1]] : new stdClass;
         $edge = self::edge($wall->edge ?? null, $block);
         [$which, $opening] = self::opening($document, $wall, $rest[2] ?? '', (int) ($rest[3] ?? 0));
-        $field = self::said(array_slice($rest, $which === null ? 2 : 4));
+        $list = $wall->{$rest[2] ?? ''} ?? null;
+        $owner = is_array($list) ? array_values($list)[(int) ($rest[3] ?? 0)] ?? null : null;
+        $field = self::said($which === null ? array_slice($rest, 2) : self::dressed(array_slice($rest, 4), $owner));
 
         return new self(
             self::joined([...$words, $edge ?? 'a wall', ...$which === null ? [] : [$which], ...$field]),

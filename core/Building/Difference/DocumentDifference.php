@@ -149,7 +149,9 @@ final class DocumentDifference
         $style = $entry instanceof stdClass && is_string($entry->style ?? null) ? $entry->style : null;
         $known = $style !== null && $this->styles instanceof stdClass && property_exists($this->styles, $style);
 
-        return $known ? "$style $name" : $name;
+        $isKind = $entry instanceof stdClass && ($entry->kind ?? null) === $name;
+
+        return $known ? "$style $name" : ($isKind ? strtr($name, '-', ' ') : $name);
     }
 
     /** @param  list<string>  $keys */

@@ -8,8 +8,8 @@ use Chartula\Core\Building\Footprint;
 use stdClass;
 
 /**
- * What an entry of a list is known by: its id, the edge it stands on, or the corner it is at; a step of the compression by what it does,
- * and where.
+ * What an entry of a list is known by: its id, the edge it stands on, the corner it is at, or else its kind; a step of the compression by
+ * what it does, and where.
  */
 final readonly class Identity
 {
@@ -24,7 +24,7 @@ final readonly class Identity
         if (is_string($entry->op ?? null)) {
             return implode(' ', array_filter([$entry->op, $entry->block ?? null, $entry->edge ?? null], is_string(...)));
         }
-        foreach (['id', 'edge', 'vertex'] as $key) {
+        foreach (['id', 'edge', 'vertex', 'kind'] as $key) {
             $value = $entry->{$key} ?? null;
             if ($key === 'edge' && is_int($value)) {
                 return Footprint::RECT[$value] ?? (string) $value;

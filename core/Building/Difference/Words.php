@@ -15,7 +15,7 @@ final readonly class Words
         'panes.1' => 'rows of panes',
         'at.0' => 'place across', 'at.1' => 'place back', 'sheet.0' => 'sheet width', 'sheet.1' => 'sheet height',
         'through' => 'walls that run through', 'apex' => 'height to the peak', 'up' => 'panel up to the ridge',
-        'along' => 'panel along the eaves', 'built' => 'as built',
+        'along' => 'panel along the eaves', 'built' => 'as built', 'as' => 'made',
     ];
 
     /** Lists steps of a path that a person would not name. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Things;
 
+use Chartula\Core\Building\Difference\Change;
+use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\Whereabouts;
 use Chartula\Core\Derivation;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Tone;
@@ -239,6 +242,38 @@ final class DressingsTest extends TestCase
         yield 'four rings' => ['[{"kind": "arch", "rings": 4}]', '[]', [["$at.rings", 'number-out-of-range']]];
         yield 'too flat' => ['[{"kind": "arch", "of": "gauged", "skew": 30}]', '[]', [["$at.skew", 'number-out-of-range']]];
         yield 'nobody made it' => ['[{"kind": "sill", "as": "cast"}]', '[]', [["$at.as", 'wrong-choice']]];
+    }
+
+    public function testWhatChangedAndWhatIsWrongIsSaidInAPersonsWords(): void
+    {
+        $document = BuildingGenerator::with(
+            JsonText::decode(Kits::exampleText('weigh-office')),
+            'styles.sash.dress',
+            json_decode('[{"kind": "arch"}, {"kind": "hood-mould"}]'),
+        );
+        $edits = [
+            ['op' => 'add-entry', 'path' => 'styles.sash.dress', 'kind' => 'sill'],
+            ['op' => 'set', 'path' => 'styles.sash.dress.1.h', 'value' => '4in'],
+            ['op' => 'choose', 'path' => 'styles.sash.dress.0.as', 'value' => 'both'],
+        ];
+        $done = Edits::apply($document, json_decode((string) json_encode($edits)));
+        self::assertSame(
+            ['sash, arch: made both', 'sash, hood mould: height 4in', 'sash: sill added'],
+            array_map(static fn (Change $change): string => "$change->where: $change->what", $done->changes),
+        );
+        self::assertSame('Kind, “sash”, hood mould, height', Whereabouts::of($done->document, 'styles.sash.dress.1.h')->words);
+        self::assertSame('Kind, “sash”, what stands round it', Whereabouts::of($done->document, 'styles.sash.dress')->words);
+        $own = BuildingGenerator::with($document, 'blocks.0.walls.0.openings.0.dress', json_decode('[{"kind": "sill"}]'));
+        $words = Whereabouts::of($own, 'blocks.0.walls.0.openings.0.dress.0.beyond')->words;
+        self::assertSame('Front, window, sill, beyond the jambs', $words);
+    }
+
+    /** What an opening says itself stands in place of what its kind says. */
+    public function testAnOpeningMayBeDressedForItself(): void
+    {
+        $own = ['blocks.0.walls.0.openings.0.dress' => json_decode('[{"kind": "sill", "of": "brick"}]')];
+        $claims = self::claims('[{"kind": "arch"}, {"kind": "sill"}]', '[]', 'w1', $own);
+        self::assertSame([['sill'], true], [array_map(static fn (Claim $c): string => $c->id, $claims), $claims[0]->units !== []]);
     }
 
     /** @param  array<string, mixed>  $more  by path */
