@@ -140,7 +140,7 @@ final class BlocksTest extends BrowserTestCase
         $this->sees('joints close');
     }
 
-    /** A sill is found by its name, raised, given an odd figure and a wrong one, taken away and brought back, and is there after a reload. */
+    /** A sill is found by its name, raised, given an odd figure and a wrong one, taken away, brought back, and there after a reload. */
     public function testAnOpeningIsDressed(): void
     {
         $this->beginBuilding('Runa', 'Dressings');
