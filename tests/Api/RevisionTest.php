@@ -159,7 +159,7 @@ final class RevisionTest extends ApiTestCase
         $forms = $this->actingAs($this->person())->getJson('/api/forms')->assertOk();
         self::assertMatches('api.schema.json#/$defs/forms', self::decoded($forms));
         $forms->assertJsonPath('forms.style.0.label', 'called')->assertJsonPath('forms.roof.0.holds.choices.0.value', 'gable');
-        self::assertSame(['style', 'roof', 'methods', 'plot', 'relief'], array_keys((array) $forms->json('forms')));
+        self::assertSame(['style', 'opening', 'roof', 'methods', 'plot', 'relief'], array_keys((array) $forms->json('forms')));
     }
 
     public function testANewBuildingBeginsInTheShapeThatIsChosen(): void
