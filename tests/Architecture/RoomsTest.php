@@ -52,7 +52,7 @@ final class RoomsTest extends TestCase
     {
         foreach (str_starts_with($file, 'Kit/DryFit/') ? self::imports($file) : [] as $import) {
             self::assertMatchesRegularExpression(
-                '/^(Chartula\\\\Core\\\\(Problem|Recall|Measure|Geometry|Stock|Building|Compression|Kit\\\\DryFit)\\\\|[A-Z]\w+$)/',
+                '/^(Chartula\\\\Core\\\\(Problem|Recall|Measure|Geometry|Stock|Field|Building|Compression|Kit\\\\DryFit)\\\\|[A-Z]\w+$)/',
                 $import,
                 "$file imports $import",
             );

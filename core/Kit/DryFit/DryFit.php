@@ -30,7 +30,8 @@ final readonly class DryFit
 
     public static function of(Assembly $assembly, Building $building, Recall $recall = new Recall): Report
     {
-        $cover = new CoverCheck($assembly, Massing::of($building, $recall), $recall);
+        $massing = Massing::of($building, $recall);
+        $cover = new CoverCheck($assembly, $massing, $recall);
         $joints = new JointCheck($assembly, $recall);
         $edges = new EdgeCheck($assembly, $recall);
         $findings = [
@@ -38,6 +39,7 @@ final readonly class DryFit
             ...$edges->all(),
             ...OverlapCheck::all($assembly, $recall),
             ...$cover->all(),
+            ...DressCheck::all($assembly, $massing),
             ...(new MeasureCheck($assembly))->all(),
         ];
         usort($findings, static fn (Finding $a, Finding $b): int => [$b->mm, $a->at] <=> [$a->mm, $b->at]);

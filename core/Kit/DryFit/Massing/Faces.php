@@ -7,6 +7,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Arc;
+use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -39,6 +40,36 @@ final readonly class Faces
         }
 
         return $faces;
+    }
+
+    /**
+     * Every opening with things round it, in walls that neither recede nor are cut short: there nobody knows it from the document alone.
+     *
+     * @return list<array{string, Frame, Opening, Ring}> the wall's name, its frame, the opening, and where it lies in that
+     */
+    public static function dressed(Massing $massing): array
+    {
+        $self = new self($massing);
+        $found = [];
+        foreach ($massing->masses as $mass) {
+            foreach ($mass->moves === [] ? array_diff_key($mass->edges, array_flip($mass->changed)) : [] as $edge => $number) {
+                $wall = $mass->block->walls[$number ?? -1] ?? null;
+                if ($wall === null) {
+                    continue;
+                }
+                foreach ($wall->openings as $opening) {
+                    [$from, $to] = [$mass->ring->point($edge), $mass->ring->point($edge + 1)];
+                    $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+                    $frame = new Frame(new Vec3($from->x, $from->y, 0.0), new Vec3($along->x, $along->y, 0.0), new Vec3(0.0, 0.0, 1.0));
+                    for ($i = 0; $i < ($opening->dress() === [] ? 0 : $opening->count); $i++) {
+                        $ring = $self->opening($mass, [$wall, $opening, $i], [$from, $along]);
+                        $found[] = [$mass->block->id.'.'.$wall->name, $frame, $opening, $ring];
+                    }
+                }
+            }
+        }
+
+        return $found;
     }
 
     private function face(int $m, Mass $mass, int $edge, Wall $wall): Face

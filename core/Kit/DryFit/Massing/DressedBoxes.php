@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Opening;
+use Chartula\Core\Field\Said;
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Measure\RealLength;
+
+/**
+ * From where to where things stand round an opening, worked out from its figures alone: the dry fit asks no claim. Of kinds that it does
+ * not know it says nothing. The face's frame, model millimetres. docs/formulas.md#dressings
+ */
+final class DressedBoxes
+{
+    /** How far what is over the head already reaches up from it, and beyond the jambs. */
+    private float $over = 0.0;
+
+    private float $beside = 0.0;
+
+    /** Of the head's curve; 0 where it is flat. */
+    private readonly float $radius;
+
+    private function __construct(private readonly Building $building, private readonly Box2 $box, Opening $opening)
+    {
+        $rise = $opening->style->rise === null ? 0.0 : $this->mm($opening->style->rise);
+        $span = $box->width();
+        $this->radius = $rise > 0.0 ? ($span ** 2 / 4.0 + $rise ** 2) / (2.0 * $rise) : 0.0;
+    }
+
+    /**
+     * @param  Ring  $ring  the opening, finished
+     * @return array<string, Box2> of what may be raised, by what its part is called
+     */
+    public static function of(Building $building, Opening $opening, Ring $ring): array
+    {
+        $self = new self($building, $ring->bounds(), $opening);
+        $boxes = [];
+        foreach ($opening->dress() as $feature) {
+            foreach ($self->boxes($feature) as $id => $box) {
+                if (in_array($feature->said->text('as'), ['raised', 'both'], true)) {
+                    $boxes[$id] = $box;
+                }
+                if ($box->y1 > $self->box->y1 && $box->y0 < $self->box->y1 + $self->over + 1.0) {
+                    $self->over = max($self->over, $box->y1 - $self->box->y1);
+                    $self->beside = max($self->beside, $self->box->x0 - $box->x0);
+                }
+            }
+        }
+
+        return $boxes;
+    }
+
+    /** @return array<string, Box2> */
+    private function boxes(Feature $feature): array
+    {
+        $said = $feature->said;
+        $box = $this->box;
+        $mm = fn (string $key): float => $this->mm($said->real($key));
+
+        return match ($feature->kind->name()) {
+            'sill' => ['sill' => new Box2($box->x0 - $mm('beyond'), $box->y0 - $mm('h'), $box->x1 + $mm('beyond'), $box->y0)],
+            'lintel' => ['lintel' => new Box2($box->x0 - $mm('bearing'), $box->y1, $box->x1 + $mm('bearing'), $box->y1 + $mm('h'))],
+            'arch' => ['arch' => $this->arch($said)],
+            'keystone' => ['keystone' => $this->keystone($mm('w'), $mm('depth'))],
+            'hood-mould' => ['hood-mould' => $this->hood($mm('h'), $this->beside + $mm('beyond'))],
+            'surround' => ['surround' => new Box2($box->x0 - $mm('w'), $box->y0, $box->x1 + $mm('w'), $box->y1 + $mm('w'))],
+            'quoins' => $this->quoins(max($mm('long'), $mm('short'))),
+            default => [],
+        };
+    }
+
+    private function arch(Said $said): Box2
+    {
+        $gauge = $this->building->gauge;
+        $ratio = $this->building->scale->ratio;
+        $of = $said->text('of');
+        $depth = match (true) {
+            $of === 'rowlock' => ($said->count('rings') ?? 1) * $gauge->brick_mm / 2.0 / $ratio,
+            $said->real('depth') !== null => $this->mm($said->real('depth')),
+            default => ($of === 'gauged' ? 4.0 * $gauge->course_mm : $gauge->brick_mm) / $ratio,
+        };
+        if ($this->radius > 0.0) {
+            return $this->ring($this->radius, $this->radius + $depth);
+        }
+        $out = match ($of) {
+            'gauged' => $depth / tan(deg2rad($said->number('skew') ?? 0.0)),
+            'soldier' => $this->mm($said->real('bearing')),
+            default => 0.0,
+        };
+
+        return new Box2($this->box->x0 - $out, $this->box->y1, $this->box->x1 + $out, $this->box->y1 + $depth);
+    }
+
+    private function keystone(float $wide, float $depth): Box2
+    {
+        $half = min($wide, $this->box->width()) / 2.0;
+        $middle = $this->box->centre()->x;
+        if ($this->radius > 0.0) {
+            $out = $half * ($this->radius + $depth) / $this->radius;
+            $foot = $this->box->y1 - $this->radius + sqrt($this->radius ** 2 - $half ** 2);
+
+            return new Box2($middle - $out, $foot, $middle + $out, $this->box->y1 + $depth);
+        }
+        $out = $half + $depth / tan(deg2rad(80.0));
+
+        return new Box2($middle - $out, $this->box->y1, $middle + $out, $this->box->y1 + $depth);
+    }
+
+    private function hood(float $high, float $out): Box2
+    {
+        $foot = $this->box->y1 + $this->over;
+
+        return $this->radius > 0.0
+            ? $this->ring($this->radius + $this->over, $this->radius + $this->over + $high)
+            : new Box2($this->box->x0 - $out, $foot, $this->box->x1 + $out, $foot + $high);
+    }
+
+    /** A piece of a ring between the lines from its centre through the springings. */
+    private function ring(float $inside, float $outside): Box2
+    {
+        $sine = $this->box->width() / 2.0 / $this->radius;
+        $centre = $this->box->y1 - $this->radius;
+        $middle = $this->box->centre()->x;
+
+        return new Box2(
+            $middle - $outside * $sine,
+            $centre + $inside * sqrt(1.0 - $sine ** 2),
+            $middle + $outside * $sine,
+            $centre + $outside,
+        );
+    }
+
+    /** @return array<string, Box2> */
+    private function quoins(float $out): array
+    {
+        $sine = $this->radius > 0.0 ? $this->box->width() / 2.0 / $this->radius : 0.0;
+        $top = $this->box->y1 - ($this->radius > 0.0 ? $this->radius * (1.0 - sqrt(1.0 - $sine ** 2)) : 0.0);
+
+        return [
+            'quoins-left' => new Box2($this->box->x0 - $out, $this->box->y0, $this->box->x0, $top),
+            'quoins-right' => new Box2($this->box->x1, $this->box->y0, $this->box->x1 + $out, $top),
+        ];
+    }
+
+    private function mm(?RealLength $length): float
+    {
+        return $length === null ? 0.0 : $this->building->scale->modelMm($length);
+    }
+}
