@@ -127,8 +127,12 @@ describe('A form of the document', () => {
     fireEvent.change(search, { target: { value: 'gargoyle' } });
     expect(screen.getByText('Nothing of that name goes here.')).toBeInTheDocument();
     fireEvent.change(search, { target: { value: 'over head' } });
-    fireEvent.click(screen.getByRole('button', { name: /Brick arch/ }));
+    expect(search).toHaveFocus();
+    fireEvent.keyDown(search, { key: 'Enter' });
     expect(save).toHaveBeenCalledWith([{ op: 'add-entry', path: 'lamp.dress', kind: 'arch' }]);
+    fireEvent.click(screen.getByRole('button', { name: 'Add …' }));
+    fireEvent.click(screen.getByRole('button', { name: /Sill/ }));
+    expect(save).toHaveBeenCalledWith([{ op: 'add-entry', path: 'lamp.dress', kind: 'sill' }]);
     expect(screen.queryByLabelText('Find something to add')).toBeNull();
   });
 

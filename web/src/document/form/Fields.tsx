@@ -2,8 +2,16 @@ import type { FormField } from '../../api/types';
 import { useBuilding } from '../context';
 import { isAsked, labelled, type Names } from './asked';
 import { ChoiceField } from './ChoiceField';
-import { ColourField } from './ColourField';
-import { CountField, FlagField, NumberField, PairField, ReferenceField, StockChoice, WordsField } from './PlainFields';
+import {
+  ColourChoice,
+  CountField,
+  FlagField,
+  NumberField,
+  PairField,
+  ReferenceField,
+  StockChoice,
+  WordsField,
+} from './PlainFields';
 import { GroupField } from './GroupField';
 import { KindList } from './KindList';
 import { ItemsField, ListField, MapField } from './ListFields';
@@ -60,7 +68,7 @@ function OneField({ field, path, names }: OneProps & { names: Names }) {
     case 'pair':
       return <PairField field={field} path={path} />;
     case 'colour':
-      return <ColourField field={field} path={path} />;
+      return <ColourChoice field={field} path={path} />;
     case 'stock':
       return <StockChoice field={field} path={path} />;
     case 'reference':

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { FormKind, Json } from '../../api/types';
+import { focusWhenShown } from '../../ui/focus';
 import { textAt, useBuilding } from '../context';
 import { entriesAt } from '../entries';
 import { Fields, type Names, type OneProps } from './Fields';
@@ -20,7 +21,7 @@ export function KindList({ field, path, names }: OneProps & { names: Names }) {
         const kind = kinds.find((one) => one.kind === textAt(entry, 'kind'));
         const called = kind?.title ?? textAt(entry, 'kind');
         return (
-          <details key={i} open={i === entries.length - 1 || undefined}>
+          <details key={`${called} ${i}`} open={i === entries.length - 1 || undefined}>
             <summary>
               {kind !== undefined && <Picture kind={kind} />} {called}
             </summary>
@@ -63,6 +64,12 @@ function AddOne({ kinds, onAdd }: { kinds: readonly FormKind[]; onAdd: (kind: st
   const found = kinds.filter((kind) =>
     words.every((word) => `${kind.title} ${kind.says}`.toLowerCase().includes(word)),
   );
+  const take = (kind: FormKind | undefined) => {
+    if (kind === undefined) return;
+    onAdd(kind.kind);
+    setOpen(false);
+    setText('');
+  };
   if (!isOpen) {
     return (
       <Button size="sm" variant="outline-primary" onClick={() => setOpen(true)}>
@@ -79,19 +86,17 @@ function AddOne({ kinds, onAdd }: { kinds: readonly FormKind[]; onAdd: (kind: st
         value={text}
         autoComplete="off"
         onChange={(event) => setText(event.target.value)}
-        onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
+        ref={focusWhenShown}
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === 'Escape') setOpen(false);
+          if (event.key === 'Enter') take(found[0]);
+        }}
       />
       <ul>
         {found.map((kind) => (
           <li key={kind.kind}>
-            <button
-              type="button"
-              onClick={() => {
-                onAdd(kind.kind);
-                setOpen(false);
-                setText('');
-              }}
-            >
+            <button type="button" onClick={() => take(kind)}>
               <Picture kind={kind} />
               <span>
                 <b>{kind.title}</b> {kind.says}

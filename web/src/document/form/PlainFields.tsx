@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { FormValue, Json } from '../../api/types';
+import { ColourField } from '../../ui/ColourField';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -120,6 +121,11 @@ export function PlainValue({ holds, label, path, value, isOptional = false, onPu
   }
   const read = holds.what === 'count' ? wholeOf : holds.what === 'number' ? numberOf : (text: string) => text;
   return <TextField label={label} path={path} value={value} read={read} {...put} />;
+}
+
+export function ColourChoice({ field, path }: OneProps) {
+  const { state } = useBuilding();
+  return <ColourField label={field.label} path={path} value={textAt(state.document, path) || asText(field.usual)} />;
 }
 
 export function StockChoice({ field, path }: OneProps) {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { WallChooser } from '../../drawing/WallChooser';
+import { ColourField } from '../../ui/ColourField';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
@@ -68,8 +69,12 @@ export function SkinStage() {
         ) : (
           <p className="quiet">This wall is not described yet; add an opening to it under Shell first.</p>
         )}
-        <Colour label="brick" path="methods.skin.brick" value={text('methods.skin.brick') || derived.view.skin.brick} />
-        <Colour
+        <ColourField
+          label="brick"
+          path="methods.skin.brick"
+          value={text('methods.skin.brick') || derived.view.skin.brick}
+        />
+        <ColourField
           label="mortar"
           path="methods.skin.mortar"
           value={text('methods.skin.mortar') || derived.view.skin.mortar}
@@ -94,7 +99,7 @@ export function SkinStage() {
           <WorkingsTable key={workings.of} workings={workings} title={`${paper.label}, ${workings.of}`} />
         ))}
         {derived.kit.checks
-          .filter((check) => check.at.includes(`.${wall.edge}`) && /^(head|sill|finish|flap)/.test(check.code))
+          .filter((check) => check.at.includes(`.${wall.edge}`) && /^(head|dress|finish|flap)/.test(check.code))
           .map((check) => (
             <div key={check.code + check.at} className="remark">
               {check.text}
@@ -102,28 +107,5 @@ export function SkinStage() {
           ))}
       </aside>
     </>
-  );
-}
-
-function Colour({ label, path, value }: { label: string; path: string; value: string }) {
-  const { save } = useBuilding();
-  const [draft, setDraft] = useState<string | null>(null);
-  const id = `colour-${label}`;
-  return (
-    <div className="field-row">
-      <label htmlFor={id}>{label}</label>
-      <input
-        id={id}
-        type="color"
-        className="swatch"
-        value={draft ?? value}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={() => {
-          if (draft !== null && draft !== value) save([{ op: 'set', path, value: draft }]);
-          setDraft(null);
-        }}
-      />
-      <span className="other">{draft ?? value}</span>
-    </div>
   );
 }

@@ -1,16 +1,14 @@
 import { useId, useState } from 'react';
-import { asText, textAt, useBuilding } from '../context';
-import type { OneProps } from './Fields';
+import { useBuilding } from '../document/context';
 
-/** A colour, saved when the field is left. */
-export function ColourField({ field, path }: OneProps) {
-  const { state, save } = useBuilding();
+/** A colour of the document, saved when the field is left. */
+export function ColourField({ label, path, value }: { label: string; path: string; value: string }) {
+  const { save } = useBuilding();
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
-  const value = textAt(state.document, path) || asText(field.usual);
   return (
     <div className="field-row">
-      <label htmlFor={id}>{field.label}</label>
+      <label htmlFor={id}>{label}</label>
       <input
         id={id}
         type="color"
