@@ -22,12 +22,6 @@ final readonly class NumberType implements FieldType
         return new self('degrees', $least, $most, true);
     }
 
-    /** A part of the whole. */
-    public static function share(float $least, float $most): self
-    {
-        return new self('', $least, $most);
-    }
-
     public function read(Node $node, Values $values): mixed
     {
         $number = $node->number();

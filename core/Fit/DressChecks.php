@@ -10,7 +10,6 @@ use Chartula\Core\Form\Claims\Masonry;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Clip;
-use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\Check;
@@ -23,7 +22,7 @@ final readonly class DressChecks
     /** What runs over something else by less than this is not seen, mm². */
     private const LEAST_MM2 = 0.01;
 
-    private function __construct(private Building $building, private WallSpan $span)
+    private function __construct(private Masonry $masonry, private WallSpan $span)
     {
     }
 
@@ -31,8 +30,9 @@ final readonly class DressChecks
     public static function all(Building $building, Kit $kit): array
     {
         $checks = [];
+        $masonry = Masonry::of($building);
         foreach ($kit->walls->spans() as $span) {
-            $self = new self($building, $span);
+            $self = new self($masonry, $span);
             foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
                 array_push($checks, ...$opening->opening->dress() === [] ? [] : $self->opening($opening));
             }
@@ -64,7 +64,7 @@ final readonly class DressChecks
     /** @return list<Check> what of it is made otherwise than it is said */
     private function made(WallForm $wall, OpeningForm $opening, Claim $claim): array
     {
-        $what = ucfirst(lcfirst($claim->feature->kind->title()));
+        $what = $claim->feature->kind->title();
         $said = $claim->feature->said->text('as') ?? 'printed';
         $isRaised = RaisedRoom::has($wall, $opening, $claim);
         $checks = [];
@@ -79,8 +79,7 @@ final readonly class DressChecks
             $text = "$what: not made, since its wall has no paper to print it on. Raise it, or give the wall a finish.";
             $checks[] = $this->check($opening, 'dress.no-paper', Check::WARN, $text);
         }
-        $masonry = Masonry::of($this->building);
-        if ($claim->units !== [] && $masonry->joint <= 0.0) {
+        if ($claim->units !== [] && $this->masonry->joint <= 0.0) {
             $text = "$what: its joints are too fine to print at this scale; its units are told by their tones.";
             $checks[] = $this->check($opening, 'dress.tones', Check::NOTE, $text);
         }
@@ -96,11 +95,10 @@ final readonly class DressChecks
         }
         $claims = $wall->claims[$opening->id] ?? [];
         $claim = $claims[$place];
-        $what = ucfirst(lcfirst($claim->feature->kind->title()));
+        $what = $claim->feature->kind->title();
         $region = new Region($claim->ring);
-        $behind = array_map(static fn (Patch $p): float => Clip::sharedArea($region, new Region($p->outline)), $wall->patches);
         $checks = [];
-        if ($claim->ring->area() - array_sum($behind) > self::LEAST_MM2) {
+        if (! RaisedRoom::hasWallBehind($wall, $claim)) {
             $checks[] = $this->check($opening, 'dress.past-wall', Check::WARN, "$what: runs past the edge of its wall, and is cut there.");
         }
         foreach ($wall->openings as $other) {

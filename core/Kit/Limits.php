@@ -6,6 +6,7 @@ namespace Chartula\Core\Kit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Problem\Problems;
 
@@ -28,7 +29,7 @@ final readonly class Limits
             foreach ($block->walls as $wall) {
                 $parts += 1 + count($building->methods->stacks[$wall->stack]->layers);
                 foreach ($wall->openings as $opening) {
-                    $parts += 2 * $opening->count;
+                    $parts += (2 + self::raised($building, $opening)) * $opening->count;
                 }
                 self::bricks($building, $block, $wall, $problems);
             }
@@ -38,6 +39,19 @@ final readonly class Limits
                 return;
             }
         }
+    }
+
+    /** How many pieces stand raised round one opening: layers of card, and the paper over them. */
+    private static function raised(Building $building, Opening $opening): int
+    {
+        $pieces = 0;
+        foreach ($opening->dress() as $feature) {
+            $proud = in_array($feature->said->text('as'), ['raised', 'both'], true) ? $feature->said->real('proud') : null;
+            $layers = $proud === null ? 0.0 : $building->scale->modelMm($proud) / $building->methods->frame->thickness_mm;
+            $pieces += $proud === null ? 0 : 1 + (int) ceil(min($layers, self::PARTS));
+        }
+
+        return $pieces;
     }
 
     private static function bricks(Building $building, Block $block, Wall $wall, Problems $problems): void

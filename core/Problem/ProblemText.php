@@ -141,6 +141,8 @@ final readonly class ProblemText
         'opening.above-wall' => 'the opening’s head stands {over|real} above the wall there; the wall is {height|real} high',
         'opening.overlap' => 'the opening overlaps “{other}” by {over|model}; they must stand apart',
         'dress.head-not-flat' => 'a {what} lies over a flat head; make the head flat, or put a brick arch over it',
+        'dress.too-large' => 'this {what} would be {given|model} from end to end; at this scale {limit|model} is the most, so one of its figures is a slip',
+        'dress.too-many' => 'its {what} would be more than 500 to a jamb; make one of them higher',
         'dress.sill-twice' => 'its sill is described twice; say it among what stands round it, and take this one out',
         'rebate.nothing-to-hold' => 'nothing stands in an opening that is left open; take the rebate out, or choose a window or a door',
         'rebate.no-wall' => 'behind its face there is no wall for a rebate of {rebate|model} on every side of this opening; make it less, or move the opening',

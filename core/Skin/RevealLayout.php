@@ -66,18 +66,16 @@ final readonly class RevealLayout
     public function courses(string $edge): array
     {
         $bricks = [];
-        $side = $edge === 'left' ? 0 : 1;
-        foreach ([$this->jambs()[$side]] as $flap) {
-            foreach ($this->onJamb($edge, $flap) as $brick) {
-                $hull = Hull::rectangle($brick->x0, $brick->y0, $brick->x1, $brick->y1);
-                $from = $flap->points[count($flap->points) - 1];
-                foreach ($flap->points as $to) {
-                    $hull = $hull?->leftOf($from, $to->minus($from));
-                    $from = $to;
-                }
-                $box = $hull?->bounds();
-                array_push($bricks, ...$hull !== null && min($box?->width(), $box?->height()) > Tolerance::EDGE ? [$hull] : []);
+        $flap = $this->jambs()[$edge === 'left' ? 0 : 1];
+        foreach ($this->onJamb($edge, $flap) as $brick) {
+            $hull = Hull::rectangle($brick->x0, $brick->y0, $brick->x1, $brick->y1);
+            $from = $flap->points[count($flap->points) - 1];
+            foreach ($flap->points as $to) {
+                $hull = $hull?->leftOf($from, $to->minus($from));
+                $from = $to;
             }
+            $box = $hull?->bounds();
+            array_push($bricks, ...$hull !== null && min($box?->width(), $box?->height()) > Tolerance::EDGE ? [$hull] : []);
         }
 
         return $bricks;

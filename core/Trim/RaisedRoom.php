@@ -17,15 +17,22 @@ final readonly class RaisedRoom
     /** What lies over an edge by less than this is not seen, mm². */
     private const LEAST_MM2 = 0.01;
 
+    /** Whether all of it lies on the wall. */
+    public static function hasWallBehind(WallForm $wall, Claim $claim): bool
+    {
+        $region = new Region($claim->ring);
+        $shared = static fn (Patch $patch): float => Clip::sharedArea($region, new Region($patch->outline));
+
+        return $claim->ring->area() - array_sum(array_map($shared, $wall->patches)) < self::LEAST_MM2;
+    }
+
     public static function has(WallForm $wall, OpeningForm $own, Claim $claim): bool
     {
         if (! $claim->how->isRaised()) {
             return false;
         }
         $region = new Region($claim->ring);
-        $shared = static fn (Patch $patch): float => Clip::sharedArea($region, new Region($patch->outline));
-        $behind = array_sum(array_map($shared, $wall->patches));
-        $isWhole = $claim->ring->area() - $behind < self::LEAST_MM2;
+        $isWhole = self::hasWallBehind($wall, $claim);
         foreach ($wall->openings as $opening) {
             $isWhole = $isWhole && Clip::sharedArea($region, new Region($opening->ring())) < self::LEAST_MM2;
             foreach ($opening === $own ? [] : $wall->claims[$opening->id] ?? [] as $other) {

@@ -58,6 +58,14 @@ final readonly class Claims
                 $this->problems->add("{$feature->said->path}.kind", $refusal, ['what' => lcfirst($kind->title())]);
             }
             foreach ($refusal === null ? $kind->claims($feature, $at) : [] as $claim) {
+                $box = $claim->ring->bounds();
+                $reach = max($box->width(), $box->height());
+                if ($reach > $this->masonry->farthest()) {
+                    $facts = ['what' => lcfirst($kind->title()), 'given' => $reach, 'limit' => $this->masonry->farthest()];
+                    $this->problems->add($feature->said->path, 'dress.too-large', $facts);
+
+                    continue;
+                }
                 $claims[] = $claim;
                 $at = $at->under($claim);
             }

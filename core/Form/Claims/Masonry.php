@@ -17,6 +17,9 @@ final readonly class Masonry
     /** Two dots of a printer of 600 to the inch: nothing finer is a line. */
     public const LEAST_LINE_MM = 0.085;
 
+    /** Nothing reaches farther than so many bricks on edge, and nothing is of more stones: beyond that a figure is a slip. */
+    public const MOST = 500;
+
     /**
      * @param  float  $unit  a brick on edge or on end with its joint, as wide as a course is high
      * @param  float  $half  half a brick's length
@@ -50,13 +53,19 @@ final readonly class Masonry
         return $length === null ? 0.0 : $this->scale->modelMm($length);
     }
 
+    /** How far anything may reach. */
+    public function farthest(): float
+    {
+        return self::MOST * max($this->unit, 2.0 * self::LEAST_LINE_MM);
+    }
+
     /** How many units go into a length: the nearest number, or the nearest odd one; one, in their tone, where none could be told apart. */
     public function count(float $length, bool $isOdd = false): int
     {
         if ($this->unit < 2.0 * self::LEAST_LINE_MM) {
             return 1;
         }
-        $wanted = $length / $this->unit;
+        $wanted = min($length / $this->unit, self::MOST);
 
         return $isOdd ? max(1, 2 * (int) round(($wanted - 1.0) / 2.0) + 1) : max(1, (int) round($wanted));
     }

@@ -18,6 +18,7 @@ use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Form\Claims\Units;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** Stones up both jambs, long and short by turns. docs/formulas.md#dressings */
 final readonly class Quoins implements Dresses
@@ -62,14 +63,22 @@ final readonly class Quoins implements Dresses
 
     public function refusal(Feature $feature, DressedOpening $at): ?string
     {
-        return null;
+        return self::count($feature, $at) > Masonry::MOST ? 'dress.too-many' : null;
+    }
+
+    /** How many stones come nearest to their height, from foot to springing. */
+    private static function count(Feature $feature, DressedOpening $at): int
+    {
+        $one = max($at->masonry->mm($feature->said->real('h')), Tolerance::MEET);
+
+        return max(1, (int) round($at->opening->shape->springing() / $one));
     }
 
     public function claims(Feature $feature, DressedOpening $at): array
     {
         [$said, $masonry, $opening] = [$feature->said, $at->masonry, $at->opening];
         $high = $opening->shape->springing();
-        $count = max(1, (int) round($high / max($masonry->mm($said->real('h')), Masonry::LEAST_LINE_MM)));
+        $count = self::count($feature, $at);
         [$long, $short] = [$masonry->mm($said->real('long')), $masonry->mm($said->real('short'))];
         $how = HowMade::from($said->text('as') ?? 'printed');
         $claims = [];

@@ -241,6 +241,10 @@ final class DressingsTest extends TestCase
         yield 'no height' => ['[{"kind": "sill", "h": "0mm"}]', '[]', [["$at.h", 'length.not-above-zero']]];
         yield 'four rings' => ['[{"kind": "arch", "rings": 4}]', '[]', [["$at.rings", 'number-out-of-range']]];
         yield 'too flat' => ['[{"kind": "arch", "of": "gauged", "skew": 30}]', '[]', [["$at.skew", 'number-out-of-range']]];
+        yield 'a kilometre long' => ['[{"kind": "sill", "of": "brick", "beyond": "900m"}]', '[]', [[$at, 'dress.too-large']]];
+        yield 'as deep' => ['[{"kind": "arch", "of": "soldier", "depth": "900m"}]', '[]', [[$at, 'dress.too-large']]];
+        yield 'stones like dust' => ['[{"kind": "quoins", "h": "0.01mm"}]', '[]', [["$at.kind", 'dress.too-many']]];
+        yield 'a kilometre proud' => ['[{"kind": "sill", "as": "both", "proud": "900m"}]', '[]', [['blocks.0.walls', 'limit.parts']]];
         yield 'nobody made it' => ['[{"kind": "sill", "as": "cast"}]', '[]', [["$at.as", 'wrong-choice']]];
     }
 
