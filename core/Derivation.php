@@ -7,6 +7,7 @@ namespace Chartula\Core;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Fit\Checks;
 use Chartula\Core\Fit\Plot\Fit;
+use Chartula\Core\Fit\ThingChecks;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Report;
 use Chartula\Core\Kit\Kit;
@@ -61,7 +62,8 @@ final readonly class Derivation
         $fit = Fit::of($building, $kit, $assembly, $recall);
         $dryFit = DryFit::of($assembly, $described, $recall);
         $fits = [...$fit?->checks() ?? [], ...array_filter([$dryFit->closedBehind()])];
-        $checks = Checks::inOrder([...$plan->checks, ...$kit->checks, ...Checks::of($building, $kit), ...$fits]);
+        $remarks = [...Checks::of($building, $kit), ...ThingChecks::all($described, $kit)];
+        $checks = Checks::inOrder([...$plan->checks, ...$kit->checks, ...$remarks, ...$fits]);
         $json = $text->with([
             'checks' => array_map(static fn (Check $c): array => $c->toArray(), $checks),
             'sheets' => array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets),

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Chartula\Core\Things\Arch\Arch;
+use Chartula\Core\Things\Band\Band;
 use Chartula\Core\Things\HoodMould\HoodMould;
 use Chartula\Core\Things\Keystone\Keystone;
 use Chartula\Core\Things\Lintel\Lintel;
@@ -19,4 +20,5 @@ return [
     HoodMould::class,
     Quoins::class,
     Surround::class,
+    Band::class,
 ];

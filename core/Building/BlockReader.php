@@ -68,7 +68,7 @@ final readonly class BlockReader
         if (
             ! $node->isObject(
                 ['footprint', 'eaves', 'roof'],
-                ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls', 'stack'],
+                ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls', 'stack', 'features'],
             )
         ) {
             return null;
@@ -99,6 +99,7 @@ final readonly class BlockReader
             new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0,
                 WallReader::known($node->get('stack'), $this->stacks) ?? 'wall', $this->kinds, $this->openings));
         $roof = $this->roofs->read($node->get('roof'), $footprint);
+        $features = (new FeatureReader($this->values, $this->kinds))->ofBlock($node->get('features'), $footprint, $walls, $storeys);
         $drawn = $footprint ?? $this->standIns->footprint($node->get('footprint'));
         $ground = $base ?? RealLength::ofMillimetres(0.0);
 
@@ -116,6 +117,7 @@ final readonly class BlockReader
             $storeys,
             $plinth,
             $node->path,
+            features: $features,
         );
     }
 

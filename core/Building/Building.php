@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Building\Compression\Compression;
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\Scale;
@@ -19,6 +20,7 @@ final readonly class Building
      * @param  non-empty-list<Block>  $blocks
      * @param  array<string, list<string>>  $leave  remarks that stay as they are: the places, by their code
      * @param  float  $shrunk  how many times as large everything is modelled as it is at the layout's own scale, by its factors
+     * @param  list<Feature>  $features  what stands on the plot
      */
     public function __construct(
         public string $name,
@@ -35,6 +37,7 @@ final readonly class Building
         public Compression $compression,
         public float $shrunk = 1.0,
         public array $leave = [],
+        public array $features = [],
     ) {
     }
 

@@ -28,11 +28,6 @@ final readonly class BuildingReader
 
     private const MOST_LEFT = 1_000;
 
-    /** Names what a document may hold but nothing makes yet, and what a person does meanwhile. */
-    private const LATER = [
-        'features' => 'leave the list empty for now',
-    ];
-
     /** @throws InvalidInput with every fault of the text and of the document */
     public static function fromText(string $text, ?Kinds $kinds = null): Building
     {
@@ -77,7 +72,6 @@ final readonly class BuildingReader
         [$scale, $gauge] = self::measures($root, $problems);
         $values = new Values($problems, $scale, $gauge);
 
-        self::refuseLater($root);
         $stocks = self::stocks($root->get('stock'), $values);
         $plot = PlotReader::read($root->get('plot'), $values);
         $relief = ReliefReader::read($root->get('relief'), $values);
@@ -114,6 +108,7 @@ final readonly class BuildingReader
             $perspective,
             $compression,
             leave: self::left($root->get('leave')),
+            features: (new FeatureReader($values, $kinds))->onThePlot($root->get('features'), $plot),
         );
     }
 
@@ -186,16 +181,6 @@ final readonly class BuildingReader
         }
 
         return $gauge;
-    }
-
-    private static function refuseLater(Node $root): void
-    {
-        foreach (self::LATER as $key => $instead) {
-            $node = $root->get($key);
-            if ($node !== null && ! $node->isEmpty()) {
-                $node->fault('not-made-yet', ['given' => $key, 'instead' => $instead]);
-            }
-        }
     }
 
     /** @return array<string, Stock> */

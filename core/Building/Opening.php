@@ -47,4 +47,10 @@ final readonly class Opening
     {
         return Interval::of($this->leftMm($i), $this->style->w->mm);
     }
+
+    /** What one of a row is called: of the first the id alone. */
+    public function copyId(int $copy): string
+    {
+        return $this->id.($copy === 0 ? '' : '-'.($copy + 1));
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Building\Edit\Ruler;
+use Chartula\Core\Building\Feature\Kind;
 use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Measure\Ordinal;
 use stdClass;
@@ -98,6 +99,9 @@ final readonly class Whereabouts
         $block = ($blocks[$index] ?? null) instanceof stdClass ? $blocks[$index] : new stdClass;
         $id = is_string($block->id ?? null) ? $block->id : 'block-'.($index + 1);
         $words = count($blocks) > 1 ? [is_string($block->name ?? null) && $block->name !== '' ? $block->name : ucfirst($id)] : [];
+        if (($rest[0] ?? '') === 'features' && isset($rest[1])) {
+            return self::thing($block, [$id, ...$words], array_slice($rest, 1));
+        }
         if (($rest[0] ?? '') !== 'walls' || ! isset($rest[1])) {
             $rest = self::edgeNamed($rest, $block);
             $stage = self::STAGES[$rest[0] ?? ''] ?? 'prototype';
@@ -119,6 +123,32 @@ final readonly class Whereabouts
             $edge === null ? null : "$id.$edge",
             $opening,
         );
+    }
+
+    /**
+     * One of the things of a block, by its kind and its number among those alike.
+     *
+     * @param  non-empty-list<string>  $words  the block's id, and what it is called where that has to be said
+     * @param  non-empty-list<string>  $rest  from its number in the list
+     */
+    private static function thing(stdClass $block, array $words, array $rest): self
+    {
+        $all = is_array($block->features ?? null) ? array_values($block->features) : [];
+        $kindOf = static fn (mixed $f): ?Kind =>
+            $f instanceof stdClass && is_string($f->kind ?? null) ? Kinds::known()->find($f->kind) : null;
+        $own = $all[(int) $rest[0]] ?? null;
+        $kind = $kindOf($own);
+        $alike = array_keys(array_filter($all, static fn (mixed $f): bool => $kindOf($f) === $kind));
+        $nth = (int) array_search((int) $rest[0], $alike, true);
+        $what = $kind === null ? 'thing' : lcfirst($kind->title());
+        $on = $own instanceof stdClass ? $own->on ?? null : null;
+        $edge = self::edge($on instanceof stdClass ? $on->edge ?? null : null, $block);
+        $field = self::said(array_values(array_filter(array_slice($rest, 1), static fn (string $key): bool => $key !== 'on')));
+        $anchors = array_column($kind?->anchors() ?? [], 'value');
+        $stage = array_intersect($anchors, ['slope', 'roof-line']) !== [] ? 'roof' : 'shell';
+        $said = [...array_slice($words, 1), ...$edge === null ? [] : [$edge], Ordinal::among($nth, count($alike), $what), ...$field];
+
+        return new self(self::joined($said), $stage, $words[0], $edge === null ? null : "$words[0].$edge", null);
     }
 
     /**

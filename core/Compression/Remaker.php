@@ -6,7 +6,11 @@ namespace Chartula\Core\Compression;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\Place;
 use Chartula\Core\Building\Footprint;
+use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\OpeningRow;
 use Chartula\Core\Building\Storey;
 use Chartula\Core\Building\Wall;
@@ -55,9 +59,12 @@ final readonly class Remaker
             $block->walls,
         );
 
+        $raised = static fn (float $z): float => $map?->at($z) ?? $z;
+
         return $block->with(
             footprint: self::footprint($block->footprint, $own),
             at: $at,
+            features: $this->features($block, $block->with(at: $at), $map, $raised),
             eaves: $up($block->eaves),
             walls: $walls,
             storeys: self::storeys($block, $map, $up),
@@ -120,16 +127,11 @@ final readonly class Remaker
         $start = $this->moved($from);
         $openings = [];
         foreach ($wall->openings as $opening) {
-            if ($map?->swallows(Interval::of($block->base->mm + $opening->sill->mm, $opening->style->h->mm)) === true) {
-                continue;
-            }
             $places = [];
-            for ($i = 0; $i < $opening->count; $i++) {
-                $left = $from->plus($along->times($opening->extent($i)->from));
-                $right = $from->plus($along->times($opening->extent($i)->to));
-                if (! $this->isSwallowed($left, $right)) {
-                    $places[] = new Interval($this->moved($left)->distanceTo($start), $this->moved($right)->distanceTo($start));
-                }
+            foreach ($this->kept($block, $opening, [$from, $along], $map) as $i) {
+                $left = $this->moved($from->plus($along->times($opening->extent($i)->from)));
+                $right = $this->moved($from->plus($along->times($opening->extent($i)->to)));
+                $places[] = new Interval($left->distanceTo($start), $right->distanceTo($start));
             }
             $sill = $map === null
                 ? $opening->sill
@@ -144,6 +146,96 @@ final readonly class Remaker
             : array_map(static fn (RealLength $z): RealLength => RealLength::ofMillimetres($map->at($z->mm)), $wall->ground);
 
         return $wall->with(openings: $openings, ground: $ground);
+    }
+
+    /**
+     * Which of a row are left.
+     *
+     * @param  array{Vec2, Vec2}  $wall  where it begins, and which way it runs
+     * @return list<int> from 0
+     */
+    private function kept(Block $block, Opening $opening, array $wall, ?AxisMap $map): array
+    {
+        if ($map?->swallows(Interval::of($block->base->mm + $opening->sill->mm, $opening->style->h->mm)) === true) {
+            return [];
+        }
+        [$from, $along] = $wall;
+        $isKept = fn (int $i): bool => ! $this->isSwallowed(
+            $from->plus($along->times($opening->extent($i)->from)),
+            $from->plus($along->times($opening->extent($i)->to)),
+        );
+
+        return array_values(array_filter(range(0, $opening->count - 1), $isKept));
+    }
+
+    /**
+     * Things where they come to be; those go whose place does.
+     *
+     * @param  callable(float): float  $up  heights above the datum
+     * @return list<Feature>
+     */
+    private function features(Block $block, Block $after, ?AxisMap $map, callable $up): array
+    {
+        $ring = $block->standing();
+        $left = [];
+        foreach ($block->features as $feature) {
+            $place = $feature->place;
+            [$from, $to] = [$ring->point($place->edge ?? 0), $ring->point(($place->edge ?? 0) + 1)];
+            $moved = match ($place?->anchor) {
+                null => null,
+                Anchor::Wall, Anchor::RoofLine => $this->run($place, [$from, $to], $block->base->mm, $up),
+                Anchor::Openings => $place->renamed($this->names($block, $block->walls[$place->edge ?? 0], [$from, $to], $map)),
+                Anchor::Corner => $place->lifted($block->base->mm, $up),
+                Anchor::Slope, Anchor::Floor => $place->with(
+                    at: $after->ownAxes($this->moved($block->inPlan($place->at ?? new Vec2(0.0, 0.0)))),
+                ),
+                default => $place,
+            };
+            array_push($left, ...$moved === null ? [] : [$feature->with(place: $moved)]);
+        }
+
+        return $left;
+    }
+
+    /**
+     * @param  array{Vec2, Vec2}  $wall  its ends
+     * @param  callable(float): float  $up
+     */
+    private function run(Place $place, array $wall, float $base, callable $up): ?Place
+    {
+        [$from, $to] = $wall;
+        $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+        $at = fn (RealLength $l): RealLength => self::changed(
+            $l,
+            $this->moved($from->plus($along->times($l->mm)))->distanceTo($this->moved($from)),
+        );
+        [$begins, $ends] = [$place->from === null ? null : $at($place->from), $place->to === null ? null : $at($place->to)];
+        $length = ($ends->mm ?? $this->moved($to)->distanceTo($this->moved($from))) - ($begins->mm ?? 0.0);
+
+        return $length < Tolerance::MEET ? null : $place->with(from: $begins, to: $ends)->lifted($base, $up);
+    }
+
+    /**
+     * @param  array{Vec2, Vec2}  $ends
+     * @return array<string, string> what openings of a wall that are left are called now
+     */
+    private function names(Block $block, Wall $wall, array $ends, ?AxisMap $map): array
+    {
+        [$from, $to] = $ends;
+        $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+        $names = [];
+        foreach ($wall->openings as $opening) {
+            foreach ($this->kept($block, $opening, [$from, $along], $map) as $now => $i) {
+                $names[$opening->copyId($i)] = $opening->copyId($now);
+            }
+        }
+
+        return $names;
+    }
+
+    private static function changed(RealLength $was, float $mm): RealLength
+    {
+        return abs($was->mm - $mm) < Tolerance::MEET ? $was : self::length($was, $mm);
     }
 
     private function isSwallowed(Vec2 $a, Vec2 $b): bool

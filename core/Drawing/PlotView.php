@@ -6,13 +6,13 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Site\Course;
 use Chartula\Core\Building\Site\Neighbour;
 use Chartula\Core\Building\Site\Obstacle;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Site\Road;
 use Chartula\Core\Building\Site\Track;
 use Chartula\Core\Fit\Plot\Bodies;
-use Chartula\Core\Fit\Plot\Course;
 use Chartula\Core\Fit\Plot\DrivenVehicle;
 use Chartula\Core\Fit\Plot\FinishedPiece;
 use Chartula\Core\Fit\Plot\Fit;

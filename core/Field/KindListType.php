@@ -23,6 +23,12 @@ final readonly class KindListType implements FieldType
 
     public function read(Node $node, Values $values): mixed
     {
+        return $this->entries($node, $values);
+    }
+
+    /** @return list<Fields> */
+    public function entries(Node $node, Values $values): array
+    {
         $read = [];
         foreach ($node->items($this->most) as $item) {
             if (! $item->value instanceof stdClass) {
@@ -31,6 +37,11 @@ final readonly class KindListType implements FieldType
                 continue;
             }
             $said = $item->get('kind');
+            if ($said !== null && $this->kinds === []) {
+                $said->fault('not-made-yet', ['given' => strtolower($this->one), 'instead' => 'leave the list empty for now']);
+
+                continue;
+            }
             $kind = $said?->choice(array_keys($this->kinds));
             if ($said === null) {
                 $item->missing('kind');
@@ -62,7 +73,7 @@ final readonly class KindListType implements FieldType
         return ['what' => 'kinds', 'one' => $this->one, 'kinds' => array_map(static fn (KindOption $kind): array => [
             'kind' => $kind->kind, 'title' => $kind->title, 'says' => $kind->says, 'picture' => $kind->picture,
             'fields' => $kind->set->form(),
-        ], array_values($this->kinds))];
+        ] + ($kind->anchors === [] ? [] : ['anchors' => $kind->anchors]), array_values($this->kinds))];
     }
 
     public function words(): string

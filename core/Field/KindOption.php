@@ -12,6 +12,7 @@ final readonly class KindOption
      * @param  string  $says  one sentence about it
      * @param  string  $picture  a path in a box of 24 by 24, as SVG writes it, y downwards
      * @param  FieldSet  $set  with its `kind`
+     * @param  list<string>  $anchors  what it may stand on, where the list leaves that open
      */
     public function __construct(
         public string $kind,
@@ -19,6 +20,7 @@ final readonly class KindOption
         public string $says,
         public string $picture,
         public FieldSet $set,
+        public array $anchors = [],
     ) {
     }
 }

@@ -88,6 +88,12 @@ readonly class Said
         return $value instanceof Stock ? $value : null;
     }
 
+    /** @return list<RealLength> of a pair, or of a list of lengths */
+    public function reals(string $key): array
+    {
+        return self::each($this->values[$key] ?? null, static fn (mixed $one): ?RealLength => $one instanceof RealLength ? $one : null);
+    }
+
     /** @return list<ModelLength> of a pair, or of a list of lengths */
     public function models(string $key): array
     {

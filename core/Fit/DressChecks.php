@@ -7,7 +7,6 @@ namespace Chartula\Core\Fit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Masonry;
-use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
@@ -32,100 +31,92 @@ final readonly class DressChecks
         $checks = [];
         $masonry = Masonry::of($building);
         foreach ($kit->walls->spans() as $span) {
-            $self = new self($masonry, $span);
-            foreach ($span->isBuilt() ? $span->form->openings : [] as $opening) {
-                array_push($checks, ...$opening->opening->dress() === [] ? [] : $self->opening($opening));
-            }
+            array_push($checks, ...$span->isBuilt() ? (new self($masonry, $span))->wall() : []);
         }
 
         return $checks;
     }
 
     /** @return list<Check> */
-    private function opening(OpeningForm $opening): array
+    private function wall(): array
     {
         $wall = $this->span->form;
-        $claims = $wall->claims[$opening->id] ?? [];
         $checks = [];
-        foreach ($opening->opening->dress() as $feature) {
-            $own = array_filter($claims, static fn (Claim $claim): bool => $claim->feature === $feature);
-            if ($own === []) {
-                $what = lcfirst($feature->kind->title());
-                $checks[] = $this->check($opening, 'dress.not-here', Check::NOTE, "It stands on the ground: no $what is made there.");
+        foreach ($wall->openings as $opening) {
+            foreach ($this->span->block->dress($wall->wall->edge, $opening->opening, $opening->copy) as $feature) {
+                $round = $wall->claimsRound($opening->id);
+                if (array_filter($round, static fn (Claim $claim): bool => $claim->feature === $feature) === []) {
+                    $text = 'It stands on the ground: no '.lcfirst($feature->kind->title()).' is made there.';
+                    $checks[] = $this->check($opening->id, 'dress.not-here', Check::NOTE, $text);
+                }
             }
         }
-        foreach ($claims as $i => $claim) {
-            array_push($checks, ...$this->made($wall, $opening, $claim), ...$this->clashes($wall, $opening, $i));
+        foreach ($wall->claims as $i => $claim) {
+            array_push($checks, ...$this->made($wall, $claim), ...$wall->receding === null ? $this->clashes($wall, $i) : []);
         }
 
         return $checks;
     }
 
     /** @return list<Check> what of it is made otherwise than it is said */
-    private function made(WallForm $wall, OpeningForm $opening, Claim $claim): array
+    private function made(WallForm $wall, Claim $claim): array
     {
         $what = $claim->feature->kind->title();
         $said = $claim->feature->said->text('as') ?? 'printed';
-        $isRaised = RaisedRoom::has($wall, $opening, $claim);
+        $isRaised = RaisedRoom::has($wall, $claim);
         $checks = [];
         if ($wall->receding !== null && $said !== 'printed') {
             $text = "$what: printed and not raised, since its wall is built to look deeper than it is.";
-            $checks[] = $this->check($opening, 'dress.receding', Check::NOTE, $text);
+            $checks[] = $this->check($claim->owner(), 'dress.receding', Check::NOTE, $text);
         } elseif ($claim->how->isRaised() && ! $isRaised) {
             $text = "$what: not raised, since there is no wall behind all of it, or something else is in its way.";
-            $checks[] = $this->check($opening, 'dress.no-room', Check::WARN, $text);
+            $checks[] = $this->check($claim->owner(), 'dress.no-room', Check::WARN, $text);
         }
         if (! $wall->isPapered && ! $isRaised) {
             $text = "$what: not made, since its wall has no paper to print it on. Raise it, or give the wall a finish.";
-            $checks[] = $this->check($opening, 'dress.no-paper', Check::WARN, $text);
+            $checks[] = $this->check($claim->owner(), 'dress.no-paper', Check::WARN, $text);
         }
         if ($claim->units !== [] && $this->masonry->joint <= 0.0) {
             $text = "$what: its joints are too fine to print at this scale; its units are told by their tones.";
-            $checks[] = $this->check($opening, 'dress.tones', Check::NOTE, $text);
+            $checks[] = $this->check($claim->owner(), 'dress.tones', Check::NOTE, $text);
         }
 
         return $checks;
     }
 
-    /** @return list<Check> what it runs into: the edge of its wall, another opening, what stands round that */
-    private function clashes(WallForm $wall, OpeningForm $opening, int $place): array
+    /** @return list<Check> what it runs into: the edge of its wall, another opening, what else stands there */
+    private function clashes(WallForm $wall, int $place): array
     {
-        if ($wall->receding !== null) {
-            return [];
-        }
-        $claims = $wall->claims[$opening->id] ?? [];
-        $claim = $claims[$place];
+        $claim = $wall->claims[$place];
         $what = $claim->feature->kind->title();
         $region = new Region($claim->ring);
         $checks = [];
         if (! RaisedRoom::hasWallBehind($wall, $claim)) {
-            $checks[] = $this->check($opening, 'dress.past-wall', Check::WARN, "$what: runs past the edge of its wall, and is cut there.");
+            $text = "$what: runs past the edge of its wall, and is cut there.";
+            $checks[] = $this->check($claim->owner(), 'dress.past-wall', Check::WARN, $text);
         }
         foreach ($wall->openings as $other) {
-            $isOther = $other !== $opening;
-            if ($isOther && Clip::sharedArea($region, new Region($other->ring())) > self::LEAST_MM2) {
-                $checks[] = $this->check($opening, 'dress.over-opening', Check::WARN, "$what: runs into another opening.");
+            if ($other->id !== $claim->opening && Clip::sharedArea($region, new Region($other->ring())) > self::LEAST_MM2) {
+                $checks[] = $this->check($claim->owner(), 'dress.over-opening', Check::WARN, "$what: runs into another opening.");
             }
-            // Each two are told once, by the one that comes later.
-            $before = match (true) {
-                $claim->isOver => [],
-                $isOther => $other->left < $opening->left ? $wall->claims[$other->id] ?? [] : [],
-                default => array_slice($claims, 0, $place),
-            };
-            foreach ($before as $one) {
-                if (! $one->isOver && Clip::sharedArea($region, new Region($one->ring)) > self::LEAST_MM2) {
-                    $with = lcfirst($one->feature->kind->title());
-                    $checks[] = $this->check($opening, 'dress.clash', Check::WARN, "$what: takes the same place as a $with.");
-                }
+        }
+        // Each two are told once, by the one that comes later.
+        foreach ($claim->isOver ? [] : array_slice($wall->claims, 0, $place) as $one) {
+            if (! $one->isOver && Clip::sharedArea($region, new Region($one->ring)) > self::LEAST_MM2) {
+                $with = lcfirst($one->feature->kind->title());
+                $checks[] = $this->check($claim->owner(), 'dress.clash', Check::WARN, "$what: takes the same place as a $with.");
             }
         }
 
         return $checks;
     }
 
-    /** @param  value-of<Check::LEVELS>  $level */
-    private function check(OpeningForm $opening, string $code, string $level, string $text): Check
+    /**
+     * @param  string  $at  the id of an opening or of a thing
+     * @param  value-of<Check::LEVELS>  $level
+     */
+    private function check(string $at, string $code, string $level, string $text): Check
     {
-        return new Check($code, $level, "{$this->span->block->id}.{$this->span->name()}.$opening->id", $text);
+        return new Check($code, $level, "{$this->span->block->id}.{$this->span->name()}.$at", $text);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form;
 
+use Chartula\Core\Form\Claims\Site;
 use LogicException;
 
 /** A building as surfaces without thickness, walls and roofs resolved together. */
@@ -13,11 +14,13 @@ final readonly class Form
      * @param  non-empty-list<BlockForm>  $blocks
      * @param  list<Facet>  $facets  of all roofs, cut to what is seen
      * @param  list<Solid>  $solids  what each block takes up
+     * @param  list<Site>  $sites  where things are that say so themselves
      */
     public function __construct(
         public array $blocks,
         public array $facets,
         public array $solids,
+        public array $sites = [],
     ) {
     }
 

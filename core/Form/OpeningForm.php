@@ -34,7 +34,7 @@ final readonly class OpeningForm
     public static function of(Opening $opening, int $copy, OpeningShapes $shapes, float $foot = 0.0): self
     {
         return new self(
-            $opening->id.($copy === 0 ? '' : '-'.($copy + 1)), $opening, $copy,
+            $opening->copyId($copy), $opening, $copy,
             $opening->leftMm($copy) / $shapes->scale->ratio,
             $shapes->scale->modelMm($opening->sill),
             $shapes->of($opening->style),

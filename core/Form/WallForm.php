@@ -34,7 +34,7 @@ final readonly class WallForm
      * @param  WallSection  $section  what of it is built behind its outside
      * @param  float  $foot  of the card against the block's base: 0, or less where the ground falls away
      * @param  ?array{float, float}  $ground  at its left and its right end against the block's base
-     * @param  array<string, non-empty-list<Claim>>  $claims  what things take of its face, by the id of the opening that they stand round
+     * @param  list<Claim>  $claims  what things take of its face: round openings first, from left to right
      * @param  ?Homography  $receding  from the wall as it is to the wall as it is built, in forced perspective
      */
     public function __construct(
@@ -56,6 +56,12 @@ final readonly class WallForm
         public ?Homography $receding = null,
         public array $claims = [],
     ) {
+    }
+
+    /** @return list<Claim> what things take round one of its openings */
+    public function claimsRound(string $opening): array
+    {
+        return array_values(array_filter($this->claims, static fn (Claim $claim): bool => $claim->opening === $opening));
     }
 
     public function isGable(): bool

@@ -19,7 +19,10 @@ final readonly class Clip
      */
     public static function sharedArea(Region $a, Region $b): float
     {
-        return (self::bounding($a, $b, true) + self::bounding($b, $a, false)) / 2.0;
+        $shared = (self::bounding($a, $b, true) + self::bounding($b, $a, false)) / 2.0;
+
+        // Where two arcs nearly run along each other by other chords, pieces between them may be counted twice.
+        return min($shared, $a->area(), $b->area());
     }
 
     /**

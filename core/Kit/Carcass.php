@@ -48,7 +48,7 @@ final class Carcass
             return $this->plain;
         }
         $wall = static fn (Wall $wall): Wall => $wall->with(openings: []);
-        $block = static fn (Block $block): Block => $block->with(walls: array_map($wall, $block->walls));
+        $block = static fn (Block $block): Block => $block->with(walls: array_map($wall, $block->walls), features: []);
         $blocks = array_map(static fn (BlockForm $b): BlockForm => $b->with(
             block: $block($b->block),
             walls: array_map(static fn (WallForm $w): WallForm => $w->with(wall: $wall($w->wall), openings: [], claims: []), $b->walls),
@@ -56,7 +56,7 @@ final class Carcass
         $form = new Form($blocks, $this->form->facets, $this->form->solids);
         $building = $this->building->with(
             name: '', note: null, styles: [], blocks: array_map($block, $this->building->blocks), plot: null, relief: null,
-            perspective: null, leave: [],
+            perspective: null, leave: [], features: [],
         );
         $met = $this->whereRoofsEnd();
         $plain = new self($building, $form, $this->walls->plain(

@@ -118,7 +118,7 @@ final readonly class Kit
         $names = array_column(array_map(static fn (Block $b): array => [$b->id, $b->name], $building->blocks), 1, 0);
 
         return array_map(
-            static fn (Part $p): Part => $p->with(name: ($names[$p->of->block ?? ''] ?? '').', '.lcfirst($p->name)),
+            static fn (Part $p): Part => $p->of->block === null ? $p : $p->with(name: ($names[$p->of->block] ?? '').', '.lcfirst($p->name)),
             $parts,
         );
     }

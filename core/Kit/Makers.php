@@ -23,6 +23,7 @@ use Chartula\Core\Trim\DeepOpeningPlace;
 use Chartula\Core\Trim\GroundParts;
 use Chartula\Core\Trim\PanelParts;
 use Chartula\Core\Trim\RaisedParts;
+use Chartula\Core\Trim\ThingParts;
 
 /** The makers of a kit, in the order in which parts are numbered. */
 final readonly class Makers
@@ -51,6 +52,7 @@ final readonly class Makers
                 static fn (Carcass $c, Problems $p) => PanelParts::collectFaults($c->building, $c->form, $p),
             ),
             new Maker('what stands round openings', static fn (Carcass $c): Made => new Made(RaisedParts::make($c->building, $c->walls))),
+            new Maker('things', static fn (Carcass $c): Made => new Made(ThingParts::make($c->building, $c->form))),
             new Maker(
                 'insides of openings',
                 static fn (Carcass $c): Made => new Made(DeepOpeningParts::make($c->building, $c->walls)),

@@ -6,6 +6,7 @@ namespace Chartula\Core\Output;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Derivation;
 use Chartula\Core\Form\Form;
@@ -95,7 +96,9 @@ final readonly class Thoughts
             $words[] = $edge;
             $opening = $this->openings["$block->id.$edge.".($keys[2] ?? '')] ?? null;
             $go['opening'] = $opening === null ? null : $keys[2];
-            array_push($words, ...$opening === null ? [] : [$opening]);
+            array_push($words, ...$opening === null ? self::thing($block, $keys[2] ?? '') : [$opening]);
+        } elseif (self::thing($block, $edge) !== []) {
+            array_push($words, ...self::thing($block, $edge));
         } elseif (str_ends_with($edge, '-slope')) {
             $go['stage'] = 'roof';
             $words[] = str_replace('-', ' ', $edge);
@@ -105,6 +108,14 @@ final readonly class Thoughts
         $text = implode(', ', $words === [] ? [$block->name] : $words);
 
         return ['at' => $check->at, 'where' => mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1), 'go' => $go];
+    }
+
+    /** @return list<string> what a thing of a block is called; none where there is none of that id */
+    private static function thing(Block $block, string $id): array
+    {
+        $own = array_values(array_filter($block->features, static fn (Feature $f): bool => $f->id === $id));
+
+        return array_map($block->called(...), $own);
     }
 
     /** @return array<string, string> */

@@ -24,6 +24,7 @@ final readonly class WallShape
      * @param  list<Ring>  $holes
      * @param  array<string, int>  $holeOf  the index of an opening's hole, by the opening's id
      * @param  list<OpeningForm>  $openings  that stand in this piece
+     * @param  Ring  $whole  as if there were none
      */
     private function __construct(
         public Outline $outline,
@@ -31,6 +32,7 @@ final readonly class WallShape
         public array $holes,
         public array $holeOf,
         public array $openings,
+        public Ring $whole,
     ) {
     }
 
@@ -79,13 +81,14 @@ final readonly class WallShape
             $holes,
             $holeOf,
             $openings,
+            $patch->outline,
         );
     }
 
     /** Its outline alone: doors are part of that. */
     public function plain(): self
     {
-        return new self($this->outline, $this->labels, [], [], []);
+        return new self($this->outline, $this->labels, [], [], [], $this->whole);
     }
 
     /**
@@ -122,6 +125,7 @@ final readonly class WallShape
             $this->holes,
             $this->holeOf,
             $this->openings,
+            $this->whole,
         );
     }
 
@@ -140,6 +144,7 @@ final readonly class WallShape
             $this->holes,
             $this->holeOf,
             $this->openings,
+            $this->whole,
         );
     }
 

@@ -27,7 +27,7 @@ final readonly class PaperOpening
 
     public float $flap;
 
-    /** @param  list<Claim>  $claims  of things that stand round it */
+    /** @param  list<Claim>  $claims  of things on its wall */
     public function __construct(
         private OpeningForm $opening,
         private bool $folded,
@@ -83,7 +83,7 @@ final readonly class PaperOpening
     {
         $finishes = [];
         foreach ($this->claims as $claim) {
-            foreach ($claim->finishes as $edge => $joints) {
+            foreach ($claim->turned[$this->opening->id] ?? [] as $edge => $joints) {
                 $finishes[$edge] ??= new TurnedEdge($joints, $claim->edge ?? $claim->tone);
             }
         }

@@ -73,7 +73,7 @@ final readonly class PaperParts
                     $o,
                     $skin->turnsIn && $o->true === null,
                     $span->cut($o->opening)->flap($skin),
-                    $wall->claims[$o->id] ?? [],
+                    $wall->claims,
                 ),
             $forms,
         );
@@ -254,8 +254,7 @@ final readonly class PaperParts
     /** @return list<PrintedShape> */
     private static function printed(WallForm $wall): array
     {
-        $claims = array_merge(...array_values($wall->claims));
-        $printed = array_filter($claims, static fn (Claim $claim): bool => $claim->how->isPrinted());
+        $printed = array_filter($wall->claims, static fn (Claim $claim): bool => $claim->how->isPrinted());
 
         return array_map(PrintedShape::of(...), array_values($printed));
     }

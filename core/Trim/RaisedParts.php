@@ -8,8 +8,10 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -38,6 +40,9 @@ use Chartula\Core\Shell\WallSpan;
  */
 final readonly class RaisedParts
 {
+    /** What lies on something over less than this is not stuck to it, mm². */
+    private const LEAST_MM2 = 0.01;
+
     private function __construct(private Building $building, private Walls $walls, private WallSpan $span)
     {
     }
@@ -47,34 +52,37 @@ final readonly class RaisedParts
         $sets = [];
         foreach ($walls->spans() as $span) {
             $maker = new self($building, $walls, $span);
-            foreach ($span->isBuilt() ? $maker->alike() : [] as [$claim, $forms]) {
-                $sets[] = $maker->raised($claim, $forms);
+            foreach ($span->isBuilt() ? $maker->alike() : [] as [$claim, $offs]) {
+                $sets[] = $maker->raised($claim, $offs);
             }
         }
 
         return PartSet::joined($sets);
     }
 
-    /** @return list<array{Claim, non-empty-list<OpeningForm>}> what is raised round the openings of each row, where there is room for it */
+    /** @return list<array{Claim, non-empty-list<Vec2>}> what is raised where there is room, and how far from there it is once more */
     private function alike(): array
     {
         $alike = [];
-        foreach ($this->span->form->openings as $opening) {
-            foreach ($this->span->form->claims[$opening->id] ?? [] as $claim) {
-                if (RaisedRoom::has($this->span->form, $opening, $claim)) {
-                    $alike[spl_object_id($opening->opening).$claim->id][] = [$claim, $opening];
-                }
+        $wall = $this->span->form;
+        $openings = array_column(array_map(static fn (OpeningForm $o): array => [$o->id, $o], $wall->openings), 1, 0);
+        foreach ($wall->claims as $claim) {
+            if (RaisedRoom::has($wall, $claim)) {
+                // Those of a row are cut alike.
+                $form = $openings[$claim->opening ?? ''] ?? null;
+                $key = $form === null ? $claim->key() : spl_object_id($form->opening).$claim->id;
+                $alike[$key][] = [$claim, $form === null ? new Vec2(0.0, 0.0) : new Vec2($form->left, $form->sill)];
             }
         }
 
         return array_values(array_map(
-            static fn (array $some): array => [$some[0][0], array_map(static fn (array $one): OpeningForm => $one[1], $some)],
+            static fn (array $some): array => [$some[0][0], array_map(static fn (array $one): Vec2 => $one[1]->minus($some[0][1]), $some)],
             $alike,
         ));
     }
 
-    /** @param  non-empty-list<OpeningForm>  $forms  that have it round them */
-    private function raised(Claim $claim, array $forms): PartSet
+    /** @param  non-empty-list<Vec2>  $offs  from itself to wherever it is */
+    private function raised(Claim $claim, array $offs): PartSet
     {
         [$stock, $paper] = [$this->building->methods->frame, $this->building->methods->paper];
         $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
@@ -83,38 +91,38 @@ final readonly class RaisedParts
         $isSquare = $claim->ring->count() === 4 && abs($claim->ring->area() - $box->width() * $box->height()) < Tolerance::ROUNDING;
         $ring = $isSquare ? Offset::lines($claim->ring, array_fill(0, 4, -$paper->thickness_mm)) : $claim->ring;
         $on = $this->span->form->isPapered ? $paper->thickness_mm : 0.0;
-        $card = $this->card($claim, $forms, $ring, array_map(
+        $card = $this->card($claim, $offs, $ring, array_map(
             static fn (int $layer): float => $on + $thickness * $layer,
             range(1, $layers),
         ));
         $front = $on + $layers * $thickness + $paper->thickness_mm;
-        $cover = $this->cover($claim, $forms, $isSquare ? $layers * $thickness + $paper->thickness_mm : 0.0, $front);
+        $cover = $this->cover($claim, $offs, $isSquare ? $layers * $thickness + $paper->thickness_mm : 0.0, $front);
 
-        return new PartSet([$card, $cover], $this->joints($card, $cover, count($forms), $layers));
+        return new PartSet([$card, $cover], $this->joints($card, $cover, count($offs), $layers));
     }
 
     /**
-     * @param  non-empty-list<OpeningForm>  $forms
+     * @param  non-empty-list<Vec2>  $offs
      * @param  non-empty-list<float>  $fronts  how far the front of each layer stands from the wall
      */
-    private function card(Claim $claim, array $forms, Ring $ring, array $fronts): Part
+    private function card(Claim $claim, array $offs, Ring $ring, array $fronts): Part
     {
         $stock = $this->building->methods->frame;
         $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
         $frames = [];
-        foreach ($forms as $form) {
-            array_push($frames, ...array_map(fn (float $front): Frame => $this->frame($forms[0], $form, $front), $fronts));
+        foreach ($offs as $off) {
+            array_push($frames, ...array_map(fn (float $front): Frame => $this->frame($off, $front), $fronts));
         }
         $box = $claim->ring->bounds();
-        $off = $box->width() - $ring->bounds()->width();
-        $workings = static function (float $whole, string $of) use ($off): Figure {
+        $less = $box->width() - $ring->bounds()->width();
+        $workings = static function (float $whole, string $of) use ($less): Figure {
             $figure = Figure::given($whole, $of);
 
-            return $off > 0.0 ? $figure->less($off, 'less its paper at both ends, 2 × '.LengthFormat::trimmed($off / 2.0, 3)) : $figure;
+            return $less > 0.0 ? $figure->less($less, 'less its paper at both ends, 2 × '.LengthFormat::trimmed($less / 2.0, 3)) : $figure;
         };
 
         return Part::of(
-            $this->name($claim, $forms[0], $claim->id), 'T', ucfirst($this->words($claim, $forms[0])), PartGroup::Trim, $stock, $thickness,
+            $this->name($claim, $claim->id), 'T', ucfirst($this->words($claim)), PartGroup::Trim, $stock, $thickness,
             new Outline($ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points)),
             $frames,
             ['width' => $workings($box->width(), 'over all'), 'height' => $workings($box->height(), 'over all')],
@@ -122,10 +130,10 @@ final readonly class RaisedParts
     }
 
     /**
-     * @param  non-empty-list<OpeningForm>  $forms
+     * @param  non-empty-list<Vec2>  $offs
      * @param  float  $turn  how far its paper turns round its edges; 0 where it does not
      */
-    private function cover(Claim $claim, array $forms, float $turn, float $front): Part
+    private function cover(Claim $claim, array $offs, float $turn, float $front): Part
     {
         $paper = $this->building->methods->paper;
         $box = $claim->ring->bounds();
@@ -137,9 +145,9 @@ final readonly class RaisedParts
         $more = 'plus 2 × what turns round its edges, '.LengthFormat::trimmed($turn, 3);
 
         return Part::of(
-            $this->name($claim, $forms[0], $claim->id.'-paper'), 'P', ucfirst($this->words($claim, $forms[0])).', paper', PartGroup::Skin,
+            $this->name($claim, $claim->id.'-paper'), 'P', ucfirst($this->words($claim)).', paper', PartGroup::Skin,
             $paper, $paper->thickness_mm, $outline,
-            array_map(fn (OpeningForm $form): Frame => $this->frame($forms[0], $form, $front), $forms),
+            array_map(fn (Vec2 $off): Frame => $this->frame($off, $front), $offs),
             [
                 'width' => $turn > 0.0 ? $width->plus(2.0 * $turn, $more) : $width,
                 'height' => $turn > 0.0 ? $height->plus(2.0 * $turn, $more) : $height,
@@ -176,14 +184,14 @@ final readonly class RaisedParts
         for ($copy = 0; $copy < $copies; $copy++) {
             for ($k = 0; $k < $layers; $k++) {
                 $at = $copy * $layers + $k;
-                foreach ($k > 0 ? [Ref::outside($card->id, $at - 1)] : $this->behind($card, $at) as $behind) {
+                foreach ($k > 0 ? [[Ref::outside($card->id, $at - 1), $area]] : $this->behind($card, $at) as [$behind, $shared]) {
                     $joints[] = new Joint(
                         JointKind::Lap,
                         Ref::inside($card->id, $at),
                         $behind,
                         $card->corners($at),
                         why: 'stuck on',
-                        contact_mm2: $area,
+                        contact_mm2: $shared,
                     );
                 }
             }
@@ -210,36 +218,50 @@ final readonly class RaisedParts
             : array_map(static fn (Score $score): Vec3 => $frame->at($score->from), $cover->scores);
     }
 
-    /** @return list<Ref> the paper of the wall, or its bare card, behind a piece */
+    /** @return list<array{Ref, float}> papers of the wall, or its bare card, behind a piece, and over how much, mm² */
     private function behind(Part $card, int $copy): array
     {
-        $at = $card->placements[$copy]->at($card->outline->ring->point(0));
-        foreach ($this->walls->facing($this->span, true) as $i => $piece) {
-            if (! $piece->part->region()->contains($piece->part->placements[0]->project($at))) {
-                continue;
-            }
+        $wall = $this->span->form;
+        $on = static fn (Frame $frame): Region => new Region(new Ring(array_map(
+            static fn (Vec2 $p): Vec2 => $frame->project($card->placements[$copy]->at($p)),
+            $card->outline->ring->points,
+        )));
+        $behind = [];
+        foreach ($wall->isPapered ? $wall->patches : [] as $i => $patch) {
             $paper = $this->span->block->id.'.'.$this->span->name().($i > 0 ? '-'.($i + 1) : '').'.paper';
-
-            return [Ref::outside($this->span->form->isPapered ? $paper : $piece->part->id)];
+            $behind[] = [Ref::outside($paper), Clip::sharedArea($on($wall->frame), new Region($patch->outline))];
+        }
+        foreach ($wall->isPapered ? [] : $this->walls->facing($this->span, true) as $piece) {
+            // What is raised lies over no opening: where it follows the arc of one, it is by other chords.
+            $shared = Clip::sharedArea($on($wall->frame), new Region($piece->shape->whole));
+            $behind[] = [Ref::outside($piece->part->id), $shared];
         }
 
-        return [];
+        return array_values(array_filter($behind, static fn (array $one): bool => $one[1] > self::LEAST_MM2));
     }
 
-    private function frame(OpeningForm $first, OpeningForm $form, float $front): Frame
+    private function frame(Vec2 $off, float $front): Frame
     {
-        return $this->span->form->frame->moved($form->left - $first->left, $form->sill - $first->sill, $front);
+        return $this->span->form->frame->moved($off->x, $off->y, $front);
     }
 
-    private function name(Claim $claim, OpeningForm $opening, string $layer): PartName
+    private function name(Claim $claim, string $layer): PartName
     {
-        $id = $this->span->block->id.'.'.$this->span->name().".$layer.$opening->id";
+        $id = $this->span->block->id.'.'.$this->span->name().".$layer.{$claim->owner()}";
+        $feature = $claim->opening === null ? $claim->feature->id : null;
 
-        return new PartName($id, $this->span->block->id, $this->span->name(), $layer, $opening->id);
+        return new PartName($id, $this->span->block->id, $this->span->name(), $layer, $claim->opening, $feature);
     }
 
-    private function words(Claim $claim, OpeningForm $opening): string
+    private function words(Claim $claim): string
     {
-        return $opening->opening->style->name.', '.lcfirst($claim->feature->kind->title());
+        $what = $claim->feature->kind->title();
+        foreach ($this->span->form->openings as $opening) {
+            if ($opening->id === $claim->opening) {
+                return $opening->opening->style->name.', '.lcfirst($what);
+            }
+        }
+
+        return $this->span->name().', '.lcfirst($what);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Trim;
 
 use Chartula\Core\Form\Claims\Claim;
-use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Patch;
@@ -26,7 +25,7 @@ final readonly class RaisedRoom
         return $claim->ring->area() - array_sum(array_map($shared, $wall->patches)) < self::LEAST_MM2;
     }
 
-    public static function has(WallForm $wall, OpeningForm $own, Claim $claim): bool
+    public static function has(WallForm $wall, Claim $claim): bool
     {
         if (! $claim->how->isRaised()) {
             return false;
@@ -35,12 +34,19 @@ final readonly class RaisedRoom
         $isWhole = self::hasWallBehind($wall, $claim);
         foreach ($wall->openings as $opening) {
             $isWhole = $isWhole && Clip::sharedArea($region, new Region($opening->ring())) < self::LEAST_MM2;
-            foreach ($opening === $own ? [] : $wall->claims[$opening->id] ?? [] as $other) {
-                $shared = $other->how->isRaised() ? Clip::sharedArea($region, new Region($other->ring)) : 0.0;
-                $isWhole = $isWhole && $shared < self::LEAST_MM2;
+        }
+        foreach ($wall->claims as $other) {
+            if ($isWhole && $other->how->isRaised() && ! self::belongTogether($claim, $other)) {
+                $isWhole = Clip::sharedArea($region, new Region($other->ring)) < self::LEAST_MM2;
             }
         }
 
         return $isWhole;
+    }
+
+    /** What stands round one opening is made to lie on what else does. */
+    private static function belongTogether(Claim $one, Claim $other): bool
+    {
+        return $one->opening === $other->opening && $one->owner() === $other->owner();
     }
 }

@@ -8,6 +8,8 @@ use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\Fields;
 use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\GroupType;
+use Chartula\Core\Field\IdType;
 use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\KindOption;
 use LogicException;
@@ -44,25 +46,53 @@ final readonly class Kinds
         return self::of(...array_values($this->all), ...array_values($more));
     }
 
+    /** @return list<Kind> in the order in which a person is offered them */
+    public function all(): array
+    {
+        return array_values($this->all);
+    }
+
     public function find(string $name): ?Kind
     {
         return $this->all[$name] ?? null;
     }
 
-    /** The list of those that an anchor may have. */
+    /** The list of those that stand round an opening. */
     public function listAt(Anchor $anchor, string $one, int $most): KindListType
     {
         $here = array_filter($this->all, static fn (Kind $kind): bool => in_array($anchor, $kind->anchors(), true));
 
-        return new KindListType(array_map(self::option(...), array_values($here)), $one, $most);
+        return new KindListType(array_map(static fn (Kind $kind): KindOption => self::option($kind), array_values($here)), $one, $most);
     }
 
-    private static function option(Kind $kind): KindOption
+    /**
+     * The list of those that may have one of these anchors, and say where they are.
+     *
+     * @param  list<Anchor>  $anchors
+     */
+    public function placedAt(array $anchors, string $one, int $most): KindListType
     {
-        $name = Field::required('kind', 'kind', ChoiceType::of([$kind->name() => $kind->title()]))->offTheForm();
-        $set = new FieldSet($kind->name(), ...[$name], ...$kind->fields()->fields);
+        $options = [];
+        foreach ($this->all as $kind) {
+            $here = array_values(array_filter($anchors, static fn (Anchor $a): bool => in_array($a, $kind->anchors(), true)));
+            array_push($options, ...$here === [] ? [] : [self::option($kind, $here)]);
+        }
 
-        return new KindOption($kind->name(), $kind->title(), $kind->says(), $kind->picture(), $set);
+        return new KindListType($options, $one, $most);
+    }
+
+    /** @param  list<Anchor>  $anchors  of which it says where it is; none where that follows from what it belongs to */
+    private static function option(Kind $kind, array $anchors = []): KindOption
+    {
+        $fields = [Field::required('kind', 'kind', ChoiceType::of([$kind->name() => $kind->title()]))->offTheForm()];
+        if ($anchors !== []) {
+            $fields[] = Field::optional('id', 'id', new IdType)->offTheForm();
+            $fields[] = Field::required('on', 'Where it is', GroupType::gathering(PlaceFields::set($anchors)));
+        }
+        $set = new FieldSet($kind->name(), ...$fields, ...$kind->fields()->fields);
+        $names = array_map(static fn (Anchor $a): string => $a->value, $anchors);
+
+        return new KindOption($kind->name(), $kind->title(), $kind->says(), $kind->picture(), $set, $names);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Schema;
 
 use Chartula\Core\Building\Feature\Kinds;
+use Chartula\Core\Building\FeatureReader;
 use Chartula\Core\Building\MethodsFields;
 use Chartula\Core\Building\OpeningFields;
 use Chartula\Core\Building\ReliefReader;
@@ -26,13 +27,17 @@ final readonly class DocumentFields
      */
     public static function places(?Kinds $kinds = null): array
     {
+        $kinds ??= Kinds::known();
+
         return [
-            new FieldPlace('styles.*', StyleFields::set($kinds ?? Kinds::known()), 'a kind of opening', 'prototype'),
-            new FieldPlace('blocks.*.walls.*.openings.*', OpeningFields::set($kinds ?? Kinds::known()), 'an opening', 'shell'),
+            new FieldPlace('styles.*', StyleFields::set($kinds), 'a kind of opening', 'prototype'),
+            new FieldPlace('blocks.*.walls.*.openings.*', OpeningFields::set($kinds), 'an opening', 'shell'),
             new FieldPlace('blocks.*.roof', RoofFields::set(), 'a roof', 'roof'),
             new FieldPlace('methods', MethodsFields::set(), 'how it is made', 'roof'),
             new FieldPlace('plot', PlotFields::set(), 'the plot', 'plot'),
             new FieldPlace('relief', ReliefReader::fields(), 'low relief', 'plot'),
+            new FieldPlace('blocks.*', FeatureReader::set('things', FeatureReader::ofBlocks($kinds)), 'a block', 'shell'),
+            new FieldPlace('', FeatureReader::set('things-of-the-plot', FeatureReader::ofThePlot($kinds)), 'the plot', 'plot'),
         ];
     }
 
@@ -41,14 +46,17 @@ final readonly class DocumentFields
     {
         $keys = explode('.', $path);
         foreach (self::places($kinds) as $place) {
-            $own = explode('.', $place->path);
+            $own = $place->path === '' ? [] : explode('.', $place->path);
             $isHere = true;
             foreach ($own as $i => $key) {
                 $isHere = $isHere && ($key === '*' || $key === ($keys[$i] ?? null));
             }
             $rest = array_slice($keys, count($own));
-            if ($isHere && $rest !== []) {
-                return self::within($place->set, $rest, self::value($document, array_slice($keys, 0, count($own))));
+            $described = $isHere && $rest !== []
+                ? self::within($place->set, $rest, self::value($document, array_slice($keys, 0, count($own))))
+                : null;
+            if ($described !== null) {
+                return $described;
             }
         }
 

@@ -11,7 +11,10 @@ use stdClass;
 /** `docs/schema/building.schema.json`: a frame written by hand, with every set of fields in its place. */
 final readonly class DocumentSchema
 {
-    /** @param  string  $frame  `docs/schema/building.frame.json`, with `{"$fields": NAME}` where a set of fields belongs */
+    /**
+     * @param  string  $frame  `docs/schema/building.frame.json`, with `{"$fields": NAME}` where a set of fields belongs, and
+     *     `{"$field": NAME.KEY}` where one of them does
+     */
     public static function of(string $frame): string
     {
         $sets = [];
@@ -37,6 +40,12 @@ final readonly class DocumentSchema
         $name = $value->{'$fields'} ?? null;
         if (is_string($name)) {
             return ($sets[$name] ?? throw new LogicException("The schema asks for the fields of $name"))->schema();
+        }
+        $field = $value->{'$field'} ?? null;
+        if (is_string($field)) {
+            [$name, $key] = explode('.', $field);
+
+            return ($sets[$name] ?? null)?->find($key)?->schema() ?? throw new LogicException("The schema asks for the field $field");
         }
 
         return (object) array_map(static fn (mixed $one): mixed => self::filled($one, $sets), get_object_vars($value));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Schema;
 
+use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\GroupType;
@@ -25,7 +26,11 @@ final readonly class FieldTables
 
         return (string) preg_replace_callback(
             self::MARK,
-            static fn (array $m): string => $m[1].(isset($sets[$m[2]]) ? self::table($sets[$m[2]]) : '').$m[3],
+            static fn (array $m): string => $m[1].match (true) {
+                $m[2] === 'kinds' => self::kinds(),
+                isset($sets[$m[2]]) => self::table($sets[$m[2]]),
+                default => '',
+            }.$m[3],
             $markdown,
         );
     }
@@ -33,6 +38,18 @@ final readonly class FieldTables
     private static function table(FieldPlace $place): string
     {
         $lines = ["| `{$place->path}` | holds | where nothing is said |", '|---|---|---|', ...self::rows($place->set, '')];
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /** What is said of every kind of thing, wherever it is. */
+    private static function kinds(): string
+    {
+        $lines = ['| kind and key | holds | where nothing is said |', '|---|---|---|'];
+        foreach (Kinds::known()->all() as $kind) {
+            $lines[] = "| **`{$kind->name()}`** | {$kind->says()} | |";
+            array_push($lines, ...self::rows($kind->fields(), "{$kind->name()} "));
+        }
 
         return implode("\n", $lines)."\n";
     }
@@ -48,8 +65,10 @@ final readonly class FieldTables
             if ($field->type instanceof GroupType) {
                 array_push($rows, ...self::rows($field->type->set, "$key."));
             } elseif ($field->type instanceof KindListType) {
+                // What is said of a kind stands in a table of its own; here only where one is.
                 foreach ($field->type->kinds as $kind) {
-                    array_push($rows, ...self::rows($kind->set, "{$key}[] {$kind->kind} "));
+                    $on = $kind->set->find('on')?->type;
+                    array_push($rows, ...$on instanceof GroupType ? self::rows($on->set, "{$key}[] {$kind->kind} on.") : []);
                 }
             } elseif ($field->type instanceof ListType) {
                 array_push($rows, ...self::rows($field->type->set, "{$key}[]."));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Plot;
 
+use Chartula\Core\Building\Site\Course;
 use Chartula\Core\Building\Site\Track;
 use Chartula\Core\Building\Site\Vehicle;
 use Chartula\Core\Geometry\Box2;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit\Plot;
 
+use Chartula\Core\Building\Site\Course;
 use Chartula\Core\Building\Site\Obstacle;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Form\WallForm;

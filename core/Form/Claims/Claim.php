@@ -14,7 +14,7 @@ final readonly class Claim
     use CopiesWith;
 
     /**
-     * @param  string  $id  that no other of its opening has
+     * @param  string  $id  that no other of its opening, or of its thing, has
      * @param  Ring  $ring  what it covers, counter-clockwise
      * @param  list<Ring>  $units  what it is of, with its joints left free
      * @param  float  $proud  of the wall, where it is raised
@@ -23,6 +23,9 @@ final readonly class Claim
      * @param  array<'foot'|'head'|'left'|'right', list<float>>  $finishes  edges of the opening that are its own, and where along them
      *     its joints are, from 0 to 1: from the left jamb, along a head from the right, up a jamb from the foot
      * @param  bool  $isOver  whether it lies on what else stands there
+     * @param  int  $face  which of the faces of its thing's place it is on
+     * @param  ?string  $opening  round which it stands; null where it stands on the wall itself
+     * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(
         public string $id,
@@ -36,7 +39,22 @@ final readonly class Claim
         public array $accents = [],
         public ?Tone $edge = null,
         public bool $isOver = false,
+        public int $face = 0,
+        public ?string $opening = null,
+        public array $turned = [],
     ) {
+    }
+
+    /** Unlike that of any other on its wall: of what it is, and of which opening or thing. */
+    public function key(): string
+    {
+        return "$this->id.".($this->opening ?? $this->feature->id);
+    }
+
+    /** The opening, or the thing, that it belongs to: what a person is led to. */
+    public function owner(): string
+    {
+        return $this->opening ?? $this->feature->id ?? '';
     }
 
     /** As if nothing of it were raised. */

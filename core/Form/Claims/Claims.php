@@ -5,72 +5,191 @@ declare(strict_types=1);
 namespace Chartula\Core\Form\Claims;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\Kind;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Form;
-use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Problem\Problems;
 
 /** The second step of Form: what things take of the surfaces that the first step made. */
 final readonly class Claims
 {
-    private function __construct(private Masonry $masonry, private Problems $problems)
+    private Masonry $masonry;
+
+    private Sites $sites;
+
+    private function __construct(private Building $building, private Problems $problems)
     {
+        $this->masonry = Masonry::of($building);
+        $this->sites = new Sites($building);
     }
 
+    /** Those of openings first, then the others in the order of what they stand on. */
     public static function of(Building $building, Form $form, Problems $problems): Form
     {
-        $self = new self(Masonry::of($building), $problems);
-        $blocks = array_map(
-            static fn (BlockForm $block): BlockForm => $block->with(walls: array_map($self->wall(...), $block->walls)),
-            $form->blocks,
-        );
+        $self = new self($building, $problems);
+        $blocks = [];
+        $sites = [];
+        foreach ($form->blocks as $block) {
+            $block = $block->with(walls: array_map(static fn (WallForm $w): WallForm => $self->dressed($block, $w), $block->walls));
+            [$block, $own] = $self->placed($block);
+            $blocks[] = $block;
+            array_push($sites, ...$own);
+        }
+        foreach ($building->features as $feature) {
+            $site = $self->sites->onPlot($feature);
+            array_push($sites, ...$site === null ? [] : [$site]);
+        }
 
-        return new Form($blocks, $form->facets, $form->solids);
+        return new Form($blocks, $form->facets, $form->solids, $sites);
     }
 
-    private function wall(WallForm $wall): WallForm
+    private function dressed(BlockForm $block, WallForm $wall): WallForm
     {
         $claims = [];
         foreach ($wall->openings as $opening) {
-            $own = $opening->opening->dress() === [] ? [] : $this->opening($opening->true ?? $opening);
-            if ($own !== []) {
-                // On a wall that recedes no card lies flat.
-                $claims[$opening->id] = $wall->receding === null ? $own : array_map(static fn (Claim $c): Claim => $c->printed(), $own);
+            $dress = $block->block->dress($wall->wall->edge, $opening->opening, $opening->copy);
+            if ($dress !== []) {
+                $at = new DressedOpening($opening->true ?? $opening, $this->masonry);
+                array_push($claims, ...$this->round($at, $dress, $opening->id));
             }
         }
 
-        return $claims === [] ? $wall : $wall->with(claims: $claims);
+        return $claims === [] ? $wall : self::more($wall, $claims);
     }
 
-    /** @return list<Claim> */
-    private function opening(OpeningForm $opening): array
+    /**
+     * What things take round an opening, each over what the one before it took.
+     *
+     * @param  list<Feature>  $features
+     * @param  ?string  $id  of the opening; null for several as if they were one
+     * @return list<Claim>
+     */
+    private function round(DressedOpening $at, array $features, ?string $id): array
     {
-        $at = new DressedOpening($opening, $this->masonry);
         $claims = [];
-        foreach ($opening->opening->dress() as $feature) {
+        foreach ($features as $feature) {
             $kind = $feature->kind;
-            if (! $kind instanceof Dresses) {
+            if (! $kind instanceof Dresses || ! $this->isAllowed($feature, $kind, $kind->refusal($feature, $at))) {
                 continue;
             }
-            $refusal = $kind->refusal($feature, $at);
-            if ($refusal !== null) {
-                $this->problems->add("{$feature->said->path}.kind", $refusal, ['what' => lcfirst($kind->title())]);
-            }
-            foreach ($refusal === null ? $kind->claims($feature, $at) : [] as $claim) {
-                $box = $claim->ring->bounds();
-                $reach = max($box->width(), $box->height());
-                if ($reach > $this->masonry->farthest()) {
-                    $facts = ['what' => lcfirst($kind->title()), 'given' => $reach, 'limit' => $this->masonry->farthest()];
-                    $this->problems->add($feature->said->path, 'dress.too-large', $facts);
-
-                    continue;
-                }
-                $claims[] = $claim;
+            foreach ($this->bounded($kind->claims($feature, $at)) as $claim) {
+                $claims[] = $claim->with(opening: $id, turned: $at->turned($claim));
                 $at = $at->under($claim);
             }
         }
 
         return $claims;
+    }
+
+    /** @return array{BlockForm, list<Site>} with what its own things take, and where they are */
+    private function placed(BlockForm $block): array
+    {
+        $sites = [];
+        $waiting = $block->block->features;
+        // What stands on another thing waits for that; nothing stands on itself in the end.
+        while ($waiting !== []) {
+            $later = [];
+            foreach ($waiting as $feature) {
+                $under = $feature->place?->anchor === Anchor::Feature ? $feature->place->feature : null;
+                $isReady = $under === null || isset($sites[$under]);
+                if (! $isReady) {
+                    $later[] = $feature;
+
+                    continue;
+                }
+                $site = $under === null
+                    ? $this->sites->onBlock($feature, $block)
+                    : $this->sites->onOther($feature, $sites[$under], $this->firstOf($block, $under));
+                if ($site !== null) {
+                    $sites[$feature->id ?? ''] = $site;
+                    $block = $this->taken($block, $site);
+                }
+            }
+            if (count($later) === count($waiting)) {
+                break;
+            }
+            $waiting = $later;
+        }
+
+        return [$block, array_values($sites)];
+    }
+
+    private function firstOf(BlockForm $block, string $feature): ?Claim
+    {
+        foreach ($block->walls as $wall) {
+            foreach ($wall->claims as $claim) {
+                if ($claim->opening === null && $claim->feature->id === $feature) {
+                    return $claim;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** A block with what a thing takes of its walls. */
+    private function taken(BlockForm $block, Site $site): BlockForm
+    {
+        [$feature, $kind] = [$site->feature, $site->feature->kind];
+        $claims = match (true) {
+            $site->group !== null => $this->round($site->group, [$feature], null),
+            $kind instanceof Takes => $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
+                ? $this->bounded($kind->takes($feature, $site))
+                : [],
+            default => [],
+        };
+        $walls = $block->walls;
+        foreach ($claims as $claim) {
+            $edge = ($site->faces[$claim->face] ?? null)?->wall->wall->edge;
+            if ($edge !== null) {
+                $walls[$edge] = self::more($walls[$edge], [$claim]);
+            }
+        }
+
+        return $claims === [] ? $block : $block->with(walls: $walls);
+    }
+
+    private function isAllowed(Feature $feature, Kind $kind, ?string $refusal): bool
+    {
+        if ($refusal !== null) {
+            $this->problems->add("{$feature->said->path}.kind", $refusal, ['what' => lcfirst($kind->title())]);
+        }
+
+        return $refusal === null;
+    }
+
+    /**
+     * Those that do not reach farther than anything may; of the others a fault.
+     *
+     * @param  list<Claim>  $claims
+     * @return list<Claim>
+     */
+    private function bounded(array $claims): array
+    {
+        $bounded = [];
+        foreach ($claims as $claim) {
+            $box = $claim->ring->bounds();
+            $reach = max($box->width(), $box->height());
+            if ($reach <= $this->masonry->farthest()) {
+                $bounded[] = $claim;
+
+                continue;
+            }
+            $facts = ['what' => lcfirst($claim->feature->kind->title()), 'given' => $reach, 'limit' => $this->masonry->farthest()];
+            $this->problems->add($claim->feature->said->path, 'dress.too-large', $facts);
+        }
+
+        return $bounded;
+    }
+
+    /** @param  non-empty-list<Claim>  $claims  more of what things take of a wall; on one that recedes no card lies flat */
+    private static function more(WallForm $wall, array $claims): WallForm
+    {
+        $claims = $wall->receding === null ? $claims : array_map(static fn (Claim $c): Claim => $c->printed(), $claims);
+
+        return $wall->with(claims: [...$wall->claims, ...$claims]);
     }
 }

@@ -53,10 +53,22 @@ final readonly class Masonry
         return $length === null ? 0.0 : $this->scale->modelMm($length);
     }
 
+    /** How many times as large the real thing is. */
+    public function ratio(): float
+    {
+        return $this->scale->ratio;
+    }
+
     /** How far anything may reach. */
     public function farthest(): float
     {
         return self::MOST * max($this->unit, 2.0 * self::LEAST_LINE_MM);
+    }
+
+    /** How many of a width go into a length: the nearest number; one, in their tone, where none could be told apart. */
+    public function countOf(float $length, float $each): int
+    {
+        return $each < 2.0 * self::LEAST_LINE_MM ? 1 : max(1, (int) round(min($length / $each, self::MOST)));
     }
 
     /** How many units go into a length: the nearest number, or the nearest odd one; one, in their tone, where none could be told apart. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form\Claims;
 
+use Chartula\Core\Geometry\Arc;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
@@ -11,9 +12,6 @@ use Chartula\Core\Measure\Tolerance;
 /** Units side by side, with half a joint left at either side of each that has a neighbour. docs/formulas.md#dressings */
 final readonly class Units
 {
-    /** How far a chord may leave its arc. */
-    private const SAG_MM = 0.002;
-
     /**
      * A row of equal units between two lines, divided alike: upright where both are as long, converging where not.
      *
@@ -95,14 +93,10 @@ final readonly class Units
         ]);
     }
 
-    /** @return non-empty-list<Vec2> */
+    /** @return non-empty-list<Vec2> along the upper half, by the same chords as the head of an opening that it follows */
     private static function arc(Vec2 $centre, float $radius, float $from, float $to): array
     {
-        $chord = 2.0 * acos(max(0.0, 1.0 - self::SAG_MM / $radius));
-        $n = max(1, (int) ceil(abs($to - $from) / $chord));
-        $at = static fn (float $angle): Vec2 => $centre->plus((new Vec2(cos($angle), sin($angle)))->times($radius));
-
-        return array_map(static fn (int $i): Vec2 => $at($from + ($to - $from) * $i / $n), range(0, $n));
+        return (new Arc($centre, $radius))->points($centre->x + $radius * cos($from), $centre->x + $radius * cos($to));
     }
 
     /** @param  array{Vec2, Vec2}  $line */

@@ -106,20 +106,19 @@ final readonly class BlockCut
     private function piece(Patch $patch, int $number): array
     {
         $block = $this->block;
-        $points = array_map(
-            fn (Vec2 $p): Vec2 => $this->block->ownAxes(new Vec2($p->x, $this->front + ($p->y - $this->front) * $this->squeeze)),
-            $patch->outline->points,
-        );
+        $squeezed = fn (Vec2 $p): Vec2 => $this->block->ownAxes(new Vec2($p->x, $this->front + ($p->y - $this->front) * $this->squeeze));
+        $points = array_map($squeezed, $patch->outline->points);
         $names = $this->names($patch->labels);
         $walls = [];
         $edges = [];
         $lost = [];
+        $called = [];
         foreach ($patch->labels as $i => $label) {
             if ($label === 'cut') {
                 $walls[] = $this->back($i, $names[$i], $points[$i]->distanceTo($points[($i + 1) % count($points)]));
                 $edges[] = $this->backRoof();
             } else {
-                [$walls[], $gone] = $this->flank(
+                [$walls[], $gone, $called[$i]] = $this->flank(
                     $block->walls[(int) $label],
                     $i,
                     $patch->outline->point($i),
@@ -158,6 +157,7 @@ final readonly class BlockCut
             walls: $walls,
             roof: $roof,
             corners: $corners,
+            features: (new FeaturesCut($block, $patch, $squeezed, $called))->left(),
             uncut: $this->roofsAnew ? null : new Uncut($block, $this->front, $this->cut, $this->squeeze, $now),
         );
 
@@ -278,7 +278,8 @@ final readonly class BlockCut
      *
      * @param  Vec2  $from  where its left end was, in the building's axes, before it was squeezed
      * @param  float  $length  as it is now
-     * @return array{Wall, list<array{what: 'block'|'opening'|'narrowed', at: string, count: int}>}
+     * @return array{Wall, list<array{what: 'block'|'opening'|'narrowed', at: string, count: int}>, array<string, string>} and what its
+     *     openings that are left are called now
      */
     private function flank(Wall $wall, int $edge, Vec2 $from, Vec2 $to, float $length): array
     {
@@ -302,7 +303,7 @@ final readonly class BlockCut
             ? null
             : [self::between($wall->ground, $start / $whole), self::between($wall->ground, $end / $whole)];
 
-        return [$wall->with(edge: $edge, openings: $openings[0], ground: $ground), $openings[1]];
+        return [$wall->with(edge: $edge, openings: $openings[0], ground: $ground), $openings[1], $openings[2]];
     }
 
     /** @param  array{RealLength, RealLength}  $ends */

@@ -36,7 +36,8 @@ final readonly class OpeningsCut
 
     /**
      * @param  list<Opening>  $openings
-     * @return array{list<Opening>, list<array{what: 'block'|'opening'|'narrowed', at: string, count: int}>}
+     * @return array{list<Opening>, list<array{what: 'block'|'opening'|'narrowed', at: string, count: int}>, array<string, string>} those
+     *     that are left, what went, and what those that are left are called now
      */
     public function of(array $openings): array
     {
@@ -48,8 +49,12 @@ final readonly class OpeningsCut
             ) <= ($this->end > $this->whole - Tolerance::MEET ? $this->whole : $this->end - $this->margin)
                 + Tolerance::MEET;
         if ($isWhole || $openings === []) {
-            return [$openings, []];
+            $idsOf = static fn (Opening $o): array => array_map($o->copyId(...), range(0, $o->count - 1));
+            $ids = array_merge(...array_map($idsOf, $openings));
+
+            return [$openings, [], array_combine($ids, $ids)];
         }
+        $names = [];
         $made = [];
         $lost = [];
         $taken = [];
@@ -65,6 +70,7 @@ final readonly class OpeningsCut
                         static fn (array $t): bool => $t[0]->overlaps($place, Tolerance::MEET) && $t[1]->overlaps($heights),
                     ) === [];
                 if ($place !== null && $clear) {
+                    $names[$opening->copyId($i)] = $opening->copyId(count($row));
                     $row[] = $place;
                     $taken[] = [$place, $heights];
                     $narrow += $opening->style->w->mm - Tolerance::MEET > $place->length() ? 1 : 0;
@@ -79,7 +85,7 @@ final readonly class OpeningsCut
             array_push($made, ...OpeningRow::of($opening, $row));
         }
 
-        return [$made, $lost];
+        return [$made, $lost, $names];
     }
 
     /** Where an opening stands in the stretch; null where it has no room. */

@@ -53,7 +53,7 @@ final readonly class Arch implements Dresses
 
     public function anchors(): array
     {
-        return [Anchor::Opening];
+        return [Anchor::Opening, Anchor::Openings];
     }
 
     public function fields(): FieldSet
@@ -69,6 +69,8 @@ final readonly class Arch implements Dresses
                     ->saying('a brick, and of gauged wedges four courses, where nothing is said'),
                 Field::optional('bearing', 'beyond the jambs', LengthType::real(Sign::ZeroOrMore), '0in')->when('of', ['soldier'])
                     ->saying('over a flat head'),
+                Field::optional('rise', 'rising by', LengthType::real())->meaning('level over a level head')
+                    ->saying('over a flat head: a relieving arch, with brickwork between'),
                 Field::optional('skew', 'skewbacks', NumberType::degrees(self::FLATTEST_DEG, self::STEEPEST_DEG), 60)
                     ->when('of', ['gauged'])->saying('of a flat arch, against the level'),
                 Field::optional('keystone', 'a keystone', new FlagType, false)->when('of', ['soldier', 'gauged'])
@@ -80,19 +82,25 @@ final readonly class Arch implements Dresses
 
     public function refusal(Feature $feature, DressedOpening $at): ?string
     {
-        return null;
+        $rise = $at->masonry->mm($feature->said->real('rise'));
+
+        return $at->isFlat() && $rise > $at->opening->shape->width / 2.0 ? 'dress.rise-too-great' : null;
     }
 
     public function claims(Feature $feature, DressedOpening $at): array
     {
         $said = $feature->said;
-        [$ring, $units, $along] = $at->isFlat() ? self::flat($said, $at) : self::curved($said, $at);
+        $rise = $at->masonry->mm($said->real('rise'));
+        // Over a flat head it springs from whatever lies there.
+        $relieves = $at->isFlat() && $rise > 0.0;
+        $over = $relieves ? $at->vaulted($rise) : $at;
+        [$ring, $units, $along] = $over->isFlat() ? self::flat($said, $over) : self::curved($said, $over);
         $how = HowMade::from($said->text('as') ?? 'printed');
         $proud = $at->masonry->mm($said->real('proud'));
 
         $middle = $said->flag('keystone') && self::isOdd($said) ? [intdiv(count($units), 2) => Tone::STONE] : [];
 
-        $joints = ['head' => $along];
+        $joints = $relieves ? [] : ['head' => $along];
 
         return [new Claim('arch', $feature, $ring, $units, $at->masonry->brick, $how, $proud, $joints, $middle)];
     }

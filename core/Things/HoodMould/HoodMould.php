@@ -43,7 +43,7 @@ final readonly class HoodMould implements Dresses
 
     public function anchors(): array
     {
-        return [Anchor::Opening];
+        return [Anchor::Opening, Anchor::Openings];
     }
 
     public function fields(): FieldSet

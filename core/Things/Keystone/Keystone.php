@@ -46,7 +46,7 @@ final readonly class Keystone implements Dresses
 
     public function anchors(): array
     {
-        return [Anchor::Opening];
+        return [Anchor::Opening, Anchor::Openings];
     }
 
     public function fields(): FieldSet

@@ -49,7 +49,7 @@ final readonly class Lintel implements Dresses
 
     public function anchors(): array
     {
-        return [Anchor::Opening];
+        return [Anchor::Opening, Anchor::Openings];
     }
 
     public function fields(): FieldSet

@@ -45,7 +45,7 @@ final readonly class Sill implements Dresses
 
     public function anchors(): array
     {
-        return [Anchor::Opening];
+        return [Anchor::Opening, Anchor::Openings];
     }
 
     public function fields(): FieldSet

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Building;
 
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Edit\SetField;
 use Chartula\Core\Building\Feature\Kinds;
+use Chartula\Core\Building\FeatureReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Schema\DocumentFields;
 use Chartula\Core\Building\Schema\DocumentSchema;
@@ -16,6 +18,7 @@ use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\GroupType;
 use Chartula\Core\Field\KindListType;
+use Chartula\Core\Field\KindOption;
 use Chartula\Core\Field\ListType;
 use Chartula\Core\Problem\Problem;
 use Opis\JsonSchema\Validator;
@@ -33,8 +36,11 @@ final class DescribedFieldsTest extends TestCase
     /** Places in the fullest document that there is, where the fields of each description are tried. */
     private const PLACES = [
         'styles.*' => 'styles.sash', 'blocks.*.walls.*.openings.*' => 'blocks.0.walls.0.openings.0', 'blocks.*.roof' => 'blocks.0.roof',
-        'methods' => 'methods', 'plot' => 'plot', 'relief' => 'relief',
+        'methods' => 'methods', 'plot' => 'plot', 'relief' => 'relief', 'blocks.*' => 'blocks.0', '' => '',
     ];
+
+    /** Where things of the fullest document are, by what they may stand on. */
+    private const ON = ['wall' => ['edge' => 'front'], 'openings' => ['edge' => 'front', 'openings' => ['w1', 'w1-2']]];
 
     /** By what a field holds: something that it cannot hold. */
     private const WRONG = [
@@ -97,7 +103,7 @@ final class DescribedFieldsTest extends TestCase
     {
         foreach ($set->fields as $field) {
             $what = $field->type->form()['what'];
-            $path = "$at.{$field->key}";
+            $path = ltrim("$at.{$field->key}", '.');
             if (isset(self::WRONG[$what])) {
                 $when = $field->when;
                 yield $path => [$path, self::WRONG[$what], $when === null ? null : "$at.{$when->key}", $when?->values[0]];
@@ -106,7 +112,7 @@ final class DescribedFieldsTest extends TestCase
                 yield from self::within($field->type->set, $path);
             } elseif ($field->type instanceof ListType) {
                 yield from self::within($field->type->set, "$path.0");
-            } elseif ($field->type instanceof KindListType && str_starts_with($at, 'styles.')) {
+            } elseif ($field->type instanceof KindListType && SetField::get(self::full(), "$path.0") !== null) {
                 foreach (array_keys($field->type->kinds) as $i => $kind) {
                     yield from self::within($field->type->kinds[$kind]->set, "$path.$i");
                 }
@@ -161,6 +167,10 @@ final class DescribedFieldsTest extends TestCase
             'styles.sash.dress' => (string) json_encode(array_map(
                 static fn (string $kind): array => ['kind' => $kind],
                 array_keys(StyleFields::dressings(Kinds::known())->kinds),
+            )),
+            'blocks.0.features' => (string) json_encode(array_map(
+                static fn (KindOption $kind): array => ['kind' => $kind->kind, 'on' => self::ON[$kind->anchors[0] ?? ''] ?? []],
+                array_values(FeatureReader::ofBlocks(Kinds::known())->kinds),
             )),
             'blocks.0.walls.0.openings.0.repeat' => '{"count": 2, "pitch": "6ft"}',
             'blocks.0.roof.overhang' => '{}', 'blocks.0.roof.edges' => '[{"edge": "back", "kind": "gable"}]',

@@ -83,7 +83,7 @@ final class DocumentsTest extends TestCase
         ];
         yield 'a printer far out' => ['sheets', (object) ['proof' => (object) ['x' => '90mm']], ['sheets.proof.x']];
         yield 'a roof of no kind' => ['blocks.0.roof.kind', 'dome', ['blocks.0.roof.kind']];
-        yield 'not made yet' => ['features', [(object) ['kind' => 'chimney']], ['features']];
+        yield 'not made yet' => ['features', [(object) ['kind' => 'chimney']], ['features.0.kind']];
         yield 'a relief of no school' => [
             'relief',
             (object) ['depth' => '20mm', 'school' => 'crush', 'back' => 'wide'],

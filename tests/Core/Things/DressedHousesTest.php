@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Things;
 
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Derivation;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec2;
@@ -30,7 +31,7 @@ final class DressedHousesTest extends TestCase
     /** What goes together bare goes together dressed; a sill that is raised lies where the document says, by its placed paper alone. */
     public function testWhatGoesTogetherBareGoesTogetherDressed(): void
     {
-        $tried = $raised = 0;
+        $tried = $raised = $bands = 0;
         foreach (range(0, Sample::isDeep() ? 1999 : 299) as $seed) {
             $bare = (new HouseGenerator($seed))->document();
             if (! str_contains((string) json_encode($bare), '"style":"w"')) {
@@ -49,9 +50,11 @@ final class DressedHousesTest extends TestCase
                 self::assertSame([], $derived->dryFit->findings, "seed $seed");
             }
             $raised += self::assertSills($derived, $sill, $seed);
+            $bands += self::assertBands($derived, $seed);
         }
         self::assertGreaterThan(20, $tried);
         self::assertGreaterThan(10, $raised);
+        self::assertGreaterThan(10, $bands);
     }
 
     /** @param  array{float, float, float}  $sill  height, proud and beyond, real millimetres */
@@ -72,8 +75,76 @@ final class DressedHousesTest extends TestCase
             ? json_decode(str_replace('"edge":', '"finish":"brick-flemish","edge":', (string) json_encode($document)))
             : $document;
         assert($papered instanceof stdClass);
+        foreach (is_array($papered->blocks) ? $papered->blocks : [] as $block) {
+            self::band($block, $random);
+        }
 
         return BuildingGenerator::with($papered, 'styles.w.dress', json_decode((string) json_encode($dress)));
+    }
+
+    /** A band of an awkward height along some of the walls. */
+    private static function band(mixed $block, Randomizer $random): void
+    {
+        if (! $block instanceof stdClass || ! is_array($block->walls ?? null)) {
+            return;
+        }
+        $features = [];
+        foreach ($block->walls as $wall) {
+            if ($wall instanceof stdClass && is_string($wall->edge ?? null) && $random->getInt(0, 2) > 0) {
+                $features[] = [
+                    'kind' => 'band', 'of' => ['stone', 'brick', 'edge', 'tile'][$random->getInt(0, 3)], 'as' => 'both',
+                    'h' => (65 + 5 * $random->getInt(0, 30)).'mm',
+                    'on' => [
+                        'edge' => $wall->edge, 'up' => (305 + 5 * $random->getInt(0, 400)).'mm',
+                        'from' => (5 * $random->getInt(0, 60)).'mm',
+                    ],
+                ];
+            }
+        }
+        $block->features = json_decode((string) json_encode($features));
+    }
+
+    /**
+     * Every band lies as high as the document says and over no hole, by its placed paper and the placed card alone.
+     *
+     * @return int how many pieces of bands there are
+     */
+    private static function assertBands(Derivation $derived, int $seed): int
+    {
+        $count = 0;
+        $building = $derived->kit->modelled->building;
+        foreach ($derived->kit->walls->spans() as $span) {
+            foreach ($derived->kit->parts as $part) {
+                $isOf = static fn (Feature $f): bool => $f->id === $part->part->of->feature && $f->place?->edge === $span->form->wall->edge;
+                $own = array_values(array_filter($span->block->features, $isOf));
+                $isPaper = str_starts_with($part->part->of->layer, 'band') && $part->part->scores !== [];
+                if (! $isPaper || $own === [] || $part->part->of->block !== $span->block->id) {
+                    continue;
+                }
+                $count++;
+                $box = Box2::around(array_map(
+                    static fn (Score $s): Vec2 => $span->form->frame->project($part->part->placements[0]->at($s->from)),
+                    $part->part->scores,
+                ));
+                $foot = ($own[0]->place?->up->mm ?? 0.0) / $building->scale->ratio;
+                $high = ($own[0]->said->real('h')->mm ?? 0.0) / $building->scale->ratio;
+                self::assertEqualsWithDelta([$foot, $foot + $high], [$box->y0, $box->y1], 1e-6, "seed $seed");
+                foreach ($derived->kit->walls->facing($span, true) as $piece) {
+                    foreach ($piece->part->holes as $hole) {
+                        // The paper that turns in finishes it.
+                        $open = Box2::around(array_map(
+                            static fn (Vec2 $p): Vec2 => $span->form->frame->project($piece->part->placements[0]->at($p)),
+                            $hole->points,
+                        ))->grown(-$span->form->turnIn);
+                        $isApart = $open->x1 < $box->x0 + 0.01 || $open->x0 > $box->x1 - 0.01
+                            || $open->y1 < $box->y0 + 0.1 || $open->y0 > $box->y1 - 0.1;
+                        self::assertTrue($isApart, "seed $seed: a band over a hole");
+                    }
+                }
+            }
+        }
+
+        return $count;
     }
 
     /**

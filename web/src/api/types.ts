@@ -448,6 +448,10 @@ export interface PartOf {
    */
   layer: string;
   opening: string | null;
+  /**
+   * The id of the thing, where that says itself where it stands.
+   */
+  feature?: string;
 }
 export interface PartWorkings {
   of: string;

@@ -26,34 +26,58 @@ final class DressedBoxes
     /** Of the head's curve; 0 where it is flat. */
     private readonly float $radius;
 
-    private function __construct(private readonly Building $building, private readonly Box2 $box, Opening $opening)
+    private function __construct(private readonly Building $building, private readonly Box2 $box, ?RealLength $rise)
     {
-        $rise = $opening->style->rise === null ? 0.0 : $this->mm($opening->style->rise);
-        $span = $box->width();
-        $this->radius = $rise > 0.0 ? ($span ** 2 / 4.0 + $rise ** 2) / (2.0 * $rise) : 0.0;
+        $this->radius = $this->radius($rise);
     }
 
     /**
+     * @param  list<Feature>  $dress  what stands round it
      * @param  Ring  $ring  the opening, finished
-     * @return array<string, Box2> of what may be raised, by what its part is called
+     * @return list<DressedBox>
      */
-    public static function of(Building $building, Opening $opening, Ring $ring): array
+    public static function of(Building $building, Opening $opening, array $dress, Ring $ring): array
     {
-        $self = new self($building, $ring->bounds(), $opening);
-        $boxes = [];
-        foreach ($opening->dress() as $feature) {
-            foreach ($self->boxes($feature) as $id => $box) {
-                if (in_array($feature->said->text('as'), ['raised', 'both'], true)) {
-                    $boxes[$id] = $box;
-                }
-                if ($box->y1 > $self->box->y1 && $box->y0 < $self->box->y1 + $self->over + 1.0) {
-                    $self->over = max($self->over, $box->y1 - $self->box->y1);
-                    $self->beside = max($self->beside, $self->box->x0 - $box->x0);
-                }
+        return (new self($building, $ring->bounds(), $opening->style->rise))->all($dress);
+    }
+
+    /**
+     * Several openings as if they were one, under a flat head.
+     *
+     * @param  list<Box2>  $there  what stands round them already
+     * @return list<DressedBox>
+     */
+    public static function over(Building $building, Feature $feature, Box2 $box, array $there): array
+    {
+        $self = new self($building, $box, null);
+        array_map($self->goOver(...), $there);
+
+        return $self->all([$feature]);
+    }
+
+    /**
+     * @param  list<Feature>  $features
+     * @return list<DressedBox>
+     */
+    private function all(array $features): array
+    {
+        $all = [];
+        foreach ($features as $feature) {
+            foreach ($this->boxes($feature) as $id => $box) {
+                $all[] = new DressedBox($id, $box, in_array($feature->said->text('as'), ['raised', 'both'], true));
+                $this->goOver($box);
             }
         }
 
-        return $boxes;
+        return $all;
+    }
+
+    private function goOver(Box2 $box): void
+    {
+        if ($box->y1 > $this->box->y1 && $box->y0 < $this->box->y1 + $this->over + 1.0) {
+            $this->over = max($this->over, $box->y1 - $this->box->y1);
+            $this->beside = max($this->beside, $this->box->x0 - $box->x0);
+        }
     }
 
     /** @return array<string, Box2> */
@@ -88,6 +112,13 @@ final class DressedBoxes
         if ($this->radius > 0.0) {
             return $this->ring($this->radius, $this->radius + $depth);
         }
+        $relieving = $this->radius($said->real('rise'));
+        if ($relieving > 0.0) {
+            $springing = $this->box->y1 + $this->over;
+            $rise = $this->mm($said->real('rise'));
+
+            return $this->ring($relieving, $relieving + $depth, $springing + $rise - $relieving);
+        }
         $out = match ($of) {
             'gauged' => $depth / tan(deg2rad($said->number('skew') ?? 0.0)),
             'soldier' => $this->mm($said->real('bearing')),
@@ -121,11 +152,23 @@ final class DressedBoxes
             : new Box2($this->box->x0 - $out, $foot, $this->box->x1 + $out, $foot + $high);
     }
 
-    /** A piece of a ring between the lines from its centre through the springings. */
-    private function ring(float $inside, float $outside): Box2
+    /** Of a circle that rises so far over the opening's width; 0 where it does not. */
+    private function radius(?RealLength $rise): float
     {
-        $sine = $this->box->width() / 2.0 / $this->radius;
-        $centre = $this->box->y1 - $this->radius;
+        $mm = $this->mm($rise);
+
+        return $mm > 0.0 ? ($this->box->width() ** 2 / 4.0 + $mm ** 2) / (2.0 * $mm) : 0.0;
+    }
+
+    /**
+     * A piece of a ring between the lines from its centre through the springings.
+     *
+     * @param  ?float  $centre  its height; that of the head's curve where nothing is said
+     */
+    private function ring(float $inside, float $outside, ?float $centre = null): Box2
+    {
+        $sine = $this->box->width() / 2.0 / ($centre === null ? $this->radius : $inside);
+        $centre ??= $this->box->y1 - $this->radius;
         $middle = $this->box->centre()->x;
 
         return new Box2(

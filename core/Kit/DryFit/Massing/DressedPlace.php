@@ -4,12 +4,20 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit\Massing;
 
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Measure\RealLength;
 
-/** Where the document has something raised that stands round an opening. */
+/** Where the document has something raised on a wall. */
 final readonly class DressedPlace
 {
+    /** What overlaps by less than this does not stop a band, mm. */
+    private const LEAST_MM = 0.085;
+
     /**
      * @param  string  $part  what its card is called
      * @param  Frame  $frame  of the face on which it stands
@@ -22,12 +30,95 @@ final readonly class DressedPlace
     public static function all(Massing $massing): array
     {
         $places = [];
-        foreach (Faces::dressed($massing) as [$wall, $frame, $opening, $ring]) {
-            foreach (DressedBoxes::of($massing->building, $opening, $ring) as $id => $box) {
-                $places[] = new self("$wall.$id.$opening->id", $frame, $box);
+        foreach (Faces::dressed($massing) as $face) {
+            $taken = [];
+            $round = [];
+            foreach ($face->openings as [$opening, $copy, $ring]) {
+                $taken[] = $ring->bounds();
+                $dress = $face->block->dress($face->edge, $opening, $copy);
+                foreach ($dress === [] ? [] : DressedBoxes::of($massing->building, $opening, $dress, $ring) as $box) {
+                    $taken[] = $box->box;
+                    $round[$opening->copyId($copy)][] = $box->box;
+                    // Of a row it is called by the first that has one.
+                    array_push($places, ...self::raised($face, $box, $opening->id));
+                }
+            }
+            foreach ($face->features as $feature) {
+                foreach (self::onWall($massing->building, $face, $feature, [$taken, $round]) as $box) {
+                    array_push($places, ...self::raised($face, $box, $feature->id ?? ''));
+                }
             }
         }
 
         return $places;
+    }
+
+    /** @return list<self> none where it is not raised */
+    private static function raised(DressedFace $face, DressedBox $box, string $of): array
+    {
+        return $box->isRaised ? [new self("$face->name.$box->layer.$of", $face->frame, $box->box)] : [];
+    }
+
+    /**
+     * @param  array{list<Box2>, array<string, list<Box2>>}  $there  openings and what stands round them, and that by openings
+     * @return list<DressedBox>
+     */
+    private static function onWall(Building $building, DressedFace $face, Feature $feature, array $there): array
+    {
+        return match (true) {
+            $feature->place?->anchor === Anchor::Openings => self::overSeveral($building, $face, $feature, $there[1]),
+            $feature->kind->name() === 'band' => self::bands($building, $face, $feature, $there[0]),
+            default => [],
+        };
+    }
+
+    /**
+     * @param  array<string, list<Box2>>  $round  what stands round openings
+     * @return list<DressedBox>
+     */
+    private static function overSeveral(Building $building, DressedFace $face, Feature $feature, array $round): array
+    {
+        $boxes = [];
+        $there = [];
+        foreach ($face->openings as [$opening, $copy, $ring]) {
+            if (in_array($opening->copyId($copy), $feature->place->openings ?? [], true)) {
+                $boxes[] = $ring->bounds();
+                array_push($there, ...$round[$opening->copyId($copy)] ?? []);
+            }
+        }
+
+        return $boxes === [] ? [] : DressedBoxes::over($building, $feature, new Box2(
+            min(array_map(static fn (Box2 $b): float => $b->x0, $boxes)),
+            min(array_map(static fn (Box2 $b): float => $b->y0, $boxes)),
+            max(array_map(static fn (Box2 $b): float => $b->x1, $boxes)),
+            max(array_map(static fn (Box2 $b): float => $b->y1, $boxes)),
+        ), $there);
+    }
+
+    /**
+     * Stretches between whatever stands in the way.
+     *
+     * @param  list<Box2>  $taken
+     * @return list<DressedBox>
+     */
+    private static function bands(Building $building, DressedFace $face, Feature $feature, array $taken): array
+    {
+        $mm = static fn (?RealLength $length): float => $length === null ? 0.0 : $building->scale->modelMm($length);
+        $place = $feature->place;
+        $heights = Interval::of($face->base + $mm($place?->up), $mm($feature->said->real('h')));
+        $run = new Interval($mm($place?->from), $place?->to === null ? $face->length : $mm($place->to));
+        $isLevel = static fn (Box2 $box): bool => Interval::between($box->y0, $box->y1)->overlaps($heights, self::LEAST_MM);
+        $stretches = $run->without(array_map(
+            static fn (Box2 $box): Interval => new Interval($box->x0, $box->x1),
+            array_values(array_filter($taken, $isLevel)),
+        ));
+        $isRaised = in_array($feature->said->text('as'), ['raised', 'both'], true);
+        $bands = [];
+        foreach ($stretches as $i => $stretch) {
+            $box = new Box2($stretch->from, $heights->from, $stretch->to, $heights->to);
+            $bands[] = new DressedBox('band'.($i === 0 ? '' : '-'.($i + 1)), $box, $isRaised);
+        }
+
+        return $bands;
     }
 }

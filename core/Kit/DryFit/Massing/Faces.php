@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit\Massing;
 
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Arc;
@@ -43,9 +44,9 @@ final readonly class Faces
     }
 
     /**
-     * Every opening with things round it, in walls that neither recede nor are cut short: there nobody knows it from the document alone.
+     * Walls with things on them that neither recede nor are cut short: there nobody knows it from the document alone.
      *
-     * @return list<array{string, Frame, Opening, Ring}> the wall's name, its frame, the opening, and where it lies in that
+     * @return list<DressedFace>
      */
     public static function dressed(Massing $massing): array
     {
@@ -57,19 +58,40 @@ final readonly class Faces
                 if ($wall === null) {
                     continue;
                 }
-                foreach ($wall->openings as $opening) {
-                    [$from, $to] = [$mass->ring->point($edge), $mass->ring->point($edge + 1)];
-                    $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
-                    $frame = new Frame(new Vec3($from->x, $from->y, 0.0), new Vec3($along->x, $along->y, 0.0), new Vec3(0.0, 0.0, 1.0));
-                    for ($i = 0; $i < ($opening->dress() === [] ? 0 : $opening->count); $i++) {
-                        $ring = $self->opening($mass, [$wall, $opening, $i], [$from, $along]);
-                        $found[] = [$mass->block->id.'.'.$wall->name, $frame, $opening, $ring];
-                    }
+                $isHere = static fn (Feature $f): bool => $f->place?->edge === $wall->edge;
+                $features = array_values(array_filter($mass->block->features, $isHere));
+                $dressed = array_filter($wall->openings, static fn (Opening $o): bool => $o->dress() !== []);
+                if ($features !== [] || $dressed !== []) {
+                    $found[] = $self->dressedFace($mass, $edge, $wall, $features);
                 }
             }
         }
 
         return $found;
+    }
+
+    /** @param  list<Feature>  $features */
+    private function dressedFace(Mass $mass, int $edge, Wall $wall, array $features): DressedFace
+    {
+        [$from, $to] = [$mass->ring->point($edge), $mass->ring->point($edge + 1)];
+        $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+        $openings = [];
+        foreach ($wall->openings as $opening) {
+            for ($i = 0; $i < $opening->count; $i++) {
+                $openings[] = [$opening, $i, $this->opening($mass, [$wall, $opening, $i], [$from, $along])];
+            }
+        }
+
+        return new DressedFace(
+            $mass->block->id.'.'.$wall->name,
+            new Frame(new Vec3($from->x, $from->y, 0.0), new Vec3($along->x, $along->y, 0.0), new Vec3(0.0, 0.0, 1.0)),
+            $from->distanceTo($to),
+            $mass->base,
+            $openings,
+            $features,
+            $mass->block,
+            $wall->edge,
+        );
     }
 
     private function face(int $m, Mass $mass, int $edge, Wall $wall): Face

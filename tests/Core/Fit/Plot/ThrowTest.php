@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Fit\Plot;
 
+use Chartula\Core\Building\Site\Course;
 use Chartula\Core\Building\Site\Track;
 use Chartula\Core\Building\Site\TrackPiece;
 use Chartula\Core\Building\Site\Vehicle;
-use Chartula\Core\Fit\Plot\Course;
 use Chartula\Core\Fit\Plot\DrivenVehicle;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Vec2;

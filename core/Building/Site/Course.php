@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Fit\Plot;
+namespace Chartula\Core\Building\Site;
 
-use Chartula\Core\Building\Site\Track;
-use Chartula\Core\Building\Site\TrackPiece;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 

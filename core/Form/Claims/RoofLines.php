@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form\Claims;
+
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\Place;
+use Chartula\Core\Building\Feature\RoofLineKind;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Tolerance;
+
+/** The lines of a block's roof, as far as they are built. Model millimetres, the building's axes. docs/formulas.md#places */
+final readonly class RoofLines
+{
+    public function __construct(private BlockForm $block)
+    {
+    }
+
+    /** Along a line of a slope; null where there is none, or it ends before the place begins. */
+    public function site(Feature $feature, Place $place, Masonry $masonry): ?Site
+    {
+        foreach ($this->block->roof->facets as $facet) {
+            if ($facet->edge !== $place->edge || $facet->level !== $place->level || $place->line === null) {
+                continue;
+            }
+            [$from, $to, $normal] = $this->lines($facet, $place->line)[$place->nth] ?? [null, null, null];
+            if ($from === null || $to === null || $normal === null) {
+                continue;
+            }
+            $ratio = $masonry->ratio();
+            $x = $to->minus($from);
+            $whole = $x->length();
+            $begin = ($place->from->mm ?? 0.0) / $ratio;
+            $length = min($whole, ($place->to->mm ?? INF) / $ratio) - $begin;
+            if ($length < Tolerance::CUT) {
+                return null;
+            }
+            $x = $x->times(1.0 / $whole);
+
+            return new Site($feature, $place, $this->block->index, $masonry,
+                new Frame($from->plus($x->times($begin)), $x, $normal->cross($x)), $length);
+        }
+
+        return null;
+    }
+
+    /** @return list<array{Vec3, Vec3, Vec3}> ends, from the left, and which way is outwards */
+    private function lines(Facet $facet, RoofLineKind $kind): array
+    {
+        $lines = [];
+        foreach ($facet->patches as $patch) {
+            foreach ($patch->labels as $i => $label) {
+                [$a, $b] = [$patch->outline->point($i), $patch->outline->point($i + 1)];
+                $normal = $this->normal($facet, [$a, $b], Side::of($label), $kind);
+                if ($normal !== null) {
+                    [$a, $b] = self::isBefore($facet->flat($a), $facet->flat($b)) ? [$a, $b] : [$b, $a];
+                    $lines[] = [$facet->lifted($a), $facet->lifted($b), $normal];
+                }
+            }
+        }
+        usort($lines, static fn (array $p, array $q): int => $facet->frame->project($p[0])->x <=> $facet->frame->project($q[0])->x);
+
+        return $lines;
+    }
+
+    /** What runs straight up begins at its foot. */
+    private static function isBefore(Vec2 $one, Vec2 $other): bool
+    {
+        return abs($one->x - $other->x) > Tolerance::MEET ? $one->x < $other->x : $one->y < $other->y;
+    }
+
+    /**
+     * Which way is outwards at a side of a slope; null where that is no such line.
+     *
+     * @param  array{Vec2, Vec2}  $ends  in plan
+     */
+    private function normal(Facet $facet, array $ends, Side $side, RoofLineKind $kind): ?Vec3
+    {
+        $own = match ($side->kind) {
+            SideKind::Eaves => RoofLineKind::Eaves,
+            SideKind::Verge => RoofLineKind::Verge,
+            SideKind::Wall, SideKind::On => RoofLineKind::Abutment,
+            default => null,
+        };
+        if ($own !== null || $side->kind !== SideKind::Plane) {
+            return $own === $kind ? $facet->frame->normal : null;
+        }
+        $id = $side->planeOrFail();
+        foreach ($id->block === $this->block->index ? $this->block->roof->facets : [] as $other) {
+            if ($other->edge === $id->edge && $other->level === $id->level) {
+                return self::between($facet, $other, $ends) === $kind ? self::mean($facet, $other) : null;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array{Vec2, Vec2}  $ends */
+    private static function between(Facet $facet, Facet $other, array $ends): RoofLineKind
+    {
+        $along = $ends[1]->minus($ends[0]);
+        // Outlines run counter-clockwise: what lies beyond a side is on its right.
+        $outward = new Vec2($along->y, -$along->x);
+        if ($facet->foldTo($other, $outward) < 0.0) {
+            return RoofLineKind::Valley;
+        }
+
+        return abs($facet->heightAt($ends[0]) - $facet->heightAt($ends[1])) < Tolerance::MEET ? RoofLineKind::Ridge : RoofLineKind::Hip;
+    }
+
+    private static function mean(Facet $one, Facet $other): Vec3
+    {
+        $sum = $one->frame->normal->plus($other->frame->normal);
+
+        return $sum->times(1.0 / $sum->length());
+    }
+}

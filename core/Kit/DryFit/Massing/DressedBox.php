@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Geometry\Box2;
+
+/** Where something stands on a face, by the document alone. */
+final readonly class DressedBox
+{
+    /** @param  string  $layer  what of it a part is called by */
+    public function __construct(public string $layer, public Box2 $box, public bool $isRaised)
+    {
+    }
+}
