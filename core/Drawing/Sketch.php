@@ -6,6 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
@@ -133,6 +134,7 @@ final readonly class Sketch
             'apex' => $apex > $eaves ? Size::ofModel($apex, $scale) : null,
             'outlines' => [$outline->toArray()], 'whole' => $outline->toArray(), 'parts' => [], 'paper' => null,
             'openings' => $openings->figures(fn (OpeningForm $o): bool => $this->clashes($o->opening->path)),
+            'things' => ThingsView::of($block, $wall->edge, [], fn (Feature $f): bool => $this->clashes($f->said->path)),
             'chains' => $openings->chains(), 'marks' => [], 'covered' => [],
             'ends' => array_map(fn (string $end): array => $this->end($block, $wall->edge, $end), ['left', 'right']),
         ];

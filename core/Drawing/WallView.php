@@ -67,6 +67,7 @@ final readonly class WallView
             'parts' => array_map(static fn (LabelledPart $p): string => $p->part->id, $this->parts()),
             'paper' => $this->paper(),
             'openings' => $openings->figures(static fn (): bool => false), 'chains' => $openings->chains(),
+            'things' => ThingsView::of($block, $this->wall->wall->edge, $this->wall->claims, static fn (): bool => false),
             'marks' => array_map(
                 static fn (Mark $m): array =>
                     ['path' => array_map(static fn (Vec2 $p): array => $p->toArray(), $m->path), 'text' => $m->text],

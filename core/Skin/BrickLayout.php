@@ -94,31 +94,33 @@ final readonly class BrickLayout
     {
         $ended = [];
         foreach ($this->art->dressings as $shape) {
-            // Just inside its bed and its top: a side that lies on either counts.
-            $below = self::across($shape->ring, $low + Tolerance::FIGURE);
-            $above = self::across($shape->ring, $high - Tolerance::FIGURE);
-            if ($below !== null && $above !== null && min($below->to, $above->to) > max($below->from, $above->from)) {
-                $ended[] = new Box2(max($below->from, $above->from), $low, min($below->to, $above->to), $high);
+            // Just inside its bed and its top: a side that lies on either counts. Under a vault the wall goes on.
+            foreach (self::across($shape->ring, $low + Tolerance::FIGURE) as $below) {
+                foreach (self::across($shape->ring, $high - Tolerance::FIGURE) as $above) {
+                    if ($below->overlaps($above)) {
+                        $ended[] = new Box2(max($below->from, $above->from), $low, min($below->to, $above->to), $high);
+                    }
+                }
             }
         }
 
         return $ended;
     }
 
-    /** From where to where a shape reaches at a height; null where it does not. */
-    private static function across(Ring $ring, float $y): ?Interval
+    /** @return list<Interval> from where to where a shape reaches at a height */
+    private static function across(Ring $ring, float $y): array
     {
         $at = [];
         $from = $ring->points[$ring->count() - 1];
         foreach ($ring->points as $to) {
-            if (($from->y - $y) * ($to->y - $y) <= 0.0) {
-                $share = abs($to->y - $from->y) < Tolerance::ROUNDING ? null : ($y - $from->y) / ($to->y - $from->y);
-                array_push($at, ...$share === null ? [$from->x, $to->x] : [$from->x + $share * ($to->x - $from->x)]);
+            if (($from->y > $y) !== ($to->y > $y)) {
+                $at[] = $from->x + ($y - $from->y) / ($to->y - $from->y) * ($to->x - $from->x);
             }
             $from = $to;
         }
+        sort($at);
 
-        return count($at) < 2 ? null : new Interval(min($at), max($at));
+        return array_map(static fn (array $pair): Interval => new Interval(...$pair), array_chunk($at, 2));
     }
 
     /**

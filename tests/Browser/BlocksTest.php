@@ -177,6 +177,56 @@ final class BlocksTest extends BrowserTestCase
         $this->assertAccessible('a kind of opening with a sill');
     }
 
+    public function testABandGoesAlongAWallAndAnArchOverAPair(): void
+    {
+        $this->beginBuilding('Ebba', 'Bands');
+        $this->link('Shell')->click();
+        foreach ([2, 3] as $revision) {
+            $this->press('Add sash');
+            $this->saved($revision);
+        }
+        $add = function (string $words): void {
+            $this->press('Add …');
+            $this->find("//input[@aria-label='Find something to add']")->sendKeys($words.WebDriverKeys::ENTER);
+        };
+        $add('band stones');
+        $this->saved(4);
+        $this->heading('Band');
+        $this->find("//label[normalize-space()='made']/following-sibling::select/option[.='raised']")->click();
+        $this->saved(5);
+        $this->sees('joints close');
+        $up = $this->field('foot above base')->getAttribute('value');
+        $drawing = $this->find("//*[name()='svg'][@role='application']");
+        $drawing->sendKeys(WebDriverKeys::ARROW_UP.WebDriverKeys::ARROW_UP);
+        $this->saved(6);
+        $moved = $this->field('foot above base')->getAttribute('value');
+        self::assertNotSame($up, $moved);
+        $this->type('foot above base', '2 1/2');
+        $this->sees('“2 1/2” has no unit');
+        $this->type('foot above base', '2ft 7 1/4in');
+        $this->saved(7);
+        $this->press('Copy it');
+        $this->saved(8);
+        $this->heading('Second band');
+        $this->find("//button[@aria-label='Copy it to another wall']")->click();
+        $this->find("//a[normalize-space()='to back, mirrored']")->click();
+        $this->saved(9);
+        $drawing = $this->find("//*[name()='svg'][@role='application']");
+        $drawing->sendKeys(WebDriverKeys::DELETE);
+        $this->saved(10);
+        $this->press('Undo');
+        $this->saved(11);
+        $add('arch as one');
+        $this->saved(12);
+        $this->heading('Brick arch');
+        $this->type('rising by', '10in');
+        $this->saved(13);
+        $this->assertAccessible('an arch over a pair');
+        $this->browser->navigate()->refresh();
+        $this->heading('Brick arch');
+        self::assertSame('10in', $this->field('rising by')->getAttribute('value'));
+    }
+
     public function testAFaultIsAtTheEdgeAndTheLastRoofStays(): void
     {
         $this->beginBuilding('Sten', 'Faults');

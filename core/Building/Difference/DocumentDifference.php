@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Difference;
 
+use Chartula\Core\Building\Feature\Kinds;
 use stdClass;
 
 /**
@@ -143,9 +144,14 @@ final class DocumentDifference
         };
     }
 
-    /** `sash w1` */
+    /** `sash w1`, `band on the front` */
     private function called(mixed $entry, string $name): string
     {
+        if ($entry instanceof stdClass && ($entry->on ?? null) instanceof stdClass && is_string($entry->kind ?? null)) {
+            $edge = is_string($entry->on->edge ?? null) ? " on the {$entry->on->edge}" : '';
+
+            return lcfirst(Kinds::known()->find($entry->kind)?->title() ?? strtr($entry->kind, '-', ' ')).$edge;
+        }
         $style = $entry instanceof stdClass && is_string($entry->style ?? null) ? $entry->style : null;
         $known = $style !== null && $this->styles instanceof stdClass && property_exists($this->styles, $style);
 

@@ -16,7 +16,7 @@ final readonly class WallEntry
     private function __construct(
         public Ruler $ruler,
         public stdClass $document,
-        private stdClass $block,
+        public stdClass $block,
         public stdClass $wall,
         public string $name,
         private int $index,

@@ -35,10 +35,14 @@ final readonly class PlaceFields
         foreach ($anchors as $anchor) {
             $words[$anchor->value] = $anchor->words();
         }
-        $fields = [Field::optional('anchor', 'it is', ChoiceType::of($words), $anchors[0]->value)->offTheForm()];
+        $anchor = Field::optional('anchor', 'it is', ChoiceType::of($words), $anchors[0]->value);
+        $isOne = count($anchors) === 1;
+        $fields = [$isOne ? $anchor->offTheForm() : $anchor];
         foreach (self::fields() as [$field, $of]) {
             $here = array_values(array_filter($of, static fn (Anchor $a): bool => in_array($a, $anchors, true)));
-            if ($here !== []) {
+            if ($isOne && $here !== []) {
+                $fields[] = $field;
+            } elseif ($here !== []) {
                 $fields[] = $field->when('anchor', array_map(static fn (Anchor $a): string => $a->value, $here), 'thing.not-its-own');
             }
         }

@@ -9,6 +9,9 @@ final readonly class Tone
 {
     public const STONE = '#b9b09c';
 
+    /** Between stones that are told apart. */
+    public const STONE_JOINT = '#958c79';
+
     public const CONCRETE = '#a9a69d';
 
     public const TIMBER = '#7f654a';

@@ -79,7 +79,7 @@ final readonly class Band implements Takes
         $tone = match ($said->text('of')) {
             'brick', 'edge' => $masonry->brick,
             'tile' => new Tone(Tone::TILE, $masonry->brick->joint),
-            default => new Tone(Tone::STONE, $masonry->brick->joint),
+            default => new Tone(Tone::STONE, Tone::STONE_JOINT),
         };
         $claims = [];
         foreach ($face->free($run, $heights) as $i => $stretch) {

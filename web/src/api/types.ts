@@ -212,6 +212,39 @@ export type Edit =
        * Of a field that is described.
        */
       path: string;
+    }
+  | {
+      op: 'add-thing';
+      kind: string;
+      block?: string;
+      on?: {};
+    }
+  | {
+      op: 'move-thing';
+      id: string;
+      block?: string;
+      bricks?: number;
+      courses?: number;
+      by?: [number, number];
+    }
+  | {
+      op: 'copy-thing';
+      id: string;
+      block?: string;
+      to?: string;
+      mirrored?: boolean;
+    }
+  | {
+      op: 'repeat-thing';
+      id: string;
+      count: number;
+      every: string;
+      block?: string;
+    }
+  | {
+      op: 'remove-thing';
+      id: string;
+      block?: string;
     };
 /**
  * Any value of a document.
@@ -606,6 +639,10 @@ export interface Wall {
     by: string;
     ring: Point[];
   }[];
+  /**
+   * What stands on it at a place of its own.
+   */
+  things: Thing[];
 }
 export interface Size {
   real_mm: number;
@@ -678,6 +715,28 @@ export interface WallCorner {
    */
   other: string;
   said: '' | 'through' | 'stopped' | 'mitre';
+}
+export interface Thing {
+  id: string;
+  path: string;
+  kind: string;
+  /**
+   * As a person says it: “second band”.
+   */
+  called: string;
+  /**
+   * On what it stands.
+   */
+  anchor: string;
+  /**
+   * Those that it goes over as if they were one.
+   */
+  openings: string[];
+  /**
+   * What it takes of the wall.
+   */
+  rings: Point[][];
+  clashes: boolean;
 }
 export interface Plan {
   blocks: PlanBlock[];
@@ -1670,6 +1729,10 @@ export interface FormKind {
    */
   picture: string;
   fields: FormField[];
+  /**
+   * What it may stand on, where the list leaves that open.
+   */
+  anchors?: string[];
 }
 export interface Forms {
   forms: {

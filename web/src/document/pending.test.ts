@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { movesIn, withTyped } from './pending';
+import { movesIn, thingMovesIn, withTyped } from './pending';
 
 describe('what is typed and not answered yet', () => {
   const document = { name: 'Hut', blocks: [{ eaves: '9ft', walls: [{ edge: 'front' }] }] };
@@ -33,5 +33,15 @@ describe('what is typed and not answered yet', () => {
     expect(movesIn([move('front', 'w1', 1), move('front', 'w1', 0.25, -1), move('back', 'w1', 9)], 'front')).toEqual({
       w1: [1.25, -1],
     });
+  });
+
+  it('adds up how far things were moved', () => {
+    const move = { op: 'move-thing', block: 'main', id: 'b1' } as const;
+    const edits = [
+      { ...move, bricks: 1, courses: 2 },
+      { ...move, courses: -1 },
+      { ...move, block: 'wing', bricks: 5 },
+    ];
+    expect(thingMovesIn(edits, 'main')).toEqual({ b1: [1, 1] });
   });
 });

@@ -39,3 +39,15 @@ export function movesIn(edits: readonly Edit[], wall: string): Record<string, re
   }
   return moves;
 }
+
+/** The same of things with a place of their own on a block, by their ids. */
+export function thingMovesIn(edits: readonly Edit[], block: string): Record<string, readonly [number, number]> {
+  const moves: Record<string, readonly [number, number]> = {};
+  for (const edit of edits) {
+    if (edit.op === 'move-thing' && edit.block === block) {
+      const [bricks, courses] = moves[edit.id] ?? [0, 0];
+      moves[edit.id] = [bricks + (edit.bricks ?? 0), courses + (edit.courses ?? 0)];
+    }
+  }
+  return moves;
+}

@@ -1,10 +1,10 @@
 import { type KeyboardEvent, type PointerEvent, useId, useState } from 'react';
-import type { Opening, Units, Wall } from '../api/types';
+import type { Opening, Thing, Units, Wall } from '../api/types';
 import { arrowOf, pagedTo } from './arrows';
 import { Canvas } from './Canvas';
-import { Dimension, Words } from './Dimension';
-import { type Bounds, boundsOf, pathOf } from './geometry';
-import { useOneAtATime } from './oneAtATime';
+import { boundsOf } from './geometry';
+import { OpeningMark, ThingMark } from './WallMarks';
+import { Brickwork, Card, Chains, Hatched, Lines } from './WallParts';
 
 interface Props {
   wall: Wall;
@@ -16,15 +16,22 @@ interface Props {
   chosen?: string | null;
   onChoose?: (key: string | null) => void;
   /** Moved by so many bricks along and courses up. */
-  onMove?: (opening: Opening, bricks: number, courses: number) => void;
-  onRemove?: (opening: Opening) => void;
-  /** Moves that the drawing does not hold yet, by the opening's id: bricks along, courses up. */
+  onMove?: (one: Opening | Thing, bricks: number, courses: number) => void;
+  onRemove?: (one: Opening | Thing) => void;
+  /** Moves that the drawing does not hold yet, by what is chosen: bricks along, courses up. */
   moved?: Record<string, readonly [number, number]>;
   /** Less wide than the drawing of a stage. */
   isSmall?: boolean;
 }
 
-/** A pull at an opening: how far, in pixels, at so many millimetres a pixel. */
+/** What is chosen on a wall is an opening by its key, or a thing by its id with this before it. */
+const THING = '#';
+
+export const keyOfThing = (id: string) => `${THING}${id}`;
+
+export const isThing = (one: Opening | Thing): one is Thing => 'rings' in one;
+
+/** A pull at an opening or a thing: how far, in pixels, at so many millimetres a pixel. */
 interface Drag {
   key: string;
   x: number;
@@ -34,10 +41,20 @@ interface Drag {
   perPx: number;
 }
 
+const keyOf = (one: Opening | Thing) => (isThing(one) ? keyOfThing(one.id) : one.key);
+
 /** What moves as one. */
-const nameOf = (opening: Opening) => opening.row ?? opening.id;
+const nameOf = (one: Opening | Thing) => (isThing(one) ? keyOfThing(one.id) : (one.row ?? one.id));
 
 const quarters = (value: number) => Math.round(value * 4) / 4;
+
+function counted(wall: Wall): string {
+  const openings = wall.openings.length === 1 ? 'One opening' : `${wall.openings.length} openings`;
+  return wall.things.length === 0 ? openings : `${openings}, ${wall.things.map(({ called }) => called).join(', ')}`;
+}
+
+const isOfItsRow = (opening: Opening, chosen: Opening | Thing | null) =>
+  opening.row !== null && chosen !== null && !isThing(chosen) && opening.row === chosen.row;
 
 /** A pull in bricks along and courses up, to a quarter. */
 function stepsOf(drag: Drag, step: Wall['step']): readonly [number, number] {
@@ -62,14 +79,15 @@ export function Elevation({
   const [drag, setDrag] = useState<Drag | null>(null);
   const bounds = boundsOf([wall.whole, ...wall.outlines]);
   const size = bounds.x1 - bounds.x0;
-  const current = wall.openings.find((opening) => opening.key === chosen) ?? null;
+  const all: (Opening | Thing)[] = [...wall.openings, ...wall.things];
+  const current = all.find((one) => keyOf(one) === chosen) ?? null;
   const live = onChoose !== undefined;
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
     const move = arrowOf(event, 1, 0.25);
-    const next = pagedTo(event, wall.openings, (opening) => opening.key === chosen);
+    const next = pagedTo(event, all, (one) => keyOf(one) === chosen);
     if (next !== undefined && onChoose !== undefined) {
-      onChoose(next.key);
+      onChoose(keyOf(next));
     } else if (move !== null && current !== null && onMove !== undefined) {
       onMove(current, move[0], move[1]);
     } else if ((event.key === 'Delete' || event.key === 'Backspace') && current !== null && onRemove !== undefined) {
@@ -82,23 +100,23 @@ export function Elevation({
     event.preventDefault();
   }
 
-  function grab(opening: Opening, event: PointerEvent<SVGGElement>, perPx: number) {
-    onChoose?.(opening.key);
-    setDrag({ key: opening.key, x: event.clientX, y: event.clientY, along: 0, up: 0, perPx });
-  }
+  const grab = (one: Opening | Thing, event: PointerEvent<SVGGElement>, perPx: number) => {
+    onChoose?.(keyOf(one));
+    setDrag({ key: keyOf(one), x: event.clientX, y: event.clientY, along: 0, up: 0, perPx });
+  };
 
   /** All of a row go along with the one that is pulled. */
-  function pulledBy(opening: Opening): readonly [number, number] {
-    return drag !== null && wall.openings.some((one) => one.key === drag.key && nameOf(one) === nameOf(opening))
+  function pulledBy(pulled: Opening | Thing): readonly [number, number] {
+    return drag !== null && all.some((one) => keyOf(one) === drag.key && nameOf(one) === nameOf(pulled))
       ? stepsOf(drag, wall.step)
-      : (moved[nameOf(opening)] ?? [0, 0]);
+      : (moved[nameOf(pulled)] ?? [0, 0]);
   }
 
   function drop() {
     if (drag === null) return;
-    const opening = wall.openings.find((one) => one.key === drag.key);
+    const dropped = all.find((one) => keyOf(one) === drag.key);
     const [bricks, courses] = stepsOf(drag, wall.step);
-    if (opening !== undefined && (bricks !== 0 || courses !== 0)) onMove?.(opening, bricks, courses);
+    if (dropped !== undefined && (bricks !== 0 || courses !== 0)) onMove?.(dropped, bricks, courses);
     setDrag(null);
   }
 
@@ -109,7 +127,7 @@ export function Elevation({
       above={30 + 32 * (isSmall ? 1 : wall.chains.length)}
       rule={rule}
       units={units}
-      title={`${wall.title}. ${wall.openings.length === 1 ? 'One opening' : `${wall.openings.length} openings`}. ${live ? 'Page keys choose one, arrow keys move it.' : ''}`}
+      title={`${wall.title}. ${counted(wall)}. ${live ? 'Page keys choose one, arrow keys move it.' : ''}`}
       focusable={live}
       onKeyDown={onKeyDown}
       onPointerMove={(_mm, event) =>
@@ -131,13 +149,24 @@ export function Elevation({
           )}
           <Lines wall={wall} bounds={bounds} perPx={perPx} />
           <Hatched wall={wall} clip={clip} perPx={perPx} />
+          {wall.things.map((thing) => (
+            <ThingMark
+              key={thing.id}
+              thing={thing}
+              step={wall.step}
+              pulled={pulledBy(thing)}
+              isChosen={keyOfThing(thing.id) === chosen}
+              perPx={perPx}
+              onGrab={onChoose === undefined ? undefined : (event) => grab(thing, event, perPx)}
+            />
+          ))}
           {wall.openings.map((opening) => (
             <OpeningMark
               key={opening.key}
               opening={opening}
               step={wall.step}
               pulled={pulledBy(opening)}
-              isChosen={opening.key === chosen || (opening.row !== null && opening.row === current?.row)}
+              isChosen={opening.key === chosen || isOfItsRow(opening, current)}
               perPx={perPx}
               onGrab={onChoose === undefined ? undefined : (event) => grab(opening, event, perPx)}
             />
@@ -146,192 +175,5 @@ export function Elevation({
         </>
       )}
     </Canvas>
-  );
-}
-
-/** One opening as it stands, or as far as it has been pulled, in bricks along and courses up. */
-function OpeningMark({
-  opening,
-  step,
-  pulled,
-  isChosen,
-  perPx,
-  onGrab,
-}: {
-  opening: Opening;
-  step: Wall['step'];
-  pulled: readonly [number, number];
-  isChosen: boolean;
-  perPx: number;
-  /** Undefined where the drawing only shows. */
-  onGrab: ((event: PointerEvent<SVGGElement>) => void) | undefined;
-}) {
-  return (
-    <g
-      className={onGrab === undefined ? undefined : 'opening'}
-      data-opening={opening.key}
-      transform={`translate(${pulled[0] * step.along_mm} ${pulled[1] * step.up_mm})`}
-      onPointerDown={(event: PointerEvent<SVGGElement>) => {
-        onGrab?.(event);
-      }}
-    >
-      <path
-        d={pathOf(opening.ring)}
-        fill={opening.clashes ? 'var(--clash-wash)' : opening.kind === 'door' ? 'var(--door)' : 'var(--sheet)'}
-        stroke={opening.clashes ? 'var(--signal)' : isChosen ? 'var(--brick)' : 'var(--ink)'}
-        strokeWidth={(isChosen ? 3 : 1.2) * perPx}
-      />
-      {opening.panes.map((pane, i) => (
-        <path key={i} d={pathOf(pane)} fill="var(--pane)" stroke="var(--slate)" strokeWidth={perPx} />
-      ))}
-      {isChosen && opening.row === null && (
-        <Words
-          x={(opening.ring[0]?.[0] ?? 0) + opening.width.model_mm / 2}
-          y={opening.sill.model_mm - 15 * perPx}
-          perPx={perPx}
-          strong
-        >
-          {opening.called}
-        </Words>
-      )}
-    </g>
-  );
-}
-
-/** The card that is built, and, dashed, what another block hides. */
-function Card({ wall, clip, perPx }: { wall: Wall; clip: string; perPx: number }) {
-  return (
-    <>
-      <clipPath id={clip}>
-        {wall.outlines.map((outline, i) => (
-          <path key={i} d={pathOf(outline)} />
-        ))}
-      </clipPath>
-      {/* What another block hides. */}
-      <path
-        d={pathOf(wall.whole)}
-        fill="none"
-        stroke="var(--slate)"
-        strokeWidth={perPx}
-        strokeDasharray={`${4 * perPx} ${3 * perPx}`}
-      />
-      {wall.outlines.map((outline, i) => (
-        <path key={i} d={pathOf(outline)} fill="var(--edge-wash)" stroke="none" />
-      ))}
-    </>
-  );
-}
-
-/** What another block stands in front of: hatched, so that nobody puts a window there unawares. */
-function Hatched({ wall, clip, perPx }: { wall: Wall; clip: string; perPx: number }) {
-  const pattern = useId();
-  if (wall.covered.length === 0) return null;
-  const size = 9 * perPx;
-  return (
-    <g clipPath={`url(#${clip})`}>
-      <pattern id={pattern} width={size} height={size} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <line x1={0} x2={0} y1={0} y2={size} stroke="var(--slate)" strokeWidth={1.5 * perPx} />
-      </pattern>
-      {wall.covered.map((one, i) => (
-        <path key={i} d={pathOf(one.ring)} fill={`url(#${pattern})`} stroke="var(--slate)" strokeWidth={perPx}>
-          <title>{one.by} stands here</title>
-        </path>
-      ))}
-    </g>
-  );
-}
-
-/** What is printed on it. */
-function Brickwork({ href, bounds }: { href: string; bounds: Bounds }) {
-  return (
-    <image
-      {...useOneAtATime(href)}
-      x={bounds.x0}
-      y={bounds.y0}
-      width={bounds.x1 - bounds.x0}
-      height={bounds.y1 - bounds.y0}
-      preserveAspectRatio="none"
-      transform={`scale(1 -1) translate(0 ${-2 * bounds.y0 - (bounds.y1 - bounds.y0)})`}
-      opacity={0.5}
-    />
-  );
-}
-
-/** Its outline, the ground it stands on, and lines that are printed on it. */
-function Lines({ wall, bounds, perPx }: { wall: Wall; bounds: Bounds; perPx: number }) {
-  const size = bounds.x1 - bounds.x0;
-  return (
-    <>
-      {wall.outlines.map((outline, i) => (
-        <path key={i} d={pathOf(outline)} fill="none" stroke="var(--ink)" strokeWidth={1.5 * perPx} />
-      ))}
-      <line
-        x1={bounds.x0 - size * 0.08}
-        x2={bounds.x1 + size * 0.05}
-        y1={0}
-        y2={0}
-        stroke="var(--ink)"
-        strokeWidth={2 * perPx}
-      />
-      {wall.marks.map((mark, i) => (
-        <g key={i}>
-          <path
-            d={pathOf(mark.path, false)}
-            fill="none"
-            stroke="var(--slate)"
-            strokeWidth={perPx}
-            strokeDasharray={`${1.5 * perPx} ${3 * perPx}`}
-          />
-          <title>{mark.text}</title>
-        </g>
-      ))}
-    </>
-  );
-}
-
-/** Its dimensions: openings and piers over it, its height beside it. */
-function Chains({
-  wall,
-  units,
-  bounds,
-  chosen,
-  isSmall,
-  perPx,
-}: {
-  wall: Wall;
-  units: Units;
-  bounds: Bounds;
-  chosen: string | null;
-  isSmall: boolean;
-  perPx: number;
-}) {
-  return (
-    <>
-      {(isSmall ? wall.chains.slice(0, 1) : wall.chains).map((links, level) =>
-        links.map((link) => (
-          <Dimension
-            key={`${level}-${link.from}`}
-            from={link.from}
-            to={link.to}
-            y={bounds.y1 + (24 + level * 30) * perPx}
-            perPx={perPx}
-            strong={link.opening !== null && link.opening === chosen}
-            text={
-              level === 1 || wall.chains.length === 1
-                ? `${link.size[units]} · ${link.size.model_mm.toFixed(1)}`
-                : link.size.model_mm.toFixed(1)
-            }
-          />
-        )),
-      )}
-      <Dimension
-        upright
-        from={0}
-        to={wall.height.model_mm}
-        y={bounds.x0 - 18 * perPx}
-        perPx={perPx}
-        text={`${wall.height[units]} · ${wall.height.model_mm.toFixed(1)}`}
-      />
-    </>
   );
 }

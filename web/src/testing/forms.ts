@@ -19,6 +19,48 @@ export const FORMS: Record<string, FormField[]> = {
     },
   ],
   methods: [],
+  things: [
+    {
+      key: 'features',
+      label: 'Things',
+      optional: true,
+      holds: {
+        what: 'kinds',
+        one: 'Thing',
+        kinds: [
+          {
+            kind: 'band',
+            title: 'Band',
+            says: 'Along a wall.',
+            picture: 'M2 10H22',
+            anchors: ['wall'],
+            fields: [
+              {
+                key: 'on',
+                label: 'Where it is',
+                optional: false,
+                holds: {
+                  what: 'group',
+                  fields: [
+                    { key: 'up', label: 'foot above base', optional: true, holds: { what: 'length', world: 'real' } },
+                  ],
+                },
+              },
+            ],
+          },
+          { kind: 'arch', title: 'Arch', says: 'Over a head.', picture: 'M2 2H9', anchors: ['openings'], fields: [] },
+          {
+            kind: 'quoin',
+            title: 'Quoin',
+            says: 'Up a corner.',
+            picture: 'M2 2H9',
+            anchors: ['wall', 'corner'],
+            fields: [],
+          },
+        ],
+      },
+    },
+  ],
   style: [],
   opening: [
     { key: 'from', label: 'from the left end', optional: false, holds: { what: 'length', world: 'real' } },

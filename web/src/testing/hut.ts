@@ -1,4 +1,4 @@
-import type { BuildingState, Derived, Opening, Part, Size, Wall } from '../api/types';
+import type { BuildingState, Derived, Opening, Thing, Part, Size, Wall } from '../api/types';
 import { buildingOf } from './building';
 
 /** A length of so many millimetres on the model, at 1:76.2. */
@@ -39,9 +39,30 @@ export const openingAt = (key: string, left: number): Opening => ({
   clashes: false,
 });
 
+/** A thing along a wall, 2 high from a height. */
+export const thingAt = (id: string, up: number, more: Partial<Thing> = {}): Thing => ({
+  id,
+  path: 'blocks.0.features.0',
+  kind: 'band',
+  called: 'band',
+  anchor: 'wall',
+  openings: [],
+  rings: [
+    [
+      [0, up],
+      [72, up],
+      [72, up + 2],
+      [0, up + 2],
+    ],
+  ],
+  clashes: false,
+  ...more,
+});
+
 /** A front wall of 72 by 38 with two windows. */
 export const frontWall = (more: Partial<Wall> = {}): Wall => ({
   covered: [],
+  things: [],
   key: 'main.front',
   block: 'main',
   edge: 'front',

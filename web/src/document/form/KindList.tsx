@@ -1,9 +1,8 @@
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import type { FormKind, Json } from '../../api/types';
-import { focusWhenShown } from '../../ui/focus';
+import type { Json } from '../../api/types';
 import { textAt, useBuilding } from '../context';
 import { entriesAt } from '../entries';
+import { AddOne, KindPicture } from './AddOne';
 import { Fields, type Names, type OneProps } from './Fields';
 
 /** Things of several kinds: each with the fields of its own kind, in their order; one more is chosen by its picture. */
@@ -23,7 +22,7 @@ export function KindList({ field, path, names }: OneProps & { names: Names }) {
         return (
           <details key={`${called} ${i}`} open={i === entries.length - 1 || undefined}>
             <summary>
-              {kind !== undefined && <Picture kind={kind} />} {called}
+              {kind !== undefined && <KindPicture kind={kind} />} {called}
             </summary>
             <Fields fields={kind?.fields ?? []} path={`${path}.${i}`} names={names} />
             <div className="tools mb-2">
@@ -39,76 +38,14 @@ export function KindList({ field, path, names }: OneProps & { names: Names }) {
           </details>
         );
       })}
-      <AddOne kinds={kinds} onAdd={(kind) => save([{ op: 'add-entry', path, kind }])} />
+      <AddOne
+        all={kinds.map((kind) => ({ kind, key: kind.kind }))}
+        onAdd={({ kind }) => save([{ op: 'add-entry', path, kind: kind.kind }])}
+      />
     </section>
   );
 }
 
 function swapped<T>(list: readonly T[], at: number): T[] {
   return list.map((one, i) => (i === at ? (list[at + 1] ?? one) : i === at + 1 ? (list[at] ?? one) : one));
-}
-
-function Picture({ kind }: { kind: FormKind }) {
-  return (
-    <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
-      <path d={kind.picture} />
-    </svg>
-  );
-}
-
-/** Whatever belongs here, with its picture and a sentence, found by any word of both. */
-function AddOne({ kinds, onAdd }: { kinds: readonly FormKind[]; onAdd: (kind: string) => void }) {
-  const [isOpen, setOpen] = useState(false);
-  const [text, setText] = useState('');
-  const words = text.toLowerCase().split(/\s+/);
-  const found = kinds.filter((kind) =>
-    words.every((word) => `${kind.title} ${kind.says}`.toLowerCase().includes(word)),
-  );
-  const take = (kind: FormKind | undefined) => {
-    if (kind === undefined) return;
-    onAdd(kind.kind);
-    setOpen(false);
-    setText('');
-  };
-  if (!isOpen) {
-    return (
-      <Button size="sm" variant="outline-primary" onClick={() => setOpen(true)}>
-        Add …
-      </Button>
-    );
-  }
-  return (
-    <div className="add-thing">
-      <input
-        className="form-control"
-        aria-label="Find something to add"
-        placeholder="sill, arch, stone …"
-        value={text}
-        autoComplete="off"
-        onChange={(event) => setText(event.target.value)}
-        ref={focusWhenShown}
-        onKeyDown={(event) => {
-          event.stopPropagation();
-          if (event.key === 'Escape') setOpen(false);
-          if (event.key === 'Enter') take(found[0]);
-        }}
-      />
-      <ul>
-        {found.map((kind) => (
-          <li key={kind.kind}>
-            <button type="button" onClick={() => take(kind)}>
-              <Picture kind={kind} />
-              <span>
-                <b>{kind.title}</b> {kind.says}
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      {found.length === 0 && <p className="quiet">Nothing of that name goes here.</p>}
-      <Button size="sm" variant="outline-secondary" onClick={() => setOpen(false)}>
-        Add nothing
-      </Button>
-    </div>
-  );
 }

@@ -11,7 +11,7 @@ export function ValueLength({ field, path }: OneProps) {
       value={textAt(state.document, path)}
       world={field.holds.world ?? 'real'}
       optional={field.optional}
-      usual={asText(field.usual)}
+      usual={asText(field.usual) || (field.unsaid ?? '')}
     />
   );
 }

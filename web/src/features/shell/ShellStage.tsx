@@ -1,16 +1,18 @@
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
-import type { Edit, Opening, Wall } from '../../api/types';
+import type { Edit, Opening, Thing, Wall } from '../../api/types';
 import { useEffect, useRef } from 'react';
 import ButtonGroup from 'react-bootstrap/ButtonGroup';
 import Dropdown from 'react-bootstrap/Dropdown';
-import { Elevation } from '../../drawing/Elevation';
+import { Elevation, isThing, keyOfThing } from '../../drawing/Elevation';
 import { WallChooser } from '../../drawing/WallChooser';
 import { Empty } from '../../ui/States';
 import { textAt, useBuilding } from '../../document/context';
-import { movesIn } from '../../document/pending';
+import { movesIn, thingMovesIn } from '../../document/pending';
+import { AddThing } from './AddThing';
 import { OpeningFigures } from './OpeningFigures';
 import { RowFigures } from './RowFigures';
+import { ThingFigures } from './ThingFigures';
 import { kindsOf } from '../../document/kinds';
 import { Methods, Plan } from './Plan';
 import { WallFigures } from './WallFigures';
@@ -18,7 +20,7 @@ import { SIDES, WholeFigures, WholeSide } from './WholeSide';
 
 /** Which walls, floors, braces and layers make it? */
 export function ShellStage() {
-  const { state, drawn, save, gather, units, unseen } = useBuilding();
+  const { drawn, save } = useBuilding();
   const [search, setSearch] = useSearchParams();
   const asked = search.get('wall');
   const part = search.get('part');
@@ -32,6 +34,7 @@ export function ShellStage() {
     wall?.openings.find((one) => one.key === chosen) ??
     wall?.openings.find((one) => chosen !== null && one.row === chosen) ??
     null;
+  const thing = wall?.things.find((one) => keyOfThing(one.id) === chosen) ?? null;
   const choose = (next: string) => setSearch({ wall: next }, { replace: true });
   const setChosen = (key: string | null) =>
     setSearch({ wall: wall?.key ?? view, ...(key === null ? {} : { opening: key }) }, { replace: true });
@@ -85,26 +88,7 @@ export function ShellStage() {
         ) : wall === undefined ? (
           <Plan onChoose={choose} />
         ) : (
-          <>
-            <OpeningTools wall={wall} walls={walls} opening={opening} onAdd={add} onChosen={setChosen} />
-            <Elevation
-              wall={wall}
-              rule={drawn.rule}
-              units={units}
-              building={state.id}
-              revision={state.derived_from ?? 0}
-              chosen={opening?.key ?? null}
-              onChoose={setChosen}
-              moved={movesIn(unseen, wall.key)}
-              onMove={(moved, bricks, courses) =>
-                gather([{ op: 'move-opening', wall: wall.key, id: moved.row ?? moved.id, bricks, courses }])
-              }
-              onRemove={(gone) => {
-                save([{ op: 'remove-opening', wall: wall.key, id: gone.row ?? gone.id }]);
-                setChosen(null);
-              }}
-            />
-          </>
+          <WallDrawing wall={wall} opening={opening} thing={thing} onAdd={add} onChosen={setChosen} />
         )}
       </section>
       <aside className="sheet" aria-label="Figures">
@@ -112,6 +96,15 @@ export function ShellStage() {
           <WholeFigures side={side} />
         ) : wall === undefined ? (
           <Methods />
+        ) : thing !== null ? (
+          <ThingFigures
+            key={thing.path}
+            wall={wall}
+            walls={walls}
+            thing={thing}
+            onAdd={add}
+            onRemoved={() => setChosen(null)}
+          />
         ) : opening === null ? (
           <WallFigures wall={wall} part={part} />
         ) : opening.row !== null ? (
@@ -120,6 +113,54 @@ export function ShellStage() {
           <OpeningFigures key={opening.path} wall={wall} opening={opening} />
         )}
       </aside>
+    </>
+  );
+}
+
+/** A wall with what is offered for it, on which openings and things are chosen, pulled and moved. */
+function WallDrawing({
+  wall,
+  opening,
+  thing,
+  onAdd,
+  onChosen,
+}: {
+  wall: Wall;
+  opening: Opening | null;
+  thing: Thing | null;
+  onAdd: (edits: Edit[]) => void;
+  onChosen: (key: string | null) => void;
+}) {
+  const { state, drawn, save, gather, units, unseen } = useBuilding();
+  if (drawn === null) return null;
+  return (
+    <>
+      <OpeningTools wall={wall} walls={drawn.walls} opening={opening} onAdd={onAdd} onChosen={onChosen} />
+      <Elevation
+        wall={wall}
+        rule={drawn.rule}
+        units={units}
+        building={state.id}
+        revision={state.derived_from ?? 0}
+        chosen={opening?.key ?? (thing === null ? null : keyOfThing(thing.id))}
+        onChoose={onChosen}
+        moved={{ ...movesIn(unseen, wall.key), ...thingMoves(unseen, wall.block) }}
+        onMove={(moved, bricks, courses) =>
+          gather([
+            isThing(moved)
+              ? { op: 'move-thing', block: wall.block, id: moved.id, bricks, courses }
+              : { op: 'move-opening', wall: wall.key, id: moved.row ?? moved.id, bricks, courses },
+          ])
+        }
+        onRemove={(gone) => {
+          save([
+            isThing(gone)
+              ? { op: 'remove-thing', block: wall.block, id: gone.id }
+              : { op: 'remove-opening', wall: wall.key, id: gone.row ?? gone.id },
+          ]);
+          onChosen(null);
+        }}
+      />
     </>
   );
 }
@@ -159,6 +200,7 @@ function OpeningTools({
       <Button variant="outline-primary" onClick={() => onAdd([{ op: 'add-row', wall: edge }])}>
         Add a row
       </Button>
+      <AddThing wall={wall} opening={opening} onAdd={onAdd} />
       {opening !== null && (
         <>
           <Dropdown as={ButtonGroup}>
@@ -219,15 +261,27 @@ function useFresh(wall: Wall | undefined, choose: (key: string) => void) {
   const known = useRef<ReadonlySet<string> | null>(null);
   useEffect(() => {
     const before = known.current;
-    const fresh = before === null ? undefined : wall?.openings.find((one) => !before.has(one.key));
+    const fresh = before === null ? undefined : keysOf(wall).find((key) => !before.has(key));
     if (fresh !== undefined) {
       known.current = null;
-      choose(fresh.key);
+      choose(fresh);
     }
   });
   return () => {
-    known.current = new Set(wall?.openings.map((one) => one.key));
+    known.current = new Set(keysOf(wall));
   };
+}
+
+/** All that can be chosen on a wall. */
+function keysOf(wall: Wall | undefined): string[] {
+  return wall === undefined
+    ? []
+    : [...wall.openings.map((one) => one.key), ...wall.things.map((one) => keyOfThing(one.id))];
+}
+
+/** By what is chosen on the drawing. */
+function thingMoves(unseen: readonly Edit[], block: string) {
+  return Object.fromEntries(Object.entries(thingMovesIn(unseen, block)).map(([id, move]) => [keyOfThing(id), move]));
 }
 
 /** Ctrl+C takes the chosen opening or row, Ctrl+V puts it on the wall that is looked at. */

@@ -3,6 +3,7 @@ import type { Wall } from '../../api/types';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
 import { AsBuilt } from '../../document/AsBuilt';
+import { keyOfThing } from '../../drawing/Elevation';
 import { ChecksAt } from './ChecksAt';
 import { WallDetails } from './WallDetails';
 
@@ -39,6 +40,22 @@ export function WallFigures({ wall, part: named }: { wall: Wall; part: string | 
           ? 'No opening in it. Add one above the drawing.'
           : 'Choose an opening to see its figures.'}
       </p>
+      {wall.things.length > 0 && (
+        <p>
+          On it:{' '}
+          {wall.things.map((thing, i) => (
+            <span key={thing.id}>
+              {i > 0 && ', '}
+              <Link
+                to={`/buildings/${state.id}/shell?${new URLSearchParams({ wall: wall.key, opening: keyOfThing(thing.id) }).toString()}`}
+                replace
+              >
+                {thing.called}
+              </Link>
+            </span>
+          ))}
+        </p>
+      )}
       {wall.path.startsWith('relief') ? (
         <p className="quiet">Here the building is cut before the backscene; what stands there is said under Plot.</p>
       ) : (
