@@ -77,7 +77,14 @@ final readonly class MethodsFields
             Field::optional('stock', 'paper', new StockType, 'paper-0.1'),
             Field::optional('brick', 'bricks', new ColourType, '#a65f4a'),
             Field::optional('mortar', 'mortar', new ColourType, '#d5cbb9'),
+            Field::optional('joints', 'joints too fine to print', self::joints(), 'tone')
+                ->saying('than to scale, as fine as they can be: two dots of 600 to the inch'),
         );
+    }
+
+    private static function joints(): ChoiceType
+    {
+        return ChoiceType::of(['tone' => 'left to tones', 'widened' => 'printed wider']);
     }
 
     private static function template(): FieldSet

@@ -134,6 +134,13 @@ final readonly class MethodsReader
 
         return $said === null || $overlap === null || $brick === null || $mortar === null
             ? null
-            : new SkinMethod($overlap->mm, $said->text('opening') === 'folded', $said->model('flap')?->mm, $brick, $mortar);
+            : new SkinMethod(
+                $overlap->mm,
+                $said->text('opening') === 'folded',
+                $said->model('flap')?->mm,
+                $brick,
+                $mortar,
+                $said->text('joints') === 'widened',
+            );
     }
 }

@@ -13,6 +13,7 @@ final readonly class SkinMethod
     /**
      * @param  bool  $turnsIn  whether paper turns into openings
      * @param  ?float  $flap_mm  how deep; null where it follows the wall
+     * @param  bool  $widensJoints  whether joints too fine to print are printed as fine as they can be, and not left to the units' tones
      */
     public function __construct(
         public float $overlap_mm,
@@ -20,6 +21,7 @@ final readonly class SkinMethod
         public ?float $flap_mm,
         public string $brick,
         public string $mortar,
+        public bool $widensJoints = false,
     ) {
     }
 

@@ -7,13 +7,13 @@ namespace Chartula\Core\Fit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Masonry;
+use Chartula\Core\Form\Claims\RaisedRoom;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\WallSpan;
-use Chartula\Core\Trim\RaisedRoom;
 
 /** What stands round openings and is not made as it is said, or runs into something else. docs/formulas.md#dressings */
 final readonly class DressChecks
@@ -76,9 +76,13 @@ final readonly class DressChecks
             $text = "$what: not made, since its wall has no paper to print it on. Raise it, or give the wall a finish.";
             $checks[] = $this->check($claim->owner(), 'dress.no-paper', Check::WARN, $text);
         }
-        if ($claim->units !== [] && $this->masonry->joint <= 0.0) {
+        $hasJoints = $claim->units !== [] && $claim->tone->joint !== $claim->tone->unit;
+        if ($hasJoints && $this->masonry->joint <= 0.0) {
             $text = "$what: its joints are too fine to print at this scale; its units are told by their tones.";
             $checks[] = $this->check($claim->owner(), 'dress.tones', Check::NOTE, $text);
+        } elseif ($hasJoints && $this->masonry->isWidened) {
+            $text = "$what: its joints are printed wider than to scale, as fine as they can be.";
+            $checks[] = $this->check($claim->owner(), 'dress.widened', Check::NOTE, $text);
         }
 
         return $checks;

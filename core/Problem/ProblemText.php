@@ -149,6 +149,7 @@ final readonly class ProblemText
         'opening.above-wall' => 'the opening’s head stands {over|real} above the wall there; the wall is {height|real} high',
         'opening.overlap' => 'the opening overlaps “{other}” by {over|model}; they must stand apart',
         'dress.head-not-flat' => 'a {what} lies over a flat head; make the head flat, or put a brick arch over it',
+        'dress.all-slope' => 'a {what} whose top slopes by all of its height has no front left; let it slope less',
         'dress.rise-too-great' => 'a {what} that rises more than half of what it spans is more than a half circle; let it rise less',
         'dress.too-large' => 'this {what} would be {given|model} from end to end; at this scale {limit|model} is the most, so one of its figures is a slip',
         'dress.too-many' => 'its {what} would be more than 500 to a jamb; make one of them higher',

@@ -14,7 +14,7 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\MarkKind;
 
-/** Lines marked on the outside of a wall: where lower roofs meet it, its plinth, and the ground along it. */
+/** Lines marked on the outside of a wall: where lower roofs meet it, its plinth, the ground along it, what is raised. */
 final readonly class WallMarks
 {
     /** A shorter line tells nobody anything, mm. */
@@ -39,7 +39,7 @@ final readonly class WallMarks
             array_push($marks, ...self::inside($line, $card));
         }
 
-        return $marks;
+        return [...$marks, ...RaisedSeats::marks($span->form, $card)];
     }
 
     /**
@@ -58,7 +58,7 @@ final readonly class WallMarks
             }
         }
 
-        return $marks;
+        return [...$marks, ...RaisedSeats::marks($span->form, $paper)];
     }
 
     /** @return list<Mark> */

@@ -6,6 +6,7 @@ namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\BrickBond;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Form\Claims\Masonry;
 use Chartula\Core\Part\BrickArt;
 
 /** Bricks in a bond, by the building's gauge and in its colours. docs/formulas.md#bonds */
@@ -25,9 +26,9 @@ final readonly class Brickwork implements Covering
     {
         [$gauge, $ratio, $skin] = [$building->gauge, $building->scale->ratio, $building->methods->skin];
 
-        return new self(
-            $bond, $gauge->brick_mm / $ratio, $gauge->course_mm / $ratio, $gauge->joint_mm / $ratio, $skin->brick, $skin->mortar,
-        );
+        $joint = max($gauge->joint_mm / $ratio, $skin->widensJoints ? Masonry::LEAST_LINE_MM : 0.0);
+
+        return new self($bond, $gauge->brick_mm / $ratio, $gauge->course_mm / $ratio, $joint, $skin->brick, $skin->mortar);
     }
 
     public function artwork(CoveredFace $face): BrickArt

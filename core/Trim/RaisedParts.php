@@ -6,6 +6,7 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\RaisedRoom;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;

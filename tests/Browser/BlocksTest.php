@@ -177,54 +177,73 @@ final class BlocksTest extends BrowserTestCase
         $this->assertAccessible('a kind of opening with a sill');
     }
 
-    public function testABandGoesAlongAWallAndAnArchOverAPair(): void
+    public function testABandGoesAlongAWall(): void
     {
         $this->beginBuilding('Ebba', 'Bands');
+        $this->link('Shell')->click();
+        $this->addThing('band stones');
+        $this->saved(2);
+        $this->heading('Band');
+        $this->find("//label[normalize-space()='made']/following-sibling::select/option[.='raised']")->click();
+        $this->saved(3);
+        $this->sees('joints close');
+        $up = $this->field('foot above base')->getAttribute('value');
+        $this->find("//*[name()='svg'][@role='application']")->sendKeys(WebDriverKeys::ARROW_UP.WebDriverKeys::ARROW_UP);
+        $this->saved(4);
+        self::assertNotSame($up, $this->field('foot above base')->getAttribute('value'));
+        $this->type('foot above base', '2 1/2');
+        $this->sees('“2 1/2” has no unit');
+        $this->type('foot above base', '2ft 7 1/4in');
+        $this->saved(5);
+        $this->press('Copy it');
+        $this->saved(6);
+        $this->heading('Second band');
+        $this->find("//button[@aria-label='Copy it to another wall']")->click();
+        $this->find("//a[normalize-space()='to back, mirrored']")->click();
+        $this->saved(7);
+        $this->find("//*[name()='svg'][@role='application']")->sendKeys(WebDriverKeys::DELETE);
+        $this->saved(8);
+        $this->press('Undo');
+        $this->saved(9);
+        $this->browser->navigate()->refresh();
+        $this->link('second band');
+    }
+
+    public function testAnArchGoesOverAPairAndOneWindowIsDressedForItself(): void
+    {
+        $this->beginBuilding('Iris', 'Arches');
         $this->link('Shell')->click();
         foreach ([2, 3] as $revision) {
             $this->press('Add sash');
             $this->saved($revision);
         }
-        $add = function (string $words): void {
-            $this->press('Add …');
-            $this->find("//input[@aria-label='Find something to add']")->sendKeys($words.WebDriverKeys::ENTER);
-        };
-        $add('band stones');
+        $this->addThing('arch as one');
         $this->saved(4);
-        $this->heading('Band');
-        $this->find("//label[normalize-space()='made']/following-sibling::select/option[.='raised']")->click();
-        $this->saved(5);
-        $this->sees('joints close');
-        $up = $this->field('foot above base')->getAttribute('value');
-        $drawing = $this->find("//*[name()='svg'][@role='application']");
-        $drawing->sendKeys(WebDriverKeys::ARROW_UP.WebDriverKeys::ARROW_UP);
-        $this->saved(6);
-        $moved = $this->field('foot above base')->getAttribute('value');
-        self::assertNotSame($up, $moved);
-        $this->type('foot above base', '2 1/2');
-        $this->sees('“2 1/2” has no unit');
-        $this->type('foot above base', '2ft 7 1/4in');
-        $this->saved(7);
-        $this->press('Copy it');
-        $this->saved(8);
-        $this->heading('Second band');
-        $this->find("//button[@aria-label='Copy it to another wall']")->click();
-        $this->find("//a[normalize-space()='to back, mirrored']")->click();
-        $this->saved(9);
-        $drawing = $this->find("//*[name()='svg'][@role='application']");
-        $drawing->sendKeys(WebDriverKeys::DELETE);
-        $this->saved(10);
-        $this->press('Undo');
-        $this->saved(11);
-        $add('arch as one');
-        $this->saved(12);
         $this->heading('Brick arch');
         $this->type('rising by', '10in');
-        $this->saved(13);
+        $this->saved(5);
         $this->assertAccessible('an arch over a pair');
         $this->browser->navigate()->refresh();
         $this->heading('Brick arch');
         self::assertSame('10in', $this->field('rising by')->getAttribute('value'));
+        $this->find("//*[name()='svg'][@role='application']")->sendKeys(WebDriverKeys::PAGE_UP);
+        $this->press('Dress it otherwise than its kind');
+        $this->saved(6);
+        $this->find("//section[@aria-label='Round this one alone']//button[.='Add …']")->click();
+        $this->find("//input[@aria-label='Find something to add']")->sendKeys('surround'.WebDriverKeys::ENTER);
+        $this->saved(7);
+        $this->press('Dress it as its kind again');
+        $this->saved(8);
+        // What the arch goes over is taken away, and it with that.
+        $this->press('Remove the second sash');
+        $this->saved(9);
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-thing]')));
+    }
+
+    private function addThing(string $words): void
+    {
+        $this->press('Add to the wall …');
+        $this->find("//input[@aria-label='Find something to add']")->sendKeys($words.WebDriverKeys::ENTER);
     }
 
     public function testAFaultIsAtTheEdgeAndTheLastRoofStays(): void

@@ -24,6 +24,7 @@ final readonly class Masonry
      * @param  float  $unit  a brick on edge or on end with its joint, as wide as a course is high
      * @param  float  $half  half a brick's length
      * @param  float  $joint  between units; 0 where it would be too fine to print
+     * @param  bool  $isWidened  whether it is wider than to scale, so that it can be printed
      */
     private function __construct(
         public float $unit,
@@ -31,6 +32,7 @@ final readonly class Masonry
         public float $joint,
         public Tone $brick,
         private Scale $scale,
+        public bool $isWidened = false,
     ) {
     }
 
@@ -38,13 +40,16 @@ final readonly class Masonry
     {
         [$gauge, $scale, $skin] = [$building->gauge, $building->scale, $building->methods->skin];
         $joint = $gauge->joint_mm / $scale->ratio;
+        $isFine = $joint < self::LEAST_LINE_MM;
+        $widened = $isFine && $skin->widensJoints ? self::LEAST_LINE_MM : 0.0;
 
         return new self(
             $gauge->course_mm / $scale->ratio,
             $gauge->brick_mm / $scale->ratio / 2.0,
-            $joint < self::LEAST_LINE_MM ? 0.0 : $joint,
+            $isFine ? $widened : $joint,
             new Tone($skin->brick, $skin->mortar),
             $scale,
+            $widened > 0.0,
         );
     }
 

@@ -15,10 +15,12 @@ use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\DressedOpening;
 use Chartula\Core\Form\Claims\Dresses;
 use Chartula\Core\Form\Claims\HowMade;
+use Chartula\Core\Form\Claims\Masonry;
 use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Form\Claims\Units;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 
 /** A sill under an opening: its top flush with the opening's foot, so much beyond the jambs. docs/formulas.md#dressings */
 final readonly class Sill implements Dresses
@@ -55,6 +57,8 @@ final readonly class Sill implements Dresses
             ...[
                 Field::optional('of', 'of', ChoiceType::of(['stone' => 'stone', 'brick' => 'brick on edge', 'tile' => 'tiles']), 'stone'),
                 Field::optional('h', 'height', LengthType::real(), '3in'),
+                Field::optional('weathered', 'top slopes by', LengthType::real())->meaning('level')
+                    ->saying('how much of its height, from the front, is its sloped top'),
                 Field::optional('beyond', 'beyond the jambs', LengthType::real(Sign::ZeroOrMore), '3in'),
             ],
             ...HowMade::fields('2in'),
@@ -63,7 +67,9 @@ final readonly class Sill implements Dresses
 
     public function refusal(Feature $feature, DressedOpening $at): ?string
     {
-        return null;
+        $said = $feature->said;
+
+        return ($said->real('weathered')->mm ?? 0.0) >= ($said->real('h')->mm ?? INF) ? 'dress.all-slope' : null;
     }
 
     public function claims(Feature $feature, DressedOpening $at): array
@@ -76,26 +82,51 @@ final readonly class Sill implements Dresses
         $beyond = $masonry->mm($said->real('beyond'));
         [$left, $right, $top] = [$at->opening->left - $beyond, $at->opening->right() + $beyond, $at->opening->sill];
         $foot = $top - $masonry->mm($said->real('h'));
+        // From the front the slope of its top is a strip of so much, in the light.
+        $edge = max($foot, $top - $masonry->mm($said->real('weathered')));
+        [$units, $tone, $along] = self::units($said->text('of') ?? '', $masonry, [$left, $right], [$foot, $edge, $beyond]);
+        $accents = [];
+        if ($edge < $top - Tolerance::FIGURE) {
+            $line = static fn (float $y): array => [new Vec2($left, $y), new Vec2($right, $y)];
+            $count = $units === [] ? 1 : $masonry->count($right - $left);
+            $slope = Units::row($line($edge), $line($top), $count, $masonry->joint);
+            $units = $units === [] ? [Ring::rectangle($left, $foot, $right, $edge)] : $units;
+            $accents = array_fill(count($units), count($slope), Tone::lit($tone->unit));
+            $units = [...$units, ...$slope];
+        }
+        $how = HowMade::from($said->text('as') ?? 'printed');
+        $ring = Ring::rectangle($left, $foot, $right, $top);
+        $proud = $masonry->mm($said->real('proud'));
+
+        return [new Claim('sill', $feature, $ring, $units, $tone, $how, $proud, ['foot' => $along], $accents)];
+    }
+
+    /**
+     * @param  array{float, float}  $ends  of it
+     * @param  array{float, float, float}  $heights  of its foot and of the edge of its front, and how far it goes beyond the jambs
+     * @return array{list<Ring>, Tone, list<float>} of its front, and where its joints go on into the opening
+     */
+    private static function units(string $of, Masonry $masonry, array $ends, array $heights): array
+    {
+        [$left, $right] = $ends;
+        [$foot, $edge, $beyond] = $heights;
         $line = static fn (float $y): array => [new Vec2($left, $y), new Vec2($right, $y)];
-        // What is seen from the front goes on into the opening.
-        [$units, $tone, $along] = match ($said->text('of')) {
+        [$whole, $half] = [$masonry->count($right - $left), $masonry->count(($right - $left) / 2.0)];
+
+        return match ($of) {
             'brick' => [
-                Units::row($line($foot), $line($top), $masonry->count($right - $left), $masonry->joint), $masonry->brick,
-                Units::jointsIn($masonry->count($right - $left), $right - $left, $beyond),
+                Units::row($line($foot), $line($edge), $whole, $masonry->joint), $masonry->brick,
+                Units::jointsIn($whole, $right - $left, $beyond),
             ],
             'tile' => [
                 [
-                    ...Units::row($line($foot), $line(($foot + $top) / 2.0), $masonry->count(($right - $left) / 2.0), $masonry->joint),
-                    ...Units::row($line(($foot + $top) / 2.0), $line($top), $masonry->count(($right - $left) / 2.0) + 1, $masonry->joint),
+                    ...Units::row($line($foot), $line(($foot + $edge) / 2.0), $half, $masonry->joint),
+                    ...Units::row($line(($foot + $edge) / 2.0), $line($edge), $half + 1, $masonry->joint),
                 ],
                 new Tone(Tone::TILE, $masonry->brick->joint),
-                Units::jointsIn($masonry->count(($right - $left) / 2.0) + 1, $right - $left, $beyond),
+                Units::jointsIn($half + 1, $right - $left, $beyond),
             ],
             default => [[], new Tone(Tone::STONE, Tone::STONE), []],
         };
-        $how = HowMade::from($said->text('as') ?? 'printed');
-        $ring = Ring::rectangle($left, $foot, $right, $top);
-
-        return [new Claim('sill', $feature, $ring, $units, $tone, $how, $masonry->mm($said->real('proud')), ['foot' => $along])];
     }
 }

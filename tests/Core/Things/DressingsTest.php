@@ -15,6 +15,8 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\MarkKind;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
@@ -48,6 +50,59 @@ final class DressingsTest extends TestCase
         self::assertEqualsWithDelta(array_map(static fn (int $k): float => $k / 12.0, range(1, 11)), $claim->finishes['foot'] ?? [], 1e-9);
         self::assertRing([[9.0, 9.5], [9.9375, 9.5], [9.9375, 11.0], [9.0, 11.0]], $claim->units[0]);
         self::assertRing([[10.0625, 9.5], [10.9375, 9.5], [10.9375, 11.0], [10.0625, 11.0]], $claim->units[1]);
+    }
+
+    /** 3 in high = 1, of which 1 in = 1/3 slopes: its front is from 10 to 10.667, over it one strip in the light, or one for each brick. */
+    public function testTheSlopeOfASillIsAStripInTheLight(): void
+    {
+        $stone = self::claim('[{"kind": "sill", "weathered": "1in"}]', '[]');
+        self::assertCount(2, $stone->units);
+        self::assertRing([[9.0, 10.0], [23.0, 10.0], [23.0, 10.666667], [9.0, 10.666667]], $stone->units[0]);
+        self::assertRing([[9.0, 10.666667], [23.0, 10.666667], [23.0, 11.0], [9.0, 11.0]], $stone->units[1]);
+        self::assertSame([1 => '#cac3b4'], $stone->accents);
+        $brick = self::claim('[{"kind": "sill", "of": "brick", "weathered": "1in"}]', '[]');
+        self::assertSame([28, range(14, 27)], [count($brick->units), array_keys($brick->accents)]);
+        $this->expectExceptionMessageMatches('/no front left/');
+        self::claim('[{"kind": "sill", "weathered": "3in"}]', '[]');
+    }
+
+    /** At 1:114 a joint of 3/8 in is 0.0836, finer than two dots: tones tell units, or it is printed as fine as it can be. */
+    public function testJointsThatVanishAreLeftToTonesOrWidened(): void
+    {
+        $sill = '[{"kind": "sill", "of": "brick"}]';
+        $codes = static fn (Derivation $d): array => array_values(array_unique(array_filter(
+            array_map(static fn (Check $check): string => $check->code, $d->checks),
+            static fn (string $code): bool => in_array($code, ['dress.tones', 'dress.widened'], true),
+        )));
+        $small = ['scale' => '1:114'];
+        $wide = ['methods.skin' => (object) ['joints' => 'widened']];
+        self::assertSame([], $codes(self::derived($sill, '[]', $wide)), 'at a scale at which they can be printed they are as they are');
+        self::assertSame(['dress.tones'], $codes(self::derived($sill, '[]', $small)));
+        self::assertSame(['dress.widened'], $codes(self::derived($sill, '[]', $small + $wide)));
+        $gap = static fn (Claim $claim): float => $claim->units[1]->bounds()->x0 - $claim->units[0]->bounds()->x1;
+        self::assertEqualsWithDelta(0.0, $gap(self::claim($sill, '[]', 'w1', $small)), 1e-9);
+        self::assertEqualsWithDelta(0.085, $gap(self::claim($sill, '[]', 'w1', $small + $wide)), 1e-9);
+        $art = self::derived($sill, '[]', $small + $wide)->kit->part('main.front.paper')->part->art;
+        self::assertSame(0.085, $art instanceof BrickArt ? $art->joint : null);
+    }
+
+    /** Ticks go from 0.35 inside each corner, on the wall's paper and hidden by what goes there; where that is printed there are none. */
+    public function testWhatIsOnlyRaisedHasItsPlaceMarked(): void
+    {
+        $seats = static fn (string $as): array => array_values(array_filter(
+            self::derived("[{\"kind\": \"sill\", \"h\": \"9in\", \"as\": \"$as\"}]", '[]')->kit->part('main.front.paper')->part->marks,
+            static fn (Mark $mark): bool => $mark->kind === MarkKind::Seat,
+        ));
+        self::assertSame([[], []], [$seats('printed'), $seats('both')]);
+        $marks = $seats('raised');
+        self::assertCount(8, $marks, 'at the four corners of both');
+        // 9 in = 3 high: from 8 to 11, from 9 to 23. Bisectors at 45°.
+        $from = $marks[0]->path[0];
+        self::assertEqualsWithDelta([9.0 + 0.35 * M_SQRT1_2, 8.0 + 0.35 * M_SQRT1_2], [$from->x, $from->y], 1e-6);
+        foreach ($marks as $mark) {
+            self::assertGreaterThan(8.0, min(array_map(static fn (Vec2 $p): float => $p->y, $mark->path)));
+            self::assertLessThan(11.0, max(array_map(static fn (Vec2 $p): float => $p->y, $mark->path)));
+        }
     }
 
     /** The door from 56 to 69, its head at 28: bears 4½ in = 1.5 a side, 9 in = 3 high. */

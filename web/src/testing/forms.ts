@@ -61,7 +61,18 @@ export const FORMS: Record<string, FormField[]> = {
       },
     },
   ],
-  style: [],
+  style: [
+    {
+      key: 'dress',
+      label: 'Round it',
+      optional: true,
+      holds: {
+        what: 'kinds',
+        one: 'Dressing',
+        kinds: [{ kind: 'sill', title: 'Sill', says: 'Under it.', picture: 'M2 2H9', fields: [] }],
+      },
+    },
+  ],
   opening: [
     { key: 'from', label: 'from the left end', optional: false, holds: { what: 'length', world: 'real' } },
     { key: 'sill', label: 'sill above base', optional: false, holds: { what: 'length', world: 'real' } },

@@ -33,7 +33,7 @@ export function AddThing({
   return (
     <AddOne
       isLarge
-      label="Add …"
+      label="Add to the wall …"
       all={all}
       onAdd={({ kind, key }) => {
         const [anchor = '', vertex = ''] = key.split(' ');

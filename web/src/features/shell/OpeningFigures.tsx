@@ -4,6 +4,7 @@ import { useBuilding } from '../../document/context';
 import { DocumentForm } from '../../document/form/DocumentForm';
 import { KindOf } from '../../document/KindOf';
 import { ChecksAt } from './ChecksAt';
+import { OwnDress } from './OwnDress';
 
 /** Figures of the chosen opening, with the sums of its frame and of the piers beside it. */
 export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening }) {
@@ -27,6 +28,7 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
       </h2>
       <p className="quiet">{wall.edge} wall</p>
       <DocumentForm form="opening" path={opening.path} />
+      <OwnDress opening={opening} />
       <KindOf wall={wall} opening={opening} />
       {width !== undefined && frame !== undefined && (
         <WorkingsTable workings={width} title={`${frame.name}, cut ${frame.qty}`} />

@@ -77,7 +77,7 @@ describe('Shell', () => {
     derived.view.walls = [frontWall({ openings: [openingAt('w1', 10), openingAt('w2', 40)], ends: [...ends] })];
     const { save, container } = showIn(hutState(), <ShellStage />, derived);
     const add = (words: string) => {
-      fireEvent.click(screen.getByRole('button', { name: 'Add …' }));
+      fireEvent.click(screen.getByRole('button', { name: 'Add to the wall …' }));
       fireEvent.change(screen.getByLabelText('Find something to add'), { target: { value: words } });
       fireEvent.keyDown(screen.getByLabelText('Find something to add'), { key: 'Enter' });
     };
@@ -124,6 +124,14 @@ describe('Shell', () => {
       { op: 'repeat-thing', ...of, count: 3, every: '3ft' },
       { op: 'remove-thing', ...of },
     ]);
+  });
+
+  it('dresses one opening otherwise than its kind, and as that again', () => {
+    const { save, container } = showIn(hutState(), <ShellStage />, hut());
+    const mark = container.querySelector('[data-opening=w1]');
+    if (mark !== null) fireEvent.pointerDown(mark);
+    fireEvent.click(screen.getByRole('button', { name: 'Dress it otherwise than its kind' }));
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.walls.0.openings.0.dress', value: [] }]);
   });
 
   it('says over which openings a thing goes, two at the least', () => {

@@ -79,6 +79,16 @@ export function SkinStage() {
           path="methods.skin.mortar"
           value={text('methods.skin.mortar') || derived.view.skin.mortar}
         />
+        <SelectField
+          label="joints too fine to print"
+          path="methods.skin.joints"
+          value={text('methods.skin.joints') || 'tone'}
+          choices={[
+            ['tone', 'left to tones'],
+            ['widened', 'printed wider'],
+          ]}
+          onChange={(value) => save([{ op: 'set', path: 'methods.skin.joints', value }])}
+        />
         <LengthField
           label="lap round the corner"
           path="methods.skin.overlap"

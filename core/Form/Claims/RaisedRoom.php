@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Trim;
+namespace Chartula\Core\Form\Claims;
 
-use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Patch;
