@@ -131,7 +131,7 @@ final readonly class RoofView
             return [
                 'part' => $part->id, 'name' => $part->name,
                 'block' => $this->kit->form->blocks[$panel->facet->block]->block->id, 'pitch' => $panel->facet->pitch->text(),
-                'plan' => $panel->facet->patches[$panel->piece]->outline->toArray(),
+                'plan' => $panel->facet->built[$panel->patch]->outline->toArray(),
                 'outline' => $part->outline->ring->toArray(),
                 'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $part->holes),
                 'edges' => array_map(fn (int $i): array => [

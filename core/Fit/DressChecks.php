@@ -52,7 +52,8 @@ final readonly class DressChecks
             }
         }
         foreach ($wall->claims as $i => $claim) {
-            array_push($checks, ...$this->made($wall, $claim), ...$wall->receding === null ? $this->clashes($wall, $i) : []);
+            array_push($checks, ...$claim->pierces ? [] : $this->made($wall, $claim));
+            array_push($checks, ...$wall->receding === null ? $this->clashes($wall, $i) : []);
         }
 
         return $checks;

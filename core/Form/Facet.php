@@ -25,6 +25,7 @@ final readonly class Facet
      * @param  int  $level  1 above the break of a mansard
      * @param  Frame  $frame  of the underside: x along the edge, y up the slope, normal outwards
      * @param  list<Patch>  $patches  what is seen of it, in plan
+     * @param  list<Patch>  $built  of what card is cut: the same without what goes through it
      */
     public function __construct(
         public int $block,
@@ -35,6 +36,7 @@ final readonly class Facet
         public Frame $frame,
         public Patch $whole,
         public array $patches,
+        public array $built,
     ) {
     }
 
@@ -43,10 +45,14 @@ final readonly class Facet
         return new PlaneId($this->block, $this->edge, $this->level);
     }
 
-    /** @param  list<Patch>  $patches */
-    public function with(array $patches): self
+    /**
+     * @param  ?list<Patch>  $patches  seen of it; all of that is card, too
+     * @param  ?list<Patch>  $built
+     */
+    public function with(?array $patches = null, ?array $built = null): self
     {
-        return new self($this->block, $this->edge, $this->level, $this->name, $this->pitch, $this->frame, $this->whole, $patches);
+        return new self($this->block, $this->edge, $this->level, $this->name, $this->pitch, $this->frame, $this->whole,
+            $patches ?? $this->patches, $built ?? $patches ?? $this->built);
     }
 
     /** Gives the height of the underside over a place in plan. */

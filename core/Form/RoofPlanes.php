@@ -215,7 +215,7 @@ final readonly class RoofPlanes
 
         return new RoofForm([new Facet($this->index, 0, 0, 'deck', Angle::ofDegrees(0.0),
             new Frame(new Vec3($origin->x, $origin->y, $height), new Vec3($along->x, $along->y, 0.0), new Vec3(-$along->y, $along->x, 0.0)),
-            $patch, [$patch])], $outline);
+            $patch, [$patch], [$patch])], $outline);
     }
 
     /**
@@ -243,7 +243,7 @@ final readonly class RoofPlanes
             $name = $this->block->footprint->edges[$face->edge].($face->level > 0 && $this->block->roof->upper !== null ? '-upper' : '');
             $names[$name] = ($names[$name] ?? 0) + 1;
             $facets[] = new Facet($this->index, $face->edge, $face->level, $name.($names[$name] > 1 ? '-'.$names[$name] : ''),
-                Angle::ofDegrees(rad2deg(atan(1.0 / $face->speed))), $this->frame($face), $patch, [$patch]);
+                Angle::ofDegrees(rad2deg(atan(1.0 / $face->speed))), $this->frame($face), $patch, [$patch], [$patch]);
         }
 
         return $facets;

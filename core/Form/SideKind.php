@@ -78,4 +78,7 @@ enum SideKind: string
 
     /** Another block's eaves over a wall. */
     case Under = 'under';
+
+    /** What goes through it. */
+    case Pierced = 'pierced';
 }

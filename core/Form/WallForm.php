@@ -7,9 +7,11 @@ namespace Chartula\Core\Form;
 use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\Pierced;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\Tolerance;
@@ -62,6 +64,14 @@ final readonly class WallForm
     public function claimsRound(string $opening): array
     {
         return array_values(array_filter($this->claims, static fn (Claim $claim): bool => $claim->opening === $opening));
+    }
+
+    /** @return list<Ring> holes for what goes through it */
+    public function holes(): array
+    {
+        $through = array_filter($this->claims, static fn (Claim $claim): bool => $claim->pierces);
+
+        return array_values(array_map(static fn (Claim $claim): Ring => Pierced::hole($claim->ring), $through));
     }
 
     public function isGable(): bool

@@ -31,7 +31,7 @@ final readonly class PanelShape
     /** @param  float  $thickness  of the whole roof */
     public static function of(Form $form, Facet $facet, int $piece, float $thickness): self
     {
-        return new self($form, $facet, $facet->patches[$piece]->mapped($facet->flat(...)), $thickness);
+        return new self($form, $facet, $facet->built[$piece]->mapped($facet->flat(...)), $thickness);
     }
 
     /** Gives the outline that its sides truly have at that height. */

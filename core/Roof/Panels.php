@@ -48,7 +48,7 @@ final class Panels
         $leftOut = [];
         foreach ($form->facets as $facet) {
             $made = [];
-            foreach ($facet->patches as $piece => $patch) {
+            foreach ($facet->built as $piece => $patch) {
                 $shape = PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm);
                 foreach (array_keys($this->stack->layers) as $k) {
                     $parted = $this->parted($facet, $patch, $shape, $k);
@@ -228,6 +228,7 @@ final class Panels
             SideKind::Top => new Edge('top', 'top'),
             SideKind::Cut => new Edge('cut back', 'top'),
             SideKind::Open => new Edge('end', 'eaves'),
+            SideKind::Pierced => new Edge('hole', 'clearance'),
             SideKind::Foot, SideKind::Beneath, SideKind::Within => new Edge('foot', 'clearance'),
             SideKind::Deck => new Edge('deck', 'clearance'),
             SideKind::Wall => new Edge('wall', $clearWhereShort),

@@ -85,6 +85,21 @@ final readonly class WallShape
         );
     }
 
+    /**
+     * With further holes, where what they are for lies in it.
+     *
+     * @param  list<Ring>  $rings
+     */
+    public function pierced(array $rings): self
+    {
+        $isIn = fn (Ring $ring): bool => array_filter($ring->points, fn (Vec2 $p): bool => ! $this->whole->contains($p)) === [];
+        $holes = [...$this->holes, ...array_values(array_filter($rings, $isIn))];
+
+        return count($holes) === count($this->holes)
+            ? $this
+            : new self($this->outline, $this->labels, $holes, $this->holeOf, $this->openings, $this->whole);
+    }
+
     /** Its outline alone: doors are part of that. */
     public function plain(): self
     {
@@ -203,7 +218,7 @@ final readonly class WallShape
             SideKind::Under => new Edge('under', 'clearance'),
             SideKind::Rim => new Edge('top', 'top'),
             SideKind::Top, SideKind::Opening => new Edge(Side::of($label)->kind->value),
-            SideKind::Eaves, SideKind::Verge, SideKind::Deck, SideKind::Cut,
+            SideKind::Eaves, SideKind::Verge, SideKind::Deck, SideKind::Cut, SideKind::Pierced,
             SideKind::Over, SideKind::Clear, SideKind::Beneath, SideKind::Beside, SideKind::Within, SideKind::Below
                 => throw new LogicException("A wall has no side “{$label}”"),
         };

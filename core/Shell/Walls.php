@@ -211,7 +211,7 @@ final class Walls
             static fn (OpeningForm $o): float => $span->cut($o->opening)->grow($k),
             self::end('left', $span->at('left', $k)),
             self::end('right', $span->at('right', $k)),
-        );
+        )->pierced($span->form->holes());
     }
 
     /**

@@ -12,6 +12,7 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
@@ -78,7 +79,8 @@ final readonly class PaperParts
             $forms,
         );
         [$outline, $folds] = self::outline($patch, $forms, $openings, $laps);
-        $holes = $slits = $scores = [];
+        $slits = $scores = [];
+        $holes = array_values(array_filter($wall->holes(), static fn (Ring $r): bool => $patch->outline->contains($r->bounds()->centre())));
         foreach ($forms as $i => $opening) {
             if (! $opening->reachesFoot()) {
                 $holes[] = $openings[$i]->cutOut();
@@ -254,7 +256,7 @@ final readonly class PaperParts
     /** @return list<PrintedShape> */
     private static function printed(WallForm $wall): array
     {
-        $printed = array_filter($wall->claims, static fn (Claim $claim): bool => $claim->how->isPrinted());
+        $printed = array_filter($wall->claims, static fn (Claim $claim): bool => $claim->how->isPrinted() && ! $claim->pierces);
 
         return array_map(PrintedShape::of(...), array_values($printed));
     }

@@ -25,6 +25,8 @@ final readonly class Claim
      * @param  bool  $isOver  whether it lies on what else stands there
      * @param  int  $face  which of the faces of its thing's place it is on
      * @param  ?string  $opening  round which it stands; null where it stands on the wall itself
+     * @param  bool  $pierces  whether it goes through the wall, square to it: a hole in its card and its paper, and nothing is printed or
+     *     raised. Through a slope it goes upright, and its ring is of the plan, in the building's axes
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(
@@ -42,6 +44,7 @@ final readonly class Claim
         public int $face = 0,
         public ?string $opening = null,
         public array $turned = [],
+        public bool $pierces = false,
     ) {
     }
 
@@ -55,6 +58,12 @@ final readonly class Claim
     public function owner(): string
     {
         return $this->opening ?? $this->feature->id ?? '';
+    }
+
+    /** Nothing but the hole for what goes through. */
+    public static function through(string $id, Feature $feature, Ring $ring, int $face = 0): self
+    {
+        return new self($id, $feature, $ring, [], new Tone('#000000', '#000000'), HowMade::Printed, 0.0, face: $face, pierces: true);
     }
 
     /** As if nothing of it were raised. */

@@ -9,8 +9,10 @@ use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Feature\Kind;
 use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Problem\Problems;
 
 /** The second step of Form: what things take of the surfaces that the first step made. */
@@ -20,30 +22,39 @@ final readonly class Claims
 
     private Sites $sites;
 
-    private function __construct(private Building $building, private Problems $problems)
+    /** @param  list<Facet>  $facets  of all roofs */
+    private function __construct(Building $building, array $facets, private Problems $problems)
     {
         $this->masonry = Masonry::of($building);
-        $this->sites = new Sites($building);
+        $this->sites = new Sites($building, $facets);
     }
 
     /** Those of openings first, then the others in the order of what they stand on. */
     public static function of(Building $building, Form $form, Problems $problems): Form
     {
-        $self = new self($building, $problems);
+        $self = new self($building, $form->facets, $problems);
         $blocks = [];
         $sites = [];
+        $rings = [];
         foreach ($form->blocks as $block) {
             $block = $block->with(walls: array_map(static fn (WallForm $w): WallForm => $self->dressed($block, $w), $block->walls));
             [$block, $own] = $self->placed($block);
             $blocks[] = $block;
             array_push($sites, ...$own);
+            $through = array_map($self->through(...), array_values(array_filter($own, static fn (Site $s): bool => $s->isOnSlope)));
+            $rings[$block->index] = array_merge(...$through);
         }
+        $facets = array_map(static function (Facet $facet) use ($building, $rings): Facet {
+            $own = array_values(array_filter($rings[$facet->block] ?? [], static fn (Ring $r): bool => Pierced::meets($facet, $r)));
+
+            return $own === [] ? $facet : Pierced::slope($facet, $own, $building);
+        }, $form->facets);
         foreach ($building->features as $feature) {
             $site = $self->sites->onPlot($feature);
             array_push($sites, ...$site === null ? [] : [$site]);
         }
 
-        return new Form($blocks, $form->facets, $form->solids, $sites);
+        return new Form($blocks, $facets, $form->solids, $sites);
     }
 
     private function dressed(BlockForm $block, WallForm $wall): WallForm
@@ -136,7 +147,7 @@ final readonly class Claims
         [$feature, $kind] = [$site->feature, $site->feature->kind];
         $claims = match (true) {
             $site->group !== null => $this->round($site->group, [$feature], null),
-            $kind instanceof Takes => $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
+            $kind instanceof Takes && ! $site->isOnSlope => $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
                 ? $this->bounded($kind->takes($feature, $site))
                 : [],
             default => [],
@@ -150,6 +161,20 @@ final readonly class Claims
         }
 
         return $claims === [] ? $block : $block->with(walls: $walls);
+    }
+
+    /** @return list<Ring> of what goes upright through the slopes over its plan */
+    private function through(Site $site): array
+    {
+        [$feature, $kind] = [$site->feature, $site->feature->kind];
+        $claims = $kind instanceof Takes && $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
+            ? $this->bounded($kind->takes($feature, $site))
+            : [];
+
+        return array_values(array_map(
+            static fn (Claim $c): Ring => $c->ring,
+            array_filter($claims, static fn (Claim $c): bool => $c->pierces),
+        ));
     }
 
     private function isAllowed(Feature $feature, Kind $kind, ?string $refusal): bool

@@ -26,7 +26,7 @@ final readonly class RaisedRoom
 
     public static function has(WallForm $wall, Claim $claim): bool
     {
-        if (! $claim->how->isRaised()) {
+        if (! $claim->how->isRaised() || $claim->pierces) {
             return false;
         }
         $region = new Region($claim->ring);

@@ -19,14 +19,15 @@ use Chartula\Core\Measure\Tolerance;
 /** The lines of a block's roof, as far as they are built. Model millimetres, the building's axes. docs/formulas.md#places */
 final readonly class RoofLines
 {
-    public function __construct(private BlockForm $block)
+    /** @param  list<Facet>  $facets  of the block, as far as they are seen */
+    public function __construct(private BlockForm $block, private array $facets)
     {
     }
 
     /** Along a line of a slope; null where there is none, or it ends before the place begins. */
     public function site(Feature $feature, Place $place, Masonry $masonry): ?Site
     {
-        foreach ($this->block->roof->facets as $facet) {
+        foreach ($this->facets as $facet) {
             if ($facet->edge !== $place->edge || $facet->level !== $place->level || $place->line === null) {
                 continue;
             }
@@ -45,7 +46,7 @@ final readonly class RoofLines
             $x = $x->times(1.0 / $whole);
 
             return new Site($feature, $place, $this->block->index, $masonry,
-                new Frame($from->plus($x->times($begin)), $x, $normal->cross($x)), $length);
+                new Frame($from->plus($x->times($begin)), $x, $normal->cross($x)), $length, isOnSlope: true);
         }
 
         return null;

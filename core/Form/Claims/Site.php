@@ -21,6 +21,7 @@ final readonly class Site
      * @param  float  $length  along x; 0 where it is a place
      * @param  float  $height  along y; 0 where nothing ends it
      * @param  list<SiteFace>  $faces  walls on which it may take something; at a corner the one that ends there, then the one that begins
+     * @param  bool  $isOnSlope  whether it may go through slopes, upright
      * @param  ?DressedOpening  $group  several openings as if they were one
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Site
         public float $height = 0.0,
         public array $faces = [],
         public ?DressedOpening $group = null,
+        public bool $isOnSlope = false,
     ) {
     }
 }

@@ -12,6 +12,7 @@ use Chartula\Core\Building\Site\Course;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Storey;
 use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\OpeningShape;
 use Chartula\Core\Form\WallForm;
@@ -29,7 +30,8 @@ final readonly class Sites
 {
     private Masonry $masonry;
 
-    public function __construct(private Building $building)
+    /** @param  list<Facet>  $facets  of all roofs, cut to what is seen */
+    public function __construct(private Building $building, private array $facets)
     {
         $this->masonry = Masonry::of($building);
     }
@@ -44,7 +46,7 @@ final readonly class Sites
             Anchor::Openings => $this->group($feature, $place, $block),
             Anchor::Corner => $this->corner($feature, $place, $block),
             Anchor::Slope => $this->slope($feature, $place, $block),
-            Anchor::RoofLine => (new RoofLines($block))->site($feature, $place, $this->masonry),
+            Anchor::RoofLine => (new RoofLines($block, $this->facetsOf($block)))->site($feature, $place, $this->masonry),
             Anchor::Floor => $this->floor($feature, $place, $block),
             default => null,
         };
@@ -162,17 +164,25 @@ final readonly class Sites
             return null;
         }
         $plan = $this->inPlan($block, $place->at);
-        foreach ($block->roof->facets as $facet) {
+        foreach ($this->facetsOf($block) as $facet) {
             foreach ($facet->patches as $patch) {
                 if ($patch->region()->contains($plan) && $facet->pitch->degrees > 0.0) {
                     $at = $facet->flat($plan);
 
-                    return new Site($feature, $place, $block->index, $this->masonry, $facet->frame->moved($at->x, $at->y));
+                    $frame = $facet->frame->moved($at->x, $at->y);
+
+                    return new Site($feature, $place, $block->index, $this->masonry, $frame, isOnSlope: true);
                 }
             }
         }
 
         return null;
+    }
+
+    /** @return list<Facet> */
+    private function facetsOf(BlockForm $block): array
+    {
+        return array_values(array_filter($this->facets, static fn (Facet $f): bool => $f->block === $block->index));
     }
 
     private function floor(Feature $feature, Place $place, BlockForm $block): ?Site

@@ -59,6 +59,7 @@ final readonly class RecedingRoof
             new Frame($origin, $x, $normal->cross($x)),
             $whole,
             [$whole],
+            [$whole],
         );
     }
 }

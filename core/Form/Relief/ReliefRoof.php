@@ -54,7 +54,8 @@ final readonly class ReliefRoof
         $patch = new Patch($patch->outline, array_map($this->label(...), $patch->labels), $patch->holes, $patch->holeLabels);
         $edge = $this->uncut->edges[$facet->edge] ?? $facet->edge;
 
-        return new Facet($facet->block, $edge, $facet->level, $facet->name, $this->pitch($facet), $this->frame($facet), $patch, [$patch]);
+        return new Facet($facet->block, $edge, $facet->level, $facet->name, $this->pitch($facet), $this->frame($facet), $patch, [$patch],
+            [$patch]);
     }
 
     private function cut(Patch $patch): ?Patch

@@ -26,7 +26,7 @@ final readonly class Cover
     ) {
     }
 
-    public static function of(Uncovered $open, Closing $closing): self
+    public static function of(Uncovered $open, Closing $closing, Through $through): self
     {
         $worst = [0.0, 0.0, 0.0, 0.0];
         $area = $widest = 0.0;
@@ -36,6 +36,8 @@ final readonly class Cover
             $holes = Stretches::both($line->short, Stretches::without($off[0], $closed));
             $closed = [...$closed, ...self::pinholes($holes, $line->beside, $closing)];
             [$off[0], $off[2]] = [Stretches::without($off[0], $closed), Stretches::without($off[2], $closed)];
+            $filled = $through->filled($line->gaps->x, $off[0]);
+            [$off[0], $off[2]] = [Stretches::without($off[0], $filled), Stretches::without($off[2], $filled)];
             $worst = array_map(static fn (float $w, array $o): float => max($w, Stretches::longest($o)), $worst, $off);
             $area += $line->width * array_sum(array_map(static fn (Interval $s): float => $s->length(), $closed));
             $widest = max($widest, Stretches::longest($closed));

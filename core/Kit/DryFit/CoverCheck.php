@@ -71,9 +71,10 @@ final class CoverCheck
             ));
             if ($open !== null) {
                 $closing = new Closing($surface, $this->pieces($surface, $frames[$i]));
+                $through = Through::of($surface, array_values($this->assembly->pieces));
                 $answer = $this->recall->of(
-                    Recall::question('closed', $question, $closing->key($open->box)),
-                    static fn (): Cover => Cover::of($open, $closing),
+                    Recall::question('closed', $question, $closing->key($open->box), $through->key()),
+                    static fn (): Cover => Cover::of($open, $closing, $through),
                 );
                 $this->tell($surface->name(), $answer);
             }
