@@ -18,32 +18,34 @@ final readonly class PrintedShape
     /**
      * @param  list<Ring>  $units  none where it is of one piece
      * @param  array<int, string>  $accents  units in another colour, by their place
+     * @param  string  $of  what it is of: which of its wall's claims
      */
     public function __construct(
         public Ring $ring,
         public array $units,
         public Tone $tone,
         public array $accents = [],
+        public string $of = '',
     ) {
     }
 
     public static function of(Claim $claim): self
     {
-        return new self($claim->ring, $claim->units, $claim->tone, $claim->accents);
+        return new self($claim->ring, $claim->units, $claim->tone, $claim->accents, $claim->key());
     }
 
     public function moved(float $dx, float $dy): self
     {
         $units = array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $this->units);
 
-        return new self($this->ring->moved($dx, $dy), $units, $this->tone, $this->accents);
+        return new self($this->ring->moved($dx, $dy), $units, $this->tone, $this->accents, $this->of);
     }
 
     public function receding(?Homography $map): self
     {
         return $map === null
             ? $this
-            : new self($map->ring($this->ring), array_map($map->ring(...), $this->units), $this->tone, $this->accents);
+            : new self($map->ring($this->ring), array_map($map->ring(...), $this->units), $this->tone, $this->accents, $this->of);
     }
 
     /** @return array<string, mixed> */
@@ -57,6 +59,6 @@ final readonly class PrintedShape
         return [
             'ring' => $this->ring->toArray(), 'units' => array_map(static fn (Ring $r): array => $r->toArray(), $this->units),
             'colours' => [$this->tone->unit, $this->tone->joint],
-        ] + ($accents === [] ? [] : ['accents' => $accents]);
+        ] + ($accents === [] ? [] : ['accents' => $accents]) + ($this->of === '' ? [] : ['of' => $this->of]);
     }
 }

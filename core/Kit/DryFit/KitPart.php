@@ -36,6 +36,7 @@ final readonly class KitPart
      * @param  list<array{Ring, Vec2}>  $register  of a set: what is cut for each piece, and where on the body its lower left lies
      * @param  list<Vec3>  $underside
      * @param  list<array{of: string, mm: float, sum: float}>  $workings  what a figure is said to be, and what its sum comes to
+     * @param  array<string, Ring>  $printed  what is printed over its covering, by what that is of
      * @param  string  $fingerprint  all that the dry fit reads of it in one word
      */
     private function __construct(
@@ -58,6 +59,7 @@ final readonly class KitPart
         public array $workings,
         public string $label,
         public ?string $name,
+        public array $printed,
         public string $fingerprint,
     ) {
     }
@@ -110,9 +112,22 @@ final readonly class KitPart
             array_map(self::figure(...), $part->children('workings')),
             $part->textOrNull('label') ?? '',
             $part->textOrNull('name'),
+            self::printed($part),
             // Its label and name are none of it: where they change two that met still meet.
             Recall::question('shape', array_intersect_key($part->values, array_flip(self::READ))),
         );
+    }
+
+    /** @return array<string, Ring> */
+    private static function printed(KitShape $part): array
+    {
+        $art = $part->has('art') ? $part->child('art') : null;
+        $printed = [];
+        foreach ($art?->has('dressings') === true ? $art->children('dressings') : [] as $shape) {
+            $printed[$shape->textOrNull('of') ?? ''] = $shape->ring('ring');
+        }
+
+        return $printed;
     }
 
     private static function inside(KitShape $part): ?Ring

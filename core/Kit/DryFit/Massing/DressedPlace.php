@@ -12,7 +12,7 @@ use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\RealLength;
 
-/** Where the document has something raised on a wall. */
+/** Where the document has something raised or printed on a wall. */
 final readonly class DressedPlace
 {
     /** What overlaps by less than this does not stop a band, mm. */
@@ -21,12 +21,20 @@ final readonly class DressedPlace
     /**
      * @param  string  $part  what its card is called
      * @param  Frame  $frame  of the face on which it stands
+     * @param  string  $wall  what its wall is called
+     * @param  string  $of  what of the wall it is, as papers say it: of a row each by itself
      */
-    private function __construct(public string $part, public Frame $frame, public Box2 $box)
-    {
+    private function __construct(
+        public string $part,
+        public Frame $frame,
+        public Box2 $box,
+        public bool $isRaised,
+        public string $wall,
+        public string $of,
+    ) {
     }
 
-    /** @return list<self> */
+    /** @return list<self> of all that may be raised or printed */
     public static function all(Massing $massing): array
     {
         $places = [];
@@ -39,13 +47,13 @@ final readonly class DressedPlace
                 foreach ($dress === [] ? [] : DressedBoxes::of($massing->building, $opening, $dress, $ring) as $box) {
                     $taken[] = $box->box;
                     $round[$opening->copyId($copy)][] = $box->box;
-                    // Of a row it is called by the first that has one.
-                    array_push($places, ...self::raised($face, $box, $opening->id));
+                    // Of a row its card is called by the first that has one.
+                    $places[] = self::at($face, $box, $opening->id, $opening->copyId($copy));
                 }
             }
             foreach ($face->features as $feature) {
                 foreach (self::onWall($massing->building, $face, $feature, [$taken, $round]) as $box) {
-                    array_push($places, ...self::raised($face, $box, $feature->id ?? ''));
+                    $places[] = self::at($face, $box, $feature->id ?? '', $feature->id ?? '');
                 }
             }
         }
@@ -53,10 +61,9 @@ final readonly class DressedPlace
         return $places;
     }
 
-    /** @return list<self> none where it is not raised */
-    private static function raised(DressedFace $face, DressedBox $box, string $of): array
+    private static function at(DressedFace $face, DressedBox $box, string $first, string $own): self
     {
-        return $box->isRaised ? [new self("$face->name.$box->layer.$of", $face->frame, $box->box)] : [];
+        return new self("$face->name.$box->layer.$first", $face->frame, $box->box, $box->isRaised, $face->name, "$box->layer.$own");
     }
 
     /**
