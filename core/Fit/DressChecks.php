@@ -69,6 +69,9 @@ final readonly class DressChecks
         if ($wall->receding !== null && $said !== 'printed') {
             $text = "$what: printed and not raised, since its wall is built to look deeper than it is.";
             $checks[] = $this->check($claim->owner(), 'dress.receding', Check::NOTE, $text);
+        } elseif ($claim->how->isRaised() && $claim->isTooFine) {
+            $text = "$what: not raised where so little of it is left that there would be no card to cut.";
+            $checks[] = $this->check($claim->owner(), 'dress.too-fine', Check::WARN, $text);
         } elseif ($claim->how->isRaised() && ! $isRaised) {
             $text = "$what: not raised, since there is no wall behind all of it, or something else is in its way.";
             $checks[] = $this->check($claim->owner(), 'dress.no-room', Check::WARN, $text);

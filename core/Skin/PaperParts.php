@@ -55,7 +55,7 @@ final readonly class PaperParts
     }
 
     /** At an outer corner the paper of the stopped wall laps round under the other's, which stops flush: one lap a corner. */
-    private static function lap(Building $building, Walls $walls, WallSpan $span, WallEnd $end): float
+    public static function lap(Building $building, Walls $walls, WallSpan $span, WallEnd $end): float
     {
         $laps = $end->yields && $end->isConvex() && ! $walls->span($span->form->block, $end->edge)->form->wall->isLeftOut();
 

@@ -34,6 +34,7 @@ use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
+use Chartula\Core\Skin\PaperParts;
 
 /**
  * What stands proud of walls round their openings: card, in as many layers as come nearest to how far it is proud, and a paper of its own
@@ -43,6 +44,9 @@ final readonly class RaisedParts
 {
     /** What lies on something over less than this is not stuck to it, mm². */
     private const LEAST_MM2 = 0.01;
+
+    /** At a corner no farther from square than this, degrees, what goes on round it is closed. */
+    private const SQUARE_DEG = 0.05;
 
     private function __construct(private Building $building, private Walls $walls, private WallSpan $span)
     {
@@ -85,9 +89,9 @@ final readonly class RaisedParts
     /** @param  non-empty-list<Vec2>  $offs  from itself to wherever it is */
     private function raised(Claim $claim, array $offs): PartSet
     {
-        [$stock, $paper] = [$this->building->methods->frame, $this->building->methods->paper];
-        $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
-        $layers = max(1, (int) round(($claim->proud - $paper->thickness_mm) / $thickness));
+        $paper = $this->building->methods->paper;
+        [$thickness, $layers] = $this->layers($claim);
+        $claim = $claim->opening === null ? $this->roundCorner($claim) : $claim;
         $box = $claim->ring->bounds();
         $isSquare = $claim->ring->count() === 4 && abs($claim->ring->area() - $box->width() * $box->height()) < Tolerance::ROUNDING;
         $ring = $isSquare ? Offset::lines($claim->ring, array_fill(0, 4, -$paper->thickness_mm)) : $claim->ring;
@@ -96,10 +100,49 @@ final readonly class RaisedParts
             static fn (int $layer): float => $on + $thickness * $layer,
             range(1, $layers),
         ));
-        $front = $on + $layers * $thickness + $paper->thickness_mm;
+        $front = $this->front($claim, $this->span);
         $cover = $this->cover($claim, $offs, $isSquare ? $layers * $thickness + $paper->thickness_mm : 0.0, $front);
 
         return new PartSet([$card, $cover], $this->joints($card, $cover, count($offs), $layers));
+    }
+
+    /** @return array{float, int} how thick its card is, and of how many layers it is */
+    private function layers(Claim $claim): array
+    {
+        [$stock, $paper] = [$this->building->methods->frame, $this->building->methods->paper];
+        $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
+
+        return [$thickness, max(1, (int) round(($claim->proud - $paper->thickness_mm) / $thickness))];
+    }
+
+    /** How far its paper stands before a wall. */
+    private function front(Claim $claim, WallSpan $span): float
+    {
+        $paper = $this->building->methods->paper->thickness_mm;
+        [$thickness, $layers] = $this->layers($claim);
+
+        return ($span->form->isPapered ? $paper : 0.0) + $layers * $thickness + $paper;
+    }
+
+    /** What goes on round the corner at its right end, as high there, is closed by it: it runs on to the front of that. */
+    private function roundCorner(Claim $claim): Claim
+    {
+        $box = $claim->ring->bounds();
+        $isAtEnd = $claim->ring->count() === 4 && abs($box->x1 - $this->span->form->length->mm) < Tolerance::MEET;
+        if (! $isAtEnd || abs($this->span->right->angle - 90.0) > self::SQUARE_DEG) {
+            return $claim;
+        }
+        $next = $this->walls->span($this->span->form->block, $this->span->right->edge);
+        foreach ($next->isBuilt() ? $next->form->claims : [] as $other) {
+            $its = $other->ring->bounds();
+            $goesOn = $other->feature->kind->name() === $claim->feature->kind->name() && abs($its->x0) < Tolerance::MEET
+                && abs($its->y0 - $box->y0) < Tolerance::MEET && abs($its->y1 - $box->y1) < Tolerance::MEET;
+            if ($goesOn && RaisedRoom::has($next->form, $other)) {
+                return $claim->with(ring: Ring::rectangle($box->x0, $box->y0, $box->x1 + $this->front($other, $next), $box->y1));
+            }
+        }
+
+        return $claim;
     }
 
     /**
@@ -230,7 +273,12 @@ final readonly class RaisedParts
         $behind = [];
         foreach ($wall->isPapered ? $wall->patches : [] as $i => $patch) {
             $paper = $this->span->block->id.'.'.$this->span->name().($i > 0 ? '-'.($i + 1) : '').'.paper';
-            $behind[] = [Ref::outside($paper), Clip::sharedArea($on($wall->frame), new Region($patch->outline))];
+            $shared = Clip::sharedArea($on($wall->frame), new Region($patch->outline));
+            // What runs on past the end of the wall lies over the lap there, as the paper is cut.
+            $end = $on($wall->frame)->outline->bounds();
+            $past = min($end->x1, $wall->length->mm + PaperParts::lap($this->building, $this->walls, $this->span, $this->span->right))
+                - $wall->length->mm;
+            $behind[] = [Ref::outside($paper), $shared + ($shared > 0.0 ? max(0.0, $past) * $end->height() : 0.0)];
         }
         foreach ($wall->isPapered ? [] : $this->walls->facing($this->span, true) as $piece) {
             // What is raised lies over no opening: where it follows the arc of one, it is by other chords.

@@ -99,7 +99,7 @@ final readonly class WallPictures
     }
 
     /**
-     * How far what stands in the openings lies behind the wall's outside.
+     * How far what stands in the openings lies behind the wall's outside, and what is raised before it.
      *
      * @param  list<array{non-empty-list<LabelledPart>, Frame}>  $filled
      * @return list<string>
@@ -109,14 +109,20 @@ final readonly class WallPictures
         $depths = [];
         foreach (array_merge(...array_column($filled, 0), ...[[]]) as $piece) {
             $depth = -$wall->height($piece->part->placements[0]->origin);
-            $depths[LengthFormat::millimetres($depth, 2)][$piece->label] = true;
+            $side = $depth < 0.0 ? 'Before the outside' : 'Behind the outside';
+            $depths[$side][LengthFormat::millimetres(abs($depth), 2)][$piece->label] = true;
         }
-        $words = [];
-        foreach ($depths as $depth => $labels) {
-            $words[] = implode(' ', array_keys($labels))." $depth";
+        $lines = [];
+        foreach ($depths as $side => $all) {
+            $words = array_map(
+                static fn (string $depth, array $labels): string => implode(' ', array_keys($labels))." $depth",
+                array_keys($all),
+                $all,
+            );
+            $lines[] = "$side: ".implode(', ', $words);
         }
 
-        return $words === [] ? [] : ['Behind the outside: '.implode(', ', $words)];
+        return $lines;
     }
 
     /**

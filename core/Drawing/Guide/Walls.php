@@ -15,7 +15,8 @@ final readonly class Walls
     /**
      * @param  array<string, non-empty-list<LabelledPart>>  $cards  of a wall or slope, by its surface
      * @param  array<string, list<LabelledPart>>  $papers  by the same
-     * @param  array<string, list<LabelledPart>>  $fillings  what stands in an opening, by block, edge and opening
+     * @param  array<string, list<LabelledPart>>  $fillings  what stands in an opening, or on the wall, by block, edge and
+     *     opening or thing
      */
     private function __construct(public array $cards, public array $papers, public array $fillings)
     {
@@ -27,8 +28,9 @@ final readonly class Walls
         foreach ($kit->parts as $part) {
             $of = $part->part->of;
             $key = $of->surface();
-            if ($of->opening !== null) {
-                $fillings["$of->block.$of->edge.$of->opening"][] = $part;
+            $in = $of->opening ?? ($of->edge === null ? null : $of->feature);
+            if ($in !== null) {
+                $fillings["$of->block.$of->edge.$in"][] = $part;
             } elseif ($part->part->group === PartGroup::Skin) {
                 $papers[$key][] = $part;
             } elseif ($of->edge !== null && $part->part->shape->isFlat() && $part->part->group !== PartGroup::Trim) {

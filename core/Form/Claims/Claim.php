@@ -25,6 +25,8 @@ final readonly class Claim
      * @param  bool  $isOver  whether it lies on what else stands there
      * @param  int  $face  which of the faces of its thing's place it is on
      * @param  ?string  $opening  round which it stands; null where it stands on the wall itself
+     * @param  bool  $isTooFine  whether nothing of it would be left to cut from card under its paper
+     * @param  bool  $isBlocked  whether another block stands where it would be raised
      * @param  bool  $pierces  whether it goes through the wall, square to it: a hole in its card and its paper, and nothing is printed or
      *     raised. Through a slope it goes upright, and its ring is of the plan, in the building's axes
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
@@ -45,6 +47,8 @@ final readonly class Claim
         public ?string $opening = null,
         public array $turned = [],
         public bool $pierces = false,
+        public bool $isTooFine = false,
+        public bool $isBlocked = false,
     ) {
     }
 

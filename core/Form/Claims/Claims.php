@@ -54,6 +54,12 @@ final readonly class Claims
             array_push($sites, ...$site === null ? [] : [$site]);
         }
 
+        $way = new InTheWay(new Form($blocks, $facets, $form->solids), $building->methods->roof()->thickness_mm);
+        $blocks = array_map(
+            static fn (BlockForm $b): BlockForm => $b->with(walls: array_map($way->told(...), $b->walls)),
+            $blocks,
+        );
+
         return new Form($blocks, $facets, $form->solids, $sites);
     }
 
@@ -199,7 +205,7 @@ final readonly class Claims
             $box = $claim->ring->bounds();
             $reach = max($box->width(), $box->height());
             if ($reach <= $this->masonry->farthest()) {
-                $bounded[] = $claim;
+                $bounded[] = $claim->with(isTooFine: min($box->width(), $box->height()) < $this->masonry->leastRaised);
 
                 continue;
             }

@@ -17,6 +17,9 @@ final readonly class Masonry
     /** Two dots of a printer of 600 to the inch: nothing finer is a line. */
     public const LEAST_LINE_MM = 0.085;
 
+    /** Less card than that between the folds of its paper nobody cuts. */
+    private const LEAST_CARD_MM = 0.15;
+
     /** Nothing reaches farther than so many bricks on edge, and nothing is of more stones: beyond that a figure is a slip. */
     public const MOST = 500;
 
@@ -24,6 +27,7 @@ final readonly class Masonry
      * @param  float  $unit  a brick on edge or on end with its joint, as wide as a course is high
      * @param  float  $half  half a brick's length
      * @param  float  $joint  between units; 0 where it would be too fine to print
+     * @param  float  $leastRaised  what is raised is as wide and as high as that
      * @param  bool  $isWidened  whether it is wider than to scale, so that it can be printed
      */
     private function __construct(
@@ -33,6 +37,7 @@ final readonly class Masonry
         public Tone $brick,
         private Scale $scale,
         public bool $isWidened = false,
+        public float $leastRaised = 0.0,
     ) {
     }
 
@@ -50,6 +55,7 @@ final readonly class Masonry
             new Tone($skin->brick, $skin->mortar),
             $scale,
             $widened > 0.0,
+            2.0 * $building->methods->paper->thickness_mm + self::LEAST_CARD_MM,
         );
     }
 

@@ -76,13 +76,49 @@ final class BandTest extends TestCase
         self::assertContains([8.0, 10.0], $boxes);
     }
 
+    /**
+     * Round a corner the one that ends there runs on to the front of the other: 2 in are one card of 0.64, before it 0.1 of paper, on it
+     * 0.1; 4 in are two, 1.48. Less its own paper at both ends the front is 72 + 0.84 − 0.2, the right side 48 + 1.48 − 0.2.
+     */
+    public function testRaisedBandsCloseTheCornerThatTheyGoRound(): void
+    {
+        $band = static fn (string $edge, string $proud): string =>
+            "{\"kind\": \"band\", \"id\": \"$edge\", \"as\": \"raised\", \"proud\": \"$proud\", \"h\": \"4in\", "
+            ."\"on\": {\"edge\": \"$edge\", \"up\": \"8ft 9in\"}}";
+        $office = ['styles.sash.dress' => '[]', 'styles.door.dress' => '[]'];
+        $all = static fn (string $back): string =>
+            '['.implode(', ', [$band('front', '2in'), $band('right', '2in'), $band('back', $back)]).']';
+        $derived = self::derived($all('4in'), $office);
+        self::assertSame([], $derived->dryFit->findings);
+        $long = static fn (string $edge): float => round($derived->kit->part("main.$edge.band.$edge")->part->width(), 6);
+        self::assertSame([72.64, 49.28, 71.8], [$long('front'), $long('right'), $long('back')], 'nothing goes on round the last');
+        $said = BuildingReader::fromDocument(self::document($all('2in'), $office));
+        $found = DryFit::check(Kits::serialised($derived), $said)->findings;
+        self::assertContains('main.right.band.right', array_map(static fn (Finding $f): string => $f->at, $found));
+    }
+
+    /** The dispatch stands against the cooling house, 10 ft from its front, and its eaves come 9 in before that. */
+    public function testWhereAnotherBlockStandsNothingIsRaised(): void
+    {
+        foreach (['9ft 3in' => 'dress.no-room house.right.band-2', '9ft' => null] as $to => $wanted) {
+            $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('creamery')), 'blocks.1.features.1.on.to', $to);
+            $derived = Kits::of($document);
+            self::assertSame([], $derived->dryFit->findings, $to);
+            $said = array_filter($derived->checks, static fn (Check $c): bool => str_starts_with($c->at, 'house.right.band'));
+            $said = array_map(static fn (Check $c): string => "$c->code $c->at", array_values($said));
+            self::assertSame($wanted === null ? [] : [$wanted], $said);
+        }
+    }
+
     /** Openings leave it nothing, or its wall ends: that is said, and it is not made. */
     public function testWhatHasNoRoomIsSaid(): void
     {
         $derived = self::derived('[{"kind": "band", "id": "b1", "on": {"edge": "front", "up": "3ft", "from": "3ft", "to": "5ft"}},
+            {"kind": "band", "id": "b2", "on": {"edge": "back", "up": "1ft", "to": "1in"}, "as": "raised"},
             {"kind": "band", "id": "b3", "on": {"edge": "front", "up": "9ft 3in"}, "as": "raised"}]');
         $said = array_map(static fn (Check $c): string => "$c->code $c->at", $derived->checks);
         self::assertContains('thing.no-room main.b1', $said);
+        self::assertContains('dress.too-fine main.back.b2', $said, 'of 1/3 mm its paper leaves 0.13');
         self::assertContains('dress.past-wall main.front.b3', $said);
         self::assertContains('dress.no-room main.front.b3', $said);
     }

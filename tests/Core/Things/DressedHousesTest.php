@@ -89,15 +89,16 @@ final class DressedHousesTest extends TestCase
             return;
         }
         $features = [];
+        // Round the block at one height, or here and there.
+        $round = $random->getInt(0, 1) === 1 ? [(65 + 5 * $random->getInt(0, 30)).'mm', (305 + 5 * $random->getInt(0, 400)).'mm'] : null;
         foreach ($block->walls as $wall) {
-            if ($wall instanceof stdClass && is_string($wall->edge ?? null) && $random->getInt(0, 2) > 0) {
+            if ($wall instanceof stdClass && is_string($wall->edge ?? null) && $random->getInt(0, 3) > 0) {
+                $own = [(65 + 5 * $random->getInt(0, 30)).'mm', (305 + 5 * $random->getInt(0, 400)).'mm'];
+                $on = ['edge' => $wall->edge, 'up' => ($round ?? $own)[1]]
+                    + ($round === null ? ['from' => (5 * $random->getInt(0, 60)).'mm'] : []);
                 $features[] = [
                     'kind' => 'band', 'of' => ['stone', 'brick', 'edge', 'tile'][$random->getInt(0, 3)], 'as' => 'both',
-                    'h' => (65 + 5 * $random->getInt(0, 30)).'mm',
-                    'on' => [
-                        'edge' => $wall->edge, 'up' => (305 + 5 * $random->getInt(0, 400)).'mm',
-                        'from' => (5 * $random->getInt(0, 60)).'mm',
-                    ],
+                    'h' => ($round ?? $own)[0], 'proud' => (20 + 15 * $random->getInt(0, 6)).'mm', 'on' => $on,
                 ];
             }
         }

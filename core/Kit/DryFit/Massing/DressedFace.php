@@ -19,6 +19,8 @@ final readonly class DressedFace
      * @param  list<array{Opening, int, Ring}>  $openings  with its number in its row, from 0, and where it lies
      * @param  list<Feature>  $features  whose place is on it
      * @param  int  $edge  of the block's footprint
+     * @param  bool  $isPapered  whether something is drawn on it
+     * @param  ?string  $next  the wall round its right end, where the corner there is square
      */
     public function __construct(
         public string $name,
@@ -29,6 +31,8 @@ final readonly class DressedFace
         public array $features,
         public Block $block,
         public int $edge,
+        public bool $isPapered,
+        public ?string $next,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Geometry\Box2;
@@ -15,6 +16,8 @@ use Chartula\Core\Measure\RealLength;
 /** Where the document has something raised or printed on a wall. */
 final readonly class DressedPlace
 {
+    use CopiesWith;
+
     /** What overlaps by less than this does not stop a band, mm. */
     private const LEAST_MM = 0.085;
 
@@ -23,6 +26,8 @@ final readonly class DressedPlace
      * @param  Frame  $frame  of the face on which it stands
      * @param  string  $wall  what its wall is called
      * @param  string  $of  what of the wall it is, as papers say it: of a row each by itself
+     * @param  string  $kind  of a thing that says itself where it is
+     * @param  float  $front  how far that stands before its wall, where it is raised
      */
     private function __construct(
         public string $part,
@@ -31,6 +36,8 @@ final readonly class DressedPlace
         public bool $isRaised,
         public string $wall,
         public string $of,
+        public string $kind = '',
+        public float $front = 0.0,
     ) {
     }
 
@@ -53,12 +60,56 @@ final readonly class DressedPlace
             }
             foreach ($face->features as $feature) {
                 foreach (self::onWall($massing->building, $face, $feature, [$taken, $round]) as $box) {
-                    $places[] = self::at($face, $box, $feature->id ?? '', $feature->id ?? '');
+                    $places[] = self::at($face, $box, $feature->id ?? '', $feature->id ?? '')->with(
+                        kind: $feature->kind->name(),
+                        front: self::frontOf($massing->building, $face, $feature),
+                    );
                 }
             }
         }
 
-        return $places;
+        return self::closed($massing, $places);
+    }
+
+    /**
+     * What runs round a square corner as high on both walls, raised: the one that ends there runs on to the front of the other.
+     *
+     * @param  list<self>  $places
+     * @return list<self>
+     */
+    private static function closed(Massing $massing, array $places): array
+    {
+        $faces = array_column(array_map(static fn (DressedFace $f): array => [$f->name, $f], Faces::dressed($massing)), 1, 0);
+        $closed = [];
+        foreach ($places as $place) {
+            $face = $faces[$place->wall];
+            $isAtEnd = $place->kind === 'band' && $place->isRaised && abs($place->box->x1 - $face->length) < self::LEAST_MM;
+            $on = null;
+            foreach ($isAtEnd ? $places : [] as $other) {
+                $goesOn = $other->wall === $face->next && $other->kind === $place->kind && $other->isRaised
+                    && max(abs($other->box->x0), abs($other->box->y0 - $place->box->y0), abs($other->box->y1 - $place->box->y1)) < 0.01;
+                $on = $goesOn ? $other->front : $on;
+            }
+            // Where the other has no room to be raised it ends at the corner, as what is printed always does.
+            $closed[] = $place;
+            if ($on !== null) {
+                $box = new Box2($place->box->x0, $place->box->y0, $place->box->x1 + $on, $place->box->y1);
+                $closed[] = $place->with(box: $box, of: '');
+            }
+        }
+
+        return $closed;
+    }
+
+    /** How far the front of what is raised stands before its wall: as many layers as come nearest to what is said. */
+    private static function frontOf(Building $building, DressedFace $face, Feature $feature): float
+    {
+        $paper = $building->methods->paper->thickness_mm;
+        $card = $building->methods->frame->thickness_mm + $building->methods->template->addsTo($building->methods->frame);
+        $proud = $feature->said->real('proud');
+        $layers = max(1, (int) round((($proud === null ? 0.0 : $building->scale->modelMm($proud)) - $paper) / $card));
+
+        return ($face->isPapered ? $paper : 0.0) + $layers * $card + $paper;
     }
 
     private static function at(DressedFace $face, DressedBox $box, string $first, string $own): self

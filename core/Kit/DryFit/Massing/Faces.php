@@ -91,7 +91,21 @@ final readonly class Faces
             $features,
             $mass->block,
             $wall->edge,
+            $wall->isCovered(),
+            $this->roundRight($mass, $edge),
         );
+    }
+
+    /** The name of the wall round the right end of one, where both stand square to each other. */
+    private function roundRight(Mass $mass, int $edge): ?string
+    {
+        $next = ($edge + 1) % $mass->ring->count();
+        $way = $mass->ring->point($edge + 1)->minus($mass->ring->point($edge));
+        $on = $mass->ring->point($next + 1)->minus($mass->ring->point($next));
+        $off = abs(rad2deg(atan2($way->cross($on), $way->dot($on))) - 90.0);
+        $wall = $mass->block->walls[$mass->edges[$next] ?? -1] ?? null;
+
+        return $wall === null || $off > self::TRUE_DEG ? null : $mass->block->id.'.'.$wall->name;
     }
 
     private function face(int $m, Mass $mass, int $edge, Wall $wall): Face

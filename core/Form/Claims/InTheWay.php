@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Form\Claims;
+
+use Chartula\Core\Form\Covered;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Line;
+use Chartula\Core\Geometry\Overlay;
+use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
+
+/** Whether another block stands where something would be raised: against the wall, or with its roof. Model millimetres. */
+final readonly class InTheWay
+{
+    /** What it covers less than this of is not in its way, mm². */
+    private const LEAST_MM2 = 0.01;
+
+    /** Cards and papers come out thicker than is said: what is raised stands no farther before its wall than that, and so much. */
+    private const MORE_MM = 1.0;
+
+    /** @param  float  $thickness  of roofs */
+    public function __construct(private Form $form, private float $thickness)
+    {
+    }
+
+    /** A wall with what is in the way of its claims told. */
+    public function told(WallForm $wall): WallForm
+    {
+        $isRaised = array_filter($wall->claims, static fn (Claim $c): bool => $c->how->isRaised());
+        if ($isRaised === [] || count($this->form->blocks) === 1) {
+            return $wall;
+        }
+        $covered = array_map(static fn (Covered $c): Region => new Region($c->ring), Covered::of($this->form, $wall));
+
+        return $wall->with(claims: array_map(
+            fn (Claim $c): Claim => $c->how->isRaised() && $this->isBlocked($wall, $c, $covered) ? $c->with(isBlocked: true) : $c,
+            $wall->claims,
+        ));
+    }
+
+    /** @param  list<Region>  $covered */
+    private function isBlocked(WallForm $wall, Claim $claim, array $covered): bool
+    {
+        foreach ($covered as $region) {
+            if (Clip::sharedArea(new Region($claim->ring), $region) > self::LEAST_MM2) {
+                return true;
+            }
+        }
+        $box = $claim->ring->bounds();
+        $plan = array_map(static function (array $at) use ($wall): Vec2 {
+            $p = $wall->frame->at(new Vec2($at[0], 0.0), $at[1]);
+
+            return new Vec2($p->x, $p->y);
+        }, [[$box->x0, $claim->proud + self::MORE_MM], [$box->x1, $claim->proud + self::MORE_MM], [$box->x1, 0.0], [$box->x0, 0.0]]);
+        $foot = $wall->frame->origin->z;
+        foreach ($this->form->facets as $facet) {
+            if ($facet->block !== $wall->block && $this->comesInto($facet, new Ring($plan), [$foot + $box->y0, $foot + $box->y1])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  array{float, float}  $heights  above the datum */
+    private function comesInto(Facet $facet, Ring $plan, array $heights): bool
+    {
+        foreach ($facet->patches as $patch) {
+            foreach ($patch->outline->bounds()->gapTo($plan->bounds()) > 0.0 ? [] : self::shared($patch, $plan) as $over) {
+                $levels = array_map($facet->heightAt(...), $over->outline->points);
+                $top = max($levels) + $this->thickness / max(Tolerance::NOTHING, $facet->frame->normal->z);
+                if (min($levels) < $heights[1] && $top > $heights[0]) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Patch> of a slope's plan, what lies over a piece of it */
+    private static function shared(Patch $patch, Ring $plan): array
+    {
+        $sides = array_map(
+            static fn (int $i): Line => new Line($plan->point($i), $plan->point($i + 1), ''),
+            array_keys($plan->points),
+        );
+        $region = $patch->region();
+
+        return Overlay::patches(
+            [...$patch->lines(), ...$sides],
+            static fn (Vec2 $p): bool => $region->contains($p) && $plan->contains($p),
+        );
+    }
+}
