@@ -241,17 +241,16 @@ final readonly class FeatureReader
 
             return false;
         }
-        $isSound = true;
+        // What runs past the end of its wall is drawn so.
         foreach ($on->text('anchor') === Anchor::Wall->value ? ['from' => $from, 'to' => $to] : [] as $key => $end) {
             if ($end !== null && $end->mm > $length + Tolerance::MEET) {
                 $on->at($key)?->fault('thing.past-wall', [
                     'given' => $end->text ?? '', 'length' => LengthFormat::like($end->text ?? '', $length),
                 ]);
-                $isSound = false;
             }
         }
 
-        return $isSound;
+        return true;
     }
 
     /** @return list<string> the ids of all openings of a wall, one by one */

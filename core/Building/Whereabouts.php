@@ -29,6 +29,9 @@ final readonly class Whereabouts
         'beyond' => 'beyond the jambs', 'proud' => 'proud of the wall', 'as' => 'how it is made', 'skew' => 'skewbacks',
     ];
 
+    /** Stands before the id of a thing where that of an opening may stand. */
+    public const THING = '#';
+
     /** These say nothing to a person where more follows. */
     private const SILENT = [
         'blocks', 'walls', 'openings', 'rows', 'rect', 'polygon', 'edges', 'repeat', 'steps', 'head', 'trim', 'outline',
@@ -38,14 +41,14 @@ final readonly class Whereabouts
     private const STAGES = [
         'walls' => 'shell', 'styles' => 'prototype', 'roof' => 'roof', 'skin' => 'skin', 'sheets' => 'sheets', 'stock' => 'shell',
         'methods' => 'shell',
-        'plot' => 'plot', 'relief' => 'plot', 'perspective' => 'plot', 'compression' => 'plot',
+        'plot' => 'plot', 'features' => 'plot', 'relief' => 'plot', 'perspective' => 'plot', 'compression' => 'plot',
     ];
 
     /**
      * @param  string  $words  beginning with a capital letter
      * @param  'prototype'|'plot'|'shell'|'roof'|'skin'|'sheets'  $stage
      * @param  ?string  $wall  as `block.edge`, or `plan`
-     * @param  ?string  $opening  the id of an opening or of a row
+     * @param  ?string  $opening  the id of an opening or of a row; of a thing on the wall with THING before it
      */
     private function __construct(
         public string $words,
@@ -138,7 +141,7 @@ final readonly class Whereabouts
             $f instanceof stdClass && is_string($f->kind ?? null) ? Kinds::known()->find($f->kind) : null;
         $own = $all[(int) $rest[0]] ?? null;
         $kind = $kindOf($own);
-        $alike = array_keys(array_filter($all, static fn (mixed $f): bool => $kindOf($f) === $kind));
+        $alike = array_keys(array_filter($all, static fn (mixed $f): bool => $kindOf($f)?->name() === $kind?->name()));
         $nth = (int) array_search((int) $rest[0], $alike, true);
         $what = $kind === null ? 'thing' : lcfirst($kind->title());
         $on = $own instanceof stdClass ? $own->on ?? null : null;
@@ -148,7 +151,10 @@ final readonly class Whereabouts
         $stage = array_intersect($anchors, ['slope', 'roof-line']) !== [] ? 'roof' : 'shell';
         $said = [...array_slice($words, 1), ...$edge === null ? [] : [$edge], Ordinal::among($nth, count($alike), $what), ...$field];
 
-        return new self(self::joined($said), $stage, $words[0], $edge === null ? null : "$words[0].$edge", null);
+        $id = $own instanceof stdClass && is_string($own->id ?? null) ? $own->id : 'thing-'.((int) $rest[0] + 1);
+        $wall = $edge === null ? null : "$words[0].$edge";
+
+        return new self(self::joined($said), $stage, $words[0], $wall, $wall === null ? null : self::THING.$id);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
@@ -15,6 +16,7 @@ use Chartula\Core\Form\OpeningShapes;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Problem\Problem;
 
@@ -134,10 +136,36 @@ final readonly class Sketch
             'apex' => $apex > $eaves ? Size::ofModel($apex, $scale) : null,
             'outlines' => [$outline->toArray()], 'whole' => $outline->toArray(), 'parts' => [], 'paper' => null,
             'openings' => $openings->figures(fn (OpeningForm $o): bool => $this->clashes($o->opening->path)),
-            'things' => ThingsView::of($block, $wall->edge, [], fn (Feature $f): bool => $this->clashes($f->said->path)),
+            'things' => array_map(
+                fn (array $thing): array => ['rings' => $this->described($block, $thing, $length)] + $thing,
+                ThingsView::of($block, $wall->edge, [], fn (Feature $f): bool => $this->clashes($f->said->path)),
+            ),
             'chains' => $openings->chains(), 'marks' => [], 'covered' => [],
             'ends' => array_map(fn (string $end): array => $this->end($block, $wall->edge, $end), ['left', 'right']),
         ];
+    }
+
+    /**
+     * What a thing along a wall takes of it, as it is described; nothing is drawn of others.
+     *
+     * @param  array<string, mixed>  $thing
+     * @return list<list<array{float, float}>>
+     */
+    private function described(Block $block, array $thing, float $length): array
+    {
+        foreach ($block->features as $feature) {
+            $place = $feature->place;
+            $high = $feature->said->real('h');
+            if ($feature->id !== $thing['id'] || $place?->anchor !== Anchor::Wall || $high === null) {
+                continue;
+            }
+            $mm = fn (?RealLength $l): float => $l === null ? 0.0 : $this->building->scale->modelMm($l);
+            $to = $place->to === null ? $length : $mm($place->to);
+
+            return [Ring::rectangle($mm($place->from), $mm($place->up), $to, $mm($place->up) + $mm($high))->toArray()];
+        }
+
+        return [];
     }
 
     /** @return list<OpeningForm> from left to right */

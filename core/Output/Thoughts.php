@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Wall;
+use Chartula\Core\Building\Whereabouts;
 use Chartula\Core\Derivation;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningNames;
@@ -95,8 +96,13 @@ final readonly class Thoughts
             $go['wall'] = "$block->id.$edge";
             $words[] = $edge;
             $opening = $this->openings["$block->id.$edge.".($keys[2] ?? '')] ?? null;
-            $go['opening'] = $opening === null ? null : $keys[2];
-            array_push($words, ...$opening === null ? self::thing($block, $keys[2] ?? '') : [$opening]);
+            $thing = $opening === null ? self::thing($block, $keys[2] ?? '') : [];
+            $go['opening'] = match (true) {
+                $opening !== null => $keys[2],
+                $thing !== [] => Whereabouts::THING.$keys[2],
+                default => null,
+            };
+            array_push($words, ...$opening === null ? $thing : [$opening]);
         } elseif (self::thing($block, $edge) !== []) {
             array_push($words, ...self::thing($block, $edge));
         } elseif (str_ends_with($edge, '-slope')) {

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core\Things;
 
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Edit\SetField;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\Whereabouts;
 use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\Sketch;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\DryFit\DryFit;
@@ -14,6 +17,7 @@ use Chartula\Core\Kit\DryFit\Finding;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\BrickArt;
 use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\Problem;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
@@ -108,6 +112,22 @@ final class BandTest extends TestCase
             $said = array_map(static fn (Check $c): string => "$c->code $c->at", array_values($said));
             self::assertSame($wanted === null ? [] : [$wanted], $said);
         }
+    }
+
+    /** What is wrong with one leads to it, in a person's words, and it is drawn as it is described. */
+    public function testAFaultLeadsToIt(): void
+    {
+        $document = self::document('[{"kind": "band", "id": "b1", "on": {"edge": "front", "up": "2ft"}},
+            {"kind": "band", "id": "b2", "on": {"edge": "right", "from": "1ft", "to": "13ft", "up": "3ft"}}]');
+        $reading = BuildingReader::reading($document);
+        self::assertSame(['blocks.0.features.1.on.to'], array_map(static fn (Problem $p): string => $p->path, $reading->faults));
+        $at = Whereabouts::of($document, 'blocks.0.features.1.on.to');
+        self::assertSame(['Right, second band, to', 'shell', 'main.right', '#b2'], [$at->words, $at->stage, $at->wall, $at->opening]);
+        self::assertNotNull($reading->building);
+        $drawn = json_decode((string) json_encode(Sketch::of($reading->building, $reading->faults)));
+        $said = static fn (string $path): mixed => $drawn instanceof stdClass ? SetField::get($drawn, $path) : null;
+        self::assertEquals([[[4.0, 12.0], [52.0, 12.0], [52.0, 14.0], [4.0, 14.0]]], $said('walls.1.things.0.rings'));
+        self::assertSame([true, false], [$said('walls.1.things.0.clashes'), $said('walls.0.things.0.clashes')]);
     }
 
     /** Openings leave it nothing, or its wall ends: that is said, and it is not made. */

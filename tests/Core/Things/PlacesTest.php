@@ -194,6 +194,35 @@ final class PlacesTest extends TestCase
         self::assertSame(['thing.cut-away main.p3', 'thing.cut-away main.p4'], self::codes($sliced, 'thing.'));
     }
 
+    /** Whatever low relief does to a building, each of its things is there or is said to be gone. */
+    #[DataProvider('provideReliefs')]
+    public function testNothingIsLostInSilence(string $school, string $depth, string $back): void
+    {
+        $things = [
+            'slope' => '{"edge": "back", "from": "5ft", "in": "2ft"}', 'wall' => '{"edge": "left", "from": "1ft", "to": "9ft", "up": "7ft"}',
+            'corner' => '{"corner": 2}', 'floor' => '{"at": ["2ft", "7ft"]}', 'roof-line' => '{"edge": "back", "line": "eaves"}',
+            'openings' => '{"edge": "front", "openings": ["w1", "w1-2"]}',
+        ];
+        $relief = "{\"depth\": \"$depth\", \"school\": \"$school\", \"back\": \"$back\"}";
+        $derived = self::derived($things, ['relief' => $relief]);
+        self::assertSame([], $derived->dryFit->findings);
+        $said = implode(' ', self::codes($derived, 'thing.'));
+        foreach (range(1, 6) as $i) {
+            $isThere = array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => $p->part->of->feature === "p$i") !== [];
+            self::assertNotSame($isThere, str_contains($said, "main.p$i"), "p$i: $said");
+        }
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function provideReliefs(): iterable
+    {
+        foreach (['slice', 'squeeze', 'keep-pitch', 'front-slope', 'keep-ridge'] as $school) {
+            foreach (['26.5mm', '41.3mm'] as $depth) {
+                yield "$school to $depth" => [$school, $depth, $school === 'slice' ? 'stiffener' : 'plain'];
+            }
+        }
+    }
+
     /** On a wall that recedes nothing is raised; on the roof it goes with its place in plan. */
     public function testPerspectiveTakesThingsAlong(): void
     {

@@ -45,6 +45,19 @@ export function ThingFigures({ wall, walls, thing, onAdd, onRemoved }: Props) {
           </Button>
           <Dropdown.Toggle split size="sm" variant="outline-secondary" aria-label="Copy it to another wall" />
           <Dropdown.Menu>
+            {thing.anchor === 'wall' && (
+              <Dropdown.Item
+                onClick={() =>
+                  save(
+                    walls
+                      .filter((one) => one.block === wall.block && one.key !== wall.key)
+                      .map((one) => ({ op: 'copy-thing', ...of, to: one.key })),
+                  )
+                }
+              >
+                all round, to every other wall of the block
+              </Dropdown.Item>
+            )}
             {walls
               .filter((one) => one.key !== wall.key)
               .flatMap((one) => [
