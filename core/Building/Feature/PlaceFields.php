@@ -123,7 +123,7 @@ final readonly class PlaceFields
                 [Anchor::Wall, Anchor::Slope, Anchor::RoofLine],
             ],
             [
-                Field::optional('to', 'to', LengthType::real())->meaning('the other end')
+                Field::optional('to', 'to', LengthType::real())->meaning('far end')
                     ->saying('from the left end, too; the other end where nothing is said'),
                 [Anchor::Wall, Anchor::RoofLine],
             ],
