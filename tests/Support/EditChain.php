@@ -64,9 +64,44 @@ final readonly class EditChain
             $set('methods.corner', $this->random->getInt(0, 1) === 0 ? 'butt' : 'mitre'),
             $set('methods.panels', $this->random->getInt(0, 1) === 0 ? 'square' : 'bevelled'),
             $set('name', 'House '.$this->random->getInt(1, 99)),
+            ...$this->ofThings(
+                $blocks[$b],
+                [$block, $b, $edge],
+                array_values(array_filter($openings, static fn (array $o): bool => $o[0] === $wall)),
+            ),
         ];
 
         return $edits[$this->random->getInt(0, count($edits) - 1)];
+    }
+
+    /**
+     * What is done to things on its walls.
+     *
+     * @param  array{string, int, string}  $of  the block's id and number, and one of its edges
+     * @param  list<array{string, string}>  $openings  of one wall
+     * @return list<array<string, mixed>>
+     */
+    private function ofThings(stdClass $block, array $of, array $openings): array
+    {
+        [$id, $b, $edge] = $of;
+        $things = count(Ruler::listed($block->features ?? null));
+        $n = $this->random->getInt(0, max(0, $things - 1));
+        $thing = Ruler::listed($block->features ?? null)[$n]->id ?? 'band-1';
+        $as = ['printed', 'raised', 'both'][$this->random->getInt(0, 2)];
+
+        return [
+            ['op' => 'add-thing', 'block' => $id, 'kind' => 'band', 'on' => (object) ['edge' => $edge]],
+            count($openings) < 2
+                ? ['op' => 'add-thing', 'block' => $id, 'kind' => 'band', 'on' => (object) ['edge' => $edge, 'up' => '1015mm']]
+                : ['op' => 'add-thing', 'block' => $id, 'kind' => 'lintel', 'on' => (object) [
+                    'edge' => $openings[0][0], 'openings' => array_column(array_slice($openings, 0, 2), 1),
+                ]],
+            ['op' => 'move-thing', 'block' => $id, 'id' => $thing, 'courses' => $this->random->getInt(-4, 4)],
+            $things === 0
+                ? ['op' => 'remove-thing', 'block' => $id, 'id' => $thing]
+                : ['op' => 'set', 'path' => "blocks.$b.features.$n.as", 'value' => $as],
+            ['op' => 'remove-thing', 'block' => $id, 'id' => $thing],
+        ];
     }
 
     /** @return list<array{string, string}> edges and ids of the openings in a block's walls */

@@ -67,7 +67,7 @@ final class RecallTest extends TestCase
     public function testAChainOfEditsGivesWhatEachGivesAlone(stdClass $document, array $edits): void
     {
         $recall = new Recall;
-        $fresh = [];
+        $fresh = $made = [];
         foreach ([[], ...$edits, []] as $edit) {
             $document = $edit === [] ? $document : Edits::apply($document, [(object) $edit])->document;
             $text = JsonText::encode($document);
@@ -77,13 +77,12 @@ final class RecallTest extends TestCase
             $before = unserialize(serialize($recall->answers()));
             $recall = new Recall($before);
             // Compared as text: the same, and far sooner than object by object.
-            self::assertTrue(
-                self::derived($building, $text, new Recall) === self::derived($building, $text, $recall),
-                'after '.json_encode($edit),
-            );
+            $once = self::derived($building, $text, new Recall);
+            self::assertTrue($once === self::derived($building, $text, $recall), 'after '.json_encode($edit));
             $fresh[] = $recall->worked();
+            $made[] = str_starts_with($once, '{');
         }
-        self::assertGreaterThan(0, $fresh[0]);
+        self::assertTrue(! $made[0] || $fresh[0] > 0, 'what is refused may be so before anything is asked');
         self::assertSame(0, end($fresh), 'the same again is nothing new');
     }
 
