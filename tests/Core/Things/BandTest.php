@@ -114,6 +114,15 @@ final class BandTest extends TestCase
         }
     }
 
+    /** Low relief cuts the right side short, and the front’s band still runs on to the front of the one there. */
+    public function testTheCornerIsClosedWhereTheNextWallIsCut(): void
+    {
+        $relief = json_decode('{"depth": "40mm", "school": "slice"}');
+        $derived = Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText('creamery')), 'relief', $relief));
+        self::assertSame([], $derived->dryFit->findings);
+        self::assertSame(80.64, round($derived->kit->part('house.front.band.band-1')->part->width(), 6));
+    }
+
     /** What is wrong with one leads to it, in a person's words, and it is drawn as it is described. */
     public function testAFaultLeadsToIt(): void
     {

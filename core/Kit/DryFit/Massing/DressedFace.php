@@ -7,6 +7,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 
@@ -19,8 +20,7 @@ final readonly class DressedFace
      * @param  list<array{Opening, int, Ring}>  $openings  with its number in its row, from 0, and where it lies
      * @param  list<Feature>  $features  whose place is on it
      * @param  int  $edge  of the block's footprint
-     * @param  bool  $isPapered  whether something is drawn on it
-     * @param  ?string  $next  the wall round its right end, where the corner there is square
+     * @param  ?Wall  $next  the wall round its right end, where the corner there is square
      */
     public function __construct(
         public string $name,
@@ -31,8 +31,7 @@ final readonly class DressedFace
         public array $features,
         public Block $block,
         public int $edge,
-        public bool $isPapered,
-        public ?string $next,
+        public ?Wall $next,
     ) {
     }
 }

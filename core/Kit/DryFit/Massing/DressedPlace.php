@@ -12,6 +12,7 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Tolerance;
 
 /** Where the document has something raised or printed on a wall. */
 final readonly class DressedPlace
@@ -26,8 +27,6 @@ final readonly class DressedPlace
      * @param  Frame  $frame  of the face on which it stands
      * @param  string  $wall  what its wall is called
      * @param  string  $of  what of the wall it is, as papers say it: of a row each by itself
-     * @param  string  $kind  of a thing that says itself where it is
-     * @param  float  $front  how far that stands before its wall, where it is raised
      */
     private function __construct(
         public string $part,
@@ -36,8 +35,6 @@ final readonly class DressedPlace
         public bool $isRaised,
         public string $wall,
         public string $of,
-        public string $kind = '',
-        public float $front = 0.0,
     ) {
     }
 
@@ -60,56 +57,51 @@ final readonly class DressedPlace
             }
             foreach ($face->features as $feature) {
                 foreach (self::onWall($massing->building, $face, $feature, [$taken, $round]) as $box) {
-                    $places[] = self::at($face, $box, $feature->id ?? '', $feature->id ?? '')->with(
-                        kind: $feature->kind->name(),
-                        front: self::frontOf($massing->building, $face, $feature),
-                    );
+                    $place = self::at($face, $box, $feature->id ?? '', $feature->id ?? '');
+                    array_push($places, ...$place->closed($massing->building, $face, $feature));
                 }
             }
         }
 
-        return self::closed($massing, $places);
+        return $places;
     }
 
     /**
-     * What runs round a square corner as high on both walls, raised: the one that ends there runs on to the front of the other.
+     * Where it runs round a square corner as high on both walls, the one that ends there runs on to the front of the other. Where that has
+     * no room to be raised it ends at the corner, as what is printed always does.
      *
-     * @param  list<self>  $places
-     * @return list<self>
+     * @return list<self> with it as it is where nothing goes on
      */
-    private static function closed(Massing $massing, array $places): array
+    private function closed(Building $building, DressedFace $face, Feature $own): array
     {
-        $faces = array_column(array_map(static fn (DressedFace $f): array => [$f->name, $f], Faces::dressed($massing)), 1, 0);
-        $closed = [];
-        foreach ($places as $place) {
-            $face = $faces[$place->wall];
-            $isAtEnd = $place->kind === 'band' && $place->isRaised && abs($place->box->x1 - $face->length) < self::LEAST_MM;
-            $on = null;
-            foreach ($isAtEnd ? $places : [] as $other) {
-                $goesOn = $other->wall === $face->next && $other->kind === $place->kind && $other->isRaised
-                    && max(abs($other->box->x0), abs($other->box->y0 - $place->box->y0), abs($other->box->y1 - $place->box->y1)) < 0.01;
-                $on = $goesOn ? $other->front : $on;
-            }
-            // Where the other has no room to be raised it ends at the corner, as what is printed always does.
-            $closed[] = $place;
-            if ($on !== null) {
-                $box = new Box2($place->box->x0, $place->box->y0, $place->box->x1 + $on, $place->box->y1);
-                $closed[] = $place->with(box: $box, of: '');
+        $places = [$this];
+        $next = $face->next;
+        $isAtEnd = $this->isRaised && $own->kind->name() === 'band' && abs($this->box->x1 - $face->length) < self::LEAST_MM;
+        foreach ($isAtEnd ? $face->block->features : [] as $other) {
+            $its = $other->place;
+            $goesOn = $other->kind->name() === 'band' && $next !== null && $its?->edge === $next->edge
+                && ($its->from->mm ?? 0.0) < Tolerance::MEET
+                && abs(($its->up->mm ?? 0.0) - ($own->place->up->mm ?? 0.0)) < Tolerance::MEET
+                && abs(($other->said->real('h')->mm ?? 0.0) - ($own->said->real('h')->mm ?? 0.0)) < Tolerance::MEET
+                && in_array($other->said->text('as'), ['raised', 'both'], true);
+            if ($goesOn) {
+                $on = self::frontOf($building, $next->isCovered(), $other);
+                $places[] = $this->with(of: '', box: new Box2($this->box->x0, $this->box->y0, $this->box->x1 + $on, $this->box->y1));
             }
         }
 
-        return $closed;
+        return $places;
     }
 
     /** How far the front of what is raised stands before its wall: as many layers as come nearest to what is said. */
-    private static function frontOf(Building $building, DressedFace $face, Feature $feature): float
+    private static function frontOf(Building $building, bool $isPapered, Feature $feature): float
     {
         $paper = $building->methods->paper->thickness_mm;
         $card = $building->methods->frame->thickness_mm + $building->methods->template->addsTo($building->methods->frame);
         $proud = $feature->said->real('proud');
         $layers = max(1, (int) round((($proud === null ? 0.0 : $building->scale->modelMm($proud)) - $paper) / $card));
 
-        return ($face->isPapered ? $paper : 0.0) + $layers * $card + $paper;
+        return ($isPapered ? $paper : 0.0) + $layers * $card + $paper;
     }
 
     private static function at(DressedFace $face, DressedBox $box, string $first, string $own): self

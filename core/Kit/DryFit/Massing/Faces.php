@@ -91,13 +91,12 @@ final readonly class Faces
             $features,
             $mass->block,
             $wall->edge,
-            $wall->isCovered(),
-            $this->roundRight($mass, $edge),
+            self::roundRight($mass, $edge),
         );
     }
 
-    /** The name of the wall round the right end of one, where both stand square to each other. */
-    private function roundRight(Mass $mass, int $edge): ?string
+    /** The wall round the right end of one, where both stand square to each other. */
+    private static function roundRight(Mass $mass, int $edge): ?Wall
     {
         $next = ($edge + 1) % $mass->ring->count();
         $way = $mass->ring->point($edge + 1)->minus($mass->ring->point($edge));
@@ -105,7 +104,7 @@ final readonly class Faces
         $off = abs(rad2deg(atan2($way->cross($on), $way->dot($on))) - 90.0);
         $wall = $mass->block->walls[$mass->edges[$next] ?? -1] ?? null;
 
-        return $wall === null || $off > self::TRUE_DEG ? null : $mass->block->id.'.'.$wall->name;
+        return $off > self::TRUE_DEG ? null : $wall;
     }
 
     private function face(int $m, Mass $mass, int $edge, Wall $wall): Face
