@@ -48,6 +48,14 @@ export const FORMS: Record<string, FormField[]> = {
               },
             ],
           },
+          {
+            kind: 'cowl',
+            title: 'Cowl',
+            says: 'On a roof.',
+            picture: 'M2 2H9',
+            anchors: ['slope', 'roof-line'],
+            fields: [{ key: 'w', label: 'width', optional: true, holds: { what: 'length', world: 'real' } }],
+          },
           { kind: 'arch', title: 'Arch', says: 'Over a head.', picture: 'M2 2H9', anchors: ['openings'], fields: [] },
           {
             kind: 'quoin',

@@ -6,6 +6,7 @@ import { SelectField } from '../../ui/SelectField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
 import { DocumentForm } from '../../document/form/DocumentForm';
+import { ThingsHere } from '../../document/ThingsHere';
 import { NeighboursPitch, OwnEdges } from './Neighbours';
 import { EdgeFigures } from './EdgeFigures';
 import { PanelView } from './PanelView';
@@ -77,15 +78,24 @@ export function RoofStage() {
             ))}
           </>
         ) : edge !== undefined ? (
-          <EdgeFigures
-            key={edge.key}
-            edge={edge}
-            onDone={() => {
-              // The whole roof of the block whose edge it was.
-              setSearch({ block: edge.block }, { replace: true });
-              setChosen(null);
-            }}
-          />
+          <>
+            <EdgeFigures
+              key={edge.key}
+              edge={edge}
+              onDone={() => {
+                // The whole roof of the block whose edge it was.
+                setSearch({ block: edge.block }, { replace: true });
+                setChosen(null);
+              }}
+            />
+            <ThingsHere
+              form="things"
+              title="On the slope over it"
+              block={{ id: edge.block, path: `blocks.${plan.blocks.findIndex((one) => one.id === edge.block)}` }}
+              anchors={{ slope: 'on the slope', 'roof-line': 'along a line of it' }}
+              on={{ edge: edge.name }}
+            />
+          </>
         ) : line !== undefined ? (
           <>
             <h2 className="text-capitalize">{line.kind}</h2>
