@@ -48,10 +48,7 @@ final readonly class WallPictures
         foreach ($part->holes as $hole) {
             $picture->ring($hole->points, self::OPEN);
         }
-        foreach ($filled as [$piece, $own]) {
-            $middle = $frame->project($own->at($piece[0]->part->outline->ring->bounds()->centre()));
-            $picture->name($middle, implode(' ', array_map(static fn (LabelledPart $p): string => $p->label, $piece)));
-        }
+        self::named($picture, $filled, $frame);
         $inner = $cards[count($cards) - 1];
         $stands = [];
         foreach ($this->mates->on($inner->part->id, 0, 'inside') as [$label, $from, $to]) {
@@ -70,6 +67,26 @@ final readonly class WallPictures
         }
 
         return $picture;
+    }
+
+    /**
+     * What stands in openings by its labels, and what is raised drawn, too.
+     *
+     * @param  list<array{non-empty-list<LabelledPart>, Frame}>  $filled
+     */
+    private static function named(Picture $picture, array $filled, Frame $frame): void
+    {
+        foreach ($filled as [$piece, $own]) {
+            $isRaised = $frame->height($own->origin) > 0.0;
+            if ($isRaised) {
+                // What is raised is seen; what stands in an opening shows by that.
+                $on = static fn (Vec2 $p): Vec2 => $frame->project($own->at($p));
+                $picture->ring(array_map($on, $piece[0]->part->outline->ring->points), self::OPEN);
+            }
+            $middle = $frame->project($own->at($piece[0]->part->outline->ring->bounds()->centre()));
+            $labels = implode(' ', array_map(static fn (LabelledPart $p): string => $p->label, $piece));
+            $picture->name($middle, $labels, new Vec2(0.0, $isRaised ? -1.0 : 0.0));
+        }
     }
 
     /**
