@@ -56,10 +56,12 @@ final readonly class ThingEdit
             return $owner === null ? null : new ThingEntry($owner, null, $this->kinds);
         }
         $id = $this->edit->get('id')?->text(32) ?? '';
+        // All keep the names that their places gave them: one more takes none of those, and one less leaves them.
         foreach (Ruler::listed($owner->features ?? null) as $i => $thing) {
-            if (($thing->id ?? 'thing-'.($i + 1)) === $id) {
-                $thing->id = $id;
-
+            $thing->id ??= 'thing-'.($i + 1);
+        }
+        foreach (Ruler::listed($owner->features ?? null) as $thing) {
+            if ($thing->id === $id) {
                 return new ThingEntry($owner, $thing, $this->kinds);
             }
         }

@@ -35,6 +35,25 @@ final class ThingEditTest extends TestCase
         self::assertSame([], BuildingReader::reading($document)->faults);
     }
 
+    /** Things that nobody named keep the names of their places in the list when one is copied or taken away. */
+    public function testThoseWithoutANameKeepTheirs(): void
+    {
+        $bands = array_map(
+            static fn (string $up): stdClass => (object) ['kind' => 'band', 'on' => (object) ['edge' => 'front', 'up' => $up]],
+            ['2ft', '4ft', '6ft'],
+        );
+        $document = self::edited([
+            ['op' => 'set', 'path' => 'blocks.0.features', 'value' => $bands],
+            ['op' => 'copy-thing', 'block' => 'main', 'id' => 'thing-2'],
+            ['op' => 'remove-thing', 'block' => 'main', 'id' => 'thing-1'],
+        ]);
+        self::assertSame(
+            ['thing-2' => '4ft', 'thing-3' => '6ft', 'thing-4' => '5ft'],
+            array_map(static fn (stdClass $f): mixed => $f->on->up, array_column(self::things($document), null, 'id')),
+        );
+        self::assertSame([], BuildingReader::reading($document)->faults);
+    }
+
     /** Every kind begins somewhere that can be read. */
     #[DataProvider('provideAnchors')]
     public function testANewOneIsSound(Anchor $anchor): void
