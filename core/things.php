@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Chartula\Core\Things\Arch\Arch;
 use Chartula\Core\Things\Band\Band;
+use Chartula\Core\Things\Chimney\Chimney;
 use Chartula\Core\Things\HoodMould\HoodMould;
 use Chartula\Core\Things\Keystone\Keystone;
 use Chartula\Core\Things\Lintel\Lintel;
@@ -21,4 +22,5 @@ return [
     Quoins::class,
     Surround::class,
     Band::class,
+    Chimney::class,
 ];

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building;
 
+use Chartula\Core\Field\ChoiceType;
+use Chartula\Core\Field\Option;
+
 /** What a wall or a roof is covered with, as a document may name it. docs/formats.md */
 enum Finish: string
 {
@@ -49,5 +52,12 @@ enum Finish: string
     public static function known(): array
     {
         return array_column(self::cases(), 'value');
+    }
+
+    public static function choice(): ChoiceType
+    {
+        $option = static fn (self $f): Option => new Option($f->value, strtr($f->value, '-', ' '));
+
+        return ChoiceType::among(...array_map($option, self::cases()));
     }
 }

@@ -49,7 +49,7 @@ final readonly class RoofFields
             Field::optional('low', 'lowest at', EdgeName::type())->offTheForm()
                 ->saying('of a lean-to; across from its `wall` edge, else the front, where nothing is said'),
             Field::optional('overhang', 'overhang', GroupType::gathering($overhang), (object) [])->saying('level, from the footprint line'),
-            Field::optional('finish', 'finish', self::finishes(), 'bare')->offTheForm(),
+            Field::optional('finish', 'finish', Finish::choice(), 'bare')->offTheForm(),
             Field::optional('edges', 'edges', new ListType(self::edge(), 'Edge', FootprintReader::MOST_CORNERS))->offTheForm()
                 ->saying('where one does otherwise than the kind says'),
         );
@@ -66,13 +66,6 @@ final readonly class RoofFields
             new Option('flat', 'flat', 'M4 20V8H20V20ZM2 8H22'),
             new Option('none', 'none', 'M4 20V7M20 20V7M4 20H20'),
         );
-    }
-
-    private static function finishes(): ChoiceType
-    {
-        $options = array_map(static fn (Finish $f): Option => new Option($f->value, strtr($f->value, '-', ' ')), Finish::cases());
-
-        return ChoiceType::among(...$options);
     }
 
     private static function edge(): FieldSet

@@ -9,7 +9,9 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\FoldedArt;
 use Chartula\Core\Part\PrintedArt;
+use Chartula\Core\Part\ToneArt;
 use Chartula\Core\Sheets\Bleed;
 use LogicException;
 
@@ -69,7 +71,41 @@ final readonly class ArtSymbol
         return match (true) {
             $art instanceof BrickArt => BrickDrawing::paths($art, $all, $beyond),
             $art instanceof PrintedArt => ShapeDrawing::own($art, $all),
+            $art instanceof ToneArt => self::tone($art, $all),
+            $art instanceof FoldedArt => self::faces($art, $all),
             default => throw new LogicException('Nothing draws '.$art::class),
         };
+    }
+
+    /** @return list<Path> each face as far as it is seen, and what lies beyond the first and the last as they are */
+    private static function faces(FoldedArt $art, Ring $all): array
+    {
+        $box = $all->bounds();
+        $paths = [];
+        foreach ($art->faces as $i => $face) {
+            $from = $i === 0 ? $box->x0 : max($box->x0, $face->ends()[0]);
+            $to = $i === count($art->faces) - 1 ? $box->x1 : min($box->x1, $face->ends()[1]);
+            array_push($paths, ...$to > $from ? self::paths($face, Ring::rectangle($from, $box->y0, $to, $box->y1), null) : []);
+        }
+
+        return $paths;
+    }
+
+    /** @return list<Path> */
+    private static function tone(ToneArt $art, Ring $all): array
+    {
+        $box = $all->bounds();
+        $lines = [];
+        // Courses that would be nothing but lines are none.
+        $isDrawn = $art->course >= 2.0 * $art->line;
+        for ($k = $isDrawn ? ceil(($box->y0 - $art->datum) / $art->course) : INF; $art->datum + $k * $art->course < $box->y1; $k++) {
+            $y = $art->datum + $k * $art->course;
+            $lines[] = Ring::rectangle($box->x0, $y - $art->line, $box->x1, $y)->points;
+        }
+
+        return [
+            new Path(Layer::Art, [$all->points], true, null, $art->tone->unit),
+            ...$lines === [] ? [] : [new Path(Layer::Art, $lines, true, null, $art->tone->joint)],
+        ];
     }
 }

@@ -37,6 +37,7 @@ final readonly class RoofView
         return [
             'lines' => $self->lines(),
             'panels' => $self->panels(),
+            'things' => RoofThings::of($building, $kit->form, static fn (): bool => false),
             'area_mm2' => round(
                 array_sum(
                     array_map(

@@ -50,7 +50,10 @@ final readonly class Sketch
             'rule' => ['foot_mm' => 304.8 / $ratio, 'metre_mm' => 1000.0 / $ratio],
             'walls' => array_merge(...array_map($self->walls(...), $building->blocks)),
             'plan' => ['blocks' => array_map($self->block(...), $building->blocks), 'walls' => [], 'braces' => [], 'gaps' => []],
-            'roof' => ['lines' => array_merge(...array_map($self->roof(...), $building->blocks)), 'panels' => [], 'area_mm2' => 0.0],
+            'roof' => [
+                'lines' => array_merge(...array_map($self->roof(...), $building->blocks)), 'panels' => [], 'area_mm2' => 0.0,
+                'things' => RoofThings::of($building, null, fn (Feature $f): bool => $self->clashes($f->said->path)),
+            ],
             'section' => null,
             'skin' => [
                 'brick' => $skin->brick, 'mortar' => $skin->mortar,

@@ -14,6 +14,7 @@ use Chartula\Core\Form\Claims\Takes;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\Check;
+use Chartula\Core\Trim\Remarks;
 
 /** Things that the document describes and the kit does not have, and why. docs/formulas.md#places */
 final readonly class ThingChecks
@@ -45,6 +46,13 @@ final readonly class ThingChecks
                         'not made, since openings and what stands round them leave it no room there.'),
                     default => null,
                 };
+            }
+        }
+
+        foreach ($kit->form->sites as $site) {
+            $kind = $site->feature->kind;
+            foreach ($site->block !== null && $kind instanceof Remarks ? $kind->remarks($site) : [] as $code => $text) {
+                $checks[] = self::check($kit->form->blocks[$site->block ?? 0]->block, $site->feature, $code, $text);
             }
         }
 

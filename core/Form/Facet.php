@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form;
 
+use Chartula\Core\Form\Claims\Standing;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Line;
@@ -26,6 +27,7 @@ final readonly class Facet
      * @param  Frame  $frame  of the underside: x along the edge, y up the slope, normal outwards
      * @param  list<Patch>  $patches  what is seen of it, in plan
      * @param  list<Patch>  $built  of what card is cut: the same without what goes through it
+     * @param  list<Standing>  $standing  what stands on it or goes through it
      */
     public function __construct(
         public int $block,
@@ -37,6 +39,7 @@ final readonly class Facet
         public Patch $whole,
         public array $patches,
         public array $built,
+        public array $standing = [],
     ) {
     }
 
@@ -48,11 +51,12 @@ final readonly class Facet
     /**
      * @param  ?list<Patch>  $patches  seen of it; all of that is card, too
      * @param  ?list<Patch>  $built
+     * @param  ?list<Standing>  $standing
      */
-    public function with(?array $patches = null, ?array $built = null): self
+    public function with(?array $patches = null, ?array $built = null, ?array $standing = null): self
     {
         return new self($this->block, $this->edge, $this->level, $this->name, $this->pitch, $this->frame, $this->whole,
-            $patches ?? $this->patches, $built ?? $patches ?? $this->built);
+            $patches ?? $this->patches, $built ?? $patches ?? $this->built, $standing ?? $this->standing);
     }
 
     /** Gives the height of the underside over a place in plan. */

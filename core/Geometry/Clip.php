@@ -19,7 +19,12 @@ final readonly class Clip
      */
     public static function sharedArea(Region $a, Region $b): float
     {
-        $shared = (self::bounding($a, $b, true) + self::bounding($b, $a, false)) / 2.0;
+        // From their own middle: where they run along each other what is counted may not quite close.
+        $from = $a->outline->bounds()->shared($b->outline->bounds())?->centre();
+        if ($from === null) {
+            return 0.0;
+        }
+        $shared = (self::bounding($a, $b, $from) + self::bounding($b, $a, $from, false)) / 2.0;
 
         // Where two arcs nearly run along each other by other chords, pieces between them may be counted twice.
         return min($shared, $a->area(), $b->area());
@@ -66,7 +71,7 @@ final readonly class Clip
      * Twice the area that the edges of $one contribute to what it shares with $other: of each edge what has $other beside
      * it on the inner side. Where both run along each other they count once, for the first.
      */
-    private static function bounding(Region $one, Region $other, bool $isFirst): float
+    private static function bounding(Region $one, Region $other, Vec2 $from, bool $isFirst = true): float
     {
         $sum = 0.0;
         $index = $other->index();
@@ -84,7 +89,8 @@ final readonly class Clip
                     $aside = $isAlong ? 2.0 * Tolerance::EDGE : self::ASIDE;
                     $left = new Vec2($middle->x - $along->y / $length * $aside, $middle->y + $along->x / $length * $aside);
                     if (($isFirst || ! $isAlong) && $index->contains($left)) {
-                        $sum += $a->plus($along->times($stretch->from))->cross($a->plus($along->times($stretch->to)));
+                        $start = $a->minus($from);
+                        $sum += $start->plus($along->times($stretch->from))->cross($start->plus($along->times($stretch->to)));
                     }
                 }
                 $a = $b;

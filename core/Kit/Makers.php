@@ -52,7 +52,7 @@ final readonly class Makers
                 static fn (Carcass $c, Problems $p) => PanelParts::collectFaults($c->building, $c->form, $p),
             ),
             new Maker('what stands round openings', static fn (Carcass $c): Made => new Made(RaisedParts::make($c->building, $c->walls))),
-            new Maker('things', static fn (Carcass $c): Made => new Made(ThingParts::make($c->building, $c->form))),
+            new Maker('things', static fn (Carcass $c): Made => new Made(ThingParts::make($c->building, $c->form, $c->panels(...)))),
             new Maker(
                 'insides of openings',
                 static fn (Carcass $c): Made => new Made(DeepOpeningParts::make($c->building, $c->walls)),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Output;
 
+use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Building\Schema\DocumentFields;
 use Chartula\Core\Building\Schema\FieldPlace;
@@ -21,6 +22,8 @@ final readonly class FieldFinder
 {
     /** They come after whatever the building itself has of that name. */
     private const AFTER = 3;
+
+    private const ON_ROOFS = [Anchor::Slope->value, Anchor::RoofLine->value];
 
     /**
      * @param  ?Kinds  $kinds  of things that there are; all that the program knows where nothing is said
@@ -50,10 +53,13 @@ final readonly class FieldFinder
                 ]);
             }
             foreach ($field->isOnForm && $type instanceof KindListType ? $type->kinds : [] as $kind) {
-                $rank = Finder::rank($text, $kind->title, "$kind->says {$place->title} {$place->stage}");
-                $to = ['kind' => 'field', 'text' => "$kind->title, of $of", 'to' => ['what' => 'verb', 'id' => $place->stage]];
+                // What stands on roofs is added there.
+                $stage = array_intersect($kind->anchors, self::ON_ROOFS) !== [] ? 'roof' : $place->stage;
+                $own = new FieldPlace($place->path, $place->set, $place->title, $stage);
+                $rank = Finder::rank($text, $kind->title, "$kind->says {$place->title} $stage");
+                $to = ['kind' => 'field', 'text' => "$kind->title, of $of", 'to' => ['what' => 'verb', 'id' => $stage]];
                 array_push($found, ...$rank === null ? [] : [[$rank, $to]]);
-                array_push($found, ...self::within($text, $place, $kind->set, 'a '.mb_strtolower($kind->title)));
+                array_push($found, ...self::within($text, $own, $kind->set, 'a '.mb_strtolower($kind->title)));
             }
             if ($field->isOnForm && ($type instanceof GroupType || $type instanceof ListType)) {
                 $inner = $type instanceof ListType ? 'a '.mb_strtolower($type->one) : $of;

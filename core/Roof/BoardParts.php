@@ -8,6 +8,7 @@ use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Profile;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -108,9 +109,14 @@ final readonly class BoardParts
             return [];
         }
         $held = $this->thickness / 2.0 + UnderRoof::CLEARANCE_MM;
-        $places = [$room[0] - $held, ...$this->room->stations($length), $room[1] + $held];
+        $places = [$room[0] - $held, ...$this->room->stations($from, $to), $room[1] + $held];
+        $runs = [];
         foreach (array_slice($places, 1) as $i => $end) {
-            [$start, $end] = [max($room[0], $places[$i] + $held), min($room[1], $end - $held)];
+            $whole = new Interval(max($room[0], $places[$i] + $held), min($room[1], $end - $held));
+            array_push($runs, ...$whole->without($this->room->through($from, $along, 0.0, $held)));
+        }
+        foreach ($runs as $run) {
+            [$start, $end] = [$run->from, $run->to];
             if ($end - $start >= self::SHORTEST_MM && $this->isOpen($from, $along, $start, $end)) {
                 array_push($boards, ...$this->part('ridge-board', $number + count($boards), 'Ridge board', $from, $along, [
                     [$start, -self::DEPTH_MM], [$end, -self::DEPTH_MM], [$end, 0.0], [$start, 0.0],
@@ -130,7 +136,14 @@ final readonly class BoardParts
         $length = $from->distanceTo($to);
         $along = $to->minus($from)->times(1.0 / $length);
         $room = $this->clear($from, $along, 0.0, $length);
-        if ($room === null || $room[1] - $room[0] < self::SHORTEST_MM || ! $this->isOpen($from, $along, ...$room)) {
+        // It goes up from the walls as far as nothing goes through the roof.
+        if ($room === null) {
+            return [];
+        }
+        foreach ($this->room->through($from, $along, 0.0, $this->thickness / 2.0 + UnderRoof::CLEARANCE_MM) as $taken) {
+            $room = [$room[0], max($room[0], min($room[1], $taken->from))];
+        }
+        if ($room[1] - $room[0] < self::SHORTEST_MM || ! $this->isOpen($from, $along, ...$room)) {
             return [];
         }
         $eaves = $this->room->block->eaves;

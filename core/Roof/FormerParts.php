@@ -34,7 +34,7 @@ final readonly class FormerParts
         $number = 0;
         foreach ($room->lines(true) as [$from, $to]) {
             $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
-            foreach ($room->stations($from->distanceTo($to)) as $at) {
+            foreach ($room->stations($from, $to) as $at) {
                 $former = $self->former($from->plus($along->times($at)), $along, $number);
                 $number += count($former->parts);
                 $sets[] = $former;

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Roof;
 
+use Chartula\Core\Form\Claims\Standing;
+use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Hull;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -47,6 +50,25 @@ final readonly class StripObstacles
         }
 
         return $half;
+    }
+
+    /**
+     * From where to where something that stands on a slope is in the way of a strip's half, with what that keeps free; null where it is
+     * not.
+     *
+     * @param  Frame  $line  x along the line that the strip covers, y into the slope, on whose top it lies
+     */
+    public function standing(Standing $standing, Facet $facet, Frame $line, float $leg): ?Interval
+    {
+        $over = $this->panels->stack->thickness_mm / max(Tolerance::NOTHING, $facet->frame->normal->z);
+        $at = static function (Vec2 $p) use ($facet, $line, $over): Vec2 {
+            return $line->project($facet->lifted($p)->plus(new Vec3(0.0, 0.0, $over)));
+        };
+        $on = StripHalf::clipped(array_map($at, $standing->ring->points), 0.0, 1.0, $this->clear);
+        $on = StripHalf::clipped($on, 0.0, -1.0, $leg + $this->clear);
+        $along = array_map(static fn (Vec2 $p): float => $p->x, $on);
+
+        return $along === [] ? null : new Interval(min($along) - $this->clear, max($along) + $this->clear);
     }
 
     /** @return list<Hull> in the line's own axes */

@@ -7,6 +7,7 @@ namespace Chartula\Core\Roof;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
@@ -141,33 +142,67 @@ final class Strips
             return null;
         }
 
-        return $this->part(
-            $one,
-            $other,
-            $p,
-            $i,
-            array_map(
-                static fn (array $l): array => StripHalf::between($l, $clear[0], $length - $clear[1]),
-                $sides,
-            ),
-            $length,
-            $half,
-            $open,
-            $cover,
-            $clear,
-        );
+        $first = null;
+        foreach ($this->beside([$one, $p, $i], [$other, $q, $j], $leg, new Interval($clear[0], $length - $clear[1])) as $run) {
+            $id = $this->part(
+                $one,
+                $other,
+                $p,
+                $i,
+                array_map(static fn (array $l): array => StripHalf::between($l, $run->from, $run->to), $sides),
+                $length,
+                $half,
+                $open,
+                $cover,
+                [$run->from, $length - $run->to],
+            );
+            $first ??= $id;
+        }
+
+        return $first;
+    }
+
+    /**
+     * What of a line a strip may lie over beside whatever stands on either slope.
+     *
+     * @param  array{RoofPanel, Patch, int}  $one  along whose side the line runs
+     * @param  array{RoofPanel, Patch, int}  $other
+     * @return list<Interval>
+     */
+    private function beside(array $one, array $other, float $leg, Interval $run): array
+    {
+        $line = $this->line(...$one);
+        $taken = [];
+        foreach ([[$one, 1.0], [$other, -1.0]] as [[$panel], $way]) {
+            $along = $line->x->times($way);
+            $own = new Frame($line->origin, $along, $panel->facet->frame->normal->cross($along));
+            foreach ($panel->facet->standing as $standing) {
+                $interval = $this->obstacles->standing($standing, $panel->facet, $own, $leg);
+                array_push($taken, ...$interval === null ? [] : [$way > 0.0 ? $interval : new Interval(-$interval->to, -$interval->from)]);
+            }
+        }
+
+        return array_values(array_filter(
+            $run->without($taken),
+            static fn (Interval $free): bool => $free->length() >= self::SHORTEST_MM,
+        ));
     }
 
     /** @return list<Vec2> one half of a strip, clear of what stands on its panel */
     private function leg(RoofPanel $panel, Patch $shape, int $edge, float $leg): array
     {
+        return $this->obstacles->clear($panel->facet->block, $this->line($panel, $shape, $edge), StripHalf::of($shape, $edge, $leg));
+    }
+
+    /** Along a side of a panel's top: x along it, y into the panel. */
+    private function line(RoofPanel $panel, Patch $shape, int $edge): Frame
+    {
         $top = $this->panels->stack->thickness_mm;
         $frame = $panel->facet->frame;
         [$a, $b] = [$frame->at($shape->outline->point($edge), $top), $frame->at($shape->outline->point($edge + 1), $top)];
         $along = $b->minus($a)->times(1.0 / $a->distanceTo($b));
-        $line = new Frame($a, $along, $panel->facet->frame->normal->cross($along));
 
-        return $this->obstacles->clear($panel->facet->block, $line, StripHalf::of($shape, $edge, $leg));
+        return new Frame($a, $along, $panel->facet->frame->normal->cross($along));
     }
 
     /**

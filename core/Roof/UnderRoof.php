@@ -9,6 +9,7 @@ use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Profile;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
@@ -92,11 +93,58 @@ final readonly class UnderRoof
     }
 
     /**
-     * Places along a ridge at which it wants holding; the gables or hips at its ends hold those.
+     * Places along a ridge at which it wants holding; the gables or hips at its ends hold those. Where something goes through the roof
+     * there, right beside it.
      *
      * @return list<float> from its beginning
      */
-    public function stations(float $length): array
+    public function stations(Vec2 $from, Vec2 $to): array
+    {
+        $length = $from->distanceTo($to);
+        $taken = $this->through($from, $to->minus($from)->times(1.0 / $length), $this->layer->thickness_mm / 2.0);
+        $held = [];
+        foreach ($this->evenly($length) as $at) {
+            foreach ($taken as $one) {
+                if ($at > $one->from && $at < $one->to) {
+                    $isNearer = $at - $one->from < $one->to - $at;
+                    $at = ($isNearer && $one->from > 0.0) || $one->to > $length ? $one->from : $one->to;
+                }
+            }
+            array_push($held, ...$at > 0.0 && $at < $length ? [$at] : []);
+        }
+
+        return $held;
+    }
+
+    /**
+     * From where to where along a line in plan something goes through the roof, with room for a support.
+     *
+     * @param  float  $half  of the support's own thickness
+     * @param  ?float  $aside  only what comes so near to the line; null: whatever there is
+     * @return list<Interval> apart from each other
+     */
+    public function through(Vec2 $from, Vec2 $along, float $half, ?float $aside = null): array
+    {
+        $taken = [];
+        foreach ($this->panels->form->facets as $facet) {
+            foreach ($facet->block === $this->block->index ? $facet->standing : [] as $standing) {
+                $own = array_map(static fn (Vec2 $p): Vec2 => new Vec2(
+                    $p->minus($from)->dot($along), $along->cross($p->minus($from)),
+                ), $standing->goesThrough ? $standing->ring->points : []);
+                if ($aside !== null) {
+                    $own = StripHalf::clipped(StripHalf::clipped($own, 0.0, 1.0, $aside), 0.0, -1.0, $aside);
+                }
+                $x = array_map(static fn (Vec2 $p): float => $p->x, $own);
+                $room = $half + self::CLEARANCE_MM;
+                array_push($taken, ...$x === [] ? [] : [new Interval(min($x) - $room, max($x) + $room)]);
+            }
+        }
+
+        return Interval::joined($taken);
+    }
+
+    /** @return list<float> places that part a length evenly */
+    private function evenly(float $length): array
     {
         $spacing = max(self::SPACING_MM[0], min(self::SPACING_MM[1], self::SPACING_PER_MM * $this->layer->thickness_mm));
         $n = (int) ceil($length / $spacing);

@@ -17,4 +17,10 @@ final readonly class Coverings
 
         return $bond === null ? null : Brickwork::of($bond, $building);
     }
+
+    /** The same, or its tone where it is not drawn yet; null where it is bare card. */
+    public static function orTone(Finish $finish, Building $building): ?Covering
+    {
+        return $finish === Finish::Bare ? null : self::of($finish, $building) ?? Toned::of($finish, $building);
+    }
 }

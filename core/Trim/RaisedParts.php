@@ -8,7 +8,6 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\RaisedRoom;
 use Chartula\Core\Form\OpeningForm;
-use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Offset;
@@ -181,7 +180,7 @@ final readonly class RaisedParts
     {
         $paper = $this->building->methods->paper;
         $box = $claim->ring->bounds();
-        [$outline, $scores] = $turn > 0.0 ? self::wrap($box, $turn) : [
+        [$outline, $scores] = $turn > 0.0 ? EdgeWrap::of($box, $turn) : [
             new Outline($claim->ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $claim->ring->points)), [],
         ];
         $width = Figure::given($box->width(), 'over all');
@@ -200,24 +199,6 @@ final readonly class RaisedParts
             shape: $turn > 0.0 ? Shape::folded($box->centre()) : Shape::flat(),
             art: new PrintedArt(PrintedShape::of($claim), [$box->x0, $box->x1]),
         );
-    }
-
-    /** @return array{Outline, list<Score>} a face with a flap at every side, its corners cut out */
-    private static function wrap(Box2 $box, float $turn): array
-    {
-        [$x0, $y0, $x1, $y1] = [$box->x0, $box->y0, $box->x1, $box->y1];
-        $points = [
-            [$x0, $y0 - $turn], [$x1, $y0 - $turn], [$x1, $y0], [$x1 + $turn, $y0], [$x1 + $turn, $y1], [$x1, $y1],
-            [$x1, $y1 + $turn], [$x0, $y1 + $turn], [$x0, $y1], [$x0 - $turn, $y1], [$x0 - $turn, $y0], [$x0, $y0],
-        ];
-        $ring = new Ring(array_map(static fn (array $p): Vec2 => new Vec2($p[0], $p[1]), $points));
-        $corners = [new Vec2($x0, $y0), new Vec2($x1, $y0), new Vec2($x1, $y1), new Vec2($x0, $y1)];
-        $fold = static fn (int $i): Score => new Score($corners[$i], $corners[($i + 1) % 4], 'away', 90.0, 'back');
-
-        return [
-            new Outline($ring, array_map(static fn (): Edge => new Edge('flap', 'clearance'), $ring->points)),
-            array_map($fold, range(0, 3)),
-        ];
     }
 
     /** @return list<Joint> every layer on the one behind it, the first on the wall, the paper on the last */

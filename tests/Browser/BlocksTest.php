@@ -209,6 +209,39 @@ final class BlocksTest extends BrowserTestCase
         $this->link('second band');
     }
 
+    public function testAChimneyStandsOnTheRidge(): void
+    {
+        $this->beginBuilding('Tove', 'Chimneys');
+        $this->link('Roof')->click();
+        $plan = "//*[name()='svg'][@role='application']";
+        $this->find($plan)->sendKeys(WebDriverKeys::PAGE_DOWN);
+        $this->heading('Over the edge front');
+        $this->find("//section[@aria-label='On the slope over it']//button[.='Add …']")->click();
+        $this->find("//input[@aria-label='Find something to add']")->sendKeys('its ridge'.WebDriverKeys::ENTER);
+        $this->saved(2);
+        $this->sees('joints close');
+        // From edge to edge, and on to what stands on the roof.
+        $this->find($plan)->sendKeys(str_repeat(WebDriverKeys::PAGE_DOWN, 4));
+        $this->heading('Chimney');
+        $from = $this->field('from the left end')->getAttribute('value');
+        $this->find($plan)->sendKeys(WebDriverKeys::ARROW_RIGHT.WebDriverKeys::ARROW_RIGHT);
+        $this->saved(3);
+        self::assertNotSame($from, $this->field('from the left end')->getAttribute('value'));
+        $this->type('wide', '40ft');
+        $this->saved(4);
+        $this->sees('has no roof under some of it');
+        $this->press('Undo that');
+        $this->saved(5);
+        $this->assertAccessible('a chimney on a roof');
+        $this->find($plan)->sendKeys(WebDriverKeys::DELETE);
+        $this->saved(6);
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-thing]')));
+        $this->press('Undo');
+        $this->saved(7);
+        $this->browser->navigate()->refresh();
+        $this->find("//*[@data-thing='chimney-1']");
+    }
+
     public function testAnArchGoesOverAPairAndOneWindowIsDressedForItself(): void
     {
         $this->beginBuilding('Iris', 'Arches');

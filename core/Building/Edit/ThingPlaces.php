@@ -34,12 +34,14 @@ final readonly class ThingPlaces
      */
     public function usual(Anchor $anchor, stdClass $on): array
     {
-        $length = $anchor === Anchor::Slope ? $this->ruler->lengthOfWall($this->owner, $this->edge($on)) : 0.0;
+        $isOnRoof = in_array($anchor, [Anchor::Slope, Anchor::RoofLine], true);
+        $length = $isOnRoof ? $this->ruler->lengthOfWall($this->owner, $this->edge($on)) : 0.0;
+        $middle = LengthFormat::like('0ft', round($length / 2.0 / 25.4) * 25.4);
 
         return match ($anchor) {
             Anchor::Wall => ['up' => $this->courses($this->eaves() * self::UP)],
-            Anchor::Slope => ['from' => LengthFormat::like('0ft', round($length / 2.0 / 25.4) * 25.4), 'in' => '2ft'],
-            Anchor::RoofLine => ['line' => 'ridge'],
+            Anchor::Slope => ['from' => $middle, 'in' => '3ft'],
+            Anchor::RoofLine => ['line' => 'ridge', 'from' => $middle],
             Anchor::Corner => ['corner' => 0],
             Anchor::Floor => ['at' => ['2ft', '2ft']],
             Anchor::Ground => ['spot' => ['20mm', '20mm']],

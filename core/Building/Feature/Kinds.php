@@ -74,7 +74,8 @@ final readonly class Kinds
     {
         $options = [];
         foreach ($this->all as $kind) {
-            $here = array_values(array_filter($anchors, static fn (Anchor $a): bool => in_array($a, $kind->anchors(), true)));
+            // Its own first one is what is meant where a place does not say on what it is.
+            $here = array_values(array_filter($kind->anchors(), static fn (Anchor $a): bool => in_array($a, $anchors, true)));
             array_push($options, ...$here === [] ? [] : [self::option($kind, $here)]);
         }
 
@@ -87,7 +88,8 @@ final readonly class Kinds
         $fields = [Field::required('kind', 'kind', ChoiceType::of([$kind->name() => $kind->title()]))->offTheForm()];
         if ($anchors !== []) {
             $fields[] = Field::optional('id', 'id', new IdType)->offTheForm();
-            $fields[] = Field::required('on', 'Where it is', GroupType::gathering(PlaceFields::set($anchors)));
+            $place = PlaceFields::set($anchors, ! $kind instanceof AtOnePlace);
+            $fields[] = Field::required('on', 'Where it is', GroupType::gathering($place));
         }
         $set = new FieldSet($kind->name(), ...$fields, ...$kind->fields()->fields);
         $names = array_map(static fn (Anchor $a): string => $a->value, $anchors);

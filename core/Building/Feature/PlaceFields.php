@@ -27,9 +27,10 @@ final readonly class PlaceFields
 
     /**
      * @param  non-empty-list<Anchor>  $anchors  that it may have
+     * @param  bool  $isRun  whether it may run along a wall or a line of the roof
      * @return FieldSet of which each field applies where one of its own anchors is meant
      */
-    public static function set(array $anchors): FieldSet
+    public static function set(array $anchors, bool $isRun = true): FieldSet
     {
         $words = [];
         foreach ($anchors as $anchor) {
@@ -40,6 +41,9 @@ final readonly class PlaceFields
         $fields = [$isOne ? $anchor->offTheForm() : $anchor];
         foreach (self::fields() as [$field, $of]) {
             $here = array_values(array_filter($of, static fn (Anchor $a): bool => in_array($a, $anchors, true)));
+            if ($field->key === 'to' && ! $isRun) {
+                continue;
+            }
             if ($isOne && $here !== []) {
                 $fields[] = $field;
             } elseif ($here !== []) {

@@ -29,6 +29,7 @@ final readonly class Claim
      * @param  bool  $isBlocked  whether another block stands where it would be raised
      * @param  bool  $pierces  whether it goes through the wall, square to it: a hole in its card and its paper, and nothing is printed or
      *     raised. Through a slope it goes upright, and its ring is of the plan, in the building's axes
+     * @param  bool  $stands  whether it stands upright on a slope, on which nothing else may lie there; its ring is of the plan
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(
@@ -49,6 +50,7 @@ final readonly class Claim
         public bool $pierces = false,
         public bool $isTooFine = false,
         public bool $isBlocked = false,
+        public bool $stands = false,
     ) {
     }
 
@@ -68,6 +70,12 @@ final readonly class Claim
     public static function through(string $id, Feature $feature, Ring $ring, int $face = 0): self
     {
         return new self($id, $feature, $ring, [], new Tone('#000000', '#000000'), HowMade::Printed, 0.0, face: $face, pierces: true);
+    }
+
+    /** What it takes of the slopes under it, by standing on them. */
+    public static function standing(string $id, Feature $feature, Ring $ring): self
+    {
+        return new self($id, $feature, $ring, [], new Tone('#000000', '#000000'), HowMade::Printed, 0.0, stands: true);
     }
 
     /** As if nothing of it were raised. */

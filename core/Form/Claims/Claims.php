@@ -12,7 +12,7 @@ use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\WallForm;
-use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Problem\Problems;
 
 /** The second step of Form: what things take of the surfaces that the first step made. */
@@ -22,8 +22,11 @@ final readonly class Claims
 
     private Sites $sites;
 
-    /** @param  list<Facet>  $facets  of all roofs */
-    private function __construct(Building $building, array $facets, private Problems $problems)
+    /**
+     * @param  list<Facet>  $facets  of all roofs
+     * @param  float  $front  the least y of any block
+     */
+    private function __construct(private Building $building, private array $facets, private float $front, private Problems $problems)
     {
         $this->masonry = Masonry::of($building);
         $this->sites = new Sites($building, $facets);
@@ -32,23 +35,21 @@ final readonly class Claims
     /** Those of openings first, then the others in the order of what they stand on. */
     public static function of(Building $building, Form $form, Problems $problems): Form
     {
-        $self = new self($building, $form->facets, $problems);
+        $front = min(array_map(static fn (BlockForm $b): float => $b->ring->bounds()->y0, $form->blocks));
+        $self = new self($building, $form->facets, $front, $problems);
         $blocks = [];
         $sites = [];
-        $rings = [];
+        $standing = [];
         foreach ($form->blocks as $block) {
             $block = $block->with(walls: array_map(static fn (WallForm $w): WallForm => $self->dressed($block, $w), $block->walls));
             [$block, $own] = $self->placed($block);
             $blocks[] = $block;
             array_push($sites, ...$own);
-            $through = array_map($self->through(...), array_values(array_filter($own, static fn (Site $s): bool => $s->isOnSlope)));
-            $rings[$block->index] = array_merge(...$through);
+            array_push($standing, ...array_map($self->standing(...), $own));
         }
-        $facets = array_map(static function (Facet $facet) use ($building, $rings): Facet {
-            $own = array_values(array_filter($rings[$facet->block] ?? [], static fn (Ring $r): bool => Pierced::meets($facet, $r)));
-
-            return $own === [] ? $facet : Pierced::slope($facet, $own, $building);
-        }, $form->facets);
+        $standing = array_merge(...$standing);
+        $self->collectClashes($standing);
+        $facets = array_map(static fn (Facet $f): Facet => Pierced::slope($f, $standing, $building), $form->facets);
         foreach ($building->features as $feature) {
             $site = $self->sites->onPlot($feature);
             array_push($sites, ...$site === null ? [] : [$site]);
@@ -121,6 +122,7 @@ final readonly class Claims
                     ? $this->sites->onBlock($feature, $block)
                     : $this->sites->onOther($feature, $sites[$under], $this->firstOf($block, $under));
                 if ($site !== null) {
+                    $site = $site->isOnSlope ? $site->with(roof: $this->roofUnder($block)) : $site;
                     $sites[$feature->id ?? ''] = $site;
                     $block = $this->taken($block, $site);
                 }
@@ -169,17 +171,46 @@ final readonly class Claims
         return $claims === [] ? $block : $block->with(walls: $walls);
     }
 
-    /** @return list<Ring> of what goes upright through the slopes over its plan */
-    private function through(Site $site): array
+    /**
+     * No two things may stand in one place.
+     *
+     * @param  list<Standing>  $standing
+     */
+    private function collectClashes(array $standing): void
+    {
+        foreach ($standing as $i => $one) {
+            foreach (array_slice($standing, 0, $i) as $other) {
+                if ($other->feature !== $one->feature && $one->isNear($other)) {
+                    $facts = ['what' => lcfirst($one->feature->kind->title()), 'other' => lcfirst($other->feature->kind->title())];
+                    $this->problems->add("{$one->feature->said->path}.on", 'thing.in-the-way', $facts);
+                }
+            }
+        }
+    }
+
+    private function roofUnder(BlockForm $block): RoofUnder
+    {
+        $methods = $this->building->methods;
+        $thick = static fn (WallForm $w): float =>
+            $w->isBuilt() ? $methods->stacks[$w->wall->stack]->thickness_mm : 0.0;
+        $inside = Offset::lines($block->ring, array_map(static fn (WallForm $w): float => -$thick($w) - Pierced::CLEAR_MM, $block->walls));
+
+        $relief = $this->building->relief;
+
+        return new RoofUnder($this->facets, $methods, $inside, $block, $relief === null ? null : $this->front + $relief->depth->mm);
+    }
+
+    /** @return list<Standing> what stands on the slopes over its plan, or goes upright through them */
+    private function standing(Site $site): array
     {
         [$feature, $kind] = [$site->feature, $site->feature->kind];
-        $claims = $kind instanceof Takes && $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
+        $claims = $site->isOnSlope && $kind instanceof Takes && $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
             ? $this->bounded($kind->takes($feature, $site))
             : [];
 
         return array_values(array_map(
-            static fn (Claim $c): Ring => $c->ring,
-            array_filter($claims, static fn (Claim $c): bool => $c->pierces),
+            static fn (Claim $c): Standing => new Standing($c->feature, $c->ring, $c->pierces),
+            array_filter($claims, static fn (Claim $c): bool => $c->pierces || $c->stands),
         ));
     }
 

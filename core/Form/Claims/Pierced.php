@@ -28,23 +28,26 @@ final readonly class Pierced
     }
 
     /**
-     * A slope with what goes upright through it left out of its card. Card is cut square to its plane: between its faces an upright moves
-     * by so much as the card's thickness leans.
+     * A slope with what stands on it, and what goes upright through it left out of its card. Card is cut square to its plane: between its
+     * faces an upright moves by so much as the card's thickness leans.
      *
-     * @param  non-empty-list<Ring>  $rings  in plan
+     * @param  list<Standing>  $standing  of the whole building
      */
-    public static function slope(Facet $facet, array $rings, Building $building): Facet
+    public static function slope(Facet $facet, array $standing, Building $building): Facet
     {
+        $own = array_values(array_filter($standing, static fn (Standing $s): bool => self::meets($facet, $s->ring)));
         $lean = $building->methods->roof()->thickness_mm;
         $by = (new Vec2($facet->frame->normal->x, $facet->frame->normal->y))->times(-$lean);
         $built = $facet->built;
-        foreach ($rings as $ring) {
-            $room = self::hole($ring)->points;
-            $hole = new Ring(Hull::around([...$room, ...array_map(static fn (Vec2 $p): Vec2 => $p->plus($by), $room)])->points);
-            $built = self::without($built, $hole);
+        foreach ($own as $one) {
+            if ($one->goesThrough) {
+                $room = self::hole($one->ring)->points;
+                $hole = new Ring(Hull::around([...$room, ...array_map(static fn (Vec2 $p): Vec2 => $p->plus($by), $room)])->points);
+                $built = self::without($built, $hole);
+            }
         }
 
-        return $facet->with(built: $built);
+        return $own === [] ? $facet : $facet->with(built: $built, standing: $own);
     }
 
     /**
@@ -71,11 +74,11 @@ final readonly class Pierced
     }
 
     /** Whether what is upright over a ring goes through a slope at all. */
-    public static function meets(Facet $facet, Ring $ring): bool
+    private static function meets(Facet $facet, Ring $ring): bool
     {
         foreach ($facet->patches as $patch) {
             $box = $patch->outline->bounds();
-            if ($facet->pitch->degrees > 0.0 && $box->gapTo($ring->bounds()) <= 0.0) {
+            if ($box->gapTo($ring->bounds()) <= 0.0) {
                 return true;
             }
         }

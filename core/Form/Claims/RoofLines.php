@@ -12,6 +12,7 @@ use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Tolerance;
@@ -19,37 +20,59 @@ use Chartula\Core\Measure\Tolerance;
 /** The lines of a block's roof, as far as they are built. Model millimetres, the building's axes. docs/formulas.md#places */
 final readonly class RoofLines
 {
-    /** @param  list<Facet>  $facets  of the block, as far as they are seen */
-    public function __construct(private BlockForm $block, private array $facets)
+    /** What rises less than that for each millimetre is level: walls are never quite square. */
+    private const LEVEL = 0.01;
+
+    /**
+     * @param  list<Facet>  $facets  of the block, as far as they are seen
+     * @param  bool  $isCutAtRidge  whether low relief leaves the ridge, and nothing behind it
+     */
+    public function __construct(private BlockForm $block, private array $facets, private bool $isCutAtRidge = false)
     {
     }
 
-    /** Along a line of a slope; null where there is none, or it ends before the place begins. */
+    /**
+     * Along a line of a slope; null where there is none, or none where the place begins. What runs along the foot of the slope is counted
+     * from the left end of the wall there, whatever else from its own left or lower end.
+     */
     public function site(Feature $feature, Place $place, Masonry $masonry): ?Site
     {
-        foreach ($this->facets as $facet) {
-            if ($facet->edge !== $place->edge || $facet->level !== $place->level || $place->line === null) {
-                continue;
-            }
-            [$from, $to, $normal] = $this->lines($facet, $place->line)[$place->nth] ?? [null, null, null];
-            if ($from === null || $to === null || $normal === null) {
-                continue;
-            }
-            $ratio = $masonry->ratio();
-            $x = $to->minus($from);
-            $whole = $x->length();
-            $begin = ($place->from->mm ?? 0.0) / $ratio;
-            $length = min($whole, ($place->to->mm ?? INF) / $ratio) - $begin;
-            if ($length < Tolerance::CUT) {
-                return null;
-            }
-            $x = $x->times(1.0 / $whole);
+        $own = array_filter($this->facets, static fn (Facet $f): bool => $f->edge === $place->edge);
+        $level = array_filter($own, static fn (Facet $f): bool => $f->level === $place->level);
+        $nth = $place->nth;
+        // A half hip has no slope below.
+        $kind = $place->line ?? RoofLineKind::Ridge;
+        foreach ($level === [] ? $own : $level as $facet) {
+            foreach ($this->lines($facet, $kind) as $line) {
+                $run = $this->run($facet, $line, $place, $masonry->ratio());
+                if ($run !== null && $nth-- === 0) {
+                    [$from, $to, $normal] = $line;
+                    $x = $to->minus($from)->times(1.0 / $from->distanceTo($to));
 
-            return new Site($feature, $place, $this->block->index, $masonry,
-                new Frame($from->plus($x->times($begin)), $x, $normal->cross($x)), $length, isOnSlope: true);
+                    return new Site($feature, $place, $this->block->index, $masonry,
+                        new Frame($from->plus($x->times($run->from)), $x, $normal->cross($x)), $run->length(), isOnSlope: true);
+                }
+            }
         }
 
         return null;
+    }
+
+    /**
+     * From where to where along a line the place is; null where it is not on it.
+     *
+     * @param  array{Vec3, Vec3, Vec3}  $line
+     */
+    private function run(Facet $facet, array $line, Place $place, float $ratio): ?Interval
+    {
+        [$from, $to] = [$facet->frame->project($line[0]), $facet->frame->project($line[1])];
+        $length = $from->distanceTo($to);
+        $isAlong = abs($to->y - $from->y) < self::LEVEL * $length;
+        $start = $isAlong ? $facet->frame->project($this->block->wall($facet->edge)->frame->origin)->x - $from->x : 0.0;
+        $begin = $place->from === null ? 0.0 : $start + $place->from->mm / $ratio;
+        $end = $place->to === null ? $length : min($length, $start + $place->to->mm / $ratio);
+
+        return $begin < -Tolerance::MEET || $end - $begin < Tolerance::CUT ? null : new Interval($begin, $end);
     }
 
     /** @return list<array{Vec3, Vec3, Vec3}> ends, from the left, and which way is outwards */
@@ -88,6 +111,7 @@ final readonly class RoofLines
             SideKind::Eaves => RoofLineKind::Eaves,
             SideKind::Verge => RoofLineKind::Verge,
             SideKind::Wall, SideKind::On => RoofLineKind::Abutment,
+            SideKind::Cut => $this->isCutAtRidge ? RoofLineKind::Ridge : null,
             default => null,
         };
         if ($own !== null || $side->kind !== SideKind::Plane) {
@@ -113,7 +137,9 @@ final readonly class RoofLines
             return RoofLineKind::Valley;
         }
 
-        return abs($facet->heightAt($ends[0]) - $facet->heightAt($ends[1])) < Tolerance::MEET ? RoofLineKind::Ridge : RoofLineKind::Hip;
+        $rise = abs($facet->heightAt($ends[0]) - $facet->heightAt($ends[1]));
+
+        return $rise < self::LEVEL * $along->length() ? RoofLineKind::Ridge : RoofLineKind::Hip;
     }
 
     private static function mean(Facet $one, Facet $other): Vec3

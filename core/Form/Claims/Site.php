@@ -22,6 +22,7 @@ final readonly class Site
      * @param  float  $height  along y; 0 where nothing ends it
      * @param  list<SiteFace>  $faces  walls on which it may take something; at a corner the one that ends there, then the one that begins
      * @param  bool  $isOnSlope  whether it may go through slopes, upright
+     * @param  ?RoofUnder  $roof  under it, where it may stand on slopes
      * @param  ?DressedOpening  $group  several openings as if they were one
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Site
         public array $faces = [],
         public ?DressedOpening $group = null,
         public bool $isOnSlope = false,
+        public ?RoofUnder $roof = null,
     ) {
     }
 }

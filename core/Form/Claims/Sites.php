@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Feature\Place;
+use Chartula\Core\Building\Relief;
 use Chartula\Core\Building\Site\Course;
 use Chartula\Core\Building\Site\Plot;
 use Chartula\Core\Building\Storey;
@@ -46,7 +47,11 @@ final readonly class Sites
             Anchor::Openings => $this->group($feature, $place, $block),
             Anchor::Corner => $this->corner($feature, $place, $block),
             Anchor::Slope => $this->slope($feature, $place, $block),
-            Anchor::RoofLine => (new RoofLines($block, $this->facetsOf($block)))->site($feature, $place, $this->masonry),
+            Anchor::RoofLine => (new RoofLines(
+                $block,
+                $this->facetsOf($block),
+                $this->building->relief?->school === Relief::KEEP_RIDGE,
+            ))->site($feature, $place, $this->masonry),
             Anchor::Floor => $this->floor($feature, $place, $block),
             default => null,
         };
@@ -166,10 +171,14 @@ final readonly class Sites
         $plan = $this->inPlan($block, $place->at);
         foreach ($this->facetsOf($block) as $facet) {
             foreach ($facet->patches as $patch) {
-                if ($patch->region()->contains($plan) && $facet->pitch->degrees > 0.0) {
-                    $at = $facet->flat($plan);
-
-                    $frame = $facet->frame->moved($at->x, $at->y);
+                if ($patch->region()->contains($plan)) {
+                    // A deck has no foot: it lies along the wall that is named.
+                    $wall = $block->wall($place->edge ?? 0)->frame->x;
+                    $plane = $facet->pitch->degrees > 0.0
+                        ? $facet->frame
+                        : new Frame($facet->frame->origin, $wall, $facet->frame->normal->cross($wall));
+                    $at = $plane->project($facet->lifted($plan));
+                    $frame = $plane->moved($at->x, $at->y);
 
                     return new Site($feature, $place, $block->index, $this->masonry, $frame, isOnSlope: true);
                 }

@@ -14,11 +14,23 @@ final readonly class Tone
 
     public const CONCRETE = '#a9a69d';
 
+    public const RENDER = '#cfc6b3';
+
     public const TIMBER = '#7f654a';
+
+    public const TIMBER_JOINT = '#5f4a35';
 
     public const STEEL = '#747b81';
 
     public const TILE = '#8d4b39';
+
+    /** Of pots, which are of a lighter clay. */
+    public const TERRACOTTA = '#b8714d';
+
+    /** What one looks into. */
+    public const DARK = '#2a2724';
+
+    public const LEAD = '#8a9096';
 
     /** The same in the light that falls on what slopes: a quarter of the way to white. */
     public static function lit(string $colour): string

@@ -40,6 +40,7 @@ final readonly class DryFit
             ...OverlapCheck::all($assembly, $recall),
             ...$cover->all(),
             ...DressCheck::all($assembly, $massing),
+            ...StackCheck::all($assembly, $massing),
             ...(new MeasureCheck($assembly))->all(),
         ];
         usort($findings, static fn (Finding $a, Finding $b): int => [$b->mm, $a->at] <=> [$a->mm, $b->at]);

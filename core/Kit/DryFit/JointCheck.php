@@ -282,7 +282,8 @@ final class JointCheck
                         abs($f->beyond($g->frame->at($p, $b->face === 'inside' ? -$g->thickness : 0.0), $a->face ?? 'inside')),
                     $g->face($b->face ?? 'outside')->outline->points,
                 ));
-                if ($off < $best[0]) {
+                // Of two that lie in one plane, as a face and the lap under it, the first.
+                if ($off < $best[0] - Tolerance::EDGE) {
                     $best = [$off, $f, $g];
                 }
             }

@@ -37,6 +37,7 @@ final readonly class KitPart
      * @param  list<Vec3>  $underside
      * @param  list<array{of: string, mm: float, sum: float}>  $workings  what a figure is said to be, and what its sum comes to
      * @param  array<string, Ring>  $printed  what is printed over its covering, by what that is of
+     * @param  ?string  $thing  of which thing with a place of its own it is, if of one: by its block and its id
      * @param  string  $fingerprint  all that the dry fit reads of it in one word
      */
     private function __construct(
@@ -60,6 +61,7 @@ final readonly class KitPart
         public string $label,
         public ?string $name,
         public array $printed,
+        public ?string $thing,
         public string $fingerprint,
     ) {
     }
@@ -88,6 +90,7 @@ final readonly class KitPart
         $blank = new Region($part->ring('outline'), $part->rings('holes'));
         $edges = ($body ?? $part)->children('edges');
         $free = array_map(static fn (KitShape $e): ?string => $e->textOrNull('free'), $edges);
+        $thing = self::thing($part);
         $levels = array_map(static fn (KitShape $e): ?float => $e->has('level') ? $e->number('level') : null, $edges);
 
         return new self(
@@ -113,9 +116,18 @@ final readonly class KitPart
             $part->textOrNull('label') ?? '',
             $part->textOrNull('name'),
             self::printed($part),
+            $thing,
             // Its label and name are none of it: where they change two that met still meet.
-            Recall::question('shape', array_intersect_key($part->values, array_flip(self::READ))),
+            Recall::question('shape', array_intersect_key($part->values, array_flip(self::READ)), ...$thing === null ? [] : [$thing]),
         );
+    }
+
+    private static function thing(KitShape $part): ?string
+    {
+        $of = $part->has('of') ? $part->child('of') : null;
+        $feature = $of?->has('feature') === true ? $of->text('feature') : null;
+
+        return $feature === null ? null : ($of->textOrNull('block') ?? '').".$feature";
     }
 
     /** @return array<string, Ring> */
@@ -144,6 +156,12 @@ final readonly class KitPart
     public function isPaper(): bool
     {
         return $this->group === 'skin';
+    }
+
+    /** Papers of walls are looked at as if they lay flat: what they turn in is looked for nowhere. */
+    public function standsFolded(): bool
+    {
+        return $this->folds !== [] && (! $this->isPaper() || $this->thing !== null);
     }
 
     public function edgesMustMeet(): bool

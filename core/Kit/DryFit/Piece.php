@@ -54,7 +54,7 @@ final class Piece
             $part,
             $copy,
             $frame,
-            $part->isPaper() || $part->folds === []
+            ! $part->standsFolded()
                 ? [new Facet($frame, $part->region, $part->thickness, $part->inside)]
                 : $recall->of("folded $part->fingerprint#$copy", static fn (): array => Folding::facets($part, $frame)),
         );

@@ -26,10 +26,13 @@ final class Through
     /** In how many places of the card's thickness. */
     private const DEEP = 4;
 
+    /** In so many ways one looks from a place that may lie in a box. */
+    private const WAYS = 16;
+
     private readonly Frame $frame;
 
-    /** @param  list<Piece>  $pieces */
-    private function __construct(private readonly Surface $surface, private readonly array $pieces)
+    /** @param  list<list<Piece>>  $things  of each the pieces that are near */
+    private function __construct(private readonly Surface $surface, private readonly array $things)
     {
         $this->frame = $surface->frame();
     }
@@ -39,8 +42,8 @@ final class Through
     {
         $reach = [];
         foreach ($pieces as $piece) {
-            if ($piece->part->group === 'trim') {
-                $reach[$piece->part->id][] = $piece;
+            if ($piece->part->thing !== null) {
+                $reach[$piece->part->thing][] = $piece;
             }
         }
         [$low, $high] = $surface->kind() === 'wall' ? [-$surface->thickness(), 0.0] : [0.0, $surface->thickness()];
@@ -52,7 +55,7 @@ final class Through
                 $heights = self::heights($piece, $frame, $heights);
             }
             if ($heights[0] < $low + Tolerance::EDGE && $heights[1] > $high - Tolerance::EDGE) {
-                array_push($through, ...$some);
+                $through[] = $some;
             }
         }
 
@@ -62,7 +65,10 @@ final class Through
     /** All that filled() may depend on, in one word. */
     public function key(): string
     {
-        return Recall::question('', array_map(static fn (Piece $p): string => $p->fingerprint, $this->pieces));
+        return Recall::question('', array_map(
+            static fn (array $some): array => array_map(static fn (Piece $p): string => $p->fingerprint, $some),
+            $this->things,
+        ));
     }
 
     /**
@@ -74,7 +80,7 @@ final class Through
     public function filled(float $x, array $open): array
     {
         $filled = [];
-        foreach ($this->pieces === [] ? [] : $open as $stretch) {
+        foreach ($this->things === [] ? [] : $open as $stretch) {
             $steps = max(1, (int) ceil($stretch->length() / self::STEP_MM));
             $each = $stretch->length() / $steps;
             for ($k = 0; $k < $steps; $k++) {
@@ -87,7 +93,7 @@ final class Through
         return Interval::joined($filled, Tolerance::ROUNDING);
     }
 
-    /** Whether it is met somewhere in the card, square to that, or of a slope straight up. */
+    /** Whether it is met somewhere in the card, square to that, or of a slope straight up; or lies in a box there. */
     private function isFilledAt(Vec2 $at): bool
     {
         $start = $this->frame->at($at);
@@ -108,14 +114,99 @@ final class Through
 
     private function isIn(Vec3 $place): bool
     {
-        foreach ($this->pieces as $piece) {
-            foreach ($piece->isNearTo($place, self::ROOM_MM) ? $piece->facets : [] as $facet) {
-                $height = $facet->frame->height($place);
-                $flat = $facet->frame->project($place);
-                if (
-                    $height < self::ROOM_MM && $height > -$facet->thickness - self::ROOM_MM
-                    && ($facet->region->contains($flat) || $facet->region->outline->distanceTo($flat) < self::ROOM_MM)
-                ) {
+        foreach ($this->things as $pieces) {
+            foreach ($pieces as $piece) {
+                if (self::isInPiece($piece, $place)) {
+                    return true;
+                }
+            }
+            if ($this->isEnclosed($pieces, $this->frame->project($place), $this->frame->height($place))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function isInPiece(Piece $piece, Vec3 $place): bool
+    {
+        foreach ($piece->isNearTo($place, self::ROOM_MM) ? $piece->facets : [] as $facet) {
+            $height = $facet->frame->height($place);
+            $flat = $facet->frame->project($place);
+            if (
+                $height < self::ROOM_MM && $height > -$facet->thickness - self::ROOM_MM
+                && ($facet->region->contains($flat) || $facet->region->outline->distanceTo($flat) < self::ROOM_MM)
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether card or paper of one thing stands round a place on all sides, as the walls of a box do: whichever way one looks from it along
+     * the surface, there is some.
+     *
+     * @param  list<Piece>  $pieces
+     * @param  float  $height  over the surface's plane
+     */
+    private function isEnclosed(array $pieces, Vec2 $at, float $height): bool
+    {
+        $cuts = [];
+        foreach ($pieces as $piece) {
+            foreach ($piece->facets as $facet) {
+                array_push($cuts, ...$this->cuts($facet, $at, $height));
+            }
+        }
+        for ($k = 0; $k < self::WAYS; $k++) {
+            $way = new Vec2(cos(2.0 * M_PI * ($k + 0.5) / self::WAYS), sin(2.0 * M_PI * ($k + 0.5) / self::WAYS));
+            if (! self::isStopped($cuts, $way)) {
+                return false;
+            }
+        }
+
+        return $cuts !== [];
+    }
+
+    /** @return list<array{Vec2, Vec2}> where both faces of a card pass a height over the plane, as seen from a place in that */
+    private function cuts(Facet $facet, Vec2 $at, float $height): array
+    {
+        $along = $facet->frame->normal->cross($this->frame->normal);
+        if ($along->length() < Tolerance::UNIT) {
+            return [];
+        }
+        $cuts = [];
+        foreach ([0.0, -$facet->thickness] as $out) {
+            $met = [];
+            $points = array_map(static fn (Vec2 $p): Vec3 => $facet->frame->at($p, $out), $facet->region->outline->points);
+            foreach ($points as $i => $p) {
+                $q = $points[($i + 1) % count($points)];
+                [$from, $to] = [$this->frame->height($p) - $height, $this->frame->height($q) - $height];
+                if (($from > 0.0) !== ($to > 0.0)) {
+                    $met[] = $p->plus($q->minus($p)->times($from / ($from - $to)));
+                }
+            }
+            usort($met, static fn (Vec3 $p, Vec3 $q): int => $p->dot($along) <=> $q->dot($along));
+            foreach (array_chunk(array_map(fn (Vec3 $p): Vec2 => $this->frame->project($p)->minus($at), $met), 2) as $pair) {
+                array_push($cuts, ...count($pair) === 2 ? [[$pair[0], $pair[1]]] : []);
+            }
+        }
+
+        return $cuts;
+    }
+
+    /** @param  list<array{Vec2, Vec2}>  $cuts */
+    private static function isStopped(array $cuts, Vec2 $way): bool
+    {
+        foreach ($cuts as [$a, $b]) {
+            $along = $b->minus($a);
+            $turn = $way->cross($along);
+            if (abs($turn) > Tolerance::ROUNDING) {
+                [$far, $share] = [$a->cross($along) / $turn, $a->cross($way) / $turn];
+                // Cards that meet at a corner may do so a little way off.
+                $off = Tolerance::COVER / max(Tolerance::COVER, $along->length());
+                if ($far > 0.0 && $share >= -$off && $share <= 1.0 + $off) {
                     return true;
                 }
             }

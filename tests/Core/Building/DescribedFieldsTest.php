@@ -40,7 +40,10 @@ final class DescribedFieldsTest extends TestCase
     ];
 
     /** Where things of the fullest document are, by what they may stand on. */
-    private const ON = ['wall' => ['edge' => 'front'], 'openings' => ['edge' => 'front', 'openings' => ['w1', 'w1-2']]];
+    private const ON = [
+        'wall' => ['edge' => 'front'], 'openings' => ['edge' => 'front', 'openings' => ['w1', 'w1-2']],
+        'roof-line' => ['edge' => 'front', 'line' => 'ridge'],
+    ];
 
     /** By what a field holds: something that it cannot hold. */
     private const WRONG = [

@@ -35,6 +35,22 @@ final class ThingEditTest extends TestCase
         self::assertSame([], BuildingReader::reading($document)->faults);
     }
 
+    /** In the middle of an edge of 18 ft, and moved along by half a brick of 9 in, and up the slope by two courses of 3. */
+    public function testAChimneyBeginsInTheMiddleOfItsRoof(): void
+    {
+        $add = ['op' => 'add-thing', 'block' => 'main', 'kind' => 'chimney'];
+        $document = self::edited([
+            [...$add, 'on' => ['edge' => 'front']], [...$add, 'on' => ['edge' => 'front', 'anchor' => 'slope']],
+            ['op' => 'move-thing', 'block' => 'main', 'id' => 'chimney-1', 'bricks' => 0.5, 'courses' => 2],
+            ['op' => 'move-thing', 'block' => 'main', 'id' => 'chimney-2', 'bricks' => -1, 'courses' => 2],
+        ]);
+        self::assertEquals([
+            (object) ['edge' => 'front', 'line' => 'ridge', 'from' => '9ft 4 1/2in'],
+            (object) ['edge' => 'front', 'anchor' => 'slope', 'from' => '8ft 3in', 'in' => '3ft 6in'],
+        ], array_map(static fn (stdClass $f): mixed => $f->on, self::things($document)));
+        self::assertSame([], BuildingReader::reading($document)->faults);
+    }
+
     /** Things that nobody named keep the names of their places in the list when one is copied or taken away. */
     public function testThoseWithoutANameKeepTheirs(): void
     {
@@ -175,7 +191,7 @@ final class ThingEditTest extends TestCase
     /** @return iterable<array{list<array<string, mixed>>, list<string>}> */
     public static function provideFaults(): iterable
     {
-        yield [[['kind' => 'chimney'] + self::BAND], ['edits.0.kind edit.no-such']];
+        yield [[['kind' => 'spire'] + self::BAND], ['edits.0.kind edit.no-such']];
         yield [[['kind' => 'quoins'] + self::BAND], ['edits.0.kind edit.no-such']];
         yield [[['block' => 'mill'] + self::BAND], ['edits.0.block edit.no-such']];
         yield [[['op' => 'move-thing', 'block' => 'main', 'id' => 'band-1']], ['edits.0.id edit.no-such']];

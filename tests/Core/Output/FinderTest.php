@@ -85,7 +85,7 @@ final class FinderTest extends TestCase
 
     /** @param  non-empty-string  $says */
     #[TestWith(['18', '“18” has no unit; write for example 3ft 6in, 1070mm or 12br. Write a length'])]
-    #[TestWith(['chimney', 'Nothing is called “chimney” here. Write a length'])]
+    #[TestWith(['spire', 'Nothing is called “spire” here. Write a length'])]
     #[TestWith(['7ft at 1:9999', '“1:9999” is out of range'])]
     #[TestWith(['', 'Write a length with its unit'])]
     public function testSaysHowOneWritesIt(string $text, string $says): void

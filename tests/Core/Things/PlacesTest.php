@@ -64,8 +64,8 @@ final class PlacesTest extends TestCase
         yield 'on a slope' => ['slope', $on('front'), new Vec3(20.0, 8.0 - $out, $over(8.0) + $up)];
         yield 'on the slope at the back' => ['slope', $on('back'), new Vec3(52.0, 40.0 + $out, $over(8.0) + $up)];
         $line = static fn (string $line, string $more): string => "{\"edge\": \"front\", \"line\": \"$line\", $more}";
-        yield 'along the ridge' => ['roof-line', $line('ridge', '"from": "3ft"'), new Vec3(10.0, 24.0, $over(24.0) + 6.0)];
-        yield 'along the eaves' => ['roof-line', $line('eaves', '"from": "1ft"'), new Vec3(2.0, -3.0 - $out, $over(-3.0) + $up)];
+        yield 'along the ridge' => ['roof-line', $line('ridge', '"from": "3ft"'), new Vec3(12.0, 24.0, $over(24.0) + 6.0)];
+        yield 'along the eaves' => ['roof-line', $line('eaves', '"from": "1ft"'), new Vec3(4.0, -3.0 - $out, $over(-3.0) + $up)];
         yield 'along the second verge from the left' => [
             'roof-line', $line('verge', '"nth": 2'), new Vec3(74.0, -3.0 - $out, $over(-3.0) + $up),
         ];

@@ -594,6 +594,7 @@ export interface View {
     lines: RoofLine[];
     panels: RoofPanel[];
     area_mm2: number;
+    things: RoofThing[];
   };
   shelf: ShelfStock[];
 }
@@ -874,6 +875,33 @@ export interface RoofPanel {
     angle: string;
   }[];
   workings: Workings[];
+}
+export interface RoofThing {
+  id: string;
+  path: string;
+  kind: string;
+  /**
+   * As a person says it: “second band”.
+   */
+  called: string;
+  /**
+   * On what it stands.
+   */
+  anchor: string;
+  /**
+   * Those that it goes over as if they were one.
+   */
+  openings: string[];
+  /**
+   * What it takes up in plan; none where it is not made.
+   */
+  rings: Point[][];
+  clashes: boolean;
+  block: string;
+  /**
+   * Over which its slope rises, by its name.
+   */
+  edge: string;
 }
 export interface ShelfStock {
   id: string;

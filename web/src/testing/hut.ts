@@ -239,6 +239,7 @@ export const hut = (): Derived => ({
         },
       ],
       panels: [],
+      things: [],
       area_mm2: 4000,
     },
   },

@@ -46,11 +46,7 @@ export function AddOne({ all, onAdd, label = 'Add …', isLarge = false }: Props
       <input
         className="form-control"
         aria-label="Find something to add"
-        placeholder={all
-          .slice(0, 3)
-          .map(({ kind }) => kind.title.toLowerCase())
-          .join(', ')
-          .concat(' …')}
+        placeholder={[...new Set(all.map(({ kind }) => kind.title.toLowerCase()))].slice(0, 3).join(', ').concat(' …')}
         value={text}
         autoComplete="off"
         onChange={(event) => setText(event.target.value)}

@@ -22,6 +22,54 @@ describe('Roof', () => {
     expect(save).toHaveBeenCalledWith([{ op: 'roof-edge', block: 'main', edge: 'front', kind: 'gable' }]);
   });
 
+  it('chooses what stands on a roof, moves it as the plan lies, and takes it away', () => {
+    const chimney = {
+      id: 'c1',
+      path: 'blocks.0.features.0',
+      kind: 'chimney',
+      called: 'chimney',
+      anchor: 'roof-line',
+      openings: [],
+      rings: [
+        [
+          [30, 20],
+          [38, 20],
+          [38, 28],
+          [30, 28],
+        ] as [number, number][],
+      ],
+      clashes: false,
+      block: 'main',
+      edge: 'right',
+    };
+    const derived = hut();
+    const { plan: drawn, roof } = derived.view;
+    const [block] = drawn.blocks;
+    const [front] = block?.edges ?? [];
+    if (block === undefined || front === undefined) throw new Error('The hut has a front');
+    const right = { ...front, name: 'right', key: 'main.right', from: [72, 0], to: [72, 48] } as typeof front;
+    const there = {
+      ...derived,
+      view: {
+        ...derived.view,
+        plan: { ...drawn, blocks: [{ ...block, edges: [front, right] }] },
+        roof: { ...roof, things: [chimney] },
+      },
+    };
+    const { save, gather } = showIn(hutState(), <RoofStage />, there);
+    const plan = screen.getByRole('application');
+    // From edge to edge, and on to the chimney.
+    for (let i = 0; i < 3; i++) fireEvent.keyDown(plan, { key: 'PageDown' });
+    expect(screen.getByRole('heading', { name: 'Chimney' })).toBeInTheDocument();
+    // The right edge runs up the plan: up is along it, and to the left is up its slope.
+    fireEvent.keyDown(plan, { key: 'ArrowUp' });
+    expect(gather).toHaveBeenCalledWith([{ op: 'move-thing', block: 'main', id: 'c1', bricks: 1, courses: 0 }]);
+    fireEvent.keyDown(plan, { key: 'ArrowLeft', shiftKey: true });
+    expect(gather).toHaveBeenCalledWith([{ op: 'move-thing', block: 'main', id: 'c1', bricks: 0, courses: 0.25 }]);
+    fireEvent.keyDown(plan, { key: 'Delete' });
+    expect(save).toHaveBeenCalledWith([{ op: 'remove-thing', block: 'main', id: 'c1' }]);
+  });
+
   it('says so where there is none yet', () => {
     showIn(hutState({ derived: null }), <RoofStage />);
     expect(screen.getByText('No roof yet')).toBeInTheDocument();

@@ -11,15 +11,20 @@ import { NeighboursPitch, OwnEdges } from './Neighbours';
 import { EdgeFigures } from './EdgeFigures';
 import { PanelView } from './PanelView';
 import { RoofPlan } from './RoofPlan';
+import { RoofThingFigures } from './RoofThingFigures';
 import { SectionAt } from './SectionAt';
 
 const VIEWS = ['plan', 'section', 'panels'] as const;
 
-type Chosen = { what: 'edge'; key: string } | { what: 'panel'; id: string } | { what: 'line'; at: number };
+type Chosen =
+  | { what: 'edge'; key: string }
+  | { what: 'panel'; id: string }
+  | { what: 'line'; at: number }
+  | { what: 'thing'; path: string };
 
 /** Which panels, supports, ridges and gutters? */
 export function RoofStage() {
-  const { drawn } = useBuilding();
+  const { drawn, save, gather } = useBuilding();
   const [view, setView] = useState<(typeof VIEWS)[number]>('plan');
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [, setSearch] = useSearchParams();
@@ -35,6 +40,7 @@ export function RoofStage() {
     chosen?.what === 'edge' ? plan.blocks.flatMap((b) => b.edges).find((e) => e.key === chosen.key) : undefined;
   const panel = roof.panels.find((one) => chosen?.what === 'panel' && one.part === chosen.id) ?? roof.panels[0];
   const line = chosen?.what === 'line' ? roof.lines[chosen.at] : undefined;
+  const thing = roof.things.find((one) => chosen?.what === 'thing' && one.path === chosen.path);
   return (
     <>
       <section className="sheet" aria-label="Drawing">
@@ -55,9 +61,17 @@ export function RoofStage() {
               line={chosen?.what === 'line' ? chosen.at : null}
               onEdge={(key) => setChosen({ what: 'edge', key })}
               onLine={(at) => setChosen({ what: 'line', at })}
+              thing={thing?.path ?? null}
+              onThing={(path) => setChosen({ what: 'thing', path })}
+              onMove={({ block, id }, bricks, courses) => gather([{ op: 'move-thing', block, id, bricks, courses }])}
+              onRemove={({ block, id }) => {
+                save([{ op: 'remove-thing', block, id }]);
+                setChosen(null);
+              }}
             />
             <p className="quiet">
-              Choose an edge to say what the roof does over it, or a line for its length and its sum. {section?.note}
+              Choose an edge to say what the roof does over it and what stands there, a line for its length and its sum,
+              or a thing on a roof for its figures. {section?.note}
             </p>
           </>
         )}
@@ -77,6 +91,13 @@ export function RoofStage() {
               <WorkingsTable key={workings.of} workings={workings} />
             ))}
           </>
+        ) : thing !== undefined ? (
+          <RoofThingFigures
+            key={thing.path}
+            thing={thing}
+            onAdded={() => setChosen(null)}
+            onRemoved={() => setChosen(null)}
+          />
         ) : edge !== undefined ? (
           <>
             <EdgeFigures
@@ -92,7 +113,7 @@ export function RoofStage() {
               form="things"
               title="On the slope over it"
               block={{ id: edge.block, path: `blocks.${plan.blocks.findIndex((one) => one.id === edge.block)}` }}
-              anchors={{ slope: 'on the slope', 'roof-line': 'along a line of it' }}
+              anchors={{ slope: 'on the slope', 'roof-line': 'on its ridge' }}
               on={{ edge: edge.name }}
             />
           </>

@@ -3,7 +3,7 @@ import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
 import { DocumentForm } from '../../document/form/DocumentForm';
 import { KindOf } from '../../document/KindOf';
-import { ChecksAt } from './ChecksAt';
+import { ChecksAt } from '../../document/ChecksAt';
 import { OwnDress } from './OwnDress';
 
 /** Figures of the chosen opening, with the sums of its frame and of the piers beside it. */

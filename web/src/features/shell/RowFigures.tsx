@@ -6,7 +6,7 @@ import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { KindOf } from '../../document/KindOf';
-import { ChecksAt } from './ChecksAt';
+import { ChecksAt } from '../../document/ChecksAt';
 
 const STANDS = [
   ['bays', 'in equal bays'],

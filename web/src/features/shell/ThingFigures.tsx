@@ -6,7 +6,7 @@ import type { Edit, Thing, Wall } from '../../api/types';
 import { useBuilding } from '../../document/context';
 import { Fields } from '../../document/form/Fields';
 import { useKindsAt } from '../../document/things';
-import { ChecksAt } from './ChecksAt';
+import { ChecksAt } from '../../document/ChecksAt';
 
 interface Props {
   wall: Wall;

@@ -4,7 +4,7 @@ import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
 import { AsBuilt } from '../../document/AsBuilt';
 import { keyOfThing } from '../../drawing/Elevation';
-import { ChecksAt } from './ChecksAt';
+import { ChecksAt } from '../../document/ChecksAt';
 import { WallDetails } from './WallDetails';
 
 /** Figures of the wall, its parts, and the sum of one of them. */

@@ -1,4 +1,4 @@
-import { useBuilding } from '../../document/context';
+import { useBuilding } from './context';
 
 /** What a practitioner would remark on, of the things whose names end so. */
 export function ChecksAt({ at }: { at: string[] }) {

@@ -1,0 +1,270 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit\Massing;
+
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Kit\DryFit\Stretches;
+use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Tolerance;
+
+/** A chimney as its document describes it: its plan, its top, and the roof that it comes out of. Model millimetres. */
+final readonly class StackBox
+{
+    /** Card that stands out comes no nearer to what is said than that, mm. */
+    private const MORE_MM = 0.8;
+
+    /** Its sides are looked at so far apart for where the roof is highest, mm. */
+    private const STEP_MM = 0.25;
+
+    /**
+     * @param  string  $name  of its block and its own
+     * @param  Ring  $plan  counter-clockwise, from that side on which lies towards the foot of the slope
+     * @param  float  $top  of its cap
+     */
+    private function __construct(
+        public string $name,
+        public Feature $feature,
+        public Ring $plan,
+        public float $top,
+        private StackPlace $place,
+        private Massing $massing,
+    ) {
+    }
+
+    /** @return list<self> of all chimneys that have a place on the massing */
+    public static function all(Massing $massing): array
+    {
+        $all = [];
+        foreach ($massing->masses as $mass) {
+            foreach ($mass->block->features as $feature) {
+                $place = $feature->kind->name() === 'chimney' ? StackPlace::of($massing, $mass, $feature) : null;
+                array_push($all, ...$place === null ? [] : [self::at($massing, $mass, $feature, $place)]);
+            }
+        }
+
+        return $all;
+    }
+
+    private static function at(Massing $massing, Mass $mass, Feature $feature, StackPlace $place): self
+    {
+        $mm = static fn (?RealLength $l): float => $l === null ? 0.0 : $massing->building->scale->modelMm($l);
+        $said = $feature->said;
+        [$w, $d] = [$place->along->times($mm($said->real('w')) / 2.0), $place->across()->times($mm($said->real('d')) / 2.0)];
+        $plan = new Ring([
+            $place->middle->minus($w)->minus($d), $place->middle->plus($w)->minus($d),
+            $place->middle->plus($w)->plus($d), $place->middle->minus($w)->plus($d),
+        ]);
+        $out = max(
+            $mm($said->real('cap_out')), ($said->count('oversail') ?? 0) * $mm($said->real('oversail_out')),
+            ($said->count('plinth') ?? 0) > 0 ? $mm($said->real('plinth_out')) : 0.0,
+            ($said->count('band') ?? 0) > 0 ? $mm($said->real('band_out')) : 0.0,
+        );
+        $plan = self::beforeCut($massing, $plan, $out + self::MORE_MM);
+        $self = new self("{$mass->block->id}.$feature->id", $feature, $plan, 0.0, $place, $massing);
+        $from = match ($said->text('above')) {
+            'base' => $mass->base,
+            'roof' => $self->highest(),
+            default => self::ridge($massing, $mass),
+        };
+
+        return new self($self->name, $feature, $plan, $from + $mm($said->real('h')), $place, $massing);
+    }
+
+    /** What of a plan lies before the line at which low relief cuts the building, and far enough before it for what stands out. */
+    private static function beforeCut(Massing $massing, Ring $plan, float $out): Ring
+    {
+        $relief = $massing->building->relief;
+        if ($relief === null) {
+            return $plan;
+        }
+        $front = min([INF, ...array_map(static fn (Mass $m): float => $m->ring->bounds()->y0, $massing->masses)]);
+        foreach (array_keys($plan->points) as $i) {
+            $side = $plan->point($i + 1)->minus($plan->point($i));
+            $over = $plan->point($i)->y - $front - $relief->depth->mm + $out;
+            if (-$side->x > $side->length() * (1.0 - Tolerance::UNIT) && $over > 0.0) {
+                return Offset::lines($plan, array_map(static fn (int $k): float => $k === $i ? -$over : 0.0, [0, 1, 2, 3]));
+            }
+        }
+
+        return $plan;
+    }
+
+    public function mm(string $key): float
+    {
+        $length = $this->feature->said->real($key);
+
+        return $length === null ? 0.0 : $this->massing->building->scale->modelMm($length);
+    }
+
+    /**
+     * What stands out of its sides, by its figures: courses of the building, counted on the datum.
+     *
+     * @return array<string, array{?float, float, float}> by what its parts are called: its foot, null on the roof, its top, and how far out
+     */
+    public function courses(float $head): array
+    {
+        $course = $this->massing->building->gauge->course_mm / $this->massing->building->scale->ratio;
+        $count = fn (string $key): int => $this->feature->said->count($key) ?? 0;
+        $down = static fn (float $height): float => floor($height / $course + Tolerance::SHARE) * $course;
+        $courses = [];
+        if ($count('plinth') > 0) {
+            $highest = $this->highest($this->mm('plinth_out'));
+            $top = (ceil($highest / $course - Tolerance::SHARE) + $count('plinth')) * $course;
+            $courses['plinth'] = [null, $top, $this->mm('plinth_out')];
+        }
+        if ($count('band') > 0) {
+            $top = $down($head - $count('band_down') * $course);
+            $courses['band'] = [$top - $count('band') * $course, $top, $this->mm('band_out')];
+        }
+        $top = $down($head - $count('oversail_down') * $course);
+        for ($i = 1; $i <= $count('oversail'); $i++) {
+            $foot = $top - ($count('oversail') - $i + 1) * $course;
+            $courses['oversail'.($i === 1 ? '' : "-$i")] = [$foot, $foot + $course, $i * $this->mm('oversail_out')];
+        }
+
+        return $courses;
+    }
+
+    /** @return list<Vec2> where its pots stand, in plan: those for which low relief leaves no room do not */
+    public function pots(): array
+    {
+        $said = $this->feature->said;
+        $count = $said->count('flues') ?? 1;
+        $rows = min($count, $said->count('rows') ?? 1);
+        $columns = (int) ceil($count / $rows);
+        $pitch = $this->mm('flue') + $this->massing->building->gauge->brick_mm / 2.0 / $this->massing->building->scale->ratio;
+        [$x, $y] = [$this->place->along, $this->place->across()];
+        $places = [];
+        for ($i = 0; $i < $count; $i++) {
+            $inRow = min($columns, $count - intdiv($i, $columns) * $columns);
+            $long = ($i % $columns - ($inRow - 1) / 2.0) * $pitch;
+            $short = (intdiv($i, $columns) - ($rows - 1) / 2.0) * $pitch;
+            [$on, $off] = $this->mm('w') >= $this->mm('d') ? [$long, $short] : [-$short, $long];
+            $at = $this->place->middle->plus($x->times($on))->plus($y->times($off));
+            $room = $this->plan->contains($at) ? $this->plan->distanceTo($at) : 0.0;
+            array_push($places, ...$room > max($this->mm('flue'), $this->mm('pot_w')) / 2.0 - Tolerance::MEET ? [$at] : []);
+        }
+
+        return $said->text('pots') === 'none' ? [] : array_slice($places, 0, $said->count('open') ?? $count);
+    }
+
+    /** One side’s plane: x from its left end as seen from outside, y up from the datum. */
+    public function side(int $i): Frame
+    {
+        [$from, $to] = [$this->plan->point($i), $this->plan->point($i + 1)];
+        $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+
+        return new Frame(new Vec3($from->x, $from->y, 0.0), new Vec3($way->x, $way->y, 0.0), new Vec3(0.0, 0.0, 1.0));
+    }
+
+    /** The top of its cap, from the first corner of its plan. */
+    public function cap(): Frame
+    {
+        [$from, $to] = [$this->plan->point(0), $this->plan->point(1)];
+        $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+
+        return new Frame(new Vec3($from->x, $from->y, $this->top), new Vec3($way->x, $way->y, 0.0), new Vec3(-$way->y, $way->x, 0.0));
+    }
+
+    /** How high the roof’s card is over a place: the highest of what lies there. */
+    public function roofAt(Vec2 $at): float
+    {
+        $highest = -INF;
+        foreach ($this->massing->masses as $mass) {
+            foreach ($mass->slopes as $slope) {
+                $isHere = $slope->plan->contains($at) && ($mass->ring->contains($at) || ! $mass->mayReach($at) || array_filter(
+                    $this->massing->hosts($mass), static fn (Mass $m): bool => $m->ring->contains($at),
+                ) !== []);
+                $highest = $isHere ? max($highest, $this->card($mass, $slope, $at)) : $highest;
+            }
+        }
+
+        return $highest;
+    }
+
+    /** The card of a slope over a place; beside a ridge or a break it goes no higher than that of the slope beyond, carried on. */
+    private function card(Mass $mass, Slope $slope, Vec2 $at): float
+    {
+        $roof = $this->massing->roof();
+        $height = $slope->height($at) + $slope->over($roof);
+        foreach ($mass->slopes as $other) {
+            $isBeyond = $other !== $slope && $other->height($at) > $slope->height($at) - Tolerance::CUT
+                && $other->plan->distanceTo($at) < $slope->over($roof) + $other->over($roof);
+            $height = $isBeyond ? min($height, $other->height($at) + $other->over($roof)) : $height;
+        }
+
+        return $height;
+    }
+
+    /** How steep the steepest slope under it is. */
+    public function steepest(): float
+    {
+        $steepest = 0.0;
+        foreach ($this->massing->masses as $mass) {
+            foreach ($mass->slopes as $slope) {
+                $isUnder = $slope->plan->bounds()->gapTo($this->plan->bounds()) <= 0.0;
+                $steepest = $isUnder ? max($steepest, $slope->rise->length()) : $steepest;
+            }
+        }
+
+        return $steepest;
+    }
+
+    /** The highest of the roof along its sides, or so far beyond them. */
+    private function highest(float $beyond = 0.0): float
+    {
+        $highest = -INF;
+        $plan = Offset::lines($this->plan, array_fill(0, 4, $beyond));
+        foreach (array_keys($plan->points) as $i) {
+            [$from, $to] = [$plan->point($i), $plan->point($i + 1)];
+            $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+            $in = new Vec2(-$way->y, $way->x);
+            $length = $from->distanceTo($to);
+            $at = fn (float $x): float => $this->roofAt($from->plus($way->times($x))->plus($in->times(Tolerance::EDGE)));
+            $steps = (int) ceil($length / self::STEP_MM);
+            $best = 0;
+            for ($k = 1; $k <= $steps; $k++) {
+                $best = $at($length * $k / $steps) > $at($length * $best / $steps) ? $k : $best;
+            }
+            // So near to it a roof rises and then falls: at its highest place both thirds beside it are lower.
+            $low = max(Tolerance::EDGE, $length * ($best - 1) / $steps);
+            $high = min($length - Tolerance::EDGE, $length * ($best + 1) / $steps);
+            while ($high - $low > Tolerance::EDGE) {
+                [$a, $b] = [$low + ($high - $low) / 3.0, $high - ($high - $low) / 3.0];
+                [$low, $high] = $at($a) < $at($b) ? [$a, $high] : [$low, $b];
+            }
+            $highest = max($highest, $at($low), $at(Tolerance::EDGE), $at($length - Tolerance::EDGE));
+        }
+
+        return $highest;
+    }
+
+    /** The highest place of a roof over its own block, on its card. */
+    private static function ridge(Massing $massing, Mass $mass): float
+    {
+        $highest = $mass->top;
+        foreach ($mass->slopes as $slope) {
+            $places = array_values(array_filter($slope->plan->points, $mass->ring->contains(...)));
+            foreach ($mass->ring->points as $i => $from) {
+                $way = $mass->ring->point($i + 1)->minus($from);
+                foreach (Stretches::line($slope->plan, $from, $way) as $run) {
+                    foreach ($run->to > 0.0 && $run->from < 1.0 ? [max(0.0, $run->from), min(1.0, $run->to)] : [] as $share) {
+                        $places[] = $from->plus($way->times($share));
+                    }
+                }
+            }
+            foreach ($places as $p) {
+                $highest = max($highest, $slope->height($p) + $slope->over($massing->roof()));
+            }
+        }
+
+        return $highest;
+    }
+}

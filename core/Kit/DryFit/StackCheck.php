@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Kit\DryFit;
+
+use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Kit\DryFit\Massing\Massing;
+use Chartula\Core\Kit\DryFit\Massing\StackBox;
+use Chartula\Core\Measure\Tolerance;
+
+/**
+ * Whether every chimney of the document stands where it is described: card on all its sides from the roof up, and a cap over it. A gap at
+ * its foot, where card cut square leaves a slope, counts as closed only where paper lies over it. docs/formulas.md#chimneys
+ */
+final readonly class StackCheck
+{
+    /** Sides are looked at so far apart, mm. */
+    private const STEP_MM = 0.5;
+
+    /** What is farther off is not there. */
+    private const FAR_MM = 10.0;
+
+    /** Card comes no nearer to a figure than that, mm. */
+    private const HALF_CARD_MM = 0.25;
+
+    /** The middle of what is folded from so many faces lies off that of what is round by less than this, mm. */
+    private const ROUND_MM = 0.1;
+
+    /** @param  list<Piece>  $pieces  of one chimney */
+    private function __construct(private StackBox $stack, private array $pieces, private float $thickness)
+    {
+    }
+
+    /** @return list<Finding> */
+    public static function all(Assembly $assembly, Massing $massing): array
+    {
+        $findings = [];
+        foreach (StackBox::all($massing) as $stack) {
+            $own = array_values(array_filter($assembly->pieces, static fn (Piece $p): bool => $p->part->thing === $stack->name));
+            $thick = max([0.0, ...array_map(static fn (Piece $p): float => $p->part->isPaper() ? 0.0 : $p->part->thickness, $own)]);
+            array_push($findings, ...(new self($stack, $own, $thick))->findings());
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function findings(): array
+    {
+        $name = $this->stack->name;
+        $worst = [0.0, 0.0];
+        foreach (array_keys($this->stack->plan->points) as $i) {
+            [$missing, $beyond] = $this->side($i);
+            $worst = [max($worst[0], $missing), max($worst[1], $beyond)];
+        }
+        $findings = [];
+        foreach ([
+            ['stack.cover', $worst[0], 'On a side of %s card is missing over %.2f mm'],
+            ['stack.cover', $worst[1], 'On a side of %s card stands out over %.2f mm'],
+            ['stack.course', $this->courses(), 'A course that stands out of %s is %.2f mm higher, lower or farther out than it is described'],
+            ['stack.pot', $this->pots(), 'A pot of %s stands %.2f mm away from where it is described'],
+            ['stack.cap', $this->cap(), 'The cap of %s is %.2f mm larger or smaller than it is described, or elsewhere'],
+        ] as [$code, $mm, $words]) {
+            if ($mm > Tolerance::COVER) {
+                $findings[] = new Finding($code, $name, sprintf($words, $name, $mm), $mm);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return array{float, float} the longest stretches on which card is missing, and stands out */
+    private function side(int $i): array
+    {
+        $frame = $this->stack->side($i);
+        $length = $this->stack->plan->edgeLength($i);
+        $card = array_filter($this->pieces, static fn (Piece $p): bool => ! $p->part->isPaper());
+        $plates = Plates::in($frame, $card, 'wall');
+        $head = $this->stack->top - max($this->stack->mm('cap_h') + $this->thickness / 2.0, $this->thickness);
+        $events = [];
+        foreach ($plates as $plate) {
+            array_push($events, ...array_map(static fn (Vec2 $p): float => $p->x, $plate->outline->points));
+        }
+        $around = new Interval(min([0.0, ...$events]), max([$length, ...$events]));
+        $missing = $beyond = 0.0;
+        foreach (Stretches::places([0.0, $length, ...$events], $around, self::STEP_MM) as $x) {
+            // Between cards that touch there is nothing so narrow.
+            $is = Interval::joined(array_merge(...Stretches::upright($plates, [$x - Tolerance::PLANE, $x + Tolerance::PLANE])));
+            $isOn = $x > Tolerance::COVER && $x < $length - Tolerance::COVER;
+            $isOff = $x < -Tolerance::COVER || $x > $length + Tolerance::COVER;
+            $foot = $isOn ? $this->roofAt($i, $x) : 0.0;
+            $short = $isOn ? Stretches::without([new Interval(min($foot, $head), $head)], $is) : [];
+            $missing = max($missing, Stretches::longest(array_values(array_filter(
+                $short,
+                fn (Interval $s): bool => $s->from > $foot + Tolerance::COVER || $s->length() > $this->atFoot()
+                    || ! $this->isPapered($frame, $x, $s),
+            ))));
+            $over = $isOff ? $is : Stretches::without($is, [new Interval(-INF, $this->stack->top)]);
+            $beyond = max($beyond, Stretches::longest($over));
+        }
+
+        return [$missing, $beyond];
+    }
+
+    /** How far its walls go up: its cap is of as many cards as come nearest to what is said. */
+    private function head(): float
+    {
+        $layers = max(1, (int) round($this->stack->mm('cap_h') / max(Tolerance::MEET, $this->thickness)));
+
+        return $this->stack->top - $layers * $this->thickness;
+    }
+
+    /** How much card cut square leaves open at its foot at the most. */
+    private function atFoot(): float
+    {
+        return Tolerance::COVER + $this->thickness * $this->stack->steepest();
+    }
+
+    private function roofAt(int $side, float $x): float
+    {
+        [$from, $to] = [$this->stack->plan->point($side), $this->stack->plan->point($side + 1)];
+        $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+
+        return $this->stack->roofAt($from->plus($way->times($x))->plus((new Vec2(-$way->y, $way->x))->times(Tolerance::EDGE)));
+    }
+
+    /** Whether paper lies over a stretch from end to end. */
+    private function isPapered(Frame $frame, float $x, Interval $stretch): bool
+    {
+        // Its ends are looked at as near as card may differ unseen.
+        $in = min(Tolerance::COVER, $stretch->length() / 3.0);
+        foreach ([$stretch->from + $in, $stretch->middle(), $stretch->to - $in] as $y) {
+            $place = $frame->at(new Vec2($x, $y), Tolerance::PLANE);
+            $isOver = false;
+            foreach ($this->pieces as $piece) {
+                foreach ($piece->part->isPaper() ? $piece->facets : [] as $facet) {
+                    $isOver = $isOver || $facet->holds($place, Tolerance::COVER);
+                }
+            }
+            if (! $isOver) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** By how much courses that stand out of its sides are not as they are described: at the most, card coming as near as it does. */
+    private function courses(): float
+    {
+        $worst = 0.0;
+        foreach ($this->stack->courses($this->head()) as $name => [$foot, $top, $out]) {
+            $own = array_filter($this->pieces, static fn (Piece $p): bool => str_contains($p->part->id, ".stack-$name-"));
+            $card = min([$this->thickness, ...array_map(
+                static fn (Piece $p): float => $p->part->isPaper() ? INF : $p->part->thickness,
+                array_values($own),
+            )]);
+            foreach (array_keys($this->stack->plan->points) as $i) {
+                $least = INF;
+                foreach ($own as $piece) {
+                    foreach ($piece->part->isPaper() ? $piece->facets : [] as $facet) {
+                        $least = min($least, $this->offCourse($facet, $i, [$foot, $top, $out, $card]));
+                    }
+                }
+                $worst = max($worst, min($least, self::FAR_MM));
+            }
+        }
+
+        return $worst;
+    }
+
+    /** @param  array{?float, float, float, float}  $course  its foot, its top, how far out it is, and how thick its card */
+    private function offCourse(Facet $facet, int $side, array $course): float
+    {
+        [$foot, $top, $out, $card] = $course;
+        $plane = $this->stack->side($side);
+        $before = $plane->height($facet->frame->origin);
+        if ($facet->frame->normal->dot($plane->normal) < 1.0 - Tolerance::UNIT || $before < Tolerance::EDGE) {
+            return INF;
+        }
+        $box = Box2::around(array_map(
+            static fn (Vec2 $p): Vec2 => $plane->project($facet->frame->at($p)),
+            $facet->region->outline->points,
+        ));
+        // The stack's own paper lies under it; a card is as thick as it is.
+        $off = max(0.0, abs($before - $out - $facet->thickness) - max(self::HALF_CARD_MM, $card));
+
+        return max(
+            $off, abs($box->y1 - $top), $foot === null ? 0.0 : abs($box->y0 - $foot),
+            // From crease to crease it is as long as the side, and what stands out at both ends.
+            max(0.0, abs($box->width() - $this->stack->plan->edgeLength($side) - 2.0 * $before) - 2.0 * $facet->thickness),
+        );
+    }
+
+    /** By how much the pot that is farthest from its place is so. */
+    private function pots(): float
+    {
+        $worst = 0.0;
+        foreach ($this->stack->pots() as $place) {
+            $least = self::FAR_MM;
+            foreach ($this->pieces as $piece) {
+                if (str_contains($piece->part->id, '.stack-pot.')) {
+                    [$x0, $x1, $y0, $y1, $z0] = $piece->box;
+                    $least = min($least, max(
+                        hypot(($x0 + $x1) / 2.0 - $place->x, ($y0 + $y1) / 2.0 - $place->y) - self::ROUND_MM,
+                        abs($z0 - $this->stack->top) - self::HALF_CARD_MM,
+                    ));
+                }
+            }
+            $worst = max($worst, $least);
+        }
+
+        return $worst;
+    }
+
+    /** By how much the uppermost card is larger or smaller than the cap, or elsewhere. */
+    private function cap(): float
+    {
+        $frame = $this->stack->cap();
+        $out = $this->stack->mm('cap_out');
+        $wanted = [-$out, $this->stack->plan->edgeLength(0) + $out, -$out, $this->stack->plan->edgeLength(1) + $out];
+        $card = array_filter($this->pieces, static fn (Piece $p): bool => ! $p->part->isPaper());
+        $least = INF;
+        foreach (Plates::in($frame, $card, 'wall') as $plate) {
+            $box = $plate->outline->bounds();
+            $is = [$box->x0, $box->x1, $box->y0, $box->y1];
+            $off = array_map(static fn (float $a, float $b): float => abs($a - $b), $is, $wanted);
+            $least = min($least, max($off));
+        }
+
+        return min($least, max($this->stack->plan->edgeLength(0), $this->stack->plan->edgeLength(1)));
+    }
+}

@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Things\Chimney;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\AtOnePlace;
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\RoofLineKind;
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Field\ChoiceType;
+use Chartula\Core\Field\CountType;
+use Chartula\Core\Field\Field;
+use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\NumberType;
+use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\StockType;
+use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\Site;
+use Chartula\Core\Form\Claims\Takes;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartSet;
+use Chartula\Core\Trim\Makes;
+use Chartula\Core\Trim\Remarks;
+
+/** A stack on a ridge, a slope or at the eaves, through the roof or on it, with its courses, cap and pots. docs/formulas.md#chimneys */
+final readonly class Chimney implements AtOnePlace, Makes, Remarks, Takes
+{
+    private const MOST_COURSES = 40;
+
+    private const MOST_FLUES = 24;
+
+    private const POTS = ['round', 'tall', 'square', 'louvred'];
+
+    /** A stack that ends lower over the roof than that is none, mm. */
+    private const LEAST_MM = 1.0;
+
+    public function name(): string
+    {
+        return 'chimney';
+    }
+
+    public function title(): string
+    {
+        return 'Chimney';
+    }
+
+    public function says(): string
+    {
+        return 'A stack through the roof or on it: bricks in courses, plinth and oversailing courses, cap, flues and pots.';
+    }
+
+    public function picture(): string
+    {
+        return 'M3 21L10 15V5H9V3H16V5H15V10.7L21 5.5M11.5 3V1H13.5V3';
+    }
+
+    public function anchors(): array
+    {
+        return [Anchor::RoofLine, Anchor::Slope];
+    }
+
+    public function fields(): FieldSet
+    {
+        return new FieldSet(
+            'chimney',
+            ...self::sizes(), ...self::ways(), ...self::courses(), ...self::caps(), ...self::flues(),
+        );
+    }
+
+    /** @return list<Field> how large it is, and of what */
+    private static function sizes(): array
+    {
+        $above = ChoiceType::of(['ridge' => 'the ridge', 'roof' => 'the roof under it', 'base' => 'the block’s base']);
+
+        return [
+            Field::optional('w', 'wide', LengthType::real(), '18in')->saying('along the ridge, or along the foot of the slope'),
+            Field::optional('d', 'deep', LengthType::real(), '18in'),
+            Field::optional('turn', 'turned by', NumberType::degrees(), 0)->saying('counter-clockwise, as a plan shows it'),
+            Field::optional('h', 'high', LengthType::real(), '3ft')->saying('to the top of its cap, without pots'),
+            Field::optional('above', 'over', $above, 'ridge')->saying('of the roof under it the highest place'),
+            Field::optional('finish', 'of', Finish::choice(), 'brick-stretcher'),
+        ];
+    }
+
+    /** @return list<Field> how it is made */
+    private static function ways(): array
+    {
+        $made = ChoiceType::of(['through' => 'through a hole', 'inside' => 'over a peg', 'notched' => 'notched, on the slope']);
+        $of = ChoiceType::of(['auto' => 'as its size asks', 'box' => 'a box of card', 'solid' => 'layers of card']);
+
+        return [
+            Field::optional('made', 'made', $made, 'through')
+                ->saying('through a hole in the roof, held under it; over a peg that goes through; or notched, on the slope'),
+            Field::optional('of', 'as', $of, 'auto')->under('How it is made'),
+            Field::optional('card', 'card', new StockType)->meaning('the walls’ thickest')->under('How it is made'),
+        ];
+    }
+
+    /** @return list<Field> what stands out of it all round */
+    private static function courses(): array
+    {
+        $count = new CountType(0, self::MOST_COURSES);
+
+        return array_map(static fn (Field $f): Field => $f->under('Courses that stand out'), [
+            Field::optional('plinth', 'plinth, courses', $count, 0)->saying('over the highest of the roof beside it'),
+            Field::optional('plinth_out', 'plinth, out', LengthType::real(), '2.25in'),
+            Field::optional('band', 'band, courses', $count, 0),
+            Field::optional('band_down', 'band, down', $count, 6)->saying('courses under the cap'),
+            Field::optional('band_out', 'band, out', LengthType::real(), '1in'),
+            Field::optional('oversail', 'oversailing', $count, 2)->saying('courses'),
+            Field::optional('oversail_down', 'oversailing, down', $count, 0)->saying('plain courses between them and the cap'),
+            Field::optional('oversail_out', 'oversailing, out', LengthType::real(), '1in')->saying('each over the one under it'),
+        ]);
+    }
+
+    /** @return list<Field> what closes it above, and at the roof */
+    private static function caps(): array
+    {
+        $lead = ChoiceType::of(['lead' => 'lead', 'none' => 'none']);
+
+        return array_map(static fn (Field $f): Field => $f->under('Cap and flashing'), [
+            Field::optional('cap', 'cap of', ChoiceType::of(Cap::words()), 'mortar'),
+            Field::optional('cap_h', 'cap, high', LengthType::real(), '3in')->saying('as near as its card comes to that'),
+            Field::optional('cap_out', 'cap, out', LengthType::real(Sign::ZeroOrMore), '0in')->saying('beyond the stack all round'),
+            Field::optional('flashing', 'flashing', $lead, 'lead')->saying('in steps up the slope, with an apron and a back gutter'),
+            Field::optional('apron', 'apron', LengthType::real(), '6in')->when('flashing', ['lead'])
+                ->saying('up the stack and out onto the slope, on sides along which that is level'),
+        ]);
+    }
+
+    /** @return list<Field> its flues, and what stands on them */
+    private static function flues(): array
+    {
+        $pots = ChoiceType::of([
+            'none' => 'none', 'round' => 'round', 'tall' => 'tall and round', 'square' => 'square', 'louvred' => 'louvred',
+        ]);
+        $of = ChoiceType::of(['rolled' => 'paper, rolled or folded', 'discs' => 'layers of card', 'rod' => 'paper round a rod']);
+
+        return array_map(static fn (Field $f): Field => $f->under('Flues and pots'), [
+            Field::optional('flues', 'flues', new CountType(1, self::MOST_FLUES), 1),
+            Field::optional('rows', 'in rows', new CountType(1, 2), 1),
+            Field::optional('flue', 'each flue', LengthType::real(), '9in')->saying('with half a brick between them and round them'),
+            Field::optional('pots', 'pots', $pots, 'round'),
+            Field::optional('pot_w', 'pot, wide', LengthType::real(), '9in')->when('pots', self::POTS),
+            Field::optional('pot_h', 'pot, high', LengthType::real())->when('pots', self::POTS)
+                ->saying('18 in, louvred 24 in, tall ones 36 in where nothing is said')->meaning('as is usual'),
+            Field::optional('open', 'with pots', new CountType(0, self::MOST_FLUES))->when('pots', self::POTS)
+                ->saying('the others are capped off with slabs')->meaning('all'),
+            Field::optional('pots_as', 'pots of', $of, 'rolled')->when('pots', self::POTS),
+        ]);
+    }
+
+    public function objection(Feature $feature, Site $site): ?string
+    {
+        $stack = Stack::of($site);
+        $flues = $stack === null ? null : new Flues($stack);
+        $lines = $stack->tops ?? [];
+        $highest = max([-INF, ...array_map(static fn (?FootLine $l): float => $l?->highest() ?? -INF, $lines)]);
+
+        return match (true) {
+            ($site->place->line ?? RoofLineKind::Ridge) !== RoofLineKind::Ridge => 'chimney.line',
+            $stack === null, $flues === null, in_array(null, $lines, true), in_array(null, $stack->undersides, true) => 'chimney.off-roof',
+            ! $stack->roof->block->ring->contains($stack->middle) => 'chimney.off-wall',
+            array_filter($lines, static fn (?FootLine $l): bool => $l?->hasValley === true) !== [] => 'chimney.in-valley',
+            $stack->head() < $highest + self::LEAST_MM => 'chimney.too-low',
+            $stack->isSolid() && $stack->school() !== 'through' => 'chimney.solid-on-slope',
+            $stack->school() === 'inside' && ! $stack->isInside() => 'chimney.peg-over-wall',
+            $stack->isSolid() && ! $stack->isInside() => 'chimney.solid-over-wall',
+            ! $stack->isSolid() && ! $stack->hasRoomForBox() => 'chimney.too-thin',
+            ! $flues->fit() => 'chimney.flues',
+            $flues->open() > 0 && $stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
+            ! $stack->hasRoomForCourses() => 'chimney.courses',
+            $stack->leavesSliver() => 'chimney.sliver',
+            default => null,
+        };
+    }
+
+    public function takes(Feature $feature, Site $site): array
+    {
+        $stack = Stack::of($site);
+        if ($stack === null) {
+            return [];
+        }
+        $hole = $stack->hole();
+
+        return [
+            ...$hole === null ? [] : [Claim::through('stack', $feature, $hole)],
+            Claim::standing('stack', $feature, $stack->ring($stack->reach())),
+        ];
+    }
+
+    public function remarks(Site $site): array
+    {
+        $stack = Stack::of($site);
+
+        return $stack === null ? [] : (new StackRemarks($stack))->all();
+    }
+
+    public function made(Site $site, Building $building): PartSet
+    {
+        $stack = Stack::of($site);
+
+        if ($stack === null) {
+            return new PartSet;
+        }
+        $cards = (new StackCards($stack))->make();
+        $paper = (new StackPapers($stack, $building, Round::stack($stack)))->make($cards->parts);
+        $rings = (new StackRings($stack, $building, $paper->parts[0]))->make();
+        $papers = array_column(array_map(static fn (Part $p): array => [$p->id, $p], [...$paper->parts, ...$rings->parts]), 1, 0);
+
+        return PartSet::joined([
+            $cards, $paper, $rings, (new Flashings($stack))->make($papers), (new Cap($stack))->paper(),
+            (new Pots($stack))->make(),
+        ]);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Things\Chimney;
+
+use Chartula\Core\Geometry\Vec2;
+
+/** What a paper goes round: a chimney, or what stands out of it. Model millimetres. */
+final readonly class Round
+{
+    /**
+     * @param  string  $layer  as the paper is called
+     * @param  float  $out  how far its card stands before the stack's sides
+     * @param  list<list<Vec2>>  $feet  of every side, from its left end to its right, y above the datum
+     * @param  float  $head  as far as the paper goes up
+     */
+    public function __construct(
+        public string $layer,
+        public string $words,
+        public float $out,
+        public array $feet,
+        public float $head,
+    ) {
+    }
+
+    /** The stack itself, from the roof, or from under that where it goes through, to under its cap. */
+    public static function stack(Stack $stack): self
+    {
+        $feet = [];
+        foreach ([0, 1, 2, 3] as $side) {
+            $line = ($stack->school() === 'through' ? $stack->undersides : $stack->tops)[$side];
+            assert($line !== null);
+            $feet[] = $line->points();
+        }
+
+        return new self('paper', 'paper', 0.0, $feet, $stack->head());
+    }
+}

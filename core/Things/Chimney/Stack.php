@@ -1,0 +1,355 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Things\Chimney;
+
+use Chartula\Core\Field\Said;
+use Chartula\Core\Form\Claims\Pierced;
+use Chartula\Core\Form\Claims\RoofUnder;
+use Chartula\Core\Form\Claims\Site;
+use Chartula\Core\Geometry\Hull;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Part\PartName;
+use Chartula\Core\Stock\Layer;
+use Chartula\Core\Stock\Stock;
+
+/**
+ * One chimney where it stands: its plan, from where to where it goes up, of what card. Its sides are counted from that towards the foot of
+ * the slope on, counter-clockwise as seen from above. Model millimetres, the building's axes. docs/formulas.md#chimneys
+ */
+final readonly class Stack
+{
+    public const SIDES = ['front', 'right', 'back', 'left'];
+
+    /** A box whose card leaves less than so many thicknesses between is made of layers. */
+    private const LEAST_BOX = 2.0;
+
+    /** What goes through a roof is held so far under it. */
+    private const HELD_MM = 6.0;
+
+    /** A strip of card beside a hole that is thinner than this cannot be cut. */
+    private const LEAST_WEB_MM = 1.0;
+
+    /** Card of other roofs, cut square, leans out past its underside by less than this, mm. */
+    private const BESIDE_MM = 1.5;
+
+    /** Card that stands out comes no nearer to what is said than that, mm. */
+    private const MORE_MM = 0.8;
+
+    /** Roofs beside it are looked at so far apart, mm. */
+    private const STEP_MM = 0.5;
+
+    /** It stays so far above the eaves, where other things stand. */
+    private const CLEAR_MM = 0.5;
+
+    /**
+     * @param  Vec2  $along  the way of its width, of length 1
+     * @param  float  $top  of its cap
+     * @param  list<?FootLine>  $tops  the roof's card along each side; null where some of it has no roof under it
+     * @param  list<?FootLine>  $undersides  the same of its underside
+     * @param  Vec2  $whole  its middle before low relief cut it
+     */
+    private function __construct(
+        public Said $said,
+        public Site $site,
+        public RoofUnder $roof,
+        public Vec2 $middle,
+        public Vec2 $along,
+        public float $w,
+        public float $d,
+        public float $top,
+        public array $tops,
+        public array $undersides,
+        public Vec2 $whole,
+    ) {
+    }
+
+    /** Null where its place is on no roof. */
+    public static function of(Site $site): ?self
+    {
+        $roof = $site->roof;
+        if ($roof === null) {
+            return null;
+        }
+        $said = $site->feature->said;
+        $turn = deg2rad($said->number('turn') ?? 0.0);
+        $way = new Vec2($site->frame->x->x, $site->frame->x->y);
+        $way = $way->times(1.0 / $way->length());
+        $along = new Vec2($way->x * cos($turn) - $way->y * sin($turn), $way->x * sin($turn) + $way->y * cos($turn));
+        $whole = new Vec2($site->frame->origin->x, $site->frame->origin->y);
+        $size = [$site->masonry->mm($said->real('w')), $site->masonry->mm($said->real('d'))];
+        [$middle, $w, $d] = self::beforeCut($roof, [$whole, $along], $size, self::farthest($site));
+        $plan = self::plan($middle, $along, $w / 2.0, $d / 2.0);
+        $lines = static fn (bool $isTop): array => array_map(
+            static fn (int $i): ?FootLine => FootLine::along($roof, $plan->point($i), $plan->point($i + 1), $isTop),
+            [0, 1, 2, 3],
+        );
+        $tops = $lines(true);
+        $from = match ($said->text('above')) {
+            'base' => $roof->block->base,
+            'roof' => max([-INF, ...array_map(static fn (?FootLine $l): float => $l?->highest() ?? $roof->block->eaves, $tops)]),
+            default => $roof->ridge(),
+        };
+
+        $top = $from + $site->masonry->mm($said->real('h'));
+
+        return new self($said, $site, $roof, $middle, $along, $w, $d, $top, $tops, $lines(false), $whole);
+    }
+
+    /** How far anything of it may stand out of its sides. */
+    private static function farthest(Site $site): float
+    {
+        $said = $site->feature->said;
+        $mm = static fn (string $key): float => $site->masonry->mm($said->real($key));
+
+        return self::MORE_MM + max(
+            $mm('cap_out'), ($said->count('oversail') ?? 0) * $mm('oversail_out'),
+            ($said->count('plinth') ?? 0) > 0 ? $mm('plinth_out') : 0.0,
+            ($said->count('band') ?? 0) > 0 ? $mm('band_out') : 0.0,
+        );
+    }
+
+    /**
+     * What of it stands before the line at which low relief cuts the building, where one of its sides runs along that: it is closed by a
+     * back of its own, and far enough before it for what stands out.
+     *
+     * @param  array{Vec2, Vec2}  $place  its middle, and the way of its width
+     * @param  array{float, float}  $size
+     * @return array{Vec2, float, float} its middle, how wide and how deep it is
+     */
+    private static function beforeCut(RoofUnder $roof, array $place, array $size, float $out): array
+    {
+        [$middle, $along] = $place;
+        if ($roof->cut === null) {
+            return [$middle, ...$size];
+        }
+        $ways = [[$along, 0], [new Vec2(-$along->y, $along->x), 1], [$along->times(-1.0), 0], [new Vec2($along->y, -$along->x), 1]];
+        foreach ($ways as [$way, $of]) {
+            $room = $roof->cut - $middle->y - $out;
+            if ($way->y > 1.0 - Tolerance::UNIT && $room < $size[$of] / 2.0) {
+                $left = max(0.0, $room + $size[$of] / 2.0);
+                $middle = $middle->minus($way->times(($size[$of] - $left) / 2.0));
+                $size[$of] = $left;
+            }
+        }
+
+        return [$middle, $size[0], $size[1]];
+    }
+
+    /** Whether low relief leaves less of it than is described. */
+    public function isCut(): bool
+    {
+        return $this->whole->distanceTo($this->middle) > Tolerance::MEET;
+    }
+
+    /** Its plan, or what lies so far beyond each side of it. */
+    public function ring(float $beyond = 0.0): Ring
+    {
+        return self::plan($this->middle, $this->along, $this->w / 2.0 + $beyond, $this->d / 2.0 + $beyond);
+    }
+
+    private static function plan(Vec2 $middle, Vec2 $along, float $w, float $d): Ring
+    {
+        $across = new Vec2(-$along->y, $along->x);
+        $at = static fn (float $x, float $y): Vec2 => $middle->plus($along->times($x))->plus($across->times($y));
+
+        return new Ring([$at(-$w, -$d), $at($w, -$d), $at($w, $d), $at(-$w, $d)]);
+    }
+
+    /** How long a side is. */
+    public function length(int $side): float
+    {
+        return $side % 2 === 0 ? $this->w : $this->d;
+    }
+
+    /** The side with which its papers begin: which has, at its left, the corner that is farthest back. */
+    public function firstSide(): int
+    {
+        $first = 0;
+        $ring = $this->ring();
+        foreach ($ring->points as $i => $p) {
+            $first = $p->y > $ring->points[$first]->y + Tolerance::MEET ? $i : $first;
+        }
+
+        return $first;
+    }
+
+    /** The card that it is cut from, with what a template adds. */
+    public function stock(): Stock
+    {
+        $chosen = $this->said->stock('card');
+        if ($chosen !== null) {
+            return $chosen;
+        }
+        $layers = $this->roof->methods->wall()->layers;
+        usort($layers, static fn (Layer $a, Layer $b): int => $b->thickness_mm <=> $a->thickness_mm);
+
+        return $layers[0]->stock;
+    }
+
+    public function card(): float
+    {
+        $stock = $this->stock();
+
+        return $stock->thickness_mm + $this->roof->methods->template->addsTo($stock);
+    }
+
+    public function paper(): float
+    {
+        return $this->roof->methods->paper->thickness_mm;
+    }
+
+    /** Whether it goes through a hole, stands on a peg that does, or sits on the slope. */
+    public function school(): string
+    {
+        return $this->said->text('made') ?? 'through';
+    }
+
+    public function isSolid(): bool
+    {
+        $of = $this->said->text('of');
+
+        return $of === 'solid' || ($of !== 'box' && ! $this->hasRoomForBox() && $this->school() === 'through' && $this->isInside());
+    }
+
+    public function hasRoomForBox(): bool
+    {
+        return min($this->w, $this->d) >= (2.0 + self::LEAST_BOX) * $this->card();
+    }
+
+    /** Whether all that goes through the roof goes down between the walls of its block. */
+    public function isInside(): bool
+    {
+        foreach (($this->hole() ?? $this->ring())->points as $corner) {
+            if (! $this->roof->inside->contains($corner)) {
+                return false;
+            }
+        }
+
+        return $this->deep() !== null;
+    }
+
+    /** What goes through the roof, in plan; null where nothing does. */
+    public function hole(): ?Ring
+    {
+        return match ($this->school()) {
+            'through' => $this->ring($this->paper()),
+            'inside' => $this->ring(-$this->card()),
+            default => null,
+        };
+    }
+
+    /** Whether its hole leaves a strip of a slope beside it that is too thin to cut: it passes a side of that without standing over it. */
+    public function leavesSliver(): bool
+    {
+        $hole = $this->hole();
+        $room = $hole === null ? null : Hull::around(Pierced::hole($hole)->points);
+        $stands = Hull::around(($hole ?? $this->ring())->points);
+        if ($room === null) {
+            return false;
+        }
+        foreach ($this->roof->facets as $facet) {
+            foreach ($facet->patches as $patch) {
+                foreach ($patch->lines() as $line) {
+                    $side = Hull::around([$line->from, $line->to]);
+                    if ($room->distanceTo($side) < self::LEAST_WEB_MM && $stands->distanceTo($side) > Tolerance::CUT) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** How far down under the roof it goes between the walls; null where there is no room. */
+    public function deep(): ?float
+    {
+        $lowest = min([INF, ...array_map(static fn (?FootLine $l): float => $l?->lowest() ?? INF, $this->undersides)]);
+        $deep = max($lowest - self::HELD_MM, $this->roof->block->eaves + self::CLEAR_MM);
+
+        return $deep < $lowest - self::CLEAR_MM ? $deep : null;
+    }
+
+    /** What of its height is its cap: as many cards as come nearest to what is said, one at least. */
+    public function capLayers(): int
+    {
+        return max(1, (int) round($this->mm('cap_h') / $this->card()));
+    }
+
+    /** The highest of the roof so far beyond its sides; the lowest there is where some of that has none. */
+    public function highest(float $beyond): float
+    {
+        $ring = $this->ring($beyond);
+
+        return max(array_map(
+            fn (int $i): float => FootLine::along($this->roof, $ring->point($i), $ring->point($i + 1), true)?->highest() ?? -INF,
+            [0, 1, 2, 3],
+        ));
+    }
+
+    /** @return list<Course> what stands out of its sides all round, from below */
+    public function courses(): array
+    {
+        return Course::of($this);
+    }
+
+    /** Whether none of them begins before the one under it ends, or before the stack is out of the roof all round. */
+    public function hasRoomForCourses(): bool
+    {
+        $least = max([-INF, ...array_map(static fn (?FootLine $l): float => $l?->highest() ?? -INF, $this->tops)]);
+        foreach ($this->courses() as $course) {
+            $isOff = $course->foot !== null && $course->foot < max(
+                $least - Tolerance::MEET,
+                $this->roof->highestAlong($this->ring($course->out() + self::BESIDE_MM), self::STEP_MM),
+            );
+            foreach ($course->isOnRoof() ? [0, 1, 2, 3] : [] as $side) {
+                $ring = $this->ring($course->out());
+                $line = FootLine::along($this->roof, $ring->point($side), $ring->point($side + 1), true);
+                $isOff = $isOff || $line === null || $line->hasValley || $line->highest() > $course->top - Tolerance::MEET;
+            }
+            if ($isOff || $course->top > $this->head() + Tolerance::MEET) {
+                return false;
+            }
+            $least = $course->top;
+        }
+
+        return true;
+    }
+
+    /** How far out of its sides anything stands on the roof. */
+    public function reach(): float
+    {
+        $plinth = array_filter($this->courses(), static fn (Course $c): bool => $c->isOnRoof());
+
+        return max([$this->paper(), ...array_map(fn (Course $c): float => $c->out() + $this->paper(), $plinth)]);
+    }
+
+    /** How far its walls go up. */
+    public function head(): float
+    {
+        return $this->top - $this->capLayers() * $this->card();
+    }
+
+    /** What one of its parts is called. */
+    public function name(string $layer): PartName
+    {
+        [$block, $feature] = [$this->roof->block->block->id, $this->site->feature->id ?? ''];
+
+        return new PartName("$block.stack-$layer.$feature", $block, null, "stack-$layer", null, $feature);
+    }
+
+    public function mm(string $key): float
+    {
+        return $this->site->masonry->mm($this->said->real($key));
+    }
+
+    /** A course, model mm. */
+    public function course(): float
+    {
+        return $this->site->masonry->unit;
+    }
+}
