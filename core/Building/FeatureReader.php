@@ -19,12 +19,16 @@ use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Values;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Tolerance;
 
 /** Reads `features`, of a block or of the plot: things that say where they are. */
 final readonly class FeatureReader
 {
     public const MOST = 100;
+
+    /** Centred on the wall itself. */
+    public const MIDDLE = 'middle';
 
     public function __construct(private Values $values, private Kinds $kinds)
     {
@@ -97,7 +101,7 @@ final readonly class FeatureReader
                 default => self::isAlong($on, $footprint, $walls),
             };
             if ($isSound) {
-                $features[] = $feature->with(place: $this->placed($place, $on, $footprint));
+                $features[] = $feature->with(place: $this->placed(self::centred($place, $on, $footprint, $walls), $on, $footprint));
             }
         }
 
@@ -144,6 +148,23 @@ final readonly class FeatureReader
             upTo: $on->real('up_to'),
             turnDeg: $on->number('turn') ?? 0.0,
         );
+    }
+
+    /**
+     * Counted from the left end of its wall, whatever it is centred on.
+     *
+     * @param  list<Wall>  $walls
+     */
+    private static function centred(Place $place, Fields $on, Footprint $footprint, array $walls): Place
+    {
+        $edge = array_search($on->text('edge'), $footprint->edges, true);
+        $over = $on->text('over');
+        if ($edge === false || $over === null) {
+            return $place;
+        }
+        $centre = $over === self::MIDDLE ? $footprint->length($edge)->mm / 2.0 : self::centres($walls[$edge])[$over] ?? 0.0;
+
+        return $place->with(from: RealLength::ofMillimetres($centre + ($place->from->mm ?? 0.0)));
     }
 
     private function placed(Place $place, Fields $on, Footprint $footprint): Place
@@ -222,7 +243,13 @@ final readonly class FeatureReader
 
             return false;
         }
-        $openings = self::openings($walls[$edge]);
+        $openings = array_map(strval(...), array_keys(self::centres($walls[$edge])));
+        $over = $on->text('over');
+        if ($over !== null && $over !== self::MIDDLE && ! in_array($over, $openings, true)) {
+            $on->at('over')?->fault('thing.no-opening', ['given' => $over, 'known' => implode(', ', [self::MIDDLE, ...$openings])]);
+
+            return false;
+        }
         foreach ($on->texts('openings') as $i => $id) {
             if (! in_array($id, $openings, true)) {
                 $on->at('openings')?->item($i)?->fault('thing.no-opening', ['given' => $id, 'known' => implode(', ', $openings)]);
@@ -236,6 +263,11 @@ final readonly class FeatureReader
     private static function isRun(Fields $on, float $length): bool
     {
         [$from, $to] = [$on->real('from'), $on->real('to')];
+        if ($from !== null && $from->mm < 0.0 && $on->text('over') === null) {
+            $on->at('from')?->fault('length.negative', ['given' => $from->text ?? '']);
+
+            return false;
+        }
         if ($from !== null && $to !== null && $to->mm <= $from->mm) {
             $on->at('to')?->fault('thing.ends-before', ['given' => $to->text ?? '', 'from' => $from->text ?? '0']);
 
@@ -253,14 +285,16 @@ final readonly class FeatureReader
         return true;
     }
 
-    /** @return list<string> the ids of all openings of a wall, one by one */
-    private static function openings(Wall $wall): array
+    /** @return array<string, float> the middles of all openings of a wall, one by one, real millimetres from its left end, by their ids */
+    public static function centres(Wall $wall): array
     {
-        $ids = [];
+        $centres = [];
         foreach ($wall->openings as $opening) {
-            array_push($ids, ...array_map($opening->copyId(...), range(0, $opening->count - 1)));
+            foreach (range(0, $opening->count - 1) as $i) {
+                $centres[$opening->copyId($i)] = $opening->extent($i)->middle();
+            }
         }
 
-        return $ids;
+        return $centres;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\AtOnePlace;
 use Chartula\Core\Building\Feature\Kind;
 use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Field\Node;
@@ -98,7 +99,7 @@ final readonly class ThingEdit
 
             return;
         }
-        foreach ((new ThingPlaces($this->ruler, $list->owner))->usual($anchor, $thing->on) as $key => $value) {
+        foreach ((new ThingPlaces($this->ruler, $list->owner))->usual($anchor, $thing->on, $kind instanceof AtOnePlace) as $key => $value) {
             $thing->on->{$key} ??= $value;
         }
         $list->add($thing);
@@ -122,8 +123,9 @@ final readonly class ThingEdit
             $steps = $this->edit->get($unit)?->number() ?? 0.0;
             $keys = self::STEPS[$anchor->value ?? ''][$i] ?? [];
             $off = $steps === 0.0 || $keys === [] ? 0.0 : OpeningEdit::step($this->ruler, $wall, $steps, $unit);
-            // At the end of its wall it stops as it is.
-            $off = $keys === [] ? 0.0 : max($off, -$this->ruler->read($on->{$keys[0]} ?? null));
+            // At the end of its wall it stops as it is; what is centred on something is counted from that.
+            $isCentred = isset($on->over) && $keys !== [] && $keys[0] === 'from';
+            $off = $keys === [] ? 0.0 : ($isCentred ? $off : max($off, -$this->ruler->read($on->{$keys[0]} ?? null)));
             foreach ($off === 0.0 ? [] : $keys as $key) {
                 $this->shift($on, $key, $off);
             }
@@ -146,12 +148,13 @@ final readonly class ThingEdit
     /** An end that is not said stays at the end of the wall, and holds the other there too. */
     private function shift(stdClass $on, string $key, float $off): void
     {
-        if (in_array($key, ['from', 'to'], true) && ! isset($on->from) && ! isset($on->to)) {
+        if (in_array($key, ['from', 'to'], true) && ! isset($on->from) && ! isset($on->to) && ! isset($on->over)) {
             return;
         }
         if (isset($on->{$key}) || ! in_array($key, ['to', 'up_to'], true)) {
             $before = is_string($on->{$key} ?? null) ? $on->{$key} : '0ft';
-            $on->{$key} = LengthFormat::like($before, max(0.0, $this->ruler->read($before) + $off));
+            $mm = $this->ruler->read($before) + $off;
+            $on->{$key} = LengthFormat::like($before, isset($on->over) && $key === 'from' ? $mm : max(0.0, $mm));
         }
     }
 

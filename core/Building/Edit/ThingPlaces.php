@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\FeatureReader;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Measure\LengthFormat;
 use stdClass;
@@ -32,16 +33,16 @@ final readonly class ThingPlaces
      *
      * @return array<string, mixed>
      */
-    public function usual(Anchor $anchor, stdClass $on): array
+    public function usual(Anchor $anchor, stdClass $on, bool $isOnePlace = false): array
     {
         $isOnRoof = in_array($anchor, [Anchor::Slope, Anchor::RoofLine], true);
         $length = $isOnRoof ? $this->ruler->lengthOfWall($this->owner, $this->edge($on)) : 0.0;
-        $middle = LengthFormat::like('0ft', round($length / 2.0 / 25.4) * 25.4);
+        $where = $isOnePlace ? ['over' => FeatureReader::MIDDLE] : ['from' => LengthFormat::like('0ft', round($length / 2.0 / 25.4) * 25.4)];
 
         return match ($anchor) {
             Anchor::Wall => ['up' => $this->courses($this->eaves() * self::UP)],
-            Anchor::Slope => ['from' => $middle, 'in' => '3ft'],
-            Anchor::RoofLine => ['line' => 'ridge', 'from' => $middle],
+            Anchor::Slope => ['in' => '3ft'] + $where,
+            Anchor::RoofLine => ['line' => 'ridge'] + $where,
             Anchor::Corner => ['corner' => 0],
             Anchor::Floor => ['at' => ['2ft', '2ft']],
             Anchor::Ground => ['spot' => ['20mm', '20mm']],

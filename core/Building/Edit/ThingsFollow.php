@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\Kinds;
+use Chartula\Core\Building\FeatureReader;
+use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
 /**
@@ -23,6 +26,7 @@ final readonly class ThingsFollow
         $was = $this->byId(Ruler::listed($before->blocks ?? null), 'block-');
         foreach ($this->byId(Ruler::listed($after->blocks ?? null), 'block-') as $id => $block) {
             if (isset($was[$id])) {
+                $this->centre($before, $was[$id], $block);
                 $this->block($was[$id], $block);
             }
         }
@@ -34,6 +38,36 @@ final readonly class ThingsFollow
         $isGone = fn (stdClass $thing): bool => ($after->plot ?? null) === null && ($before->plot ?? null) !== null
             || in_array(self::on($thing)->track ?? null, $gone, true);
         $this->keep($after, static fn (stdClass $thing): bool => ! $isGone($thing));
+    }
+
+    /** What is centred on an opening that is taken away stays where it stood. */
+    private function centre(stdClass $document, stdClass $before, stdClass $after): void
+    {
+        foreach (Ruler::listed($after->features ?? null) as $thing) {
+            $on = self::on($thing);
+            [$was, $is] = [self::openings($before, $on->edge ?? null), self::openings($after, $on->edge ?? null)];
+            if (! in_array($on->over ?? null, $was, true) || in_array($on->over, $is, true)) {
+                continue;
+            }
+            $ruler = Ruler::of($document);
+            $from = is_string($on->from ?? null) ? $on->from : '0ft';
+            $on->from = LengthFormat::like($from, self::middle($document, $before, $on) + $ruler->read($from));
+            unset($on->over);
+        }
+    }
+
+    /** Where the middle of the opening was on which something is centred, real millimetres from the left end of its wall. */
+    private static function middle(stdClass $document, stdClass $before, stdClass $on): float
+    {
+        foreach (BuildingReader::reading($document)->building->blocks ?? [] as $block) {
+            foreach ($block->id === ($before->id ?? null) ? $block->walls : [] as $wall) {
+                if ($wall->name === ($on->edge ?? null)) {
+                    return FeatureReader::centres($wall)[is_string($on->over) ? $on->over : ''] ?? 0.0;
+                }
+            }
+        }
+
+        return 0.0;
     }
 
     private function block(stdClass $before, stdClass $after): void

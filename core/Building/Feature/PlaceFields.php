@@ -41,7 +41,7 @@ final readonly class PlaceFields
         $fields = [$isOne ? $anchor->offTheForm() : $anchor];
         foreach (self::fields() as [$field, $of]) {
             $here = array_values(array_filter($of, static fn (Anchor $a): bool => in_array($a, $anchors, true)));
-            if ($field->key === 'to' && ! $isRun) {
+            if ($field->key === ($isRun ? 'over' : 'to')) {
                 continue;
             }
             if ($isOne && $here !== []) {
@@ -123,7 +123,13 @@ final readonly class PlaceFields
 
         return [
             [
-                Field::optional('from', 'from the left end', $length, '0mm')->saying('as seen from outside'),
+                Field::optional('over', 'centred on', new TextType(40))->offTheForm()
+                    ->saying('`middle` of the wall there, or the id of an opening of it; `from` then counts from that, to the right'),
+                [Anchor::Slope, Anchor::RoofLine],
+            ],
+            [
+                Field::optional('from', 'from the left end', LengthType::real(Sign::Any), '0mm')
+                    ->saying('as seen from outside; below 0 only where `over` says from what'),
                 [Anchor::Wall, Anchor::Slope, Anchor::RoofLine],
             ],
             [

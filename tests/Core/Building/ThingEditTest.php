@@ -35,7 +35,7 @@ final class ThingEditTest extends TestCase
         self::assertSame([], BuildingReader::reading($document)->faults);
     }
 
-    /** In the middle of an edge of 18 ft, and moved along by half a brick of 9 in, and up the slope by two courses of 3. */
+    /** Centred on an edge of 18 ft, and moved along by half a brick of 9 in, and up the slope by two courses of 3. */
     public function testAChimneyBeginsInTheMiddleOfItsRoof(): void
     {
         $add = ['op' => 'add-thing', 'block' => 'main', 'kind' => 'chimney'];
@@ -45,10 +45,30 @@ final class ThingEditTest extends TestCase
             ['op' => 'move-thing', 'block' => 'main', 'id' => 'chimney-2', 'bricks' => -1, 'courses' => 2],
         ]);
         self::assertEquals([
-            (object) ['edge' => 'front', 'line' => 'ridge', 'from' => '9ft 4 1/2in'],
-            (object) ['edge' => 'front', 'anchor' => 'slope', 'from' => '8ft 3in', 'in' => '3ft 6in'],
+            (object) ['edge' => 'front', 'line' => 'ridge', 'over' => 'middle', 'from' => '4 1/2in'],
+            (object) ['edge' => 'front', 'anchor' => 'slope', 'in' => '3ft 6in', 'over' => 'middle', 'from' => '-9in'],
         ], array_map(static fn (stdClass $f): mixed => $f->on, self::things($document)));
         self::assertSame([], BuildingReader::reading($document)->faults);
+    }
+
+    /** The middle of the second window, from 8 ft 6 in to 11 ft 6 in, is at 10 ft: a foot to its left it stays at 9. */
+    public function testWhatIsCentredOnAnOpeningStaysWhereItStoodWhenThatGoes(): void
+    {
+        $document = self::edited([
+            ['op' => 'add-thing', 'block' => 'main', 'kind' => 'chimney', 'on' => ['edge' => 'front', 'over' => 'w1-2', 'from' => '-1ft']],
+            ['op' => 'remove-opening', 'wall' => 'main.front', 'id' => 'w1'],
+        ]);
+        self::assertEquals((object) ['edge' => 'front', 'line' => 'ridge', 'from' => '9ft'], self::things($document)[0]->on);
+        $wrong = self::edited([
+            ['op' => 'add-thing', 'block' => 'main', 'kind' => 'chimney', 'on' => ['edge' => 'front', 'over' => 'w9']],
+            ['op' => 'add-thing', 'block' => 'main', 'kind' => 'chimney', 'on' => ['edge' => 'front', 'over' => 'middle']],
+            ['op' => 'set', 'path' => 'blocks.0.features.1.on.from', 'value' => '-1ft'],
+            ['op' => 'set', 'path' => 'blocks.0.features.1.on.over', 'value' => null],
+        ]);
+        self::assertSame(
+            [['blocks.0.features.0.on.over', 'thing.no-opening'], ['blocks.0.features.1.on.from', 'length.negative']],
+            array_map(static fn (Problem $p): array => [$p->path, $p->code], BuildingReader::reading($wrong)->faults),
+        );
     }
 
     /** Things that nobody named keep the names of their places in the list when one is copied or taken away. */

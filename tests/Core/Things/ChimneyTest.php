@@ -51,6 +51,29 @@ final class ChimneyTest extends TestCase
         self::assertEqualsWithDelta(32.0, $middle->x, 1e-6);
     }
 
+    /**
+     * The windows’ middles are at 16 and 40, the wall’s at 36; half a brick is 4 1/2 in = 1.5.
+     *
+     * @param  array<string, string>  $on
+     */
+    #[DataProvider('provideCentres')]
+    public function testItIsCentredOnWhatPeopleSay(array $on, float $x): void
+    {
+        $derived = self::derived(['made' => 'notched', 'on' => [...self::RIDGE, 'from' => null, ...$on]]);
+        self::assertSame([], $derived->dryFit->findings);
+        $front = self::part($derived, 'main.stack-front.c1');
+        self::assertEqualsWithDelta($x, $front->placements[0]->origin->x + $front->width() / 2.0, 1e-6);
+    }
+
+    /** @return iterable<string, array{array<string, string>, float}> */
+    public static function provideCentres(): iterable
+    {
+        yield 'on the wall' => [['over' => 'middle'], 36.0];
+        yield 'half a brick off' => [['over' => 'middle', 'from' => '-4 1/2in'], 34.5];
+        yield 'over the second window' => [['over' => 'w1-2'], 40.0];
+        yield 'a foot beside the first' => [['over' => 'w1', 'from' => '1ft'], 20.0];
+    }
+
     /** Of its box two cards are as long as its sides, two between them; it is held 6 under the lowest of the underside, at its front. */
     public function testItsBoxIsAsLargeAsItIsDescribed(): void
     {
@@ -382,9 +405,9 @@ final class ChimneyTest extends TestCase
     /** @param  array<string, mixed>  $said */
     private static function thing(array $said = []): stdClass
     {
-        $thing = json_decode((string) json_encode([
-            'kind' => 'chimney', 'id' => 'c1', 'w' => '27in', 'd' => '24in', 'h' => '5ft', 'on' => self::SLOPE, ...$said,
-        ]));
+        $all = ['kind' => 'chimney', 'id' => 'c1', 'w' => '27in', 'd' => '24in', 'h' => '5ft', 'on' => self::SLOPE, ...$said];
+        $all['on'] = array_filter((array) $all['on'], static fn (mixed $value): bool => $value !== null);
+        $thing = json_decode((string) json_encode($all));
         assert($thing instanceof stdClass);
 
         return $thing;

@@ -66,6 +66,8 @@ describe('Roof', () => {
     expect(gather).toHaveBeenCalledWith([{ op: 'move-thing', block: 'main', id: 'c1', bricks: 1, courses: 0 }]);
     fireEvent.keyDown(plan, { key: 'ArrowLeft', shiftKey: true });
     expect(gather).toHaveBeenCalledWith([{ op: 'move-thing', block: 'main', id: 'c1', bricks: 0, courses: 0.25 }]);
+    fireEvent.change(screen.getByLabelText('centred on'), { target: { value: 'middle' } });
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.features.0.on.over', value: 'middle' }]);
     fireEvent.keyDown(plan, { key: 'Delete' });
     expect(save).toHaveBeenCalledWith([{ op: 'remove-thing', block: 'main', id: 'c1' }]);
   });
