@@ -7,6 +7,7 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Edit\QuickShape;
+use Chartula\Core\Building\Edit\StackBlock;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\BuiltFigures;
 use Chartula\Core\Geometry\Box2;
@@ -51,6 +52,7 @@ final readonly class PlanView
         return [
             'blocks' => array_map(
                 static fn (BlockForm $b): array => self::drawn($building->scale, $b->block, $b->ring, [
+                    'stack' => StackBlock::of($building, $b->block->id) !== null,
                     'block' => false, 'edges' => [], 'measurable' => BuiltFigures::measurable($kit->compressed->building, $kit->form, $b),
                 ]),
                 $kit->form->blocks,
@@ -62,8 +64,8 @@ final readonly class PlanView
     /**
      * A block as it is described, on the outline that is drawn for it.
      *
-     * @param  array{block: bool, edges: array<int, bool>, measurable: array<int, array<string, float>>}  $said  with what of it something
-     *     is wrong, and by edge what can be measured of it
+     * @param  array{block: bool, stack?: bool, edges: array<int, bool>, measurable: array<int, array<string, float>>}  $said  with what
+     *     of it something is wrong, whether it is a stack, and by edge what can be measured of it
      * @return array<string, mixed>
      */
     public static function drawn(Scale $scale, Block $block, Ring $ring, array $said): array
@@ -85,6 +87,7 @@ final readonly class PlanView
         return [
             'id' => $block->id, 'name' => $block->name, 'path' => $block->path,
             'ring' => $ring->toArray(), 'edges' => $edges, 'clashes' => $said['block'],
+            'is_stack' => $said['stack'] ?? false,
             'at' => [Size::ofModel($block->at->x / $scale->ratio, $scale), Size::ofModel($block->at->y / $scale->ratio, $scale)],
             'turn' => $block->turnDeg, 'eaves' => Size::ofReal($block->eaves, $scale), 'base' => Size::ofReal($block->base, $scale),
             'roof' => ['kind' => $block->roof->kind->value, 'pitch' => $block->roof->pitch->text()],

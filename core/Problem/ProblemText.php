@@ -203,6 +203,7 @@ final readonly class ProblemText
         'history.nothing' => 'there is nothing to {what}',
         'history.no-such' => 'there is no revision {given}',
         'edit.unknown' => '“{given}” is not a change that can be made; known are {known}',
+        'edit.no-stack' => 'it is no stack on a sloping roof; a chimney comes of four plain walls without openings that stand on one',
         'edit.last-block' => 'a building has at least one block; describe another before this one goes',
         'edit.not-yet' => 'that can be worked out as soon as what is wrong with the building is put right',
         'edit.wall-goes' => 'the wall “{wall}” would go, with what stands in it ({count}); copy that to another wall or remove it first',

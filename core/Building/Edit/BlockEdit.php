@@ -18,7 +18,9 @@ use stdClass;
 /** What screens do to blocks: adding and removing them, moving them, giving them a shape. */
 final readonly class BlockEdit
 {
-    public const OPS = ['add-block', 'add-storey', 'remove-block', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS];
+    public const OPS = [
+        'add-block', 'add-storey', 'remove-block', 'block-to-chimney', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS,
+    ];
 
     private const STOREYS = ['ground', 'first', 'second', 'third', 'fourth'];
 
@@ -39,6 +41,7 @@ final readonly class BlockEdit
             'add-block' => $self->add(),
             'add-storey' => $self->addStorey(),
             'remove-block' => $self->remove(),
+            'block-to-chimney' => $self->toChimney(),
             'move-block' => $self->move(),
             'shape-block', 'turn-outline' => (new OutlineEdit($self->ruler, $edit))->apply($op, $self->find()),
             default => (new EdgeEdit($edit))->apply($op, $self->find()),
@@ -169,6 +172,32 @@ final readonly class BlockEdit
             }
         }
         $this->document->blocks = array_values(array_filter($this->blocks(), static fn (stdClass $b): bool => $b !== $gone));
+    }
+
+    /** A stack on another block's roof becomes a thing on that, with the same outside. */
+    private function toChimney(): void
+    {
+        $this->edit->isObject(['op', 'block']);
+        $gone = $this->find();
+        if ($gone === null) {
+            return;
+        }
+        $stack = $this->standing() === []
+            ? null
+            : StackBlock::of(BuildingReader::fromDocument($this->document), is_string($gone->id) ? $gone->id : '');
+        if ($stack === null) {
+            $this->edit->get('block')?->fault('edit.no-stack');
+
+            return;
+        }
+        foreach ($this->blocks() as $i => $host) {
+            if (($host->id ?? 'block-'.($i + 1)) === $stack->host->id) {
+                $all = Ruler::listed($host->features ?? null);
+                $like = is_string($gone->eaves ?? null) ? $gone->eaves : '0ft';
+                $host->features = [...$all, $stack->chimney(WallEntry::freeId('chimney-', $all), $like)];
+            }
+        }
+        $this->remove();
     }
 
     /** @return array{string, string} */

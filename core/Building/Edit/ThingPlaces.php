@@ -37,7 +37,8 @@ final readonly class ThingPlaces
     {
         $isOnRoof = in_array($anchor, [Anchor::Slope, Anchor::RoofLine], true);
         $length = $isOnRoof ? $this->ruler->lengthOfWall($this->owner, $this->edge($on)) : 0.0;
-        $where = $isOnePlace ? ['over' => FeatureReader::MIDDLE] : ['from' => LengthFormat::like('0ft', round($length / 2.0 / 25.4) * 25.4)];
+        $middle = LengthFormat::like('0ft', round($length / 2.0 / 25.4) * 25.4);
+        $where = $isOnePlace ? ['over' => FeatureReader::MIDDLE] : ['from' => $middle];
 
         return match ($anchor) {
             Anchor::Wall => ['up' => $this->courses($this->eaves() * self::UP)],

@@ -93,6 +93,10 @@ export type Edit =
       block: string;
     }
   | {
+      op: 'block-to-chimney';
+      block: string;
+    }
+  | {
       op: 'move-block';
       block: string;
       x?: number;
@@ -777,6 +781,10 @@ export interface PlanBlock {
     words: string;
     text: string;
   }[];
+  /**
+   * Whether it could be a chimney on another block’s roof.
+   */
+  is_stack: boolean;
 }
 export interface PlanEdge {
   name: string;

@@ -160,6 +160,7 @@ export const hut = (): Derived => ({
           id: 'main',
           name: 'Hut',
           path: 'blocks.0',
+          is_stack: false,
           ring: [
             [0, 0],
             [72, 0],

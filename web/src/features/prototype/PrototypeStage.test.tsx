@@ -21,6 +21,18 @@ describe('Prototype', () => {
     expect(blocks.queryByRole('button', { name: /Remove/ })).toBeNull();
   });
 
+  it('makes a chimney of a block that is no more than a stack', () => {
+    const derived = hut();
+    const { plan } = derived.view;
+    const blocks = plan.blocks.map((block) => ({ ...block, is_stack: true }));
+    const { save } = showIn(hutState(), <PrototypeStage />, {
+      ...derived,
+      view: { ...derived.view, plan: { ...plan, blocks } },
+    });
+    fireEvent.click(screen.getByRole('button', { name: 'Make it a chimney' }));
+    expect(save).toHaveBeenCalledWith([{ op: 'block-to-chimney', block: 'main' }]);
+  });
+
   it('takes another scale', () => {
     const { save } = showIn(hutState(), <PrototypeStage />, hut());
     fireEvent.change(screen.getByLabelText('usual scales'), { target: { value: '1:148' } });

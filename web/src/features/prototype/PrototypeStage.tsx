@@ -85,6 +85,7 @@ export function PrototypeStage() {
               <>
                 <BlockTools
                   block={block}
+                  isStack={blocks.find((one) => one.id === block)?.is_stack === true}
                   name={ids.length > 1 ? (blocks.find((one) => one.id === block)?.name ?? block) : null}
                   onAdd={() => {
                     known.current = ids;
@@ -145,11 +146,13 @@ function Next({ building }: { building: string }) {
 function BlockTools({
   block,
   name,
+  isStack,
   onAdd,
   onRemoved,
 }: {
   block: string;
   name: string | null;
+  isStack: boolean;
   onAdd: () => void;
   onRemoved: () => void;
 }) {
@@ -168,6 +171,17 @@ function BlockTools({
           {words}
         </Button>
       ))}
+      {isStack && (
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            save([{ op: 'block-to-chimney', block }]);
+            onRemoved();
+          }}
+        >
+          Make it a chimney
+        </Button>
+      )}
       {name !== null && (
         <Button
           variant="outline-secondary"
