@@ -214,6 +214,7 @@ final class BlocksTest extends BrowserTestCase
         $this->beginBuilding('Tove', 'Chimneys');
         $this->link('Roof')->click();
         $plan = "//*[name()='svg'][@role='application']";
+        $this->heading('Roofs from above');
         $this->find($plan)->sendKeys(WebDriverKeys::PAGE_DOWN);
         $this->heading('Over the edge front');
         $this->find("//section[@aria-label='On the slope over it']//button[.='Add …']")->click();
