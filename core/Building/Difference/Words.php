@@ -16,6 +16,9 @@ final readonly class Words
         'at.0' => 'place across', 'at.1' => 'place back', 'sheet.0' => 'sheet width', 'sheet.1' => 'sheet height',
         'through' => 'walls that run through', 'apex' => 'height to the peak', 'up' => 'panel up to the ridge',
         'along' => 'panel along the eaves', 'built' => 'as built', 'as' => 'made',
+        'on.over' => 'centred on', 'on.from' => 'place along', 'on.to' => 'far end', 'on.in' => 'place in from the wall',
+        'on.up' => 'foot above base', 'on.up_to' => 'head above base', 'on.edge' => 'wall', 'on.anchor' => 'where it is',
+        'on.line' => 'line of the roof', 'on.turn' => 'turned by',
     ];
 
     /** Lists steps of a path that a person would not name. */

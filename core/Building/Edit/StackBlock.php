@@ -15,7 +15,8 @@ use stdClass;
 /** A block that is no more than a stack on another’s roof, and the chimney that has the same outside. Real millimetres. */
 final readonly class StackBlock
 {
-    private const COURSE_MM = 228.6;
+    /** A brick, and the usual flue. */
+    private const BRICK_MM = 228.6;
 
     /** @param  Block  $host  out of whose roof it comes */
     private function __construct(public Block $host, private Block $block)
@@ -92,7 +93,7 @@ final readonly class StackBlock
         [$in, $edge, $from] = $best;
         [$w, $d, $turn] = $this->turned($ring->point($edge + 1)->minus($ring->point($edge)));
         $said = static fn (float $mm): string => LengthFormat::like($like, $mm);
-        $flue = max(self::COURSE_MM / 9.0, min(self::COURSE_MM, min($w, $d) - self::COURSE_MM));
+        $flue = max(self::BRICK_MM / 9.0, min(self::BRICK_MM, min($w, $d) - self::BRICK_MM));
 
         return (object) ([
             'kind' => 'chimney', 'id' => $id,

@@ -80,6 +80,18 @@ final class DocumentDifferenceTest extends TestCase
         ];
     }
 
+    public function testSaysWhereAThingIsWithoutTheWordsOfTheFile(): void
+    {
+        $with = static fn (string $on): stdClass => JsonText::decode(
+            '{"blocks": [{"id": "main", "features": [{"kind": "chimney", "id": "c1", "on": {"edge": "front", "line": "ridge", '.$on.'}}]}]}',
+        );
+        [$before, $after] = [$with('"over": "middle"'), $with('"from": "4ft"')];
+        self::assertSame(
+            'chimney on the front: centred on taken out, place along 4ft',
+            DocumentDifference::summary(DocumentDifference::of($before, $after)),
+        );
+    }
+
     /** Whatever two documents are, taking every change across turns the one into the other. */
     public function testEveryChangeCanBeTakenAcross(): void
     {
