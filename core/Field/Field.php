@@ -16,6 +16,7 @@ final readonly class Field
      * @param  string  $under  on the form, the heading under which it lies folded; '' where it is always to be seen
      * @param  string  $unsaid  on the form, what it means that nothing is said
      * @param  bool  $isShyOnForm  a form shows it only where it is said
+     * @param  ?array{key: string, label: string}  $beside  its label on the form where another field of its set is said
      * @param  ?string  $insteadOf  the field in whose place it may be said; where that one is said, a form does not ask for this one
      */
     private function __construct(
@@ -32,6 +33,7 @@ final readonly class Field
         public string $unsaid = '',
         public ?string $insteadOf = null,
         public bool $isShyOnForm = false,
+        public ?array $beside = null,
     ) {
     }
 
@@ -92,6 +94,12 @@ final readonly class Field
         return $this->with(isShyOnForm: true);
     }
 
+    /** What it is called on the form where another field of its set is said. */
+    public function calledBeside(string $key, string $label): self
+    {
+        return $this->with(beside: ['key' => $key, 'label' => $label]);
+    }
+
     public function under(string $heading): self
     {
         return $this->with(under: $heading);
@@ -116,6 +124,7 @@ final readonly class Field
         return ['key' => $this->key, 'label' => $this->label, 'optional' => ! $this->isRequired, 'holds' => $this->type->form()]
             + ($this->insteadOf === null ? [] : ['instead_of' => $this->insteadOf])
             + ($this->isShyOnForm ? ['where_said' => true] : [])
+            + ($this->beside === null ? [] : ['beside' => $this->beside])
             + ($this->when === null ? [] : ['when' => $this->when->toArray()])
             + ($this->default === null ? [] : ['usual' => $this->default])
             + ($this->under === '' ? [] : ['under' => $this->under])

@@ -224,10 +224,10 @@ final class BlocksTest extends BrowserTestCase
         // From edge to edge, and on to what stands on the roof.
         $this->find($plan)->sendKeys(str_repeat(WebDriverKeys::PAGE_DOWN, 4));
         $this->heading('Chimney');
-        $from = $this->field('from there, to the right')->getAttribute('value');
+        $from = $this->field('right of what it is centred on')->getAttribute('value');
         $this->find($plan)->sendKeys(WebDriverKeys::ARROW_RIGHT.WebDriverKeys::ARROW_RIGHT);
         $this->saved(3);
-        self::assertNotSame($from, $this->field('from there, to the right')->getAttribute('value'));
+        self::assertNotSame($from, $this->field('right of what it is centred on')->getAttribute('value'));
         $this->type('wide', '40ft');
         $this->saved(4);
         $this->sees('has no roof under some of it');

@@ -129,6 +129,7 @@ final readonly class PlaceFields
             ],
             [
                 Field::optional('from', 'from the left end', LengthType::real(Sign::Any), '0mm')
+                    ->calledBeside('over', 'right of what it is centred on')
                     ->saying('as seen from outside; below 0 only where `over` says from what'),
                 [Anchor::Wall, Anchor::Slope, Anchor::RoofLine],
             ],

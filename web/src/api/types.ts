@@ -1755,6 +1755,13 @@ export interface FormField {
    * It is shown only where it is said.
    */
   where_said?: true;
+  /**
+   * What it is called where another field of its set is said.
+   */
+  beside?: {
+    key: string;
+    label: string;
+  };
 }
 export interface FormKind {
   kind: string;

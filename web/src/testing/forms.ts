@@ -170,6 +170,7 @@ export const FORMS: Record<string, FormField[]> = {
         ],
       },
     },
+    { key: 'gap', label: 'gap', optional: true, holds: length, beside: { key: 'of', label: 'gap to that' } },
     { key: 'of', label: 'beside', optional: true, holds: { what: 'reference', to: 'lamps' } },
     { key: 'near', label: 'near', optional: true, holds: { what: 'map', each: length, names: 'doors' } },
     {

@@ -153,6 +153,13 @@ describe('A form of the document', () => {
     expect(screen.getByLabelText('as it was said before')).toHaveValue('2mm');
   });
 
+  it('calls a figure by what it counts from', () => {
+    show({ kind: 'standing', gap: '2mm' });
+    expect(screen.getByLabelText('gap')).toHaveValue('2mm');
+    show({ kind: 'standing', gap: '3mm', of: 'a' });
+    expect(screen.getByLabelText('gap to that')).toHaveValue('3mm');
+  });
+
   it('opens the heading under which something is wrong, and says it at its field', () => {
     show({ kind: 'standing', turn: 99 }, { faults: [faultAt('lamp.turn', 'is too far round')] });
     expect(screen.getByText('Where it stands').closest('details')).toHaveAttribute('open');

@@ -1,6 +1,6 @@
 import type { FormField } from '../../api/types';
 import { useBuilding } from '../context';
-import { isAsked, labelled, type Names } from './asked';
+import { calledNow, isAsked, labelled, type Names } from './asked';
 import { ChoiceField } from './ChoiceField';
 import {
   ColourChoice,
@@ -30,7 +30,9 @@ interface Props {
 /** Fields in their order; those of one heading folded under it. */
 export function Fields({ fields, among = fields, path, names }: Props) {
   const { state } = useBuilding();
-  const asked = fields.filter((field) => isAsked(field, among, state.document, path));
+  const asked = fields
+    .filter((field) => isAsked(field, among, state.document, path))
+    .map((field) => calledNow(field, state.document, path));
   return labelled(asked).map(({ under, some }) => {
     const rows = some.map((field) => (
       <OneField key={field.key} field={field} path={`${path}.${field.key}`} names={names} />

@@ -16,6 +16,14 @@ export function isAsked(field: FormField, among: readonly FormField[], document:
   return when.values.includes(asText(said(when.key)) || asText(other?.usual));
 }
 
+/** As it is called now: otherwise than usual beside a field that is said. */
+export function calledNow(field: FormField, document: unknown, path: string): FormField {
+  const { beside } = field;
+  return beside === undefined || valueAt(document, `${path}.${beside.key}`) === undefined
+    ? field
+    : { ...field, label: beside.label };
+}
+
 /** Fields that follow one another under one heading, with it; '' for those that lie open. */
 export function labelled(fields: readonly FormField[]): { under: string; some: FormField[] }[] {
   const all: { under: string; some: FormField[] }[] = [];

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button';
-import type { FormField, RoofThing } from '../../api/types';
+import type { RoofThing } from '../../api/types';
 import { ChecksAt } from '../../document/ChecksAt';
 import { textAt, useBuilding } from '../../document/context';
 import { Fields } from '../../document/form/Fields';
@@ -23,7 +23,7 @@ function Centred({ thing }: { thing: RoofThing }) {
       label="centred on"
       value={over}
       choices={[
-        ['', 'nothing: from the left end'],
+        ['', 'nothing'],
         ['middle', 'the wall under it'],
         ...[...(wall?.openings ?? [])]
           .sort((a, b) => a.left.model_mm - b.left.model_mm)
@@ -34,24 +34,11 @@ function Centred({ thing }: { thing: RoofThing }) {
   );
 }
 
-/** The fields as they are called once it is centred on something: how far along it is counts from there. */
-function fromThere(fields: readonly FormField[]): FormField[] {
-  return fields.map((field) => {
-    if (field.key !== 'on') return field;
-    const placed = (field.holds.fields ?? []).map((one) =>
-      one.key === 'from' ? { ...one, label: 'from there, to the right' } : one,
-    );
-    return { ...field, holds: { ...field.holds, fields: placed } };
-  });
-}
-
 /** Figures of what stands on a roof, and what is done with it as a whole. */
 export function RoofThingFigures({ thing, onAdded, onRemoved }: Props) {
   const { state, save } = useBuilding();
   const kind = useKindsAt('things', [thing.anchor]).find((one) => one.kind === thing.kind);
   const of = { block: thing.block, id: thing.id };
-  const isCentred = textAt(state.document, `${thing.path}.on.over`) !== '';
-  const fields = kind?.fields ?? [];
   const faults = state.faults.filter((fault) => fault.path.startsWith(`${thing.path}.`) || fault.path === thing.path);
   return (
     <>
@@ -62,7 +49,7 @@ export function RoofThingFigures({ thing, onAdded, onRemoved }: Props) {
       )}
       <ChecksAt at={[`${thing.block}.${thing.id}`]} />
       <Centred thing={thing} />
-      <Fields fields={isCentred ? fromThere(fields) : fields} path={thing.path} names={{}} />
+      <Fields fields={kind?.fields ?? []} path={thing.path} names={{}} />
       <div className="tools my-2" role="toolbar" aria-label={thing.called}>
         <Button
           size="sm"
