@@ -11,6 +11,7 @@ use Chartula\Core\Things\Lintel\Lintel;
 use Chartula\Core\Things\Quoins\Quoins;
 use Chartula\Core\Things\Sill\Sill;
 use Chartula\Core\Things\Surround\Surround;
+use Chartula\Core\Things\WallChimney\WallChimney;
 
 /** Every kind of thing, each a folder of its own, in the order in which a person is offered them. docs/adding-a-thing.md */
 return [
@@ -23,4 +24,5 @@ return [
     Surround::class,
     Band::class,
     Chimney::class,
+    WallChimney::class,
 ];

@@ -26,7 +26,9 @@ final readonly class RoofThings
         foreach ($building->blocks as $block) {
             foreach ($block->features as $feature) {
                 $place = $feature->place;
-                if (in_array($place?->anchor, [Anchor::Slope, Anchor::RoofLine], true)) {
+                // What goes up before a wall is there, too, where it goes through the roof.
+                $isOnRoof = in_array($place?->anchor, [Anchor::Slope, Anchor::RoofLine], true);
+                if ($place !== null && ($isOnRoof || isset($rings[$feature->said->path]))) {
                     $things[] = self::described($block, $feature) + [
                         'anchor' => $place->anchor->value, 'openings' => [],
                         'rings' => array_map(static fn (Ring $r): array => $r->toArray(), $rings[$feature->said->path] ?? []),

@@ -29,7 +29,7 @@ final readonly class ThingsView
                 'id' => $feature->id, 'path' => $feature->said->path, 'kind' => $feature->kind->name(),
                 'called' => $block->called($feature),
                 'anchor' => $feature->place?->anchor->value, 'openings' => $feature->place->openings ?? [],
-                'rings' => array_map(static fn (Claim $c): array => $c->ring->toArray(), array_values($own)),
+                'rings' => array_map(static fn (Claim $c): array => ($c->shown ?? $c->ring)->toArray(), array_values($own)),
                 'clashes' => $clashes($feature),
             ];
         }

@@ -73,7 +73,8 @@ final readonly class KindListType implements FieldType
         return ['what' => 'kinds', 'one' => $this->one, 'kinds' => array_map(static fn (KindOption $kind): array => [
             'kind' => $kind->kind, 'title' => $kind->title, 'says' => $kind->says, 'picture' => $kind->picture,
             'fields' => $kind->set->form(),
-        ] + ($kind->anchors === [] ? [] : ['anchors' => $kind->anchors]), array_values($this->kinds))];
+            ...$kind->anchors === [] ? [] : ['anchors' => $kind->anchors, 'is_at_one_place' => $kind->isAtOnePlace],
+        ], array_values($this->kinds))];
     }
 
     public function words(): string

@@ -13,6 +13,7 @@ final readonly class KindOption
      * @param  string  $picture  a path in a box of 24 by 24, as SVG writes it, y downwards
      * @param  FieldSet  $set  with its `kind`
      * @param  list<string>  $anchors  what it may stand on, where the list leaves that open
+     * @param  bool  $isAtOnePlace  whether it stands at one place of a wall or a line, and does not run along it
      */
     public function __construct(
         public string $kind,
@@ -21,6 +22,7 @@ final readonly class KindOption
         public string $picture,
         public FieldSet $set,
         public array $anchors = [],
+        public bool $isAtOnePlace = false,
     ) {
     }
 }

@@ -52,7 +52,7 @@ final readonly class DressChecks
             }
         }
         foreach ($wall->claims as $i => $claim) {
-            array_push($checks, ...$claim->pierces ? [] : $this->made($wall, $claim));
+            array_push($checks, ...$claim->pierces || $claim->isOwn ? [] : $this->made($wall, $claim));
             array_push($checks, ...$wall->receding === null ? $this->clashes($wall, $i) : []);
         }
 
@@ -110,7 +110,8 @@ final readonly class DressChecks
         }
         // Each two are told once, by the one that comes later.
         foreach ($claim->isOver ? [] : array_slice($wall->claims, 0, $place) as $one) {
-            if (! $one->isOver && Clip::sharedArea($region, new Region($one->ring)) > self::LEAST_MM2) {
+            $isOther = ! $one->isOver && ! ($claim->isOwn && $one->feature === $claim->feature);
+            if ($isOther && Clip::sharedArea($region, new Region($one->ring)) > self::LEAST_MM2) {
                 $with = lcfirst($one->feature->kind->title());
                 $checks[] = $this->check($claim->owner(), 'dress.clash', Check::WARN, "$what: takes the same place as a $with.");
             }

@@ -36,7 +36,9 @@ final readonly class ThingChecks
         foreach ($building->blocks as $block) {
             foreach ($block->features as $feature) {
                 $path = $feature->said->path;
-                $takes = ($there[$path] ?? null)?->faces !== [] && ($feature->kind instanceof Takes || $feature->kind instanceof Dresses);
+                $isSaid = isset($there[$path]) && $feature->kind instanceof Remarks && $feature->kind->remarks($there[$path]) !== [];
+                $takes = ! $isSaid && ($there[$path] ?? null)?->faces !== []
+                    && ($feature->kind instanceof Takes || $feature->kind instanceof Dresses);
                 $checks[] = match (true) {
                     ! isset($left[$path]) => self::check($block, $feature, 'thing.cut-away',
                         'not made, since low relief or what is given up leaves nothing of where it is.'),

@@ -46,6 +46,14 @@ final readonly class Interval
         return $this->from > $other->from - $by && $this->to < $other->to + $by;
     }
 
+    /** What both have; null where that is nothing. */
+    public function shared(self $other): ?self
+    {
+        [$from, $to] = [max($this->from, $other->from), min($this->to, $other->to)];
+
+        return $from < $to ? new self($from, $to) : null;
+    }
+
     /** Whether a place lies inside, so far from either end. */
     public function contains(float $place, float $by = 0.0): bool
     {

@@ -33,7 +33,7 @@ final readonly class RaisedSeats
     {
         $marks = [];
         foreach ($wall->claims as $claim) {
-            if ($claim->how !== HowMade::Raised || ! RaisedRoom::has($wall, $claim)) {
+            if ($claim->how !== HowMade::Raised || ! ($claim->isOwn || RaisedRoom::has($wall, $claim))) {
                 continue;
             }
             $what = 'where the '.lcfirst($claim->feature->kind->title()).' goes';

@@ -178,7 +178,7 @@ final readonly class ThingEdit
             }
             $list = new ThingEntry($to->block, null, $this->kinds);
         } else {
-            (new ThingPlaces($this->ruler, $entry->owner))->aside($entry->anchor(), $copy->on, 1, null);
+            $this->moveOn($entry, $copy->on, 1, null);
         }
         $copy->id = WallEntry::freeId((string) preg_replace('/\d+$/D', '', is_string($copy->id) ? $copy->id : 'thing-'), $list->all());
         $list->add($copy);
@@ -198,9 +198,46 @@ final readonly class ThingEdit
         $places = new ThingPlaces($this->ruler, $entry->owner);
         $on->edge = $to->name;
 
-        return $anchor === Anchor::Openings ? $places->onto($on, $to, $this->edit) : $places->along($on, [
-            $this->ruler->lengthOfWall($entry->owner, $places->edge($entry->on())), $to->length(),
-        ], $isMirrored);
+        $lengths = [$this->ruler->lengthOfWall($entry->owner, $places->edge($entry->on())), $to->length()];
+
+        return match (true) {
+            $anchor === Anchor::Openings => $places->onto($on, $to, $this->edit),
+            $this->isAtOnePlace($entry) => $places->at($on, $lengths, $this->centreOf($entry), $isMirrored),
+            default => $places->along($on, $lengths, $isMirrored),
+        };
+    }
+
+    /** For one more of it, so many times as far as it is to be; where nothing is said as is usual. */
+    private function moveOn(ThingEntry $entry, mixed $on, int $times, ?string $every): void
+    {
+        $places = new ThingPlaces($this->ruler, $entry->owner);
+        if ($entry->anchor() === Anchor::Wall && $this->isAtOnePlace($entry)) {
+            $places->beside($on, $times, $every);
+        } else {
+            $places->aside($entry->anchor(), $on, $times, $every);
+        }
+    }
+
+    private function isAtOnePlace(ThingEntry $entry): bool
+    {
+        $kind = $entry->thing->kind ?? null;
+
+        return is_string($kind) && $this->kinds->find($kind) instanceof AtOnePlace;
+    }
+
+    /** The middle of the opening that it is centred on, from the left end of its wall; null where it is on none. */
+    private function centreOf(ThingEntry $entry): ?float
+    {
+        foreach (Ruler::listed($this->wallUnder($entry)->openings ?? null) as $i => $opening) {
+            $id = is_string($opening->id ?? null) ? $opening->id : 'o'.($i + 1);
+            foreach ($this->ruler->extentsOf($opening, $this->document->styles ?? null) as $k => $extent) {
+                if (($entry->on()->over ?? null) === $id.($k === 0 ? '' : '-'.($k + 1))) {
+                    return $extent->middle();
+                }
+            }
+        }
+
+        return null;
     }
 
     private function repeat(ThingEntry $entry): void
@@ -213,10 +250,9 @@ final readonly class ThingEdit
 
             return;
         }
-        $places = new ThingPlaces($this->ruler, $entry->owner);
         for ($k = 1; $k < $count; $k++) {
             $copy = self::cloned($entry->thing ?? new stdClass);
-            $places->aside($entry->anchor(), $copy->on, $k, $every);
+            $this->moveOn($entry, $copy->on, $k, $every);
             $copy->id = WallEntry::freeId((string) preg_replace('/\d+$/D', '', is_string($copy->id) ? $copy->id : 'thing-'), $entry->all());
             $entry->add($copy);
         }

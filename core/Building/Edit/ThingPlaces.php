@@ -23,6 +23,9 @@ final readonly class ThingPlaces
 
     private const ASIDE_MM = 20.0;
 
+    /** What stands on the ground before a wall is put so far from the one that it is like, real mm. */
+    private const APART_MM = 1828.8;
+
     /** @param  stdClass  $owner  a block, or the document */
     public function __construct(private Ruler $ruler, private stdClass $owner)
     {
@@ -41,7 +44,7 @@ final readonly class ThingPlaces
         $where = $isOnePlace ? ['over' => FeatureReader::MIDDLE] : ['from' => $middle];
 
         return match ($anchor) {
-            Anchor::Wall => ['up' => $this->courses($this->eaves() * self::UP)],
+            Anchor::Wall => $isOnePlace ? $where : ['up' => $this->courses($this->eaves() * self::UP)],
             Anchor::Slope => ['in' => '3ft'] + $where,
             Anchor::RoofLine => ['line' => 'ridge'] + $where,
             Anchor::Corner => ['corner' => 0],
@@ -58,6 +61,14 @@ final readonly class ThingPlaces
         $edge = array_search($on->edge ?? null, Ruler::edges($this->owner), true);
 
         return is_int($edge) ? $edge : 0;
+    }
+
+    /** Moves a place for one more of what stands at one place of a wall. */
+    public function beside(mixed $on, int $times, ?string $every): void
+    {
+        if ($on instanceof stdClass) {
+            $this->add($on, ['from'], $times * ($every === null ? self::APART_MM : $this->ruler->read($every)));
+        }
     }
 
     /** Moves a place for one more: up a wall, along whatever else it is. */
@@ -101,6 +112,28 @@ final readonly class ThingPlaces
         if (! $isToTheEnd) {
             $on->to = LengthFormat::like($like, $to);
         }
+
+        return true;
+    }
+
+    /**
+     * Puts what stands at one place of a wall on another: as far from the same end, or from the other one.
+     *
+     * @param  array{float, float}  $lengths  of the one and of the other
+     * @param  ?float  $centre  of what it is centred on, from the left end of the one; null where nothing is said
+     */
+    public function at(stdClass $on, array $lengths, ?float $centre, bool $isMirrored): bool
+    {
+        $from = $this->ruler->read($on->from ?? null);
+        $like = is_string($on->from ?? null) ? $on->from : '0ft';
+        if (($on->over ?? null) === FeatureReader::MIDDLE) {
+            $on->from = LengthFormat::like($like, $isMirrored ? -$from : $from);
+
+            return true;
+        }
+        $place = ($centre ?? 0.0) + $from;
+        unset($on->over);
+        $on->from = LengthFormat::like($like, max(0.0, $isMirrored ? $lengths[1] - $place : $place));
 
         return true;
     }

@@ -94,7 +94,7 @@ final readonly class Kinds
         $set = new FieldSet($kind->name(), ...$fields, ...$kind->fields()->fields);
         $names = array_map(static fn (Anchor $a): string => $a->value, $anchors);
 
-        return new KindOption($kind->name(), $kind->title(), $kind->says(), $kind->picture(), $set, $names);
+        return new KindOption($kind->name(), $kind->title(), $kind->says(), $kind->picture(), $set, $names, $kind instanceof AtOnePlace);
     }
 
     /**

@@ -125,7 +125,7 @@ final readonly class PlaceFields
             [
                 Field::optional('over', 'centred on', new TextType(40))->offTheForm()
                     ->saying('`middle` of the wall there, or the id of an opening of it; `from` then counts from that, to the right'),
-                [Anchor::Slope, Anchor::RoofLine],
+                [Anchor::Wall, Anchor::Slope, Anchor::RoofLine],
             ],
             [
                 Field::optional('from', 'from the left end', LengthType::real(Sign::Any), '0mm')

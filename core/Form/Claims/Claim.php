@@ -28,8 +28,11 @@ final readonly class Claim
      * @param  bool  $isTooFine  whether nothing of it would be left to cut from card under its paper
      * @param  bool  $isBlocked  whether another block stands where it would be raised
      * @param  bool  $pierces  whether it goes through the wall, square to it: a hole in its card and its paper, and nothing is printed or
-     *     raised. Through a slope it goes upright, and its ring is of the plan, in the building's axes
-     * @param  bool  $stands  whether it stands upright on a slope, on which nothing else may lie there; its ring is of the plan
+     *     raised
+     * @param  bool  $stands  whether it stands upright on slopes, on which nothing else may lie there, or, where it pierces, goes upright
+     *     through them; its ring is of the plan, in the building's axes
+     * @param  bool  $isOwn  whether its kind makes itself what stands there: nothing is printed or raised for it, but it takes its place
+     * @param  ?Ring  $shown  how it is seen from before the wall, where that goes on past the wall’s top
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(
@@ -51,6 +54,8 @@ final readonly class Claim
         public bool $isTooFine = false,
         public bool $isBlocked = false,
         public bool $stands = false,
+        public bool $isOwn = false,
+        public ?Ring $shown = null,
     ) {
     }
 
@@ -70,6 +75,18 @@ final readonly class Claim
     public static function through(string $id, Feature $feature, Ring $ring, int $face = 0): self
     {
         return new self($id, $feature, $ring, [], new Tone('#000000', '#000000'), HowMade::Printed, 0.0, face: $face, pierces: true);
+    }
+
+    /** A hole through the slopes over a ring of the plan. */
+    public static function upright(string $id, Feature $feature, Ring $ring): self
+    {
+        return self::through($id, $feature, $ring)->with(stands: true);
+    }
+
+    /** The place on a wall of what its kind makes itself. */
+    public static function own(string $id, Feature $feature, Ring $ring, float $proud): self
+    {
+        return new self($id, $feature, $ring, [], new Tone('#000000', '#000000'), HowMade::Raised, $proud, isOwn: true);
     }
 
     /** What it takes of the slopes under it, by standing on them. */

@@ -12,7 +12,9 @@ use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Offset;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Problem\Problems;
 
 /** The second step of Form: what things take of the surfaces that the first step made. */
@@ -42,12 +44,11 @@ final readonly class Claims
         $standing = [];
         foreach ($form->blocks as $block) {
             $block = $block->with(walls: array_map(static fn (WallForm $w): WallForm => $self->dressed($block, $w), $block->walls));
-            [$block, $own] = $self->placed($block);
+            [$block, $own, $stands] = $self->placed($block);
             $blocks[] = $block;
             array_push($sites, ...$own);
-            array_push($standing, ...array_map($self->standing(...), $own));
+            array_push($standing, ...$stands);
         }
-        $standing = array_merge(...$standing);
         $self->collectClashes($standing);
         $facets = array_map(static fn (Facet $f): Facet => Pierced::slope($f, $standing, $building), $form->facets);
         foreach ($building->features as $feature) {
@@ -60,6 +61,7 @@ final readonly class Claims
             static fn (BlockForm $b): BlockForm => $b->with(walls: array_map($way->told(...), $b->walls)),
             $blocks,
         );
+        $self->collectBlocked($blocks);
 
         return new Form($blocks, $facets, $form->solids, $sites);
     }
@@ -102,10 +104,11 @@ final readonly class Claims
         return $claims;
     }
 
-    /** @return array{BlockForm, list<Site>} with what its own things take, and where they are */
+    /** @return array{BlockForm, list<Site>, list<Standing>} with what its own things take, where they are, and what stands on slopes */
     private function placed(BlockForm $block): array
     {
         $sites = [];
+        $standing = [];
         $waiting = $block->block->features;
         // What stands on another thing waits for that; nothing stands on itself in the end.
         while ($waiting !== []) {
@@ -122,9 +125,11 @@ final readonly class Claims
                     ? $this->sites->onBlock($feature, $block)
                     : $this->sites->onOther($feature, $sites[$under], $this->firstOf($block, $under));
                 if ($site !== null) {
-                    $site = $site->isOnSlope ? $site->with(roof: $this->roofUnder($block)) : $site;
+                    $isUnderRoof = $site->isOnSlope || $feature->kind instanceof GoesUp;
+                    $site = $isUnderRoof ? $site->with(roof: $this->roofUnder($block)) : $site;
                     $sites[$feature->id ?? ''] = $site;
-                    $block = $this->taken($block, $site);
+                    [$block, $stands] = $this->taken($block, $site);
+                    array_push($standing, ...$stands);
                 }
             }
             if (count($later) === count($waiting)) {
@@ -133,7 +138,7 @@ final readonly class Claims
             $waiting = $later;
         }
 
-        return [$block, array_values($sites)];
+        return [$block, array_values($sites), $standing];
     }
 
     private function firstOf(BlockForm $block, string $feature): ?Claim
@@ -149,26 +154,29 @@ final readonly class Claims
         return null;
     }
 
-    /** A block with what a thing takes of its walls. */
-    private function taken(BlockForm $block, Site $site): BlockForm
+    /** @return array{BlockForm, list<Standing>} a block with what a thing takes of its walls, and what it has on slopes or through them */
+    private function taken(BlockForm $block, Site $site): array
     {
         [$feature, $kind] = [$site->feature, $site->feature->kind];
         $claims = match (true) {
             $site->group !== null => $this->round($site->group, [$feature], null),
-            $kind instanceof Takes && ! $site->isOnSlope => $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
+            $kind instanceof Takes => $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
                 ? $this->bounded($kind->takes($feature, $site))
                 : [],
             default => [],
         };
         $walls = $block->walls;
+        $standing = [];
         foreach ($claims as $claim) {
             $edge = ($site->faces[$claim->face] ?? null)?->wall->wall->edge;
-            if ($edge !== null) {
+            if ($claim->stands) {
+                $standing[] = new Standing($claim->feature, $claim->ring, $claim->pierces);
+            } elseif ($edge !== null) {
                 $walls[$edge] = self::more($walls[$edge], [$claim]);
             }
         }
 
-        return $claims === [] ? $block : $block->with(walls: $walls);
+        return [$claims === [] ? $block : $block->with(walls: $walls), $standing];
     }
 
     /**
@@ -200,18 +208,33 @@ final readonly class Claims
         return new RoofUnder($this->facets, $methods, $inside, $block, $relief === null ? null : $this->front + $relief->depth->mm);
     }
 
-    /** @return list<Standing> what stands on the slopes over its plan, or goes upright through them */
-    private function standing(Site $site): array
+    /**
+     * What is made on a wall by its own kind needs it free of other blocks, and of what else is.
+     *
+     * @param  list<BlockForm>  $blocks
+     */
+    private function collectBlocked(array $blocks): void
     {
-        [$feature, $kind] = [$site->feature, $site->feature->kind];
-        $claims = $site->isOnSlope && $kind instanceof Takes && $this->isAllowed($feature, $kind, $kind->objection($feature, $site))
-            ? $this->bounded($kind->takes($feature, $site))
-            : [];
-
-        return array_values(array_map(
-            static fn (Claim $c): Standing => new Standing($c->feature, $c->ring, $c->pierces),
-            array_filter($claims, static fn (Claim $c): bool => $c->pierces || $c->stands),
-        ));
+        foreach ($blocks as $block) {
+            foreach ($block->walls as $wall) {
+                $own = array_values(array_filter($wall->claims, static fn (Claim $c): bool => $c->isOwn));
+                $blocked = [];
+                foreach ($own as $i => $claim) {
+                    $path = "{$claim->feature->said->path}.on";
+                    $facts = ['what' => lcfirst($claim->feature->kind->title())];
+                    foreach ($claim->isBlocked && ! isset($blocked[$path]) ? [$path] : [] as $at) {
+                        $this->problems->add($at, 'thing.blocked', $facts);
+                        $blocked[$at] = true;
+                    }
+                    foreach (array_slice($own, 0, $i) as $other) {
+                        $shared = Clip::sharedArea(new Region($claim->ring), new Region($other->ring));
+                        if ($other->feature !== $claim->feature && $shared > 0.0) {
+                            $this->problems->add($path, 'thing.in-the-way', $facts + ['other' => lcfirst($other->feature->kind->title())]);
+                        }
+                    }
+                }
+            }
+        }
     }
 
     private function isAllowed(Feature $feature, Kind $kind, ?string $refusal): bool

@@ -87,7 +87,7 @@ final readonly class InTheWay
     }
 
     /** @return list<Patch> of a slope's plan, what lies over a piece of it */
-    private static function shared(Patch $patch, Ring $plan): array
+    public static function shared(Patch $patch, Ring $plan): array
     {
         $sides = array_map(
             static fn (int $i): Line => new Line($plan->point($i), $plan->point($i + 1), ''),

@@ -26,7 +26,7 @@ final readonly class RaisedRoom
 
     public static function has(WallForm $wall, Claim $claim): bool
     {
-        if (! $claim->how->isRaised() || $claim->pierces || $claim->isTooFine || $claim->isBlocked) {
+        if (! $claim->how->isRaised() || $claim->isOwn || $claim->pierces || $claim->isTooFine || $claim->isBlocked) {
             return false;
         }
         $region = new Region($claim->ring);

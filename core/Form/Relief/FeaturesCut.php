@@ -6,6 +6,7 @@ namespace Chartula\Core\Form\Relief;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\AtOnePlace;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Feature\Place;
 use Chartula\Core\Geometry\Patch;
@@ -31,14 +32,14 @@ final readonly class FeaturesCut
     {
         $left = [];
         foreach ($this->block->features as $feature) {
-            $place = $feature->place === null ? null : $this->place($feature->place);
+            $place = $feature->place === null ? null : $this->place($feature->place, $feature->kind instanceof AtOnePlace);
             array_push($left, ...$place === null ? [] : [$feature->with(place: $place)]);
         }
 
         return $left;
     }
 
-    private function place(Place $place): ?Place
+    private function place(Place $place, bool $isOne): ?Place
     {
         if (in_array($place->anchor, [Anchor::Slope, Anchor::Floor], true)) {
             $at = $this->block->inPlan($place->at ?? new Vec2(0.0, 0.0));
@@ -52,7 +53,7 @@ final readonly class FeaturesCut
                 Anchor::Openings => $label === (string) $place->edge
                     ? $place->renamed($this->names[$edge] ?? [])?->with(edge: $edge)
                     : null,
-                Anchor::Wall, Anchor::RoofLine => $label === (string) $place->edge ? $this->run($place, $edge) : null,
+                Anchor::Wall, Anchor::RoofLine => $label === (string) $place->edge ? $this->run($place, $edge, $isOne) : null,
                 default => $place,
             };
             if ($moved !== null) {
@@ -63,18 +64,22 @@ final readonly class FeaturesCut
         return null;
     }
 
-    /** As much of a run as lies in the stretch of the wall that is left. */
-    private function run(Place $place, int $edge): ?Place
+    /** As much of a run as lies in the stretch of the wall that is left; what stands at one place of it only where that is left. */
+    private function run(Place $place, int $edge, bool $isOne): ?Place
     {
         $ring = $this->block->standing();
         $start = $ring->point($place->edge ?? 0);
         [$a, $b] = [$this->patch->outline->point($edge), $this->patch->outline->point($edge + 1)];
         [$begins, $ends] = [$a->distanceTo($start), $b->distanceTo($start)];
         $squeeze = ($this->squeezed)($a)->distanceTo(($this->squeezed)($b)) / ($ends - $begins);
-        $from = max($begins, $place->from->mm ?? 0.0);
+        $said = $place->from->mm ?? 0.0;
+        if ($isOne && ($said < $begins - Tolerance::MEET || $said > $ends + Tolerance::MEET)) {
+            return null;
+        }
+        $from = $isOne ? $said : max($begins, $said);
         $to = min($ends, $place->to->mm ?? INF);
 
-        return $to - $from < Tolerance::MEET ? null : $place->with(
+        return ! $isOne && $to - $from < Tolerance::MEET ? null : $place->with(
             edge: $edge,
             from: RealLength::ofMillimetres(($from - $begins) * $squeeze),
             to: $place->to === null ? null : RealLength::ofMillimetres(($to - $begins) * $squeeze),

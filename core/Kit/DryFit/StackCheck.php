@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit;
 
 use Chartula\Core\Geometry\Box2;
-use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Massing\Massing;
@@ -39,7 +38,15 @@ final readonly class StackCheck
     public static function all(Assembly $assembly, Massing $massing): array
     {
         $findings = [];
-        foreach (StackBox::all($massing) as $stack) {
+        $stacks = StackBox::all($massing);
+        $things = array_fill_keys(array_map(static fn (StackBox $s): string => $s->name, $stacks), true);
+        foreach (StackBox::said($massing) as $name) {
+            $isThere = array_filter($assembly->pieces, static fn (Piece $p): bool => $p->part->thing === $name) !== [];
+            if ($isThere && ! isset($things[$name])) {
+                $findings[] = new Finding('stack.nowhere', $name, "$name stands where its document has none", self::FAR_MM);
+            }
+        }
+        foreach ($stacks as $stack) {
             $own = array_values(array_filter($assembly->pieces, static fn (Piece $p): bool => $p->part->thing === $stack->name));
             $thick = max([0.0, ...array_map(static fn (Piece $p): float => $p->part->isPaper() ? 0.0 : $p->part->thickness, $own)]);
             array_push($findings, ...(new self($stack, $own, $thick))->findings());
@@ -70,7 +77,7 @@ final readonly class StackCheck
             }
         }
 
-        return $findings;
+        return [...$findings, ...BreastCheck::of($this->stack, $this->pieces)];
     }
 
     /** @return array{float, float} the longest stretches on which card is missing, and stands out */
@@ -92,14 +99,14 @@ final readonly class StackCheck
             $is = Interval::joined(array_merge(...Stretches::upright($plates, [$x - Tolerance::PLANE, $x + Tolerance::PLANE])));
             $isOn = $x > Tolerance::COVER && $x < $length - Tolerance::COVER;
             $isOff = $x < -Tolerance::COVER || $x > $length + Tolerance::COVER;
-            $foot = $isOn ? $this->roofAt($i, $x) : 0.0;
+            $foot = $isOn ? $this->stack->footAt($i, $x) : 0.0;
             $short = $isOn ? Stretches::without([new Interval(min($foot, $head), $head)], $is) : [];
             $missing = max($missing, Stretches::longest(array_values(array_filter(
                 $short,
                 fn (Interval $s): bool => $s->from > $foot + Tolerance::COVER || $s->length() > $this->atFoot()
-                    || ! $this->isPapered($frame, $x, $s),
+                    || ! Papered::over($this->pieces, $frame, [$x, $s]),
             ))));
-            $over = $isOff ? $is : Stretches::without($is, [new Interval(-INF, $this->stack->top)]);
+            $over = Stretches::without($is, [new Interval(-INF, $isOff ? $this->stack->seam() : $this->stack->top)]);
             $beyond = max($beyond, Stretches::longest($over));
         }
 
@@ -118,35 +125,6 @@ final readonly class StackCheck
     private function atFoot(): float
     {
         return Tolerance::COVER + $this->thickness * $this->stack->steepest();
-    }
-
-    private function roofAt(int $side, float $x): float
-    {
-        [$from, $to] = [$this->stack->plan->point($side), $this->stack->plan->point($side + 1)];
-        $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
-
-        return $this->stack->roofAt($from->plus($way->times($x))->plus((new Vec2(-$way->y, $way->x))->times(Tolerance::EDGE)));
-    }
-
-    /** Whether paper lies over a stretch from end to end. */
-    private function isPapered(Frame $frame, float $x, Interval $stretch): bool
-    {
-        // Its ends are looked at as near as card may differ unseen.
-        $in = min(Tolerance::COVER, $stretch->length() / 3.0);
-        foreach ([$stretch->from + $in, $stretch->middle(), $stretch->to - $in] as $y) {
-            $place = $frame->at(new Vec2($x, $y), Tolerance::PLANE);
-            $isOver = false;
-            foreach ($this->pieces as $piece) {
-                foreach ($piece->part->isPaper() ? $piece->facets : [] as $facet) {
-                    $isOver = $isOver || $facet->holds($place, Tolerance::COVER);
-                }
-            }
-            if (! $isOver) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** By how much courses that stand out of its sides are not as they are described: at the most, card coming as near as it does. */

@@ -64,6 +64,24 @@ final readonly class Course
         return $all;
     }
 
+    /** @return list<self> those round a breast, from below, each out by so much more than the one over it */
+    public static function setOffs(Stack $stack, Breast $breast): array
+    {
+        $course = $stack->course();
+        $count = $stack->said->count('set_offs') ?? 0;
+        $base = $breast->wall->frame->origin->z;
+        $top = static fn (int $k): float => floor(
+            ($base + $stack->mm('set_off_up') - ($k - 1) * $stack->mm('set_off_down')) / $course + Tolerance::SHARE,
+        ) * $course;
+        $all = [];
+        for ($k = $count; $k > 0; $k--) {
+            $heights = [$k === $count ? $breast->foot : $top($k + 1), $top($k)];
+            $all[] = self::one($stack, ["set-off-$k", $count > 1 ? "set-off $k" : 'set-off'], $heights, $k * $stack->mm('set_off_out'));
+        }
+
+        return $all;
+    }
+
     /**
      * @param  array{string, string}  $called
      * @param  array{?float, float}  $heights

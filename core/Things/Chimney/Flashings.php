@@ -128,7 +128,9 @@ final readonly class Flashings
         $ring = $this->stack->ring($before - $paper);
         $isTop = $before > $paper + Tolerance::MEET || $this->stack->school() !== 'through';
         $line = FootLine::along($this->stack->roof, $ring->point($side), $ring->point($side + 1), $isTop);
-        $feet = array_map(static fn (float $x): Vec2 => new Vec2($paper + $x, $line?->at($x) ?? 0.0), $line?->places() ?? [0.0, 1.0]);
+        // Outside a wall nothing else stands on the roof.
+        $points = $this->stack->breast !== null ? $this->stack->paperFeet($side) : ($line?->points() ?? []);
+        $feet = array_map(static fn (Vec2 $p): Vec2 => new Vec2($paper + $p->x, $p->y), $points);
         $last = count($feet) - 1;
         $feet[0] = new Vec2($feet[0]->x - ($side === $this->stack->firstSide() ? 0.0 : $paper / 2.0), $feet[0]->y);
         $feet[$last] = new Vec2($feet[$last]->x + $paper / 2.0, $feet[$last]->y);

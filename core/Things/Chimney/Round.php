@@ -27,13 +27,6 @@ final readonly class Round
     /** The stack itself, from the roof, or from under that where it goes through, to under its cap. */
     public static function stack(Stack $stack): self
     {
-        $feet = [];
-        foreach ([0, 1, 2, 3] as $side) {
-            $line = ($stack->school() === 'through' ? $stack->undersides : $stack->tops)[$side];
-            assert($line !== null);
-            $feet[] = $line->points();
-        }
-
-        return new self('paper', 'paper', 0.0, $feet, $stack->head());
+        return new self('paper', 'paper', 0.0, array_map($stack->paperFeet(...), [0, 1, 2, 3]), $stack->head());
     }
 }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Things\Chimney;
 
+use Chartula\Core\Building\CopiesWith;
+use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Methods;
 use Chartula\Core\Field\Said;
-use Chartula\Core\Form\Claims\Pierced;
 use Chartula\Core\Form\Claims\RoofUnder;
 use Chartula\Core\Form\Claims\Site;
-use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
@@ -22,6 +23,8 @@ use Chartula\Core\Stock\Stock;
  */
 final readonly class Stack
 {
+    use CopiesWith;
+
     public const SIDES = ['front', 'right', 'back', 'left'];
 
     /** A box whose card leaves less than so many thicknesses between is made of layers. */
@@ -30,17 +33,8 @@ final readonly class Stack
     /** What goes through a roof is held so far under it. */
     private const HELD_MM = 6.0;
 
-    /** A strip of card beside a hole that is thinner than this cannot be cut. */
-    private const LEAST_WEB_MM = 1.0;
-
-    /** Card of other roofs, cut square, leans out past its underside by less than this, mm. */
-    private const BESIDE_MM = 1.5;
-
     /** Card that stands out comes no nearer to what is said than that, mm. */
     private const MORE_MM = 0.8;
-
-    /** Roofs beside it are looked at so far apart, mm. */
-    private const STEP_MM = 0.5;
 
     /** It stays so far above the eaves, where other things stand. */
     private const CLEAR_MM = 0.5;
@@ -51,6 +45,7 @@ final readonly class Stack
      * @param  list<?FootLine>  $tops  the roof's card along each side; null where some of it has no roof under it
      * @param  list<?FootLine>  $undersides  the same of its underside
      * @param  Vec2  $whole  its middle before low relief cut it
+     * @param  ?Breast  $breast  what of it stands on the outside of a wall; null where it stands on a roof
      */
     private function __construct(
         public Said $said,
@@ -64,6 +59,7 @@ final readonly class Stack
         public array $tops,
         public array $undersides,
         public Vec2 $whole,
+        public ?Breast $breast = null,
     ) {
     }
 
@@ -74,6 +70,9 @@ final readonly class Stack
         if ($roof === null) {
             return null;
         }
+        if ($site->place->anchor === Anchor::Wall) {
+            return self::onWall($site, $roof);
+        }
         $said = $site->feature->said;
         $turn = deg2rad($said->number('turn') ?? 0.0);
         $way = new Vec2($site->frame->x->x, $site->frame->x->y);
@@ -82,6 +81,36 @@ final readonly class Stack
         $whole = new Vec2($site->frame->origin->x, $site->frame->origin->y);
         $size = [$site->masonry->mm($said->real('w')), $site->masonry->mm($said->real('d'))];
         [$middle, $w, $d] = self::beforeCut($roof, [$whole, $along], $size, self::farthest($site));
+
+        return self::at($site, [$middle, $along, $whole], [$w, $d]);
+    }
+
+    /** Of one outside a wall: what of it is over its breast. */
+    private static function onWall(Site $site, RoofUnder $roof): ?self
+    {
+        $breast = Breast::of($site, $roof);
+        if ($breast === null) {
+            return null;
+        }
+        $along = $breast->along();
+
+        return self::at(
+            $site, [$breast->middle($breast->narrow), $along, $breast->middle($breast->asSaid)],
+            [$breast->narrow->length(), $breast->deep], $breast,
+        );
+    }
+
+    /**
+     * @param  array{Vec2, Vec2, Vec2}  $place  its middle, the way of its width, its middle before low relief cut it
+     * @param  array{float, float}  $size
+     */
+    private static function at(Site $site, array $place, array $size, ?Breast $breast = null): self
+    {
+        $roof = $site->roof;
+        assert($roof !== null);
+        $said = $site->feature->said;
+        [$middle, $along, $whole] = $place;
+        [$w, $d] = $size;
         $plan = self::plan($middle, $along, $w / 2.0, $d / 2.0);
         $lines = static fn (bool $isTop): array => array_map(
             static fn (int $i): ?FootLine => FootLine::along($roof, $plan->point($i), $plan->point($i + 1), $isTop),
@@ -96,11 +125,11 @@ final readonly class Stack
 
         $top = $from + $site->masonry->mm($said->real('h'));
 
-        return new self($said, $site, $roof, $middle, $along, $w, $d, $top, $tops, $lines(false), $whole);
+        return new self($said, $site, $roof, $middle, $along, $w, $d, $top, $tops, $lines(false), $whole, $breast);
     }
 
     /** How far anything of it may stand out of its sides. */
-    private static function farthest(Site $site): float
+    public static function farthest(Site $site): float
     {
         $said = $site->feature->said;
         $mm = static fn (string $key): float => $site->masonry->mm($said->real($key));
@@ -142,7 +171,7 @@ final readonly class Stack
     /** Whether low relief leaves less of it than is described. */
     public function isCut(): bool
     {
-        return $this->whole->distanceTo($this->middle) > Tolerance::MEET;
+        return $this->breast->isCut ?? $this->whole->distanceTo($this->middle) > Tolerance::MEET;
     }
 
     /** Its plan, or what lies so far beyond each side of it. */
@@ -177,24 +206,58 @@ final readonly class Stack
         return $first;
     }
 
-    /** The card that it is cut from, with what a template adds. */
-    public function stock(): Stock
+    /** The same over its breast's width: what its sides and what stands out of them are measured by. */
+    public function overBreast(): self
     {
-        $chosen = $this->said->stock('card');
+        assert($this->breast !== null);
+        $wide = $this->breast->wide;
+
+        return $this->with(middle: $this->breast->middle($wide), w: $wide->length());
+    }
+
+    /** The card that it is cut from. */
+    public static function stockOf(Said $said, Methods $methods): Stock
+    {
+        $chosen = $said->stock('card');
         if ($chosen !== null) {
             return $chosen;
         }
-        $layers = $this->roof->methods->wall()->layers;
+        $layers = $methods->wall()->layers;
         usort($layers, static fn (Layer $a, Layer $b): int => $b->thickness_mm <=> $a->thickness_mm);
 
         return $layers[0]->stock;
     }
 
+    /** How thick that is, with what a template adds. */
+    public static function cardOf(Said $said, Methods $methods): float
+    {
+        $stock = self::stockOf($said, $methods);
+
+        return $stock->thickness_mm + $methods->template->addsTo($stock);
+    }
+
+    public function stock(): Stock
+    {
+        return self::stockOf($this->said, $this->roof->methods);
+    }
+
     public function card(): float
     {
-        $stock = $this->stock();
+        return self::cardOf($this->said, $this->roof->methods);
+    }
 
-        return $stock->thickness_mm + $this->roof->methods->template->addsTo($stock);
+    /**
+     * Where the paper of a side begins: on the roof, or under that where it goes through; over the breast, and at its back on the wall.
+     *
+     * @return list<Vec2> from its left end to its right, y above the datum; none where no roof lies under it
+     */
+    public function paperFeet(int $side): array
+    {
+        if ($this->breast !== null) {
+            return $this->breast->paperFeet($side);
+        }
+
+        return ($this->school() === 'through' ? $this->undersides : $this->tops)[$side]?->points() ?? [];
     }
 
     public function paper(): float
@@ -210,6 +273,9 @@ final readonly class Stack
 
     public function isSolid(): bool
     {
+        if ($this->breast !== null) {
+            return $this->breast->layers > 0;
+        }
         $of = $this->said->text('of');
 
         return $of === 'solid' || ($of !== 'box' && ! $this->hasRoomForBox() && $this->school() === 'through' && $this->isInside());
@@ -242,29 +308,6 @@ final readonly class Stack
         };
     }
 
-    /** Whether its hole leaves a strip of a slope beside it that is too thin to cut: it passes a side of that without standing over it. */
-    public function leavesSliver(): bool
-    {
-        $hole = $this->hole();
-        $room = $hole === null ? null : Hull::around(Pierced::hole($hole)->points);
-        $stands = Hull::around(($hole ?? $this->ring())->points);
-        if ($room === null) {
-            return false;
-        }
-        foreach ($this->roof->facets as $facet) {
-            foreach ($facet->patches as $patch) {
-                foreach ($patch->lines() as $line) {
-                    $side = Hull::around([$line->from, $line->to]);
-                    if ($room->distanceTo($side) < self::LEAST_WEB_MM && $stands->distanceTo($side) > Tolerance::CUT) {
-                        return true;
-                    }
-                }
-            }
-        }
-
-        return false;
-    }
-
     /** How far down under the roof it goes between the walls; null where there is no room. */
     public function deep(): ?float
     {
@@ -295,29 +338,6 @@ final readonly class Stack
     public function courses(): array
     {
         return Course::of($this);
-    }
-
-    /** Whether none of them begins before the one under it ends, or before the stack is out of the roof all round. */
-    public function hasRoomForCourses(): bool
-    {
-        $least = max([-INF, ...array_map(static fn (?FootLine $l): float => $l?->highest() ?? -INF, $this->tops)]);
-        foreach ($this->courses() as $course) {
-            $isOff = $course->foot !== null && $course->foot < max(
-                $least - Tolerance::MEET,
-                $this->roof->highestAlong($this->ring($course->out() + self::BESIDE_MM), self::STEP_MM),
-            );
-            foreach ($course->isOnRoof() ? [0, 1, 2, 3] : [] as $side) {
-                $ring = $this->ring($course->out());
-                $line = FootLine::along($this->roof, $ring->point($side), $ring->point($side + 1), true);
-                $isOff = $isOff || $line === null || $line->hasValley || $line->highest() > $course->top - Tolerance::MEET;
-            }
-            if ($isOff || $course->top > $this->head() + Tolerance::MEET) {
-                return false;
-            }
-            $least = $course->top;
-        }
-
-        return true;
     }
 
     /** How far out of its sides anything stands on the roof. */

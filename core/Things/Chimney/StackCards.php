@@ -36,7 +36,11 @@ final readonly class StackCards
     public function make(): PartSet
     {
         $cap = $this->cap();
-        $body = $this->stack->isSolid() ? $this->layers($cap, 'layer', 0.0) : $this->box($cap);
+        $body = match (true) {
+            $this->stack->breast !== null => (new BreastCards($this->stack, $this->stack->breast))->make($cap),
+            $this->stack->isSolid() => $this->layers($cap, 'layer', 0.0),
+            default => $this->box($cap),
+        };
         $peg = $this->stack->school() === 'inside' ? $this->layers($cap, 'peg', $this->stack->card() + self::PEG_ROOM_MM) : new PartSet;
 
         return $body->with($peg)->with(new PartSet([$cap], $this->piled($cap)));

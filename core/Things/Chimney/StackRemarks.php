@@ -27,12 +27,13 @@ final readonly class StackRemarks
         $mm = static fn (float $mm): string => LengthFormat::trimmed($mm, 1).' mm';
         $flues = new Flues($this->stack);
         $opening = $this->openingUnder();
+        $long = $this->stack->breast?->wide->length() ?? $this->stack->w;
         $isRod = $this->stack->said->text('pots_as') === 'rod' && $flues->open() > 0;
         $wide = $this->stack->mm('pot_w') - 2.0 * $this->stack->paper();
 
         return array_filter([
             'chimney.cut' => $this->stack->isCut()
-                ? "is cut by the backscene to {$mm($this->stack->w)} by {$mm($this->stack->d)}, and closed by a back of its own." : null,
+                ? "is cut by the backscene to {$mm($long)} by {$mm($this->stack->d)}, and closed by a back of its own." : null,
             'chimney.upright' => $this->stack->roof->block->block->receding !== null
                 ? 'stands upright and keeps its size, although its block recedes.' : null,
             'chimney.on-hip' => $this->isOnHip()

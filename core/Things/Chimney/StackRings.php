@@ -153,11 +153,10 @@ final readonly class StackRings
     {
         $plane = StackFrames::side($this->stack, $side);
         $half = $this->stack->paper() / 2.0;
-        $foot = $this->stack->school() === 'through' ? $this->stack->undersides[$side] : $this->stack->tops[$side];
-        if ($foot === null) {
+        $points = $this->stack->paperFeet($side);
+        if ($points === []) {
             return 0.0;
         }
-        $points = array_map(static fn (float $x): Vec2 => new Vec2($x, $foot->at($x)), $foot->places());
         $left = $side === $this->stack->firstSide() ? 0.0 : -$half;
         $points[0] = new Vec2($left, $points[0]->y);
         $points[count($points) - 1] = new Vec2($this->stack->length($side) + $half, $points[count($points) - 1]->y);

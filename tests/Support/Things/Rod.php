@@ -75,9 +75,11 @@ final readonly class Rod implements Makes, Takes
         $at = $site->faces[0]->at ?? null;
         $origin = $site->frame->origin;
 
-        return [Claim::through('rod', $feature, $at === null
-            ? Ring::rectangle($origin->x - $w / 2.0, $origin->y - $w / 2.0, $origin->x + $w / 2.0, $origin->y + $w / 2.0)
-            : Ring::rectangle($at->x, $at->y, $at->x + $w, $at->y + $w))];
+        return [$at === null
+            ? Claim::upright('rod', $feature, Ring::rectangle(
+                $origin->x - $w / 2.0, $origin->y - $w / 2.0, $origin->x + $w / 2.0, $origin->y + $w / 2.0,
+            ))
+            : Claim::through('rod', $feature, Ring::rectangle($at->x, $at->y, $at->x + $w, $at->y + $w))];
     }
 
     public function made(Site $site, Building $building): PartSet

@@ -1776,6 +1776,10 @@ export interface FormKind {
    * What it may stand on, where the list leaves that open.
    */
   anchors?: string[];
+  /**
+   * Whether it stands at one place of a wall or of a line of the roof, which may be counted from what it is centred on.
+   */
+  is_at_one_place?: boolean;
 }
 export interface Forms {
   forms: {

@@ -1,5 +1,6 @@
 import Button from 'react-bootstrap/Button';
 import type { FormKind, Json } from '../api/types';
+import { Centred } from './Centred';
 import { textAt, useBuilding } from './context';
 import { entriesAt, type Entry } from './entries';
 import { AddOne, KindPicture } from './form/AddOne';
@@ -36,6 +37,9 @@ export function ThingsHere({ form, block, anchors, on = {}, title }: Props) {
             <summary>
               <KindPicture kind={kind} /> {kind.title}
             </summary>
+            {kind.is_at_one_place === true && block !== null && textAt(entry, 'on.edge') !== '' && (
+              <Centred path={`${path}.${i}`} block={block.id} edge={textAt(entry, 'on.edge')} />
+            )}
             <Fields fields={kind.fields} path={`${path}.${i}`} names={{}} />
             <Button
               size="sm"

@@ -77,8 +77,10 @@ export function Elevation({
 }: Props) {
   const clip = useId();
   const [drag, setDrag] = useState<Drag | null>(null);
-  const bounds = boundsOf([wall.whole, ...wall.outlines]);
-  const size = bounds.x1 - bounds.x0;
+  const own = boundsOf([wall.whole, ...wall.outlines]);
+  // A chimney goes on over its wall.
+  const bounds = boundsOf([wall.whole, ...wall.outlines, ...wall.things.flatMap(({ rings }) => rings)]);
+  const size = own.x1 - own.x0;
   const all: (Opening | Thing)[] = [...wall.openings, ...wall.things];
   const current = all.find((one) => keyOf(one) === chosen) ?? null;
   const live = onChoose !== undefined;
@@ -143,11 +145,11 @@ export function Elevation({
               <Brickwork
                 key={wall.paper}
                 href={`/api/buildings/${building}/parts/${wall.paper ?? ''}.svg?art=1&r=${revision}`}
-                bounds={bounds}
+                bounds={own}
               />
             </g>
           )}
-          <Lines wall={wall} bounds={bounds} perPx={perPx} />
+          <Lines wall={wall} bounds={own} perPx={perPx} />
           <Hatched wall={wall} clip={clip} perPx={perPx} />
           {wall.things.map((thing) => (
             <ThingMark

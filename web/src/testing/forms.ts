@@ -54,6 +54,7 @@ export const FORMS: Record<string, FormField[]> = {
             says: 'On a roof.',
             picture: 'M2 2H9',
             anchors: ['slope', 'roof-line'],
+            is_at_one_place: true,
             fields: [{ key: 'w', label: 'width', optional: true, holds: { what: 'length', world: 'real' } }],
           },
           { kind: 'arch', title: 'Arch', says: 'Over a head.', picture: 'M2 2H9', anchors: ['openings'], fields: [] },

@@ -23,6 +23,9 @@ final readonly class Faces
     /** Card is cut square at a corner that is out of square by no more than this, degrees, without a gap. */
     private const TRUE_DEG = 0.05;
 
+    /** A wall is looked at in so many places. */
+    private const LOOKED_AT = 64;
+
     private function __construct(private Massing $massing)
     {
     }
@@ -41,6 +44,25 @@ final readonly class Faces
         }
 
         return $faces;
+    }
+
+    /** Whether anything of a wall is to be seen, and built. */
+    public static function isSeen(Massing $massing, Mass $mass, int $edge): bool
+    {
+        $wall = $mass->block->walls[$mass->edges[$edge] ?? -1] ?? null;
+        $number = array_search($mass, $massing->masses, true);
+        if ($wall === null || $number === false || $wall->isLeftOut()) {
+            return false;
+        }
+        $face = (new self($massing))->face($number, $mass, $edge, $wall);
+        $surface = new WallSurface($massing, $face);
+        for ($k = 0.5; $k < self::LOOKED_AT; $k++) {
+            if ($surface->at($face->length() * $k / self::LOOKED_AT)[0] !== []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -35,6 +35,7 @@ final readonly class StackBox
         public float $top,
         private StackPlace $place,
         private Massing $massing,
+        public ?BreastBox $breast = null,
     ) {
     }
 
@@ -45,11 +46,30 @@ final readonly class StackBox
         foreach ($massing->masses as $mass) {
             foreach ($mass->block->features as $feature) {
                 $place = $feature->kind->name() === 'chimney' ? StackPlace::of($massing, $mass, $feature) : null;
-                array_push($all, ...$place === null ? [] : [self::at($massing, $mass, $feature, $place)]);
+                $breast = $feature->kind->name() === 'wall-chimney' ? BreastBox::of($massing, $mass, $feature) : null;
+                array_push(
+                    $all,
+                    ...$place === null ? [] : [self::at($massing, $mass, $feature, $place)],
+                    ...$breast === null ? [] : [self::over($massing, $mass, $breast)],
+                );
             }
         }
 
         return $all;
+    }
+
+    /** @return list<string> all that the document says, whether they have a place or not */
+    public static function said(Massing $massing): array
+    {
+        $names = [];
+        foreach ($massing->building->blocks as $block) {
+            foreach ($block->features as $feature) {
+                $isOne = in_array($feature->kind->name(), ['chimney', 'wall-chimney'], true);
+                array_push($names, ...$isOne ? ["$block->id.$feature->id"] : []);
+            }
+        }
+
+        return $names;
     }
 
     private static function at(Massing $massing, Mass $mass, Feature $feature, StackPlace $place): self
@@ -67,14 +87,28 @@ final readonly class StackBox
             ($said->count('band') ?? 0) > 0 ? $mm($said->real('band_out')) : 0.0,
         );
         $plan = self::beforeCut($massing, $plan, $out + self::MORE_MM);
-        $self = new self("{$mass->block->id}.$feature->id", $feature, $plan, 0.0, $place, $massing);
-        $from = match ($said->text('above')) {
+
+        return (new self("{$mass->block->id}.$feature->id", $feature, $plan, 0.0, $place, $massing))->asHighAsSaid($mass);
+    }
+
+    /** What goes on over a breast. */
+    private static function over(Massing $massing, Mass $mass, BreastBox $breast): self
+    {
+        $place = StackPlace::on($breast->middle(), $breast->along);
+        $name = "{$mass->block->id}.{$breast->feature->id}";
+
+        return (new self($name, $breast->feature, $breast->plan($breast->narrow), 0.0, $place, $massing, $breast))->asHighAsSaid($mass);
+    }
+
+    private function asHighAsSaid(Mass $mass): self
+    {
+        $from = match ($this->feature->said->text('above')) {
             'base' => $mass->base,
-            'roof' => $self->highest(),
-            default => self::ridge($massing, $mass),
+            'roof' => max($this->highest(), $this->breast === null ? -INF : $mass->top),
+            default => self::ridge($this->massing, $mass),
         };
 
-        return new self($self->name, $feature, $plan, $from + $mm($said->real('h')), $place, $massing);
+        return new self($this->name, $this->feature, $this->plan, $from + $this->mm('h'), $this->place, $this->massing, $this->breast);
     }
 
     /** What of a plan lies before the line at which low relief cuts the building, and far enough before it for what stands out. */
@@ -110,7 +144,7 @@ final readonly class StackBox
      */
     public function courses(float $head): array
     {
-        $course = $this->massing->building->gauge->course_mm / $this->massing->building->scale->ratio;
+        $course = $this->course();
         $count = fn (string $key): int => $this->feature->said->count($key) ?? 0;
         $down = static fn (float $height): float => floor($height / $course + Tolerance::SHARE) * $course;
         $courses = [];
@@ -158,10 +192,21 @@ final readonly class StackBox
     /** One side’s plane: x from its left end as seen from outside, y up from the datum. */
     public function side(int $i): Frame
     {
-        [$from, $to] = [$this->plan->point($i), $this->plan->point($i + 1)];
+        return self::plane($this->plan->point($i), $this->plan->point($i + 1));
+    }
+
+    /** An upright plane: x from its left end in plan, y up from the datum. */
+    public static function plane(Vec2 $from, Vec2 $to): Frame
+    {
         $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
 
         return new Frame(new Vec3($from->x, $from->y, 0.0), new Vec3($way->x, $way->y, 0.0), new Vec3(0.0, 0.0, 1.0));
+    }
+
+    /** A course of the building. */
+    public function course(): float
+    {
+        return $this->massing->building->gauge->course_mm / $this->massing->building->scale->ratio;
     }
 
     /** The top of its cap, from the first corner of its plan. */
@@ -171,6 +216,29 @@ final readonly class StackBox
         $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
 
         return new Frame(new Vec3($from->x, $from->y, $this->top), new Vec3($way->x, $way->y, 0.0), new Vec3(-$way->y, $way->x, 0.0));
+    }
+
+    /** From where on its card is to be seen at a place of one of its sides, from the left end of that. */
+    public function footAt(int $side, float $x): float
+    {
+        if ($this->breast !== null && $side !== 2) {
+            return $this->breast->seam();
+        }
+        [$from, $to] = [$this->plan->point($side), $this->plan->point($side + 1)];
+        $way = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+        // The roof behind a breast is that over its wall.
+        $in = $this->breast === null ? Tolerance::EDGE : -$this->breast->behind - Tolerance::EDGE;
+        $roof = $this->roofAt($from->plus($way->times($x))->plus((new Vec2(-$way->y, $way->x))->times($in)));
+
+        return $this->breast === null ? $roof : max($roof, $this->breast->seam());
+    }
+
+    /** Below this its card may be wider than it is. */
+    public function seam(): float
+    {
+        $tops = array_column($this->breast?->setOffs($this->course()) ?? [], 2);
+
+        return max([-INF, ...$tops, ...$this->breast === null ? [] : [$this->breast->seam()]]);
     }
 
     /** How high the roof’s card is over a place: the highest of what lies there. */

@@ -22,6 +22,12 @@ final readonly class StackPlace
     {
     }
 
+    /** Where it is known otherwise. */
+    public static function on(Vec2 $middle, Vec2 $along): self
+    {
+        return new self($middle, $along);
+    }
+
     /** Null where nothing is there. */
     public static function of(Massing $massing, Mass $mass, Feature $feature): ?self
     {

@@ -1,9 +1,10 @@
-import type { KeyboardEvent } from 'react';
+import { type KeyboardEvent, useState } from 'react';
 import type { PlanEdge, RoofThing } from '../../api/types';
 import { arrowOf, pagedTo } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { boundsOf, pathOf } from '../../drawing/geometry';
 import { useBuilding } from '../../document/context';
+import { type Drag, pulledBy, ThingsOnRoof } from './ThingsOnRoof';
 
 interface Props {
   edge: string | null;
@@ -23,11 +24,13 @@ const DASH: Record<string, readonly number[]> = { valley: [2, 3], verge: [8, 3],
 /** All roofs from above: every line, and the edges of the blocks under them. */
 export function RoofPlan({ edge, line, thing, onEdge, onLine, onThing, onMove, onRemove }: Props) {
   const { drawn, units } = useBuilding();
+  const [drag, setDrag] = useState<Drag | null>(null);
   if (drawn === null) return null;
   const { plan, roof, rule } = drawn;
   const bounds = boundsOf([
     ...plan.blocks.map((block) => block.ring),
     ...roof.lines.map((line) => [line.from, line.to]),
+    ...roof.things.flatMap((one) => one.rings),
   ]);
   const room = Math.max(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0) * 0.05;
   const edges = plan.blocks.flatMap((block) => block.edges);
@@ -39,19 +42,33 @@ export function RoofPlan({ edge, line, thing, onEdge, onLine, onThing, onMove, o
     ...things.map((one) => ({ isChosen: one.path === thing, choose: () => onThing(one.path) })),
   ];
 
+  const under = (one: RoofThing) => edges.find((edge) => edge.block === one.block && edge.name === one.edge);
+  const pulled = things.find((one) => one.path === drag?.path);
+  const pull =
+    drag === null || pulled === undefined
+      ? null
+      : pulledBy(
+          pulled,
+          under(pulled),
+          drawn.walls.find((wall) => wall.block === pulled.block && wall.edge === pulled.edge),
+          drag,
+        );
+
+  function drop() {
+    if (pulled !== undefined && pull !== null && (pull.bricks !== 0 || pull.courses !== 0)) {
+      onMove(pulled, pull.bricks, pull.courses);
+    }
+    setDrag(null);
+  }
+
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
     const next = pagedTo(event, all, (one) => one.isChosen);
     const by = chosen === undefined ? null : arrowOf(event, 1, 0.25);
     if (next !== undefined) next.choose();
     else if (chosen !== undefined && event.key === 'Delete') onRemove(chosen);
     else if (chosen !== undefined && by !== null) {
-      onMove(
-        chosen,
-        ...turned(
-          edges.find((one) => one.block === chosen.block && one.name === chosen.edge),
-          by,
-        ),
-      );
+      const [bricks, courses] = turned(under(chosen), by);
+      onMove(chosen, bricks, chosen.anchor === 'slope' ? courses : 0);
     } else return;
     event.preventDefault();
   }
@@ -66,6 +83,10 @@ export function RoofPlan({ edge, line, thing, onEdge, onLine, onThing, onMove, o
       title={`Roof plan: ${roof.panels.length} panels, ${roof.lines.length} lines. Page keys go from edge to edge, and on to what stands on the roofs.`}
       focusable
       onKeyDown={onKeyDown}
+      onPointerMove={(_mm, event) =>
+        drag !== null && setDrag({ ...drag, by: [event.clientX - drag.from[0], drag.from[1] - event.clientY] })
+      }
+      onPointerUp={drop}
     >
       {({ perPx }) => (
         <>
@@ -95,20 +116,17 @@ export function RoofPlan({ edge, line, thing, onEdge, onLine, onThing, onMove, o
               />
             </g>
           ))}
-          {things.map((one) => (
-            <g key={one.path} className="opening" data-thing={one.id} onClick={() => onThing(one.path)}>
-              <title>{one.called}</title>
-              {one.rings.map((ring, i) => (
-                <path
-                  key={i}
-                  d={pathOf(ring)}
-                  fill={one.path === thing ? 'var(--edge-wash)' : 'var(--sheet)'}
-                  stroke={one.clashes ? 'var(--signal)' : one.path === thing ? 'var(--brick)' : 'var(--ink)'}
-                  strokeWidth={(one.path === thing ? 3.5 : 2) * perPx}
-                />
-              ))}
-            </g>
-          ))}
+          <ThingsOnRoof
+            things={things}
+            chosen={thing}
+            pulled={pulled === undefined || pull === null ? null : { path: pulled.path, at: pull.at }}
+            perPx={perPx}
+            onGrab={(one, event) => {
+              onThing(one.path);
+              setDrag({ path: one.path, from: [event.clientX, event.clientY], by: [0, 0], perPx });
+            }}
+            onThing={onThing}
+          />
         </>
       )}
     </Canvas>

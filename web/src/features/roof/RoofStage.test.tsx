@@ -28,7 +28,7 @@ describe('Roof', () => {
       path: 'blocks.0.features.0',
       kind: 'chimney',
       called: 'chimney',
-      anchor: 'roof-line',
+      anchor: 'slope',
       openings: [],
       rings: [
         [

@@ -1,37 +1,15 @@
 import Button from 'react-bootstrap/Button';
 import type { RoofThing } from '../../api/types';
 import { ChecksAt } from '../../document/ChecksAt';
-import { textAt, useBuilding } from '../../document/context';
+import { Centred } from '../../document/Centred';
+import { useBuilding } from '../../document/context';
 import { Fields } from '../../document/form/Fields';
-import { SelectField } from '../../ui/SelectField';
 import { useKindsAt } from '../../document/things';
 
 interface Props {
   thing: RoofThing;
   onAdded: () => void;
   onRemoved: () => void;
-}
-
-/** On what it is centred: the wall under its slope, an opening of that, or nothing. */
-function Centred({ thing }: { thing: RoofThing }) {
-  const { state, drawn, save } = useBuilding();
-  const wall = drawn?.walls.find((one) => one.block === thing.block && one.edge === thing.edge);
-  const path = `${thing.path}.on.over`;
-  const over = textAt(state.document, path);
-  return (
-    <SelectField
-      label="centred on"
-      value={over}
-      choices={[
-        ['', 'nothing'],
-        ['middle', 'the wall under it'],
-        ...[...(wall?.openings ?? [])]
-          .sort((a, b) => a.left.model_mm - b.left.model_mm)
-          .map(({ key, called }) => [key, `the ${called}`] as const),
-      ]}
-      onChange={(value) => save([{ op: 'set', path, value: value === '' ? null : value }])}
-    />
-  );
 }
 
 /** Figures of what stands on a roof, and what is done with it as a whole. */
@@ -48,7 +26,7 @@ export function RoofThingFigures({ thing, onAdded, onRemoved }: Props) {
         <div className="remark">Nothing of it stands on this roof now.</div>
       )}
       <ChecksAt at={[`${thing.block}.${thing.id}`]} />
-      <Centred thing={thing} />
+      {kind?.is_at_one_place !== false && <Centred path={thing.path} block={thing.block} edge={thing.edge} />}
       <Fields fields={kind?.fields ?? []} path={thing.path} names={{}} />
       <div className="tools my-2" role="toolbar" aria-label={thing.called}>
         <Button
@@ -73,9 +51,10 @@ export function RoofThingFigures({ thing, onAdded, onRemoved }: Props) {
         </Button>
       </div>
       <p className="mt-3 mb-0">
-        On the plan <span className="key">←</span> <span className="key">→</span> <span className="key">↑</span>{' '}
-        <span className="key">↓</span> move it by a brick along and a course up the slope{' '}
-        <span className="key">Shift</span> by a quarter <span className="key">Del</span> remove
+        Pull it on the plan, or <span className="key">←</span> <span className="key">→</span>{' '}
+        <span className="key">↑</span> <span className="key">↓</span> move it by a brick along
+        {thing.anchor === 'slope' ? ' and a course up the slope' : ''} <span className="key">Shift</span> by a quarter{' '}
+        <span className="key">Del</span> remove
       </p>
     </>
   );

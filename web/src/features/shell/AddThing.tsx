@@ -17,7 +17,11 @@ export function AddThing({
   const corner = useKindsAt('things', ['corner']);
   const pair = pairAt(wall, opening);
   const all: Addable[] = [
-    ...along.map((kind) => ({ kind, key: `wall ${kind.kind}`, where: 'along the wall' })),
+    ...along.map((kind) => ({
+      kind,
+      key: `wall ${kind.kind}`,
+      where: kind.is_at_one_place === true ? 'before the wall' : 'along the wall',
+    })),
     ...(pair === null
       ? []
       : over.map((kind) => ({

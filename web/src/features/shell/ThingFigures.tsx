@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button';
 import ButtonGroup from 'react-bootstrap/ButtonGroup';
 import Dropdown from 'react-bootstrap/Dropdown';
 import type { Edit, Thing, Wall } from '../../api/types';
+import { Centred } from '../../document/Centred';
 import { useBuilding } from '../../document/context';
 import { Fields } from '../../document/form/Fields';
 import { useKindsAt } from '../../document/things';
@@ -23,6 +24,7 @@ export function ThingFigures({ wall, walls, thing, onAdd, onRemoved }: Props) {
   const kinds = useKindsAt('things', [thing.anchor]);
   const kind = kinds.find((one) => one.kind === thing.kind);
   const of = { block: wall.block, id: thing.id };
+  const isAtOnePlace = kind?.is_at_one_place === true;
   return (
     <>
       <h2>{thing.called.charAt(0).toUpperCase() + thing.called.slice(1)}</h2>
@@ -32,6 +34,7 @@ export function ThingFigures({ wall, walls, thing, onAdd, onRemoved }: Props) {
       )}
       <ChecksAt at={[`${wall.key}.${thing.id}`, `${wall.block}.${thing.id}`]} />
       {thing.anchor === 'openings' && <Over wall={wall} thing={thing} />}
+      {isAtOnePlace && <Centred path={thing.path} block={wall.block} edge={wall.edge} />}
       <Fields fields={kind?.fields ?? []} path={thing.path} names={{}} />
       <div className="tools my-2" role="toolbar" aria-label={thing.called}>
         <Dropdown as={ButtonGroup}>
@@ -89,14 +92,18 @@ export function ThingFigures({ wall, walls, thing, onAdd, onRemoved }: Props) {
         </Button>
       </div>
       {thing.anchor === 'wall' && (
-        <Repeat onRepeat={(count, every) => save([{ op: 'repeat-thing', ...of, count, every }])} />
+        <Repeat
+          title={isAtOnePlace ? 'Repeat it along the wall' : 'Repeat it up the wall'}
+          usual={isAtOnePlace ? '12ft' : '3ft'}
+          onRepeat={(count, every) => save([{ op: 'repeat-thing', ...of, count, every }])}
+        />
       )}
       {thing.anchor === 'wall' && (
         <p className="mt-3 mb-0">
           <span className="key">↑</span> <span className="key">↓</span> {wall.shows_courses ? 'a course' : '3in'}{' '}
-          <span className="key">←</span> <span className="key">→</span> {wall.shows_courses ? 'a brick' : '3in'}, where
-          it does not go from end to end <span className="key">Shift</span> {wall.shows_courses ? 'a quarter' : '1in'}{' '}
-          <span className="key">Del</span> remove
+          <span className="key">←</span> <span className="key">→</span> {wall.shows_courses ? 'a brick' : '3in'}
+          {isAtOnePlace ? '' : ', where it does not go from end to end'} <span className="key">Shift</span>{' '}
+          {wall.shows_courses ? 'a quarter' : '1in'} <span className="key">Del</span> remove
         </p>
       )}
     </>
@@ -138,14 +145,22 @@ function Over({ wall, thing }: { wall: Wall; thing: Thing }) {
   );
 }
 
-/** So many of it, one over the other. */
-function Repeat({ onRepeat }: { onRepeat: (count: number, every: string) => void }) {
+/** So many of it, one over the other or one beside the other. */
+function Repeat({
+  title,
+  usual,
+  onRepeat,
+}: {
+  title: string;
+  usual: string;
+  onRepeat: (count: number, every: string) => void;
+}) {
   const [count, setCount] = useState('2');
-  const [every, setEvery] = useState('3ft');
+  const [every, setEvery] = useState(usual);
   const isSound = /^[1-9]\d?$/.test(count) && Number(count) >= 2 && every.trim() !== '';
   return (
     <details>
-      <summary>Repeat it up the wall</summary>
+      <summary>{title}</summary>
       <form
         className="d-flex flex-wrap gap-2 align-items-end"
         onSubmit={(event) => {

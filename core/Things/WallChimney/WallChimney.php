@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Things\WallChimney;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Anchor;
+use Chartula\Core\Building\Feature\AtOnePlace;
+use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Field\ChoiceType;
+use Chartula\Core\Field\CountType;
+use Chartula\Core\Field\Field;
+use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\StockType;
+use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\GoesUp;
+use Chartula\Core\Form\Claims\Site;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartSet;
+use Chartula\Core\Things\Chimney\Breast;
+use Chartula\Core\Things\Chimney\BreastChecks;
+use Chartula\Core\Things\Chimney\BreastPapers;
+use Chartula\Core\Things\Chimney\Cap;
+use Chartula\Core\Things\Chimney\Flashings;
+use Chartula\Core\Things\Chimney\Flues;
+use Chartula\Core\Things\Chimney\Pots;
+use Chartula\Core\Things\Chimney\Round;
+use Chartula\Core\Things\Chimney\SetOffs;
+use Chartula\Core\Things\Chimney\Stack;
+use Chartula\Core\Things\Chimney\StackCards;
+use Chartula\Core\Things\Chimney\StackFields;
+use Chartula\Core\Things\Chimney\StackPapers;
+use Chartula\Core\Things\Chimney\StackRemarks;
+use Chartula\Core\Things\Chimney\StackRings;
+use Chartula\Core\Things\Chimney\StackRoom;
+use Chartula\Core\Trim\Makes;
+use Chartula\Core\Trim\Remarks;
+
+/** A chimney outside a wall: breast, set-offs and shoulders, and the stack past the roof. docs/formulas.md#chimneys-on-walls */
+final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks
+{
+    private const MOST_SET_OFFS = 6;
+
+    public function name(): string
+    {
+        return 'wall-chimney';
+    }
+
+    public function title(): string
+    {
+        return 'Outside chimney';
+    }
+
+    public function says(): string
+    {
+        return 'A breast on the outside of a gable or of any wall, with set-offs and shoulders, and its stack past the roof.';
+    }
+
+    public function picture(): string
+    {
+        return 'M3 21V11L12 4L21 11V21M8 21V13L10 10V3H9V1H15V3H14V10L16 13V21';
+    }
+
+    public function anchors(): array
+    {
+        return [Anchor::Wall];
+    }
+
+    public function fields(): FieldSet
+    {
+        return new FieldSet('wall-chimney', ...self::stack(), ...self::breast(), ...self::ways(), ...StackFields::all());
+    }
+
+    /** @return list<Field> how large the stack is, and of what */
+    private static function stack(): array
+    {
+        $above = ChoiceType::of(['ridge' => 'the ridge', 'roof' => 'the roof behind it', 'base' => 'the block’s base']);
+
+        return [
+            Field::optional('w', 'wide', LengthType::real(), '2ft 3in')->saying('the stack, along the wall'),
+            Field::optional('d', 'deep', LengthType::real(), '18in')->saying('out from the wall'),
+            Field::optional('h', 'high', LengthType::real(), '3ft')->saying('to the top of its cap, without pots'),
+            Field::optional('above', 'over', $above, 'ridge')->saying('of the roof behind it the highest place'),
+            Field::optional('finish', 'of', Finish::choice(), 'brick-stretcher'),
+        ];
+    }
+
+    /** @return list<Field> what is wider below */
+    private static function breast(): array
+    {
+        $at = ChoiceType::of(['left' => 'over its left', 'middle' => 'over its middle', 'right' => 'over its right']);
+
+        return array_map(static fn (Field $f): Field => $f->under('Breast'), [
+            Field::optional('breast_w', 'breast, wide', LengthType::real())->meaning('as the stack'),
+            Field::optional('stack_at', 'the stack stands', $at, 'middle')->saying('where the breast is wider, as seen from outside'),
+            Field::optional('shoulder', 'shoulders begin at', LengthType::real(), '8ft')->saying('above the block’s base'),
+            Field::optional('shoulder_h', 'shoulders, high', LengthType::real(), '2ft'),
+            Field::optional('set_offs', 'set-offs', new CountType(0, self::MOST_SET_OFFS), 0)
+                ->saying('how often it is wider and deeper below, at its front and both sides'),
+            Field::optional('set_off_up', 'topmost set-off at', LengthType::real(), '3ft')->saying('above the block’s base, to a course'),
+            Field::optional('set_off_down', 'each lower by', LengthType::real(), '1ft 6in'),
+            Field::optional('set_off_out', 'each out by', LengthType::real(), '2.25in')->saying('more than the one over it'),
+        ]);
+    }
+
+    /** @return list<Field> how it is made */
+    private static function ways(): array
+    {
+        $of = ChoiceType::of(['auto' => 'as its size asks', 'box' => 'a box of card', 'solid' => 'layers of card']);
+
+        return array_map(static fn (Field $f): Field => $f->under('How it is made'), [
+            Field::optional('of', 'as', $of, 'auto')->saying('layers where a box of its card would leave no room'),
+            Field::optional('card', 'card', new StockType)->meaning('the walls’ thickest'),
+        ]);
+    }
+
+    public function objection(Feature $feature, Site $site): ?string
+    {
+        $stack = Stack::of($site);
+        $breast = $stack?->breast;
+        if ($stack === null || $breast === null) {
+            return null;
+        }
+        $flues = new Flues($stack);
+
+        return (new BreastChecks($stack, $breast))->objection() ?? match (true) {
+            ! $flues->fit() => 'chimney.flues',
+            $flues->open() > 0 && $stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
+            ! (new StackRoom($stack))->forCourses() => 'chimney.courses',
+            (new StackRoom($stack))->leavesSliver() => 'chimney.sliver',
+            default => null,
+        };
+    }
+
+    public function takes(Feature $feature, Site $site): array
+    {
+        $stack = Stack::of($site);
+        $breast = $stack?->breast;
+        if ($stack === null || $breast === null) {
+            return [];
+        }
+        $out = $breast->behind + $breast->deep + $stack->paper();
+
+        return [
+            Claim::own('breast', $feature, $breast->onWall(), $out)->with(shown: $breast->upTo($stack->top)),
+            ...(new BreastChecks($stack, $breast))->setOffClaims($feature),
+            Claim::upright('stack', $feature, $stack->ring($stack->paper())),
+            Claim::standing('stack', $feature, $stack->ring($stack->reach())),
+        ];
+    }
+
+    public function remarks(Site $site): array
+    {
+        $stack = Stack::of($site);
+        if ($stack !== null) {
+            return (new StackRemarks($stack))->all();
+        }
+        [$roof, $wall] = [$site->roof, ($site->faces[0] ?? null)?->wall];
+
+        return match (true) {
+            $roof?->block->block->receding !== null => [
+                'chimney.recedes' => 'not made, since its wall is built to look deeper than it is: draw it on the paper there, or let the wall be.',
+            ],
+            $roof !== null && $wall !== null && Breast::isBehind($wall, $roof) => [
+                'chimney.behind' => 'not made, since its wall stands against the backscene.',
+            ],
+            default => ['chimney.behind' => 'not made, since low relief leaves too little of it.'],
+        };
+    }
+
+    public function made(Site $site, Building $building): PartSet
+    {
+        $stack = Stack::of($site);
+        $breast = $stack?->breast;
+        if ($stack === null || $breast === null) {
+            return new PartSet;
+        }
+        $cards = (new StackCards($stack))->make();
+        $paper = (new StackPapers($stack, $building, Round::stack($stack)))->make($cards->parts);
+        $papers = (new BreastPapers($stack, $breast, $building))->make($cards->parts);
+        $rings = (new StackRings($stack, $building, $paper->parts[0]))->make();
+        $byId = array_column(array_map(static fn (Part $p): array => [$p->id, $p], [...$paper->parts, ...$rings->parts]), 1, 0);
+
+        return PartSet::joined([
+            $cards, $paper, $papers, $rings, (new SetOffs($stack, $breast, $building, $papers->parts[0] ?? $paper->parts[0]))->make(),
+            (new Flashings($stack))->make($byId), (new Cap($stack))->paper(), (new Pots($stack))->make(),
+        ]);
+    }
+}
