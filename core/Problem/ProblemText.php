@@ -74,7 +74,7 @@ final readonly class ProblemText
         'chimney.shoulders-flat' => 'a shoulder of this {what} rises by less than half of what it goes in, or goes in by next to nothing; make it steeper, or the breast as wide as the stack',
         'chimney.set-offs' => 'the set-offs of this {what} come in each other’s way, under its foot, or up to its shoulders or the roof; have fewer, or move them',
         'chimney.breast-over-opening' => 'this {what} would stand before an opening of its wall; move one of them, or make the breast narrower',
-        'thing.blocked' => 'another block, or its roof, stands where this {what} would be; move it',
+        'thing.blocked' => 'another wall, block or roof stands where this {what} would be; move it',
         'chimney.too-thin' => 'this {what} is too thin for a box of its card; make it of layers, or of thinner card',
         'thing.in-the-way' => 'this {what} would stand where another {other} stands; move one of them',
         'thing.no-plot' => 'there is no plot for it to stand on; describe the plot first',

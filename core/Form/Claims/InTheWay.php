@@ -35,7 +35,8 @@ final readonly class InTheWay
     public function told(WallForm $wall): WallForm
     {
         $isRaised = array_filter($wall->claims, static fn (Claim $c): bool => $c->how->isRaised());
-        if ($isRaised === [] || count($this->form->blocks) === 1) {
+        $isAlone = count($this->form->blocks) === 1 && array_filter($isRaised, static fn (Claim $c): bool => $c->isOwn) === [];
+        if ($isRaised === [] || $isAlone) {
             return $wall;
         }
         $covered = array_map(static fn (Covered $c): Region => new Region($c->ring), Covered::of($this->form, $wall));
@@ -55,19 +56,45 @@ final readonly class InTheWay
             }
         }
         $box = $claim->ring->bounds();
-        $plan = array_map(static function (array $at) use ($wall): Vec2 {
-            $p = $wall->frame->at(new Vec2($at[0], 0.0), $at[1]);
-
-            return new Vec2($p->x, $p->y);
-        }, [[$box->x0, $claim->proud + self::MORE_MM], [$box->x1, $claim->proud + self::MORE_MM], [$box->x1, 0.0], [$box->x0, 0.0]]);
+        $plan = self::plan($wall, [$box->x0, $box->x1], [0.0, $claim->proud + self::MORE_MM]);
         $foot = $wall->frame->origin->z;
         foreach ($this->form->facets as $facet) {
-            if ($facet->block !== $wall->block && $this->comesInto($facet, new Ring($plan), [$foot + $box->y0, $foot + $box->y1])) {
+            if ($facet->block !== $wall->block && $this->comesInto($facet, $plan, [$foot + $box->y0, $foot + $box->y1])) {
+                return true;
+            }
+        }
+
+        return $claim->isOwn && $this->isInABlock($wall, $claim);
+    }
+
+    /**
+     * What stands far before a wall may come into another one, beyond an inner corner, or of another block.
+     */
+    private function isInABlock(WallForm $wall, Claim $claim): bool
+    {
+        $box = $claim->ring->bounds();
+        $plan = new Region(self::plan($wall, [$box->x0, $box->x1], [Tolerance::MEET, $claim->proud]));
+        [$foot, $top] = [$wall->frame->origin->z + $box->y0, $wall->frame->origin->z + $box->y1];
+        foreach ($this->form->blocks as $block) {
+            if ($block->base < $top && $block->eaves > $foot && Clip::sharedArea($plan, new Region($block->ring)) > self::LEAST_MM2) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /**
+     * @param  array{float, float}  $run  along the wall
+     * @param  array{float, float}  $out  before it
+     */
+    private static function plan(WallForm $wall, array $run, array $out): Ring
+    {
+        return new Ring(array_map(static function (array $at) use ($wall): Vec2 {
+            $p = $wall->frame->at(new Vec2($at[0], 0.0), $at[1]);
+
+            return new Vec2($p->x, $p->y);
+        }, [[$run[0], $out[1]], [$run[1], $out[1]], [$run[1], $out[0]], [$run[0], $out[0]]]));
     }
 
     /** @param  array{float, float}  $heights  above the datum */

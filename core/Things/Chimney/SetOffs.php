@@ -77,13 +77,13 @@ final readonly class SetOffs
         $run = $this->run($course, $sides[0]);
         $ring = Ring::rectangle(0.0, (float) $course->foot, $run->length(), $course->top);
         $more = $sides[0] === 0 ? 2.0 * $course->out() : $this->stack->paper();
-        $frame = /** @param  array{int, int}  $p */ fn (array $p): Frame => StackFrames::side($this->wide, $p[0], $course->out($p[1]))
-            ->moved($this->run($course, $p[0])->from, 0.0);
+        $frame = fn (int $of, int $layer): Frame => StackFrames::side($this->wide, $of, $course->out($layer))
+            ->moved($this->run($course, $of)->from, 0.0);
         $part = Part::of(
             $this->stack->name("$course->name-$name"), 'T', "Chimney, $course->words, $name", PartGroup::Trim,
             $course->stock, $course->card,
             new Outline($ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points)),
-            array_map($frame, $placed),
+            array_map(static fn (array $p): Frame => $frame(...$p), $placed),
             [
                 'width' => Figure::given($run->length() - $more, 'the side of the breast')
                     ->plus($more, 'plus what it runs past at its ends, '.LengthFormat::trimmed($more, 3)),
