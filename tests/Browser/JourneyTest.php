@@ -216,7 +216,7 @@ final class JourneyTest extends BrowserTestCase
         $this->heading('Salt quay');
         $this->find("//input[@type='file']")
             ->setFileDetector(new LocalFileDetector)
-            ->sendKeys(dirname(__DIR__, 2).'/docs/examples/weigh-office.json');
+            ->sendKeys(dirname(__DIR__, 2).'/tests/Buildings/weigh-office.json');
         $this->heading('The real building');
         $this->sees('74 joints close');
         $this->link('Projects')->click();

@@ -68,6 +68,6 @@ final class PrintedKitTest extends TestCase
 
     private static function office(): PrintedKit
     {
-        return PrintedKit::of(BuildingReader::fromText((string) file_get_contents(dirname(__DIR__, 2).'/docs/examples/weigh-office.json')));
+        return PrintedKit::of(BuildingReader::fromText((string) file_get_contents(dirname(__DIR__).'/Buildings/weigh-office.json')));
     }
 }

@@ -31,6 +31,9 @@ final class Through
 
     private readonly Frame $frame;
 
+    /** @var array<string, list<array{Vec2, Vec2}>> by thing and height */
+    private array $cuts = [];
+
     /** @param  list<list<Piece>>  $things  of each the pieces that are near */
     private function __construct(private readonly Surface $surface, private readonly array $things)
     {
@@ -114,13 +117,13 @@ final class Through
 
     private function isIn(Vec3 $place): bool
     {
-        foreach ($this->things as $pieces) {
+        foreach ($this->things as $i => $pieces) {
             foreach ($pieces as $piece) {
                 if (self::isInPiece($piece, $place)) {
                     return true;
                 }
             }
-            if ($this->isEnclosed($pieces, $this->frame->project($place), $this->frame->height($place))) {
+            if ($this->isEnclosed($i, $this->frame->project($place), $this->frame->height($place))) {
                 return true;
             }
         }
@@ -148,20 +151,15 @@ final class Through
      * Whether card or paper of one thing stands round a place on all sides, as the walls of a box do: whichever way one looks from it along
      * the surface, there is some.
      *
-     * @param  list<Piece>  $pieces
+     * @param  int  $thing  by its place among those that go through
      * @param  float  $height  over the surface's plane
      */
-    private function isEnclosed(array $pieces, Vec2 $at, float $height): bool
+    private function isEnclosed(int $thing, Vec2 $at, float $height): bool
     {
-        $cuts = [];
-        foreach ($pieces as $piece) {
-            foreach ($piece->facets as $facet) {
-                array_push($cuts, ...$this->cuts($facet, $at, $height));
-            }
-        }
+        $cuts = $this->cutsAt($thing, $height);
         for ($k = 0; $k < self::WAYS; $k++) {
             $way = new Vec2(cos(2.0 * M_PI * ($k + 0.5) / self::WAYS), sin(2.0 * M_PI * ($k + 0.5) / self::WAYS));
-            if (! self::isStopped($cuts, $way)) {
+            if (! self::isStopped($cuts, $at, $way)) {
                 return false;
             }
         }
@@ -169,8 +167,28 @@ final class Through
         return $cuts !== [];
     }
 
-    /** @return list<array{Vec2, Vec2}> where both faces of a card pass a height over the plane, as seen from a place in that */
-    private function cuts(Facet $facet, Vec2 $at, float $height): array
+    /**
+     * Places are looked at in a few heights, over all of a hole.
+     *
+     * @return list<array{Vec2, Vec2}>
+     */
+    private function cutsAt(int $thing, float $height): array
+    {
+        $key = sprintf('%d %.6F', $thing, $height);
+        if (! isset($this->cuts[$key])) {
+            $this->cuts[$key] = [];
+            foreach ($this->things[$thing] as $piece) {
+                foreach ($piece->facets as $facet) {
+                    array_push($this->cuts[$key], ...$this->cuts($facet, $height));
+                }
+            }
+        }
+
+        return $this->cuts[$key];
+    }
+
+    /** @return list<array{Vec2, Vec2}> where both faces of a card pass a height over the plane, in that */
+    private function cuts(Facet $facet, float $height): array
     {
         $along = $facet->frame->normal->cross($this->frame->normal);
         if ($along->length() < Tolerance::UNIT) {
@@ -188,7 +206,7 @@ final class Through
                 }
             }
             usort($met, static fn (Vec3 $p, Vec3 $q): int => $p->dot($along) <=> $q->dot($along));
-            foreach (array_chunk(array_map(fn (Vec3 $p): Vec2 => $this->frame->project($p)->minus($at), $met), 2) as $pair) {
+            foreach (array_chunk(array_map(fn (Vec3 $p): Vec2 => $this->frame->project($p), $met), 2) as $pair) {
                 array_push($cuts, ...count($pair) === 2 ? [[$pair[0], $pair[1]]] : []);
             }
         }
@@ -197,10 +215,10 @@ final class Through
     }
 
     /** @param  list<array{Vec2, Vec2}>  $cuts */
-    private static function isStopped(array $cuts, Vec2 $way): bool
+    private static function isStopped(array $cuts, Vec2 $at, Vec2 $way): bool
     {
-        foreach ($cuts as [$a, $b]) {
-            $along = $b->minus($a);
+        foreach ($cuts as [$from, $to]) {
+            [$a, $along] = [$from->minus($at), $to->minus($from)];
             $turn = $way->cross($along);
             if (abs($turn) > Tolerance::ROUNDING) {
                 [$far, $share] = [$a->cross($along) / $turn, $a->cross($way) / $turn];

@@ -38,7 +38,7 @@ final class DevicesTest extends TestCase
 
     public function testTheCutterSaysWhatItDoesAndFindsWhatIsWrong(): void
     {
-        self::command(['kit', 'docs/examples/halt.json', '--only', 'plt', '--packing', 'quick', '--out', "$this->folder/kit"])->mustRun();
+        self::command(['kit', 'tests/Buildings/halt.json', '--only', 'plt', '--packing', 'quick', '--out', "$this->folder/kit"])->mustRun();
         $good = self::command(['cutter', "$this->folder/kit/sheet-01.plt", '--stock', 'card-0.5', '--out', "$this->folder/order.svg"]);
         self::assertSame(0, $good->run(), $good->getErrorOutput());
         self::assertMatchesRegularExpression('/^22 lines, \d+ min \d\d s$/m', $good->getOutput());

@@ -27,7 +27,7 @@ final class KitVerbTest extends TestCase
 
     public function testWritesTheWholeFolder(): void
     {
-        $process = self::chartula(['kit', 'docs/examples/weigh-office.json', '--out', "$this->folder/kit", '--strict']);
+        $process = self::chartula(['kit', 'tests/Buildings/weigh-office.json', '--out', "$this->folder/kit", '--strict']);
         self::assertSame([0, ''], [$process->getExitCode(), $process->getErrorOutput()]);
         $sheets = array_merge(...array_map(static fn (int $n): array => ["sheet-0$n.plt", "sheet-0$n.svg"], range(1, 2)));
         self::assertSame(
@@ -37,7 +37,7 @@ final class KitVerbTest extends TestCase
         self::assertSame(['kit'], self::names($this->folder), 'nothing temporary is left');
         // A second run replaces its own files and gives the same bytes.
         $before = md5_file("$this->folder/kit/sheets.pdf").md5_file("$this->folder/kit/kit.json");
-        self::assertSame(0, self::chartula(['kit', 'docs/examples/weigh-office.json', '--out', "$this->folder/kit"])->getExitCode());
+        self::assertSame(0, self::chartula(['kit', 'tests/Buildings/weigh-office.json', '--out', "$this->folder/kit"])->getExitCode());
         self::assertSame($before, md5_file("$this->folder/kit/sheets.pdf").md5_file("$this->folder/kit/kit.json"));
     }
 
@@ -54,7 +54,7 @@ final class KitVerbTest extends TestCase
         self::assertSame(5, substr_count($text, 'revision b 2, 9 Mar 2026'));
         $digits = substr(hash('sha256', Kits::exampleText('weigh-office')), 0, 8);
         self::assertSame(5, substr_count($said(), "revision $digits"));
-        $wrong = self::chartula(['kit', 'docs/examples/weigh-office.json', '--date', '2026-02-30', '--out', "$this->folder/wrong"]);
+        $wrong = self::chartula(['kit', 'tests/Buildings/weigh-office.json', '--date', '2026-02-30', '--out', "$this->folder/wrong"]);
         $words = "chartula: “2026-02-30” is no date; write it like 2026-03-09\n";
         self::assertSame([2, $words], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
     }
@@ -63,7 +63,7 @@ final class KitVerbTest extends TestCase
     private static function kit(string $folder, array $more): string
     {
         $name = 'pages'.count($more);
-        $words = ['kit', 'docs/examples/weigh-office.json', '--only', 'pdf', '--out', "$folder/$name", ...array_values($more)];
+        $words = ['kit', 'tests/Buildings/weigh-office.json', '--only', 'pdf', '--out', "$folder/$name", ...array_values($more)];
         $process = self::chartula($words);
         self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
 
@@ -100,7 +100,7 @@ final class KitVerbTest extends TestCase
     {
         mkdir("$this->folder/kit");
         file_put_contents("$this->folder/kit/letter.txt", 'mine');
-        $process = self::chartula(['kit', 'docs/examples/weigh-office.json', '--out', "$this->folder/kit"]);
+        $process = self::chartula(['kit', 'tests/Buildings/weigh-office.json', '--out', "$this->folder/kit"]);
         self::assertSame(2, $process->getExitCode());
         self::assertStringContainsString('letter.txt', $process->getErrorOutput());
         self::assertSame(['letter.txt'], self::names("$this->folder/kit"));
@@ -120,7 +120,7 @@ final class KitVerbTest extends TestCase
     public static function provideWrongWords(): iterable
     {
         yield 'no verb of ours' => [['carve'], '“carve” is not a verb'];
-        yield 'no folder' => [['kit', 'docs/examples/weigh-office.json'], '--out DIR'];
+        yield 'no folder' => [['kit', 'tests/Buildings/weigh-office.json'], '--out DIR'];
         yield 'no such file' => [['kit', 'nowhere.json', '--out', '/tmp/x'], 'nowhere.json cannot be read'];
         yield 'unknown format' => [['kit', '-', '--only', 'json,stl', '--out', '/tmp/x'], '“stl” is not a format'];
         yield 'a picture on standard output' => [['kit', '-', '--out', '-'], '--only json'];
