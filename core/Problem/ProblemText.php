@@ -68,6 +68,8 @@ final readonly class ProblemText
         'chimney.pot-too-wide' => 'the pots of this {what} are wider than their flues; make them narrower, or the flues wider',
         'chimney.courses' => 'courses that stand out of this {what} come in each other’s way, or in the roof’s; move or leave out some, or make it higher',
         'chimney.line' => 'this {what} stands on a ridge, or at a place of a slope; no other line of a roof carries one',
+        'chimney.panels' => 'the panels of this {what} are too small to be cut out; have fewer or higher ones, or make it larger',
+        'chimney.against-wall' => 'what stands out of this {what} all round would come into the wall behind it; make it higher than that, or leave it out',
         'chimney.past-wall' => 'this {what} runs past the end of its wall; move it in, or make its breast and its set-offs narrower',
         'chimney.shoulders-low' => 'the shoulders of this {what} begin at its foot; let them begin higher up',
         'chimney.shoulders-high' => 'the breast of this {what} comes into the roof, or past the wall’s top; let its shoulders begin lower, or be lower',

@@ -69,6 +69,7 @@ final readonly class StackCheck
             ['stack.cover', $worst[0], 'On a side of %s card is missing over %.2f mm'],
             ['stack.cover', $worst[1], 'On a side of %s card stands out over %.2f mm'],
             ['stack.course', $this->courses(), 'A course that stands out of %s is %.2f mm higher, lower or farther out than it is described'],
+            ['stack.panel', $this->panels(), 'A panel of %s is not open, or not shut beside, over %.2f mm'],
             ['stack.pot', $this->pots(), 'A pot of %s stands %.2f mm away from where it is described'],
             ['stack.cap', $this->cap(), 'The cap of %s is %.2f mm larger or smaller than it is described, or elsewhere'],
         ] as [$code, $mm, $words]) {
@@ -131,7 +132,7 @@ final readonly class StackCheck
     private function courses(): float
     {
         $worst = 0.0;
-        foreach ($this->stack->courses($this->head()) as $name => [$foot, $top, $out]) {
+        foreach ($this->stack->details()->courses($this->head()) as $name => [$foot, $top, $out]) {
             $own = array_filter($this->pieces, static fn (Piece $p): bool => str_contains($p->part->id, ".stack-$name-"));
             $card = min([$this->thickness, ...array_map(
                 static fn (Piece $p): float => $p->part->isPaper() ? INF : $p->part->thickness,
@@ -174,11 +175,51 @@ final readonly class StackCheck
         );
     }
 
+    /** How much of panels is not open where they are described, or not shut between and beside them. */
+    private function panels(): float
+    {
+        [$foot, $top] = array_slice($this->stack->details()->courses($this->head())['panels'] ?? [0.0, 0.0], 0, 2);
+        $own = array_filter($this->pieces, static fn (Piece $p): bool => str_contains($p->part->id, '.stack-panels-'));
+        $worst = 0.0;
+        foreach (array_keys($this->stack->plan->points) as $side) {
+            foreach ($this->stack->details()->panels($side) as $isShut => $places) {
+                foreach ($places as $x) {
+                    $is = $this->isBefore($own, $side, new Vec2($x, ((float) $foot + $top) / 2.0));
+                    $worst = $is === ($isShut === 1) ? $worst : max($worst, $top - (float) $foot);
+                }
+            }
+        }
+
+        return $worst;
+    }
+
+    /**
+     * Whether paper of some pieces lies before a place of a side.
+     *
+     * @param  array<Piece>  $pieces
+     */
+    private function isBefore(array $pieces, int $side, Vec2 $at): bool
+    {
+        $plane = $this->stack->side($side);
+        foreach ($pieces as $piece) {
+            foreach ($piece->part->isPaper() ? $piece->facets : [] as $facet) {
+                $before = $plane->height($facet->frame->origin);
+                $isParallel = $facet->frame->normal->dot($plane->normal) > 1.0 - Tolerance::UNIT;
+                $place = $plane->at($at, $before - $facet->thickness / 2.0);
+                if ($isParallel && $before > Tolerance::EDGE && $facet->holds($place, Tolerance::COVER)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** By how much the pot that is farthest from its place is so. */
     private function pots(): float
     {
         $worst = 0.0;
-        foreach ($this->stack->pots() as $place) {
+        foreach ($this->stack->details()->pots() as $place) {
             $least = self::FAR_MM;
             foreach ($this->pieces as $piece) {
                 if (str_contains($piece->part->id, '.stack-pot.')) {

@@ -62,8 +62,12 @@ final readonly class Breast
     ) {
     }
 
-    /** Null where there is no wall for it, that stands in the line at which low relief cuts the building, or its block recedes. */
-    public static function of(Site $site, RoofUnder $roof): ?self
+    /**
+     * Null where there is no wall for it, that stands in the line at which low relief cuts the building, or its block recedes.
+     *
+     * @param  bool  $isOnRoof  whether it stands on a lower roof before its wall: its paper then goes round it down to that
+     */
+    public static function of(Site $site, RoofUnder $roof, bool $isOnRoof = false): ?self
     {
         $face = $site->faces[0] ?? null;
         if ($face === null || $roof->block->block->receding !== null || self::isBehind($face->wall, $roof)) {
@@ -81,7 +85,7 @@ final readonly class Breast
         $cut = self::withoutSlivers($wide, $cut, $stack);
         $base = $wall->frame->origin->z;
         $up = $face->at->y;
-        $behind = $wall->isPapered ? $roof->methods->paper->thickness_mm : 0.0;
+        $behind = ($wall->isPapered ? $roof->methods->paper->thickness_mm : 0.0) + ($isOnRoof ? $roof->methods->paper->thickness_mm : 0.0);
         $card = Stack::cardOf($said, $roof->methods);
         $deep = $mm('d') - $behind;
         $isBox = $said->text('of') !== 'solid' && min($stack->length(), $deep) >= self::LEAST_BOX * $card;
@@ -159,6 +163,13 @@ final readonly class Breast
     public function hasShoulders(): bool
     {
         return $this->shoulders() !== [];
+    }
+
+    /** Whether it is no more than a stack, which may stand on a lower roof. */
+    public function isPlain(): bool
+    {
+        return ! $this->hasShoulders() && ($this->said->count('set_offs') ?? 0) === 0
+            && $this->foot < $this->wall->frame->origin->z + Tolerance::MEET;
     }
 
     /** How high its own papers go up, over which those of the stack begin. */

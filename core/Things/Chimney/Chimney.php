@@ -112,6 +112,7 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Takes
             ! $stack->isSolid() && ! $stack->hasRoomForBox() => 'chimney.too-thin',
             ! $flues->fit() => 'chimney.flues',
             $flues->open() > 0 && $stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
+            ! (new StackRoom($stack))->forPanels() => 'chimney.panels',
             ! (new StackRoom($stack))->forCourses() => 'chimney.courses',
             (new StackRoom($stack))->leavesSliver() => 'chimney.sliver',
             default => null,

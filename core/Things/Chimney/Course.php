@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Things\Chimney;
 
+use Chartula\Core\Building\CopiesWith;
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Stock\Stock;
 
 /**
- * One or more courses that stand out of a chimney's sides all round: its plinth, its band, or one that oversails. They begin and end with
- * courses of the building, and stand out as far as their card comes nearest to what is said. docs/formulas.md#chimneys
+ * One or more courses that stand out of a chimney's sides all round: its plinth, its band, what is round its panels, one that oversails,
+ * its cornice. They begin and end with courses of the building, a cornice as high as it is said to be, and stand out as far as their card
+ * comes nearest to what is said. docs/formulas.md#chimneys
  */
 final readonly class Course
 {
+    use CopiesWith;
+
     /** One layer less is worth so much that it stands out too far or too little, mm. */
     private const LAYER_MM = 0.04;
 
@@ -23,6 +29,7 @@ final readonly class Course
      * @param  Stock  $stock  of what they are cut
      * @param  float  $card  how thick each is
      * @param  float  $on  what lies between its card and the stack's
+     * @param  ?Finish  $finish  of what it is, where that is not the stack's
      */
     private function __construct(
         public string $name,
@@ -33,6 +40,7 @@ final readonly class Course
         public Stock $stock,
         public float $card,
         private float $on,
+        public ?Finish $finish = null,
     ) {
     }
 
@@ -50,15 +58,23 @@ final readonly class Course
             $all[] = self::one($stack, ['plinth', 'plinth'], [null, $up($highest) + $count('plinth') * $course], $stack->mm('plinth_out'));
         }
         if ($count('band') > 0) {
-            $top = $down($stack->head() - $count('band_down') * $course);
+            $top = $down($stack->underCornice() - $count('band_down') * $course);
             $all[] = self::one($stack, ['band', 'band'], [$top - $count('band') * $course, $top], $stack->mm('band_out'));
         }
-        $top = $down($stack->head() - $count('oversail_down') * $course);
+        if ($count('panels') > 0) {
+            $top = $down($stack->underCornice() - $count('panels_down') * $course);
+            $all[] = self::one($stack, ['panels', 'panels'], [$top - $count('panels_high') * $course, $top], $stack->mm('panels_in'));
+        }
+        $top = $down($stack->underCornice() - $count('oversail_down') * $course);
         for ($i = 0; $i < $count('oversail'); $i++) {
             $foot = $top - ($count('oversail') - $i) * $course;
             $number = $i === 0 ? '' : '-'.($i + 1);
             $all[] = self::one($stack, ["oversail$number", 'oversailing course '.($i + 1)], [$foot, $foot + $course],
                 ($i + 1) * $stack->mm('oversail_out'));
+        }
+        if ($stack->underCornice() < $stack->head()) {
+            $all[] = self::one($stack, ['cornice', 'cornice'], [$stack->underCornice(), $stack->head()], $stack->mm('cornice_out'))
+                ->with(finish: Finish::from($stack->said->text('cornice_of') ?? 'stone-ashlar'));
         }
 
         return $all;
@@ -102,6 +118,22 @@ final readonly class Course
         }
 
         return new self($called[0], $called[1], $heights[0], $heights[1], $layers, $stock, $card, $stack->paper());
+    }
+
+    /**
+     * What is cut out of it along a side of the stack, x from the left end of that, y above the datum.
+     *
+     * @return list<Ring>
+     */
+    public function windows(Stack $stack, int $side): array
+    {
+        $count = $this->name === 'panels' ? $stack->said->count('panels') ?? 0 : 0;
+        [$half, $course] = [$stack->site->masonry->half, $stack->course()];
+        $wide = $count === 0 ? 0.0 : ($stack->length($side) - ($count + 1) * $half) / $count;
+
+        return $count === 0 ? [] : array_map(fn (int $k): Ring => Ring::rectangle(
+            $half + $k * ($wide + $half), (float) $this->foot + $course, ($k + 1) * ($wide + $half), $this->top - $course,
+        ), range(0, $count - 1));
     }
 
     public function isOnRoof(): bool

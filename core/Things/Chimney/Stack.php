@@ -10,6 +10,7 @@ use Chartula\Core\Building\Methods;
 use Chartula\Core\Field\Said;
 use Chartula\Core\Form\Claims\RoofUnder;
 use Chartula\Core\Form\Claims\Site;
+use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
@@ -92,12 +93,30 @@ final readonly class Stack
         if ($breast === null) {
             return null;
         }
+        $lower = $breast->isPlain() ? self::onLowerRoof($site, $roof) : null;
+        if ($lower !== null) {
+            return $lower;
+        }
         $along = $breast->along();
 
         return self::at(
             $site, [$breast->middle($breast->narrow), $along, $breast->middle($breast->asSaid)],
             [$breast->narrow->length(), $breast->deep], $breast,
         );
+    }
+
+    /** Of one that stands on the roof of a lower block, against its wall; null where no such roof lies under all of it. */
+    private static function onLowerRoof(Site $site, RoofUnder $roof): ?self
+    {
+        $facets = array_values(array_filter($roof->facets, static fn (Facet $f): bool => $f->block !== $roof->block->index));
+        $lower = $site->with(roof: new RoofUnder($facets, $roof->methods, $roof->inside, $roof->block, $roof->cut));
+        $against = $facets === [] || $lower->roof === null ? null : Breast::of($site, $lower->roof, true);
+        $self = $against === null ? null : self::at(
+            $lower, [$against->middle($against->narrow), $against->along(), $against->middle($against->asSaid)],
+            [$against->narrow->length(), $against->deep],
+        );
+
+        return $self === null || in_array(null, $self->tops, true) || in_array(null, $self->undersides, true) ? null : $self;
     }
 
     /**
@@ -135,7 +154,7 @@ final readonly class Stack
         $mm = static fn (string $key): float => $site->masonry->mm($said->real($key));
 
         return self::MORE_MM + max(
-            $mm('cap_out'), ($said->count('oversail') ?? 0) * $mm('oversail_out'),
+            $mm('cap_out'), $mm('cornice') > 0.0 ? $mm('cornice_out') : 0.0, ($said->count('oversail') ?? 0) * $mm('oversail_out'),
             ($said->count('plinth') ?? 0) > 0 ? $mm('plinth_out') : 0.0,
             ($said->count('band') ?? 0) > 0 ? $mm('band_out') : 0.0,
         );
@@ -352,6 +371,12 @@ final readonly class Stack
     public function head(): float
     {
         return $this->top - $this->capLayers() * $this->card();
+    }
+
+    /** How high its courses may go. */
+    public function underCornice(): float
+    {
+        return $this->head() - $this->mm('cornice');
     }
 
     /** What one of its parts is called. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Things\Chimney;
 
+use Chartula\Core\Building\Finish;
 use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
@@ -16,6 +17,8 @@ final readonly class StackFields
     private const MOST_COURSES = 40;
 
     private const MOST_FLUES = 24;
+
+    private const MOST_PANELS = 4;
 
     private const POTS = ['round', 'tall', 'square', 'louvred'];
 
@@ -41,9 +44,18 @@ final readonly class StackFields
         $count = new CountType(0, self::MOST_COURSES);
 
         return array_map(static fn (Field $f): Field => $f->under('Courses that stand out'), [
+            Field::optional('cornice', 'cornice, high', LengthType::real(Sign::ZeroOrMore), '0in')
+                ->saying('under the cap, over all other courses'),
+            Field::optional('cornice_out', 'cornice, out', LengthType::real(), '4in'),
+            Field::optional('cornice_of', 'cornice of', Finish::choice(), 'stone-ashlar'),
             Field::optional('band', 'band, courses', $count, 0),
             Field::optional('band_down', 'band, down', $count, 6)->saying('courses under the cap'),
             Field::optional('band_out', 'band, out', LengthType::real(), '1in'),
+            Field::optional('panels', 'panels on each side', new CountType(0, self::MOST_PANELS), 0)
+                ->saying('recessed: what is round them stands out, by half a brick between and beside them, by a course over and under them'),
+            Field::optional('panels_high', 'panels, courses', new CountType(3, self::MOST_COURSES), 9)->saying('with what is over and under them'),
+            Field::optional('panels_down', 'panels, down', $count, 4)->saying('courses under the cap'),
+            Field::optional('panels_in', 'panels, in', LengthType::real(), '1in'),
             Field::optional('oversail', 'oversailing', $count, 2)->saying('courses'),
             Field::optional('oversail_down', 'oversailing, down', $count, 0)->saying('plain courses between them and the cap'),
             Field::optional('oversail_out', 'oversailing, out', LengthType::real(), '1in')->saying('each over the one under it'),

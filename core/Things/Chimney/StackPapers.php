@@ -90,7 +90,7 @@ final readonly class StackPapers
                 'width' => $this->girth(),
                 'height' => Figure::given($outline->ring->bounds()->height(), 'from its lowest foot up'),
             ],
-            scores: $folds, mayTurn: false,
+            holes: $this->windows(), scores: $folds, mayTurn: false,
             shape: Shape::folded(new Vec2($this->starts[1] / 2.0, $head - 10.0 * Tolerance::EDGE)),
             art: $this->art(),
         );
@@ -138,7 +138,22 @@ final readonly class StackPapers
 
     private function lap(): float
     {
-        return min($this->building->methods->skin->overlap_mm, self::LAP_SHARE * $this->length($this->order[0]));
+        $lap = min($this->building->methods->skin->overlap_mm, self::LAP_SHARE * $this->length($this->order[0]));
+
+        // It shows in no window.
+        return array_filter($this->round->windows) === [] ? $lap : min($lap, self::LAP_SHARE * $this->stack->site->masonry->half);
+    }
+
+    /** @return list<Ring> what is cut out of it */
+    private function windows(): array
+    {
+        $windows = [];
+        foreach ($this->order as $i => $side) {
+            $by = $this->starts[$i] + $this->round->out + ($i === 0 ? 0.0 : $this->thickness / 2.0);
+            array_push($windows, ...array_map(static fn (Ring $r): Ring => $r->moved($by, 0.0), $this->round->windows[$side] ?? []));
+        }
+
+        return $windows;
     }
 
     /** Where one of its creases begins: at the higher of both sides there. */
@@ -174,7 +189,8 @@ final readonly class StackPapers
 
     private function art(): ?Artwork
     {
-        $covering = Coverings::orTone(Finish::from($this->stack->said->text('finish') ?? 'bare'), $this->building);
+        $finish = $this->round->finish ?? Finish::from($this->stack->said->text('finish') ?? 'bare');
+        $covering = Coverings::orTone($finish, $this->building);
 
         // Sides that meet at a corner begin their courses by turns.
         return $covering === null ? null : new FoldedArt(array_map(fn (int $i): Artwork => $covering->artwork(
@@ -192,10 +208,11 @@ final readonly class StackPapers
         $corners = array_map(fn (Vec2 $p): Vec3 => $plane->at($p, $this->thickness), $ring->points);
         $joints = [];
         foreach ($card->placements as $copy => $frame) {
-            $area = self::isIn($frame, $plane) ? Clip::sharedArea(new Region($ring), new Region(new Ring(array_map(
-                static fn (Vec2 $p): Vec2 => $plane->project($frame->at($p)),
-                $card->outline->ring->points,
-            )))) : 0.0;
+            $on = static fn (Vec2 $p): Vec2 => $plane->project($frame->at($p));
+            $flat = static fn (Ring $r): Ring => new Ring(array_map($on, $r->points));
+            $area = self::isIn($frame, $plane)
+                ? Clip::sharedArea(new Region($ring), new Region($flat($card->outline->ring), array_map($flat, $card->holes)))
+                : 0.0;
             $joints = $area <= Tolerance::MEET ? $joints : [...$joints, new Joint(
                 JointKind::Lap, Ref::inside($paper->id), Ref::outside($card->id, $copy), $corners, why: 'stuck on', contact_mm2: $area,
             )];

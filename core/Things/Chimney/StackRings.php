@@ -55,7 +55,10 @@ final readonly class StackRings
                 : [new Vec2(0.0, $course->foot), new Vec2($length, $course->foot)];
         }, [0, 1, 2, 3]);
 
-        $round = new Round("$course->name-paper", "paper of the $course->words", $out, $feet, $course->top);
+        $round = new Round("$course->name-paper", "paper of the $course->words", $out, $feet, $course->top, $course->finish, array_map(
+            fn (int $side): array => $course->windows($this->stack, $side),
+            [0, 1, 2, 3],
+        ));
 
         return $cards->with((new StackPapers($this->stack, $this->building, $round))->make($cards->parts));
     }
@@ -122,6 +125,7 @@ final readonly class StackRings
                     ->plus(2.0 * $ends, 'plus 2 × '.LengthFormat::trimmed($ends, 3)),
                 'height' => Figure::given($outline->ring->bounds()->height(), 'from its foot to its top'),
             ],
+            holes: array_map(static fn (Ring $r): Ring => $r->moved($ends, 0.0), $course->windows($this->stack, $side)),
         );
 
         return new PartSet([$part], $this->joints($part, $placed));
@@ -137,7 +141,7 @@ final readonly class StackRings
         foreach ($placed as $copy => [$side, $layer]) {
             [$behind, $area] = match (true) {
                 $layer === 1 => [Ref::outside($this->shaft->id), $this->onShaft($part, $side, $copy)],
-                $copy > 0 => [Ref::outside($part->id, $copy - 1), $part->outline->ring->area()],
+                $copy > 0 => [Ref::outside($part->id, $copy - 1), $part->region()->area()],
                 default => [null, 0.0],
             };
             $joints = $behind === null || $area < Tolerance::MEET ? $joints : [...$joints, new Joint(
@@ -163,8 +167,9 @@ final readonly class StackRings
         $right = $this->stack->length($side) + $half;
         $face = new Ring([...$points, new Vec2($right, $this->stack->head()), new Vec2($left, $this->stack->head())]);
         $frame = $part->placements[$copy];
-        $flat = array_map(static fn (Vec2 $p): Vec2 => $plane->project($frame->at($p)), $part->outline->ring->points);
+        $on = static fn (Vec2 $p): Vec2 => $plane->project($frame->at($p));
+        $flat = static fn (Ring $ring): Ring => new Ring(array_map($on, $ring->points));
 
-        return Clip::sharedArea(new Region($face), new Region(new Ring($flat)));
+        return Clip::sharedArea(new Region($face), new Region($flat($part->outline->ring), array_map($flat, $part->holes)));
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Things\Chimney;
 
 use Chartula\Core\Form\Claims\Pierced;
+use Chartula\Core\Form\Side;
+use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Measure\Tolerance;
 
@@ -14,6 +16,9 @@ final readonly class StackRoom
     /** A strip of card beside a hole that is thinner than this cannot be cut. */
     private const LEAST_WEB_MM = 1.0;
 
+    /** A panel that is narrower or lower than this cannot be cut out. */
+    private const LEAST_PANEL_MM = 0.6;
+
     /** Card of other roofs, cut square, leans out past its underside by less than this, mm. */
     private const BESIDE_MM = 1.5;
 
@@ -22,6 +27,22 @@ final readonly class StackRoom
 
     public function __construct(private Stack $stack)
     {
+    }
+
+    /** Whether panels can be cut, and more than nothing of each is to be seen. */
+    public function forPanels(): bool
+    {
+        foreach ($this->stack->courses() as $course) {
+            foreach ([0, 1] as $side) {
+                foreach ($course->windows($this->stack, $side) as $window) {
+                    if (min($window->bounds()->width(), $window->bounds()->height()) < self::LEAST_PANEL_MM) {
+                        return false;
+                    }
+                }
+            }
+        }
+
+        return true;
     }
 
     /** Whether none of them begins before the one under it ends, or before the stack is out of the roof all round. */
@@ -60,7 +81,9 @@ final readonly class StackRoom
             foreach ($facet->patches as $patch) {
                 foreach ($patch->lines() as $line) {
                     $side = Hull::around([$line->from, $line->to]);
-                    if ($room->distanceTo($side) < self::LEAST_WEB_MM && $stands->distanceTo($side) > Tolerance::CUT) {
+                    // Against a wall its hole goes on to that.
+                    $isAgainst = Side::isOfKind($line->label, SideKind::Wall, SideKind::On) && $room->distanceTo($side) <= 0.0;
+                    if (! $isAgainst && $room->distanceTo($side) < self::LEAST_WEB_MM && $stands->distanceTo($side) > Tolerance::CUT) {
                         return true;
                     }
                 }

@@ -21,6 +21,7 @@ use Chartula\Core\Form\Claims\Site;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
+use Chartula\Core\Things\Chimney\AgainstWall;
 use Chartula\Core\Things\Chimney\Breast;
 use Chartula\Core\Things\Chimney\BreastChecks;
 use Chartula\Core\Things\Chimney\BreastPapers;
@@ -121,17 +122,21 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks
     public function objection(Feature $feature, Site $site): ?string
     {
         $stack = Stack::of($site);
-        $breast = $stack?->breast;
-        if ($stack === null || $breast === null) {
+        if ($stack === null) {
             return null;
         }
         $flues = new Flues($stack);
+        $room = new StackRoom($stack);
+        $own = $stack->breast === null
+            ? (new AgainstWall($stack, $site->faces[0]->wall))->objection()
+            : (new BreastChecks($stack, $stack->breast))->objection();
 
-        return (new BreastChecks($stack, $breast))->objection() ?? match (true) {
+        return $own ?? match (true) {
             ! $flues->fit() => 'chimney.flues',
             $flues->open() > 0 && $stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
-            ! (new StackRoom($stack))->forCourses() => 'chimney.courses',
-            (new StackRoom($stack))->leavesSliver() => 'chimney.sliver',
+            ! $room->forPanels() => 'chimney.panels',
+            ! $room->forCourses() => 'chimney.courses',
+            $room->leavesSliver() => 'chimney.sliver',
             default => null,
         };
     }
@@ -139,17 +144,23 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks
     public function takes(Feature $feature, Site $site): array
     {
         $stack = Stack::of($site);
-        $breast = $stack?->breast;
-        if ($stack === null || $breast === null) {
+        if ($stack === null) {
             return [];
+        }
+        $breast = $stack->breast;
+        $through = [
+            Claim::upright('stack', $feature, $stack->ring($stack->paper())),
+            Claim::standing('stack', $feature, $stack->ring($stack->reach())),
+        ];
+        if ($breast === null) {
+            return [...(new AgainstWall($stack, $site->faces[0]->wall))->claims($feature), ...$through];
         }
         $out = $breast->behind + $breast->deep + $stack->paper();
 
         return [
             Claim::own('breast', $feature, $breast->onWall(), $out)->with(shown: $breast->upTo($stack->top)),
             ...(new BreastChecks($stack, $breast))->setOffClaims($feature),
-            Claim::upright('stack', $feature, $stack->ring($stack->paper())),
-            Claim::standing('stack', $feature, $stack->ring($stack->reach())),
+            ...$through,
         ];
     }
 
@@ -175,18 +186,20 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks
     public function made(Site $site, Building $building): PartSet
     {
         $stack = Stack::of($site);
-        $breast = $stack?->breast;
-        if ($stack === null || $breast === null) {
+        if ($stack === null) {
             return new PartSet;
         }
+        $breast = $stack->breast;
         $cards = (new StackCards($stack))->make();
         $paper = (new StackPapers($stack, $building, Round::stack($stack)))->make($cards->parts);
-        $papers = (new BreastPapers($stack, $breast, $building))->make($cards->parts);
+        $papers = $breast === null ? new PartSet : (new BreastPapers($stack, $breast, $building))->make($cards->parts);
+        $setOffs = $breast === null ? new PartSet
+            : (new SetOffs($stack, $breast, $building, $papers->parts[0] ?? $paper->parts[0]))->make();
         $rings = (new StackRings($stack, $building, $paper->parts[0]))->make();
         $byId = array_column(array_map(static fn (Part $p): array => [$p->id, $p], [...$paper->parts, ...$rings->parts]), 1, 0);
 
         return PartSet::joined([
-            $cards, $paper, $papers, $rings, (new SetOffs($stack, $breast, $building, $papers->parts[0] ?? $paper->parts[0]))->make(),
+            $cards, $paper, $papers, $rings, $setOffs,
             (new Flashings($stack))->make($byId), (new Cap($stack))->paper(), (new Pots($stack))->make(),
         ]);
     }

@@ -33,6 +33,8 @@ final class ChimneyTest extends TestCase
 
     private const CARD = 1.17;
 
+    private const PANELLED = ['w' => '4ft', 'd' => '3ft', 'h' => '7ft', 'on' => self::RIDGE, 'panels' => 2, 'cornice' => '7in'];
+
     private const TAN = 0.83909963;
 
     /**
@@ -262,6 +264,45 @@ final class ChimneyTest extends TestCase
         }
     }
 
+    /**
+     * Two panels on a side of 4 ft = 16, with half a brick = 1.5 between and beside them: 5.75 each; of 9 courses 7 high. A cornice of 7 in
+     * is 2.333 high, and over it only the cap.
+     */
+    public function testPanelsAreOpenAndACorniceGoesRoundUnderTheCap(): void
+    {
+        $derived = self::derived(self::PANELLED);
+        self::assertSame([], $derived->dryFit->findings);
+        $strip = self::part($derived, 'main.stack-panels-long.c1');
+        self::assertCount(2, $strip->holes);
+        self::assertEqualsWithDelta([5.75, 7.0], [$strip->holes[0]->bounds()->width(), $strip->holes[0]->bounds()->height()], 1e-6);
+        $paper = self::part($derived, 'main.stack-panels-paper.c1');
+        self::assertCount(8, $paper->holes);
+        $cornice = self::part($derived, 'main.stack-cornice-long.c1');
+        self::assertEqualsWithDelta(7.0 / 3.0, $cornice->height(), 1e-6);
+        $cap = self::part($derived, 'main.stack-cap.c1');
+        $under = $cap->placements[count($cap->placements) - 1]->origin->z - $cap->thickness;
+        self::assertEqualsWithDelta($under, $cornice->placements[0]->origin->z + $cornice->height(), 1e-6);
+    }
+
+    #[DataProvider('provideOtherPanels')]
+    public function testAnotherPanelIsFound(string $key, mixed $other): void
+    {
+        $document = BuildingGenerator::with(self::document(self::PANELLED), "blocks.0.features.0.$key", $other);
+        $findings = DryFit::check(Kits::serialised(self::derived(self::PANELLED)), BuildingReader::fromDocument($document))->findings;
+        self::assertContains(true, array_map(static fn (Finding $f): bool => str_starts_with($f->code, 'stack.'), $findings), $key);
+    }
+
+    /** @return iterable<string, array{string, mixed}> */
+    public static function provideOtherPanels(): iterable
+    {
+        $others = [
+            'panels' => 1, 'panels_high' => 10, 'panels_down' => 5, 'panels_in' => '3in', 'cornice' => '9in', 'cornice_out' => '7in',
+        ];
+        foreach ($others as $key => $other) {
+            yield $key => [$key, $other];
+        }
+    }
+
     /** A stack that is left out, a side, a cap or a pot that is, and a box that is half a millimetre too small for its hole. */
     #[DataProvider('provideMissing')]
     public function testWhatIsNotThereIsFound(string $pattern): void
@@ -318,6 +359,7 @@ final class ChimneyTest extends TestCase
         yield 'a peg over a wall' => [['made' => 'inside'] + $on(['in' => '1ft']), 'chimney.peg-over-wall'];
         yield 'pots wider than their flue' => [['pot_w' => '12in'], 'chimney.pot-too-wide'];
         yield 'flues that have no room' => [['flues' => 4], 'chimney.flues'];
+        yield 'panels of nothing' => [['panels' => 4, 'w' => '23in'], 'chimney.panels'];
         yield 'courses in each other’s way' => [['band' => 3, 'band_down' => 0], 'chimney.courses'];
         yield 'a sliver beside the ridge' => [$on(['in' => '4ft 9 3/4in']), 'chimney.sliver'];
     }

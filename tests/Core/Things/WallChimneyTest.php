@@ -218,6 +218,78 @@ final class WallChimneyTest extends TestCase
         }
     }
 
+    /**
+     * Before the right gable stands a shed, 20 high at its wall, whose roof falls away by 20°. The stack's back stands two papers before
+     * that wall; at its back the shed's underside is 20 less 0.2 · tan 20° high, at its front 20 less 6 · tan 20°.
+     */
+    public function testItStandsOnALowerRoofAgainstAHigherWall(): void
+    {
+        $derived = self::onShed([]);
+        self::assertSame([], $derived->dryFit->findings);
+        $own = [];
+        foreach (['front' => 6.0, 'back' => 0.2] as $side => $out) {
+            $part = self::part($derived, "stack-$side");
+            $own[$side] = $part->placements[0]->origin->x - 72.0;
+            self::assertEqualsWithDelta(20.0 - $out * tan(deg2rad(20.0)), $part->placements[0]->origin->z, 0.45, $side);
+        }
+        self::assertEqualsWithDelta(['front' => 6.0, 'back' => 0.2], $own, 1e-6);
+        // The shed's panel has its notch: between both of its sides, and as far out as the stack goes.
+        self::assertGreaterThan(4, $derived->kit->part('shed.front-slope.carrier')->part->outline->ring->count());
+    }
+
+    #[DataProvider('provideOnShed')]
+    public function testAnotherFigureOnALowerRoofIsFound(string $key, mixed $other): void
+    {
+        $said = ['w' => '2ft 6in', 'h' => '5ft'];
+        $document = BuildingGenerator::with(self::withShed($said), "blocks.0.features.0.$key", $other);
+        $codes = array_map(
+            static fn (Finding $f): string => $f->code,
+            DryFit::check(Kits::serialised(self::onShed($said)), BuildingReader::fromDocument($document))->findings,
+        );
+        self::assertContains(true, array_map(static fn (string $c): bool => str_starts_with($c, 'stack.'), $codes), $key);
+    }
+
+    /** @return iterable<string, array{string, mixed}> */
+    public static function provideOnShed(): iterable
+    {
+        foreach (['w' => '2ft 9in', 'd' => '20in', 'h' => '5ft 3in', 'on.from' => '2ft 9in', 'above' => 'base', 'breast_w' => '4ft'] as $key => $other) {
+            yield $key => [$key, $other];
+        }
+    }
+
+    public function testWhatStandsOutIsNotLetIntoTheWallBehind(): void
+    {
+        try {
+            self::onShed(['above' => 'roof', 'h' => '2ft']);
+            self::fail('it was made');
+        } catch (InvalidInput $e) {
+            self::assertSame(['chimney.against-wall'], array_map(static fn (Problem $p): string => $p->code, $e->problems));
+        }
+        self::assertSame([], self::onShed(['above' => 'roof', 'h' => '2ft', 'oversail' => 0])->dryFit->findings);
+    }
+
+    /** @param  array<string, mixed>  $said */
+    private static function onShed(array $said): Derivation
+    {
+        $document = self::withShed($said);
+
+        return self::$derived[JsonText::encode($document)] ??= Derivation::of(BuildingReader::fromDocument($document), JsonText::encode($document));
+    }
+
+    /** @param  array<string, mixed>  $said */
+    private static function withShed(array $said): stdClass
+    {
+        $document = self::document(['on' => ['anchor' => 'wall', 'edge' => 'right', 'from' => '2ft 8in'], 'breast_w' => null, ...$said]);
+        assert(is_array($document->blocks));
+        $shed = (object) [
+            'id' => 'shed', 'turn' => 90, 'footprint' => (object) ['rect' => ['10ft', '6ft']], 'eaves' => '2ft 9 13/16in', 'walls' => [],
+            'roof' => (object) ['kind' => 'lean-to', 'pitch' => 20, 'overhang' => (object) ['eaves' => '6in', 'verge' => '3in']],
+            'place' => [(object) ['against' => 'back', 'with' => 'main.right'], (object) ['centre' => 'back', 'with' => 'main.right']],
+        ];
+
+        return BuildingGenerator::with($document, 'blocks', [...$document->blocks, $shed]);
+    }
+
     /** @param  array<string, mixed>  $more  of the document */
     #[DataProvider('provideGivenUp')]
     public function testWhatIsGivenUpKeepsCutsOrDropsItAndSaysSo(array $more, bool $isMade, ?string $code): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
@@ -20,6 +21,8 @@ use Chartula\Core\Measure\Tolerance;
  */
 final readonly class BreastBox
 {
+    use CopiesWith;
+
     /** Layers are stuck on each other where a box would leave less than so many thicknesses of its card. */
     private const LEAST_BOX = 4.0;
 
@@ -112,7 +115,8 @@ final readonly class BreastBox
             default => $middle - $w / 2.0,
         }, $w);
         $left = self::left($massing, $ends, self::MORE_MM + max(
-            $mm($said->real('cap_out')), ($said->count('oversail') ?? 0) * $mm($said->real('oversail_out')),
+            $mm($said->real('cap_out')), $mm($said->real('cornice')) > 0.0 ? $mm($said->real('cornice_out')) : 0.0,
+            ($said->count('oversail') ?? 0) * $mm($said->real('oversail_out')),
             ($said->count('band') ?? 0) > 0 ? $mm($said->real('band_out')) : 0.0,
         ));
         [$cut, $stack] = [$wide->shared($left), $narrow->shared($left)];
@@ -172,6 +176,19 @@ final readonly class BreastBox
         }
 
         return $stock === null ? 0.0 : $stock->thickness_mm + $building->methods->template->addsTo($stock);
+    }
+
+    /** Whether it is no more than a stack from the foot of its wall. */
+    public function isPlain(): bool
+    {
+        return ! $this->hasShoulders() && ($this->feature->said->count('set_offs') ?? 0) === 0
+            && $this->foot < $this->base + Tolerance::MEET;
+    }
+
+    /** The same with its back so much farther before its wall. */
+    public function beyond(float $mm): self
+    {
+        return $this->with(behind: $this->behind + $mm, deep: $this->deep - $mm);
     }
 
     public function hasShoulders(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit\Massing;
 
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Offset;
@@ -17,6 +18,8 @@ use Chartula\Core\Measure\Tolerance;
 /** A chimney as its document describes it: its plan, its top, and the roof that it comes out of. Model millimetres. */
 final readonly class StackBox
 {
+    use CopiesWith;
+
     /** Card that stands out comes no nearer to what is said than that, mm. */
     private const MORE_MM = 0.8;
 
@@ -36,6 +39,7 @@ final readonly class StackBox
         private StackPlace $place,
         private Massing $massing,
         public ?BreastBox $breast = null,
+        private ?Mass $against = null,
     ) {
     }
 
@@ -50,7 +54,7 @@ final readonly class StackBox
                 array_push(
                     $all,
                     ...$place === null ? [] : [self::at($massing, $mass, $feature, $place)],
-                    ...$breast === null ? [] : [self::over($massing, $mass, $breast)],
+                    ...$breast === null ? [] : [self::onLowerRoof($massing, $mass, $breast) ?? self::over($massing, $mass, $breast)],
                 );
             }
         }
@@ -82,7 +86,8 @@ final readonly class StackBox
             $place->middle->plus($w)->plus($d), $place->middle->minus($w)->plus($d),
         ]);
         $out = max(
-            $mm($said->real('cap_out')), ($said->count('oversail') ?? 0) * $mm($said->real('oversail_out')),
+            $mm($said->real('cap_out')), $mm($said->real('cornice')) > 0.0 ? $mm($said->real('cornice_out')) : 0.0,
+            ($said->count('oversail') ?? 0) * $mm($said->real('oversail_out')),
             ($said->count('plinth') ?? 0) > 0 ? $mm($said->real('plinth_out')) : 0.0,
             ($said->count('band') ?? 0) > 0 ? $mm($said->real('band_out')) : 0.0,
         );
@@ -100,6 +105,29 @@ final readonly class StackBox
         return (new self($name, $breast->feature, $breast->plan($breast->narrow), 0.0, $place, $massing, $breast))->asHighAsSaid($mass);
     }
 
+    /** Of one that is no more than a stack, and has another block's roof under all of it. */
+    private static function onLowerRoof(Massing $massing, Mass $mass, BreastBox $breast): ?self
+    {
+        if (! $breast->isPlain()) {
+            return null;
+        }
+        $breast = $breast->beyond($massing->building->methods->paper->thickness_mm);
+        $name = "{$mass->block->id}.{$breast->feature->id}";
+        $place = StackPlace::on($breast->middle(), $breast->along);
+        $self = new self($name, $breast->feature, $breast->plan($breast->narrow), 0.0, $place, $massing, null, $mass);
+        foreach (array_keys($self->plan->points) as $i) {
+            [$from, $to] = [$self->plan->point($i), $self->plan->point($i + 1)];
+            $steps = (int) ceil($from->distanceTo($to) / self::STEP_MM);
+            for ($k = 0; $k < $steps; $k++) {
+                if ($self->roofAt($from->plus($to->minus($from)->times(($k + 0.5) / $steps))) === -INF) {
+                    return null;
+                }
+            }
+        }
+
+        return $self->asHighAsSaid($mass);
+    }
+
     private function asHighAsSaid(Mass $mass): self
     {
         $from = match ($this->feature->said->text('above')) {
@@ -108,7 +136,7 @@ final readonly class StackBox
             default => self::ridge($this->massing, $mass),
         };
 
-        return new self($this->name, $this->feature, $this->plan, $from + $this->mm('h'), $this->place, $this->massing, $this->breast);
+        return $this->with(top: $from + $this->mm('h'));
     }
 
     /** What of a plan lies before the line at which low relief cuts the building, and far enough before it for what stands out. */
@@ -137,56 +165,10 @@ final readonly class StackBox
         return $length === null ? 0.0 : $this->massing->building->scale->modelMm($length);
     }
 
-    /**
-     * What stands out of its sides, by its figures: courses of the building, counted on the datum.
-     *
-     * @return array<string, array{?float, float, float}> by what its parts are called: its foot, null on the roof, its top, and how far out
-     */
-    public function courses(float $head): array
+    /** What stands on it and out of it. */
+    public function details(): StackDetails
     {
-        $course = $this->course();
-        $count = fn (string $key): int => $this->feature->said->count($key) ?? 0;
-        $down = static fn (float $height): float => floor($height / $course + Tolerance::SHARE) * $course;
-        $courses = [];
-        if ($count('plinth') > 0) {
-            $highest = $this->highest($this->mm('plinth_out'));
-            $top = (ceil($highest / $course - Tolerance::SHARE) + $count('plinth')) * $course;
-            $courses['plinth'] = [null, $top, $this->mm('plinth_out')];
-        }
-        if ($count('band') > 0) {
-            $top = $down($head - $count('band_down') * $course);
-            $courses['band'] = [$top - $count('band') * $course, $top, $this->mm('band_out')];
-        }
-        $top = $down($head - $count('oversail_down') * $course);
-        for ($i = 1; $i <= $count('oversail'); $i++) {
-            $foot = $top - ($count('oversail') - $i + 1) * $course;
-            $courses['oversail'.($i === 1 ? '' : "-$i")] = [$foot, $foot + $course, $i * $this->mm('oversail_out')];
-        }
-
-        return $courses;
-    }
-
-    /** @return list<Vec2> where its pots stand, in plan: those for which low relief leaves no room do not */
-    public function pots(): array
-    {
-        $said = $this->feature->said;
-        $count = $said->count('flues') ?? 1;
-        $rows = min($count, $said->count('rows') ?? 1);
-        $columns = (int) ceil($count / $rows);
-        $pitch = $this->mm('flue') + $this->massing->building->gauge->brick_mm / 2.0 / $this->massing->building->scale->ratio;
-        [$x, $y] = [$this->place->along, $this->place->across()];
-        $places = [];
-        for ($i = 0; $i < $count; $i++) {
-            $inRow = min($columns, $count - intdiv($i, $columns) * $columns);
-            $long = ($i % $columns - ($inRow - 1) / 2.0) * $pitch;
-            $short = (intdiv($i, $columns) - ($rows - 1) / 2.0) * $pitch;
-            [$on, $off] = $this->mm('w') >= $this->mm('d') ? [$long, $short] : [-$short, $long];
-            $at = $this->place->middle->plus($x->times($on))->plus($y->times($off));
-            $room = $this->plan->contains($at) ? $this->plan->distanceTo($at) : 0.0;
-            array_push($places, ...$room > max($this->mm('flue'), $this->mm('pot_w')) / 2.0 - Tolerance::MEET ? [$at] : []);
-        }
-
-        return $said->text('pots') === 'none' ? [] : array_slice($places, 0, $said->count('open') ?? $count);
+        return new StackDetails($this, $this->place, $this->massing->building);
     }
 
     /** One side’s plane: x from its left end as seen from outside, y up from the datum. */
@@ -246,7 +228,8 @@ final readonly class StackBox
     {
         $highest = -INF;
         foreach ($this->massing->masses as $mass) {
-            foreach ($mass->slopes as $slope) {
+            // Its wall's own roof hangs out over it.
+            foreach ($mass === $this->against ? [] : $mass->slopes as $slope) {
                 $isHere = $slope->plan->contains($at) && ($mass->ring->contains($at) || ! $mass->mayReach($at) || array_filter(
                     $this->massing->hosts($mass), static fn (Mass $m): bool => $m->ring->contains($at),
                 ) !== []);
@@ -286,7 +269,7 @@ final readonly class StackBox
     }
 
     /** The highest of the roof along its sides, or so far beyond them. */
-    private function highest(float $beyond = 0.0): float
+    public function highest(float $beyond = 0.0): float
     {
         $highest = -INF;
         $plan = Offset::lines($this->plan, array_fill(0, 4, $beyond));
