@@ -52,7 +52,9 @@ final readonly class BuildingPictures
             ['From the back and the left', self::BACK_DEG, $self->whole(self::BACK_DEG), $box(0.51, 0.75)],
             ['Taken apart', self::FRONT_DEG, $self->apart(), $box(0.0, 0.5)],
         ];
+        $less = Things::of($kit)->parts === [] ? '' : ', without what stands by itself (see its own pictures)';
         foreach ($pictures as [$words, $azimuth, $leaves, $box]) {
+            $words .= $less;
             $drawing->text(new Text(new Vec2($box->x0, $box->y1 + 1.5), $words, 2.6, bold: true, colour: SheetFurniture::INK));
             Axonometry::of($leaves, $azimuth)->draw($drawing, $box);
         }

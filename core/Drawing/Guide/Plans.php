@@ -29,14 +29,14 @@ final readonly class Plans
     /** Names of boards stand so far along them, off their middle, where others cross. */
     private const ALONG = 0.3;
 
-    private function __construct(private Kit $kit, private Walls $walls)
+    private function __construct(private Kit $kit, private Walls $walls, private Things $things)
     {
     }
 
     /** @return list<Picture> */
-    public static function of(Kit $kit, Walls $walls): array
+    public static function of(Kit $kit, Walls $walls, Things $things): array
     {
-        $self = new self($kit, $walls);
+        $self = new self($kit, $walls, $things);
 
         return [...array_map($self->plan(...), $self->heights()), $self->section(), $self->roofs()];
     }
@@ -152,8 +152,29 @@ final readonly class Plans
                 }
             }
         }
+        foreach ($this->standing() as $key => $ring) {
+            $picture->ring($ring->points, self::CARD);
+            $picture->name(new Vec2($ring->middle()->x, $ring->bounds()->y1), $this->things->label($key), new Vec2(0.0, 1.0));
+        }
 
         return $picture;
+    }
+
+    /** @return array<string, Ring> what stands on roofs or goes through them, in plan, by block and thing */
+    private function standing(): array
+    {
+        $rings = [];
+        foreach ($this->kit->form->facets as $facet) {
+            foreach ($facet->standing as $standing) {
+                foreach ($this->kit->form->blocks as $block) {
+                    $key = $block->block->id.'.'.($standing->feature->id ?? '');
+                    $isOwn = in_array($standing->feature, $block->block->features, true) && isset($this->things->parts[$key]);
+                    $rings += $isOwn ? [$key => $standing->ring] : [];
+                }
+            }
+        }
+
+        return $rings;
     }
 
     private function roof(Picture $picture, LabelledPart $labelled, Frame $frame): void

@@ -12,6 +12,7 @@ use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\JointKind;
+use Chartula\Core\Part\Part;
 
 /** Every wall from outside: its cards, what stands in its openings and how deep, what stands on its inside, which ends run through. */
 final readonly class WallPictures
@@ -24,14 +25,14 @@ final readonly class WallPictures
     /** An end of a wall begins at this share of half its width. */
     private const END = 0.8;
 
-    private function __construct(private Kit $kit, private Walls $walls, private Mates $mates)
+    private function __construct(private Kit $kit, private Walls $walls, private Things $things, private Mates $mates)
     {
     }
 
     /** @return list<Picture> */
-    public static function of(Kit $kit, Walls $walls, Mates $mates): array
+    public static function of(Kit $kit, Walls $walls, Things $things, Mates $mates): array
     {
-        $self = new self($kit, $walls, $mates);
+        $self = new self($kit, $walls, $things, $mates);
 
         return array_values(array_map($self->picture(...), array_filter(array_keys($walls->cards), $walls->isWall(...))));
     }
@@ -49,6 +50,7 @@ final readonly class WallPictures
             $picture->ring($hole->points, self::OPEN);
         }
         self::named($picture, $filled, $frame);
+        $this->before($picture, $part, $frame);
         $inner = $cards[count($cards) - 1];
         $stands = [];
         foreach ($this->mates->on($inner->part->id, 0, 'inside') as [$label, $from, $to]) {
@@ -67,6 +69,23 @@ final readonly class WallPictures
         }
 
         return $picture;
+    }
+
+    /** What stands before the wall and is made by itself: its outline, and its labels. */
+    private function before(Picture $picture, Part $card, Frame $frame): void
+    {
+        foreach ($this->kit->form->walls() as $wall) {
+            $block = $this->kit->form->blocks[$wall->block]->block;
+            foreach ($block->id === $card->of->block && $wall->wall->name === $card->of->edge ? $wall->claims : [] as $claim) {
+                $on = static fn (Vec2 $p): Vec2 => $frame->project($wall->frame->at($p));
+                if ($claim->isOwn) {
+                    $picture->ring(array_map($on, ($claim->shown ?? $claim->ring)->points), self::OPEN);
+                }
+                if ($claim->isOwn && $claim->shown !== null) {
+                    $picture->name($on($claim->ring->bounds()->centre()), $this->things->label("$block->id.{$claim->feature->id}"));
+                }
+            }
+        }
     }
 
     /**

@@ -7,7 +7,7 @@ namespace Chartula\Core\Drawing\Guide;
 use Chartula\Core\Drawing\Mates;
 use Chartula\Core\Kit\Kit;
 
-/** Plans, a section, the roofs from above and every wall from outside, each with the labels of what stands there. */
+/** Plans, a section, the roofs from above, every wall from outside and what stands by itself, each with the labels of what is there. */
 final readonly class WhereThingsGo
 {
     /** @return list<Picture> */
@@ -15,6 +15,12 @@ final readonly class WhereThingsGo
     {
         $walls = Walls::of($kit);
 
-        return [...Plans::of($kit, $walls), ...WallPictures::of($kit, $walls, Mates::of($kit))];
+        $things = Things::of($kit);
+
+        return [
+            ...Plans::of($kit, $walls, $things),
+            ...WallPictures::of($kit, $walls, $things, Mates::of($kit)),
+            ...ThingPictures::of($kit, $things),
+        ];
     }
 }

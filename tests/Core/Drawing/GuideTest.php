@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Drawing;
 
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\Guide\Axonometry;
 use Chartula\Core\Drawing\Guide\GuidePages;
@@ -11,6 +13,7 @@ use Chartula\Core\Drawing\Guide\Leaf;
 use Chartula\Core\Drawing\Text;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Labelling\LabelledPart;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
@@ -24,13 +27,13 @@ final class GuideTest extends TestCase
     #[Group('property')]
     public function testEveryPartIsNamedWhereItGoes(string $name): void
     {
-        $derived = Kits::example($name);
+        $derived = $name === 'with chimneys' ? self::withChimneys() : Kits::example($name);
         $pages = GuidePages::of($derived->building, $derived->kit, '');
         $labels = array_column($derived->kit->parts, 'label');
         $found = [];
         foreach (array_slice($pages, 1) as $page) {
             foreach ($page->texts() as $text) {
-                $found += array_fill_keys((array) preg_split('/[ :,]+/', $text->text), true);
+                $found += array_fill_keys((array) preg_split('/[ :,;]+/', $text->text), true);
                 self::assertGreaterThanOrEqual(2.0, $text->size);
                 self::assertTrue($text->at->x > 0.0 && $text->at->x < $page->width && $text->at->y > 0.0 && $text->at->y < $page->height);
             }
@@ -41,9 +44,41 @@ final class GuideTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function provideExamples(): iterable
     {
-        foreach (['weigh-office', 'creamery', 'halt', 'ropewalk-row'] as $name) {
+        foreach (['weigh-office', 'creamery', 'halt', 'ropewalk-row', 'with chimneys'] as $name) {
             yield $name => [$name];
         }
+    }
+
+    /** The weigh office with one outside its gable and one on its ridge. */
+    private static function withChimneys(): Derivation
+    {
+        $things = json_decode((string) json_encode([
+            [
+                'kind' => 'wall-chimney', 'id' => 'a', 'on' => ['edge' => 'left', 'over' => 'middle'],
+                'breast_w' => '5ft', 'shoulder' => '6ft', 'set_offs' => 1,
+            ],
+            ['kind' => 'chimney', 'id' => 'b', 'on' => ['anchor' => 'roof-line', 'edge' => 'front', 'line' => 'ridge', 'from' => '14ft']],
+        ]));
+
+        return Kits::of(BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.features', $things));
+    }
+
+    /** From its front an outside chimney shows its front, its set-off and its cap; from its right a shoulder, too. */
+    public function testWhatStandsByItselfIsShownFromItsFrontAndItsRight(): void
+    {
+        $derived = self::withChimneys();
+        $said = self::texts(...array_slice(GuidePages::of($derived->building, $derived->kit, ''), 1));
+        foreach (['Outside chimney, from its front', 'Outside chimney, from its right', 'Chimney, from its front'] as $title) {
+            self::assertContains($title, $said);
+        }
+        $shoulder = $derived->kit->part('main.stack-shoulder-right.a')->label;
+        self::assertContains($shoulder, $said, 'beside the picture from the right');
+        $cards = array_filter(
+            $derived->kit->parts,
+            static fn (LabelledPart $p): bool => str_ends_with($p->part->id, '.a') && $p->label[0] === 'T',
+        );
+        $labels = array_column($cards, 'label');
+        self::assertContains($labels[0].' to '.$labels[count($labels) - 1], $said, 'on its wall');
     }
 
     /**

@@ -120,7 +120,10 @@ final class CoveredRoundChimneysTest extends TestCase
                     'T', 'Slates', PartGroup::Trim, $stock, $stock->thickness_mm,
                     new Outline($ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points)),
                     [$plane->moved(0.0, 0.0, $stock->thickness_mm)],
-                    ['width' => Figure::given($run->length(), 'what is left of a row'), 'height' => Figure::given(self::GAUGE, 'its gauge')],
+                    [
+                        'width' => Figure::given($run->length(), 'what is left of a row'),
+                        'height' => Figure::given(self::GAUGE, 'its gauge'),
+                    ],
                     mayTurn: false,
                 );
             }

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
-import type { PlanBlock, Point } from '../../api/types';
+import type { PlanBlock, Point, View } from '../../api/types';
 import { arrowOf, pagedTo } from '../../drawing/arrows';
 import { Canvas } from '../../drawing/Canvas';
 import { Words } from '../../drawing/Dimension';
@@ -34,6 +34,7 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
   const bounds = boundsOf([
     ...plan.blocks.map((block) => block.ring),
     ...roof.lines.map((line) => [line.from, line.to]),
+    ...roof.things.flatMap((thing) => thing.rings),
   ]);
   const room = Math.max(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0) * 0.06;
 
@@ -98,19 +99,7 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
             );
           })}
           <g pointerEvents="none">
-            {roof.lines.map((line, i) => (
-              <path
-                key={i}
-                d={pathOf([line.from, line.to], false)}
-                fill="none"
-                stroke="var(--slate)"
-                strokeWidth={perPx}
-                strokeDasharray={
-                  line.kind === 'eaves' || line.kind === 'verge' ? `${6 * perPx} ${4 * perPx}` : undefined
-                }
-                opacity={0.7}
-              />
-            ))}
+            <RoofOver roof={roof} perPx={perPx} />
             {plan.blocks
               .filter((block) => block.id === chosen)
               .flatMap((block) => block.edges)
@@ -132,6 +121,36 @@ export function PlanEditor({ chosen, onChoose, onMove }: Props) {
         </>
       )}
     </Canvas>
+  );
+}
+
+/** Lines of the roofs, and what stands on them. */
+function RoofOver({ roof, perPx }: { roof: View['roof']; perPx: number }) {
+  return (
+    <>
+      {roof.lines.map((line, i) => (
+        <path
+          key={i}
+          d={pathOf([line.from, line.to], false)}
+          fill="none"
+          stroke="var(--slate)"
+          strokeWidth={perPx}
+          strokeDasharray={line.kind === 'eaves' || line.kind === 'verge' ? `${6 * perPx} ${4 * perPx}` : undefined}
+          opacity={0.7}
+        />
+      ))}
+      {roof.things.flatMap((thing) =>
+        thing.rings.map((ring, i) => (
+          <path
+            key={`${thing.path} ${i}`}
+            d={pathOf(ring)}
+            fill="var(--sheet)"
+            stroke="var(--slate)"
+            strokeWidth={1.5 * perPx}
+          />
+        )),
+      )}
+    </>
   );
 }
 
