@@ -112,7 +112,8 @@ final class AtTheBenchTest extends BrowserTestCase
         $this->press('Hold');
         $drawn = fn (): int => count($this->browser->findElements(WebDriverBy::cssSelector('.cutting path[stroke-dasharray]')));
         self::assertGreaterThan(0, $drawn());
-        self::assertLessThan(count($this->browser->findElements(WebDriverBy::cssSelector('.cutting path:not([stroke-dasharray])'))), $drawn());
+        $lines = count($this->browser->findElements(WebDriverBy::cssSelector('.cutting path:not([stroke-dasharray])')));
+        self::assertLessThan($lines, $drawn());
         $this->find("//summary[normalize-space()='Try it on a simulated printer']")->click();
         $this->press('Print sheet 1');
         $this->browser->wait(10, 100)->until(

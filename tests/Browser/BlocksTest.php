@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\Group;
@@ -241,6 +242,39 @@ final class BlocksTest extends BrowserTestCase
         $this->saved(7);
         $this->browser->navigate()->refresh();
         $this->find("//*[@data-thing='chimney-1']");
+    }
+
+    public function testAChimneyStandsOutsideAWallAndIsPulledOnTheRoofPlan(): void
+    {
+        $this->beginBuilding('Tove', 'Outside chimneys');
+        $this->link('Shell')->click();
+        $this->press('back');
+        $this->addThing('outside chimney');
+        $this->saved(2);
+        $this->heading('Outside chimney');
+        $this->sees('joints close');
+        $this->find("//summary[.='Breast']")->click();
+        $this->type('breast, wide', '4ft');
+        $this->saved(3);
+        $this->find("//*[name()='svg'][@role='application']")->sendKeys(WebDriverKeys::ARROW_RIGHT);
+        $this->saved(4);
+        self::assertSame('9in', $this->field('right of what it is centred on')->getAttribute('value'));
+        $this->assertAccessible('a chimney outside a wall');
+        $this->type('breast, wide', '40ft');
+        $this->saved(5);
+        $this->sees('runs past the end of its wall');
+        $this->press('Undo that');
+        $this->saved(6);
+        $this->link('Roof')->click();
+        $thing = $this->find("//*[@data-thing='wall-chimney-1']");
+        // The back runs to the left of the plan.
+        (new WebDriverActions($this->browser))->moveToElement($thing)->clickAndHold()
+            ->moveByOffset(-20, 0)->moveByOffset(-20, 0)->release()->perform();
+        $this->saved(7);
+        $this->heading('Outside chimney');
+        self::assertMatchesRegularExpression('/^[1-9]ft/', (string) $this->field('right of what it is centred on')->getAttribute('value'));
+        $this->browser->navigate()->refresh();
+        $this->find("//*[@data-thing='wall-chimney-1']");
     }
 
     public function testAnArchGoesOverAPairAndOneWindowIsDressedForItself(): void

@@ -87,7 +87,7 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Takes
 
         return [
             Field::optional('made', 'made', $made, 'through')
-                ->saying('through a hole in the roof, held under it; over a peg that goes through; or notched, on the slope'),
+                ->saying('through a hole in the roof and held under it: neat, and the panel has to be cut for it; over a peg that goes through: it is put on last, a joint shows; or notched, on the slope: easiest, held by glue alone'),
             Field::optional('of', 'as', $of, 'auto')->under('How it is made'),
             Field::optional('card', 'card', new StockType)->meaning('the walls’ thickest')->under('How it is made'),
         ];

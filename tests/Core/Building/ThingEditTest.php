@@ -71,6 +71,49 @@ final class ThingEditTest extends TestCase
         );
     }
 
+    /**
+     * The left wall is 12 ft long, as the right one is; the back one 18 ft. One that is centred is mirrored about the middle, one that
+     * counts from an end about the wall's. A brick is 9 in, a course 3 in.
+     */
+    public function testAChimneyOutsideAWallIsMovedCopiedMirroredAndRepeated(): void
+    {
+        $own = ['block' => 'main', 'id' => 'wall-chimney-1'];
+        $document = self::edited([
+            ['op' => 'add-thing', 'block' => 'main', 'kind' => 'wall-chimney', 'on' => ['edge' => 'left']],
+            ['op' => 'move-thing', ...$own, 'bricks' => 1, 'courses' => 2],
+            ['op' => 'copy-thing', ...$own],
+            ['op' => 'copy-thing', ...$own, 'to' => 'main.back', 'mirrored' => true],
+            ['op' => 'set', 'path' => 'blocks.0.features.1.on.over', 'value' => null],
+            ['op' => 'set', 'path' => 'blocks.0.features.1.on.from', 'value' => '4ft'],
+            ['op' => 'copy-thing', 'block' => 'main', 'id' => 'wall-chimney-2', 'to' => 'main.right', 'mirrored' => true],
+            ['op' => 'repeat-thing', 'block' => 'main', 'id' => 'wall-chimney-2', 'count' => 2, 'every' => '5ft'],
+        ]);
+        self::assertEquals([
+            (object) ['edge' => 'left', 'over' => 'middle', 'from' => '9in', 'up' => '6in'],
+            (object) ['edge' => 'left', 'from' => '4ft', 'up' => '6in'],
+            (object) ['edge' => 'back', 'over' => 'middle', 'from' => '-9in', 'up' => '6in'],
+            (object) ['edge' => 'right', 'from' => '8ft', 'up' => '6in'],
+            (object) ['edge' => 'left', 'from' => '9ft', 'up' => '6in'],
+        ], array_map(static fn (stdClass $f): mixed => $f->on, self::things($document)));
+        self::assertSame([], BuildingReader::reading($document)->faults);
+    }
+
+    /** The second window's middle is at 10 ft: the copy stands as far from the left end of the back, which has no such window. */
+    public function testOneThatIsCentredOnAnOpeningIsCopiedToWhereItStood(): void
+    {
+        $document = self::edited([
+            [
+                'op' => 'add-thing', 'block' => 'main', 'kind' => 'wall-chimney',
+                'on' => ['edge' => 'front', 'over' => 'w1-2', 'from' => '-1ft'],
+            ],
+            ['op' => 'copy-thing', 'block' => 'main', 'id' => 'wall-chimney-1', 'to' => 'main.back'],
+            ['op' => 'remove-opening', 'wall' => 'main.front', 'id' => 'w1'],
+        ]);
+        self::assertEquals([
+            (object) ['edge' => 'front', 'from' => '9ft'], (object) ['edge' => 'back', 'from' => '9ft'],
+        ], array_map(static fn (stdClass $f): mixed => $f->on, self::things($document)));
+    }
+
     /** Things that nobody named keep the names of their places in the list when one is copied or taken away. */
     public function testThoseWithoutANameKeepTheirs(): void
     {

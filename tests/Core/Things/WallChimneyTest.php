@@ -252,7 +252,8 @@ final class WallChimneyTest extends TestCase
     /** @return iterable<string, array{string, mixed}> */
     public static function provideOnShed(): iterable
     {
-        foreach (['w' => '2ft 9in', 'd' => '20in', 'h' => '5ft 3in', 'on.from' => '2ft 9in', 'above' => 'base', 'breast_w' => '4ft'] as $key => $other) {
+        $others = ['w' => '2ft 9in', 'd' => '20in', 'h' => '5ft 3in', 'on.from' => '2ft 9in', 'above' => 'base', 'breast_w' => '4ft'];
+        foreach ($others as $key => $other) {
             yield $key => [$key, $other];
         }
     }
@@ -272,8 +273,9 @@ final class WallChimneyTest extends TestCase
     private static function onShed(array $said): Derivation
     {
         $document = self::withShed($said);
+        $text = JsonText::encode($document);
 
-        return self::$derived[JsonText::encode($document)] ??= Derivation::of(BuildingReader::fromDocument($document), JsonText::encode($document));
+        return self::$derived[$text] ??= Derivation::of(BuildingReader::fromDocument($document), $text);
     }
 
     /** @param  array<string, mixed>  $said */
