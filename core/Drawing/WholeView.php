@@ -7,6 +7,8 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Drawing\Guide\Leaf;
 use Chartula\Core\Drawing\Guide\Painter;
+use Chartula\Core\Form\Claims\Seen;
+use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
@@ -20,8 +22,9 @@ use Chartula\Core\Measure\Size;
 use Chartula\Core\Trim\PaneHoles;
 
 /**
- * A whole side of the building with all its blocks in their places: walls, openings and roofs as they are seen from far off, the nearer
- * over the farther, and chains of dimensions through. Model millimetres, from left to right as it is looked at, heights above the datum.
+ * A whole side of the building with all its blocks in their places: walls, openings, roofs and chimneys as they are seen from far off, the
+ * nearer over the farther, and chains of dimensions through. Model millimetres, from left to right as it is looked at, heights above the
+ * datum.
  *
  * @phpstan-type Link array{from: float, to: float, opening: null, size: array<string, string|float>, bricks: string}
  * @phpstan-type Shape array{kind: string, region: Region, wall: ?string, opening: ?string, finish: string}
@@ -58,6 +61,12 @@ final readonly class WholeView
         [$leaves, $shown] = $this->surfaces();
         $shapes = [];
         foreach (Painter::inOrder($leaves, $this->to, $this->flat(...)) as [$region, $i]) {
+            if ($shown[$i] instanceof Seen) {
+                $finish = $shown[$i]->finish->value;
+                $shapes[] = ['kind' => 'wall', 'region' => $region, 'wall' => null, 'opening' => null, 'finish' => $finish];
+
+                continue;
+            }
             if ($shown[$i] === null) {
                 $shapes[] = ['kind' => 'roof', 'region' => $region, 'wall' => null, 'opening' => null, 'finish' => ''];
 
@@ -72,7 +81,11 @@ final readonly class WholeView
         return $shapes;
     }
 
-    /** @return array{list<Leaf>, list<?array{WallForm, Patch}>} what faces the way it is looked from; the wall of each, null of a roof */
+    /**
+     * What faces the way it is looked from, and of what it is: a thing, a wall, or null of a roof.
+     *
+     * @return array{list<Leaf>, list<Seen|array{WallForm, Patch}|null>}
+     */
     private function surfaces(): array
     {
         $leaves = $shown = [];
@@ -90,6 +103,16 @@ final readonly class WholeView
                 $lift = static fn (Ring $r): array => array_map($facet->lifted(...), $r->points);
                 $leaves[] = new Leaf($lift($patch->outline), array_map($lift, $patch->holes), $facet->frame->normal, '');
                 $shown[] = null;
+            }
+        }
+
+        foreach ($this->form->sites as $site) {
+            $kind = $site->feature->kind;
+            foreach ($kind instanceof Shows ? $kind->seen($site) : [] as $seen) {
+                if ($seen->normal->dot($this->to) > self::FACES) {
+                    $leaves[] = new Leaf($seen->ring, [], $seen->normal, '');
+                    $shown[] = $seen;
+                }
             }
         }
 

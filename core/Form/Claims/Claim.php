@@ -32,7 +32,8 @@ final readonly class Claim
      * @param  bool  $stands  whether it stands upright on slopes, on which nothing else may lie there, or, where it pierces, goes upright
      *     through them; its ring is of the plan, in the building's axes
      * @param  bool  $isOwn  whether its kind makes itself what stands there: nothing is printed or raised for it, but it takes its place
-     * @param  ?Ring  $shown  how it is seen from before the wall, where that goes on past the wall’s top
+     * @param  ?Ring  $shown  all that it takes up, where that is more than of the wall or of the slope: as it is seen from before the wall,
+     *     or in plan
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(

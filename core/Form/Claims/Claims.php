@@ -170,7 +170,7 @@ final readonly class Claims
         foreach ($claims as $claim) {
             $edge = ($site->faces[$claim->face] ?? null)?->wall->wall->edge;
             if ($claim->stands) {
-                $standing[] = new Standing($claim->feature, $claim->ring, $claim->pierces);
+                $standing[] = new Standing($claim->feature, $claim->ring, $claim->pierces, $claim->shown);
             } elseif ($edge !== null) {
                 $walls[$edge] = self::more($walls[$edge], [$claim]);
             }

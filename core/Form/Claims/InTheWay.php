@@ -72,7 +72,7 @@ final readonly class InTheWay
      */
     private function isInABlock(WallForm $wall, Claim $claim): bool
     {
-        $box = $claim->ring->bounds();
+        $box = ($claim->shown ?? $claim->ring)->bounds();
         $plan = new Region(self::plan($wall, [$box->x0, $box->x1], [Tolerance::MEET, $claim->proud]));
         [$foot, $top] = [$wall->frame->origin->z + $box->y0, $wall->frame->origin->z + $box->y1];
         foreach ($this->form->blocks as $block) {

@@ -39,6 +39,7 @@ final readonly class AgainstWall
         return match (true) {
             $run->from < -Tolerance::MEET || $run->to > $this->wall->length->mm + Tolerance::MEET => 'chimney.past-wall',
             array_filter($this->stack->tops, static fn (?FootLine $l): bool => $l?->hasValley === true) !== [] => 'chimney.in-valley',
+            $this->stack->isSolid() => 'chimney.solid-on-slope',
             ! $this->stack->hasRoomForBox() => 'chimney.too-thin',
             $this->stack->head() < $this->highest() + self::LEAST_MM => 'chimney.too-low',
             array_filter($this->wall->openings, $isOver) !== [] => 'chimney.breast-over-opening',

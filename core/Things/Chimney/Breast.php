@@ -89,7 +89,7 @@ final readonly class Breast
         $card = Stack::cardOf($said, $roof->methods);
         $deep = $mm('d') - $behind;
         $isBox = $said->text('of') !== 'solid' && min($stack->length(), $deep) >= self::LEAST_BOX * $card;
-        $layers = $isBox || $said->text('of') === 'box' ? 0 : max(1, (int) round($deep / $card));
+        $layers = $isBox || $isOnRoof || $said->text('of') === 'box' ? 0 : max(1, (int) round($deep / $card));
 
         return new self(
             $said, $wall, $roof, $narrow, $cut, $stack, $base + ($up < Tolerance::MEET ? $wall->foot : $up), $base + $mm('shoulder'),

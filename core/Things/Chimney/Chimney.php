@@ -17,6 +17,7 @@ use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\NumberType;
 use Chartula\Core\Field\StockType;
 use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Claims\Site;
 use Chartula\Core\Form\Claims\Takes;
 use Chartula\Core\Measure\Tolerance;
@@ -26,7 +27,7 @@ use Chartula\Core\Trim\Makes;
 use Chartula\Core\Trim\Remarks;
 
 /** A stack on a ridge, a slope or at the eaves, through the roof or on it, with its courses, cap and pots. docs/formulas.md#chimneys */
-final readonly class Chimney implements AtOnePlace, Makes, Remarks, Takes
+final readonly class Chimney implements AtOnePlace, Makes, Remarks, Shows, Takes
 {
     /** A stack that ends lower over the roof than that is none, mm. */
     private const LEAST_MM = 1.0;
@@ -129,7 +130,7 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Takes
 
         return [
             ...$hole === null ? [] : [Claim::upright('stack', $feature, $hole)],
-            Claim::standing('stack', $feature, $stack->ring($stack->reach())),
+            Claim::standing('stack', $feature, $stack->ring($stack->reach()))->with(shown: $stack->extent()),
         ];
     }
 
@@ -138,6 +139,13 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Takes
         $stack = Stack::of($site);
 
         return $stack === null ? [] : (new StackRemarks($stack))->all();
+    }
+
+    public function seen(Site $site): array
+    {
+        $stack = Stack::of($site);
+
+        return $stack === null ? [] : (new StackFaces($stack))->all();
     }
 
     public function made(Site $site, Building $building): PartSet

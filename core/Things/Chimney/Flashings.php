@@ -130,10 +130,13 @@ final readonly class Flashings
         $line = FootLine::along($this->stack->roof, $ring->point($side), $ring->point($side + 1), $isTop);
         // Outside a wall nothing else stands on the roof.
         $points = $this->stack->breast !== null ? $this->stack->paperFeet($side) : ($line?->points() ?? []);
-        $feet = array_map(static fn (Vec2 $p): Vec2 => new Vec2($paper + $p->x, $p->y), $points);
+        $points = count($points) > 1 ? $points : [new Vec2(0.0, 0.0), new Vec2(1.0, 0.0)];
+        // Where the paper begins its lap goes on behind it.
+        $feet = array_map(
+            static fn (Vec2 $p): Vec2 => new Vec2($paper + $p->x, $p->y),
+            FootLine::carriedOn($points, $paper / 2.0, $paper / 2.0),
+        );
         $last = count($feet) - 1;
-        $feet[0] = new Vec2($feet[0]->x - ($side === $this->stack->firstSide() ? 0.0 : $paper / 2.0), $feet[0]->y);
-        $feet[$last] = new Vec2($feet[$last]->x + $paper / 2.0, $feet[$last]->y);
 
         return new Ring([...$feet, new Vec2($feet[$last]->x, $most), new Vec2($feet[0]->x, $most)]);
     }

@@ -90,6 +90,25 @@ final readonly class FootLine
         return $stretches;
     }
 
+    /**
+     * A line with both of its ends carried on as they rise.
+     *
+     * @param  list<Vec2>  $points  two at the least
+     * @return non-empty-list<Vec2>
+     */
+    public static function carriedOn(array $points, float $left, float $right): array
+    {
+        $on = static function (Vec2 $end, Vec2 $from, float $by): Vec2 {
+            $way = $end->minus($from);
+
+            // What is too short to tell how it rises goes on level.
+            return $end->plus(abs($way->x) < $by ? new Vec2($way->x < 0.0 ? -$by : $by, 0.0) : $way->times($by / abs($way->x)));
+        };
+        $last = count($points) - 1;
+
+        return [$on($points[0], $points[1], $left), ...array_slice($points, 1, -1), $on($points[$last], $points[$last - 1], $right)];
+    }
+
     public function at(float $x): float
     {
         [$a, $b] = $this->stretch($x);

@@ -117,9 +117,7 @@ final readonly class SetOffs
     private function onPaper(Part $part, int $side, int $copy): float
     {
         $half = $this->stack->paper() / 2.0;
-        // The paper of a whole stack begins with one of its sides, without a crease.
-        $isFirst = ! $this->breast->hasShoulders() && $this->wide->firstSide() === $side;
-        $from = $isFirst ? 0.0 : -$half;
+        $from = -$half;
         $face = match ($side) {
             0 => new Interval($from, $this->wide->w + $half),
             1 => new Interval($from, $this->wide->d),

@@ -367,6 +367,14 @@ final readonly class Stack
         return max([$this->paper(), ...array_map(fn (Course $c): float => $c->out() + $this->paper(), $plinth)]);
     }
 
+    /** All that it takes up in plan, however high over the roof. */
+    public function extent(): Ring
+    {
+        $outs = array_map(fn (Course $c): float => $c->out() + $this->paper(), $this->courses());
+
+        return $this->ring(max([$this->paper(), $this->mm('cap_out') + $this->paper(), ...$outs]));
+    }
+
     /** How far its walls go up. */
     public function head(): float
     {

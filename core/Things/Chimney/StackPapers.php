@@ -116,19 +116,8 @@ final readonly class StackPapers
     {
         $feet = $this->round->feet[$this->order[$at]];
         $by = $this->thickness / 2.0;
-        $last = count($feet) - 1;
-        $on = static function (Vec2 $end, Vec2 $from, float $by): Vec2 {
-            $way = $end->minus($from);
 
-            // What is too short to tell how it rises goes on level.
-            return $end->plus(abs($way->x) < $by ? new Vec2($way->x < 0.0 ? -$by : $by, 0.0) : $way->times($by / abs($way->x)));
-        };
-
-        return [
-            $on($feet[0], $feet[1], $at === 0 ? 0.0 : $by),
-            ...array_slice($feet, 1, -1),
-            $on($feet[$last], $feet[$last - 1], $by),
-        ];
+        return FootLine::carriedOn($feet, $at === 0 ? 0.0 : $by, $by);
     }
 
     private function length(int $side): float

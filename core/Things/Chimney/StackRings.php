@@ -161,11 +161,10 @@ final readonly class StackRings
         if ($points === []) {
             return 0.0;
         }
-        $left = $side === $this->stack->firstSide() ? 0.0 : -$half;
-        $points[0] = new Vec2($left, $points[0]->y);
-        $points[count($points) - 1] = new Vec2($this->stack->length($side) + $half, $points[count($points) - 1]->y);
-        $right = $this->stack->length($side) + $half;
-        $face = new Ring([...$points, new Vec2($right, $this->stack->head()), new Vec2($left, $this->stack->head())]);
+        // Where the paper begins its lap goes on behind it.
+        $points = FootLine::carriedOn($points, $half, $half);
+        $right = $points[count($points) - 1]->x;
+        $face = new Ring([...$points, new Vec2($right, $this->stack->head()), new Vec2($points[0]->x, $this->stack->head())]);
         $frame = $part->placements[$copy];
         $on = static fn (Vec2 $p): Vec2 => $plane->project($frame->at($p));
         $flat = static fn (Ring $ring): Ring => new Ring(array_map($on, $ring->points));

@@ -17,6 +17,7 @@ use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\StockType;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\GoesUp;
+use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Claims\Site;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Part;
@@ -33,6 +34,7 @@ use Chartula\Core\Things\Chimney\Round;
 use Chartula\Core\Things\Chimney\SetOffs;
 use Chartula\Core\Things\Chimney\Stack;
 use Chartula\Core\Things\Chimney\StackCards;
+use Chartula\Core\Things\Chimney\StackFaces;
 use Chartula\Core\Things\Chimney\StackFields;
 use Chartula\Core\Things\Chimney\StackPapers;
 use Chartula\Core\Things\Chimney\StackRemarks;
@@ -42,7 +44,7 @@ use Chartula\Core\Trim\Makes;
 use Chartula\Core\Trim\Remarks;
 
 /** A chimney outside a wall: breast, set-offs and shoulders, and the stack past the roof. docs/formulas.md#chimneys-on-walls */
-final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks
+final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, Shows
 {
     private const MOST_SET_OFFS = 6;
 
@@ -150,7 +152,7 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks
         $breast = $stack->breast;
         $through = [
             Claim::upright('stack', $feature, $stack->ring($stack->paper())),
-            Claim::standing('stack', $feature, $stack->ring($stack->reach())),
+            Claim::standing('stack', $feature, $stack->ring($stack->reach()))->with(shown: $stack->extent()),
         ];
         if ($breast === null) {
             return [...(new AgainstWall($stack, $site->faces[0]->wall))->claims($feature), ...$through];
@@ -181,6 +183,13 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks
             ],
             default => ['chimney.behind' => 'not made, since low relief leaves too little of it.'],
         };
+    }
+
+    public function seen(Site $site): array
+    {
+        $stack = Stack::of($site);
+
+        return $stack === null ? [] : (new StackFaces($stack))->all();
     }
 
     public function made(Site $site, Building $building): PartSet

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Drawing;
 
+use Chartula\Core\Building\JsonText;
 use Chartula\Core\Drawing\FrontPicture;
 use Chartula\Core\Drawing\Layer;
 use Chartula\Core\Drawing\WholeView;
 use Chartula\Core\Geometry\Box2;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
 
 /** A whole side with all blocks in their places. */
@@ -35,6 +37,29 @@ final class WholeViewTest extends TestCase
         }
         // The hall's three windows of 4 ft begin 3 ft from its left, 8 ft apart.
         self::assertEqualsWithDelta([12.0, 16.0, 16.0, 16.0, 16.0, 16.0], array_slice($chains[0], 0, 6), 0.01);
+    }
+
+    /**
+     * The weigh office with a stack of 9 by 6 on its ridge, 3 ft = 12 over that, and a pot of 18 in = 6 on it: from the front one of its
+     * sides, 9 wide, and one of the pot's. Its ridge's card is 38 + 24 · tan 40° + t / cos 40° up.
+     */
+    public function testChimneysStandOverTheRoof(): void
+    {
+        $on = ['anchor' => 'roof-line', 'edge' => 'front', 'line' => 'ridge', 'from' => '9ft'];
+        $stack = ['kind' => 'chimney', 'id' => 'c', 'w' => '2ft 3in', 'on' => $on];
+        $document = JsonText::decode(Kits::exampleText('weigh-office'));
+        $derived = Kits::of(BuildingGenerator::with($document, 'blocks.0.features', [json_decode((string) json_encode($stack))]));
+        $seen = (new WholeView($derived->building, $derived->kit->form, 'front'))->shapes();
+        $boxes = array_values(array_map(
+            static fn (array $s): Box2 => $s['region']->outline->bounds(),
+            array_filter($seen, static fn (array $s): bool => $s['kind'] === 'wall' && $s['wall'] === null),
+        ));
+        self::assertCount(2, $boxes);
+        usort($boxes, static fn (Box2 $a, Box2 $b): int => $a->y1 <=> $b->y1);
+        $card = $derived->kit->part('main.front-slope.carrier')->part->thickness / cos(deg2rad(40.0));
+        $ridge = 38.0 + 24.0 * tan(deg2rad(40.0)) + $card;
+        self::assertEqualsWithDelta([31.5, 40.5, $ridge + 12.0], [$boxes[0]->x0, $boxes[0]->x1, $boxes[0]->y1], 1e-4);
+        self::assertEqualsWithDelta([3.0, $ridge + 18.0], [$boxes[1]->width(), $boxes[1]->y1], 1e-4);
     }
 
     /** What is drawn last at a place is what is seen there: the nearest. Wherever a wall's middle is the farther one's is not over it. */

@@ -32,6 +32,7 @@ final class ChimneyHousesTest extends TestCase
     private const REASONS = [
         'chimney.past-wall', 'chimney.shoulders-low', 'chimney.shoulders-high', 'chimney.shoulders-flat', 'chimney.set-offs',
         'chimney.breast-over-opening', 'thing.blocked', 'thing.past-wall',
+        'chimney.solid-on-slope', 'chimney.against-wall',
         'chimney.off-roof', 'chimney.off-wall', 'chimney.in-valley', 'chimney.too-low', 'chimney.too-thin', 'chimney.flues',
         'chimney.courses', 'chimney.sliver', 'chimney.peg-over-wall', 'chimney.solid-over-wall', 'thing.in-the-way',
     ];

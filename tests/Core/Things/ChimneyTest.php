@@ -376,7 +376,11 @@ final class ChimneyTest extends TestCase
             'roof' => (object) ['kind' => 'hip', 'pitch' => 40, 'overhang' => (object) ['eaves' => '9in']],
             'features' => [self::thing(['on' => [...self::SLOPE, 'edge' => 'edge-0', 'from' => '8ft', 'in' => '7ft']])],
         ]);
-        foreach ([[$two, 'thing.in-the-way'], [$valley, 'chimney.in-valley']] as [$wrong, $code]) {
+        // 9 wide, their holes are 1.5 apart; but two courses of 1 in, with their paper, stand 0.77 out of each.
+        $near = BuildingGenerator::with($document, 'blocks.0.features', [
+            self::thing(), self::thing(['id' => 'c2', 'on' => [...self::SLOPE, 'from' => '10ft 8in'], 'oversail_out' => '2in']),
+        ]);
+        foreach ([[$two, 'thing.in-the-way'], [$near, 'thing.in-the-way'], [$valley, 'chimney.in-valley']] as [$wrong, $code]) {
             try {
                 Derivation::of(BuildingReader::fromDocument($wrong), JsonText::encode($wrong));
                 self::fail('it was made');

@@ -208,7 +208,20 @@ final class WallChimneyTest extends TestCase
         ];
         assert(is_array($document->blocks));
         $blocked = BuildingGenerator::with($document, 'blocks', [...$document->blocks, $shed]);
-        foreach ([[$two, 'thing.in-the-way'], [$blocked, 'thing.blocked']] as [$wrong, $code]) {
+        // A dormer that hangs out over the eaves is in the way of the stack, and not of its breast.
+        $back = BuildingGenerator::with($document, 'blocks.0.features', [
+            self::thing(['on' => ['edge' => 'back', 'over' => 'middle'], 'shoulder' => '4ft']),
+        ]);
+        assert(is_array($back->blocks));
+        $dormer = BuildingGenerator::with($back, 'blocks', [...$back->blocks, (object) [
+            'id' => 'dormer', 'footprint' => (object) ['rect' => ['5ft', '6ft']], 'base' => '10ft', 'eaves' => '13ft', 'walls' => [],
+            'roof' => (object) ['kind' => 'flat'],
+            'place' => [
+                (object) ['set-back' => 'back', 'with' => 'main.back', 'by' => '-6in'],
+                (object) ['centre' => 'front', 'with' => 'main.front'],
+            ],
+        ]]);
+        foreach ([[$two, 'thing.in-the-way'], [$blocked, 'thing.blocked'], [$dormer, 'thing.blocked']] as [$wrong, $code]) {
             try {
                 Derivation::of(BuildingReader::fromDocument($wrong), JsonText::encode($wrong));
                 self::fail('it was made');

@@ -185,10 +185,12 @@ final readonly class BreastBox
             && $this->foot < $this->base + Tolerance::MEET;
     }
 
-    /** The same with its back so much farther before its wall. */
+    /** As a box, with its back so much farther before its wall. */
     public function beyond(float $mm): self
     {
-        return $this->with(behind: $this->behind + $mm, deep: $this->deep - $mm);
+        $deep = ($this->feature->said->real('d')->mm ?? 0.0) / $this->ratio;
+
+        return $this->with(behind: $this->behind + $mm, deep: $deep - $this->behind - $mm);
     }
 
     public function hasShoulders(): bool

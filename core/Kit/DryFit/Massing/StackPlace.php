@@ -152,10 +152,15 @@ final readonly class StackPlace
             if ($other === $mass) {
                 continue;
             }
-            $isUnder = $other->ring->contains($at) || ($other->mayReach($at) && array_filter(
-                $massing->hosts($other), static fn (Mass $m): bool => $m->ring->contains($at),
-            ) !== []);
-            if ($isUnder && $other->height($at, $at) > $slope->height($at) + Tolerance::EDGE) {
+            $runsOn = $other->mayReach($at)
+                && array_filter($massing->hosts($other), static fn (Mass $m): bool => $m->ring->contains($at)) !== [];
+            // Beyond its walls only a slope of it may lie over the place.
+            $height = match (true) {
+                $other->ring->contains($at) => $other->height($at, $at),
+                $runsOn => $other->slopeOver($at)?->height($at) ?? -INF,
+                default => -INF,
+            };
+            if ($height > $slope->height($at) + Tolerance::EDGE) {
                 return false;
             }
         }
