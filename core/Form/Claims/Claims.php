@@ -24,12 +24,16 @@ final readonly class Claims
 
     private Sites $sites;
 
+    /** The least y of any block. */
+    private float $front;
+
     /**
      * @param  list<Facet>  $facets  of all roofs
-     * @param  float  $front  the least y of any block
+     * @param  non-empty-list<BlockForm>  $blocks  all of the first step
      */
-    private function __construct(private Building $building, private array $facets, private float $front, private Problems $problems)
+    private function __construct(private Building $building, private array $facets, private array $blocks, private Problems $problems)
     {
+        $this->front = min(array_map(static fn (BlockForm $b): float => $b->ring->bounds()->y0, $blocks));
         $this->masonry = Masonry::of($building);
         $this->sites = new Sites($building, $facets);
     }
@@ -37,8 +41,7 @@ final readonly class Claims
     /** Those of openings first, then the others in the order of what they stand on. */
     public static function of(Building $building, Form $form, Problems $problems): Form
     {
-        $front = min(array_map(static fn (BlockForm $b): float => $b->ring->bounds()->y0, $form->blocks));
-        $self = new self($building, $form->facets, $front, $problems);
+        $self = new self($building, $form->facets, $form->blocks, $problems);
         $blocks = [];
         $sites = [];
         $standing = [];
@@ -205,7 +208,10 @@ final readonly class Claims
 
         $relief = $this->building->relief;
 
-        return new RoofUnder($this->facets, $methods, $inside, $block, $relief === null ? null : $this->front + $relief->depth->mm);
+        $others = array_values(array_filter($this->blocks, static fn (BlockForm $b): bool => $b->index !== $block->index));
+        $cut = $relief === null ? null : $this->front + $relief->depth->mm;
+
+        return new RoofUnder($this->facets, $methods, $inside, $block, $cut, $others);
     }
 
     /**

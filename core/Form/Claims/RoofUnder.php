@@ -21,6 +21,7 @@ final readonly class RoofUnder
      * @param  Methods  $methods  by which the building is made
      * @param  Ring  $inside  in plan, the room between the walls of the block
      * @param  BlockForm  $block  to which it belongs
+     * @param  list<BlockForm>  $others  all other blocks
      * @param  ?float  $cut  how far back low relief leaves anything, as y; null where it cuts nothing
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class RoofUnder
         public Ring $inside,
         public BlockForm $block,
         public ?float $cut = null,
+        public array $others = [],
     ) {
     }
 

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\AtOnePlace;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Feature\Place;
+use Chartula\Core\Building\Feature\RoofLineKind;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\RealLength;
@@ -32,7 +33,10 @@ final readonly class FeaturesCut
     {
         $left = [];
         foreach ($this->block->features as $feature) {
-            $place = $feature->place === null ? null : $this->place($feature->place, $feature->kind instanceof AtOnePlace);
+            $isOne = $feature->kind instanceof AtOnePlace;
+            $place = $feature->place === null ? null : $this->place($feature->place, $isOne);
+            $beyond = $isOne && $place === null ? $this->fromBeyond($feature->place) : null;
+            $place ??= $beyond === null ? null : $this->place($beyond, true);
             array_push($left, ...$place === null ? [] : [$feature->with(place: $place)]);
         }
 
@@ -62,6 +66,18 @@ final readonly class FeaturesCut
         }
 
         return null;
+    }
+
+    /** A place on a ridge as it is said from the other side of that, whose wall may be left where its own is not; null of others. */
+    private function fromBeyond(?Place $place): ?Place
+    {
+        $footprint = $this->block->footprint;
+        if ($place?->anchor !== Anchor::RoofLine || $place->line !== RoofLineKind::Ridge || $footprint->count() !== 4) {
+            return null;
+        }
+        $edge = (($place->edge ?? 0) + 2) % 4;
+
+        return $place->with(edge: $edge, from: RealLength::ofMillimetres($footprint->length($edge)->mm - ($place->from->mm ?? 0.0)));
     }
 
     /** As much of a run as lies in the stretch of the wall that is left; what stands at one place of it only where that is left. */

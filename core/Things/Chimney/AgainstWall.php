@@ -38,6 +38,7 @@ final readonly class AgainstWall
 
         return match (true) {
             $run->from < -Tolerance::MEET || $run->to > $this->wall->length->mm + Tolerance::MEET => 'chimney.past-wall',
+            ! $this->goesOnOver() => 'thing.blocked',
             array_filter($this->stack->tops, static fn (?FootLine $l): bool => $l?->hasValley === true) !== [] => 'chimney.in-valley',
             $this->stack->isSolid() => 'chimney.solid-on-slope',
             ! $this->stack->hasRoomForBox() => 'chimney.too-thin',
@@ -46,6 +47,12 @@ final readonly class AgainstWall
             $this->runsIntoWall() => 'chimney.against-wall',
             default => null,
         };
+    }
+
+    /** Whether the wall goes on over the lower roof all along it. */
+    private function goesOnOver(): bool
+    {
+        return min($this->wallTops()) > $this->before(0.0)->bounds()->y0 + Tolerance::PLANE;
     }
 
     /** @return list<Claim> its place before the wall, over the lower roof and as far as the wall goes up; none where that is nothing */

@@ -111,6 +111,7 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Shows, Takes
             $stack->school() === 'inside' && ! $stack->isInside() => 'chimney.peg-over-wall',
             $stack->isSolid() && ! $stack->isInside() => 'chimney.solid-over-wall',
             ! $stack->isSolid() && ! $stack->hasRoomForBox() => 'chimney.too-thin',
+            (new StackRoom($stack))->isInABlock() => 'thing.blocked',
             ! $flues->fit() => 'chimney.flues',
             $flues->open() > 0 && $stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
             ! (new StackRoom($stack))->forPanels() => 'chimney.panels',

@@ -109,7 +109,7 @@ final readonly class Stack
     private static function onLowerRoof(Site $site, RoofUnder $roof): ?self
     {
         $facets = array_values(array_filter($roof->facets, static fn (Facet $f): bool => $f->block !== $roof->block->index));
-        $lower = $site->with(roof: new RoofUnder($facets, $roof->methods, $roof->inside, $roof->block, $roof->cut));
+        $lower = $site->with(roof: new RoofUnder($facets, $roof->methods, $roof->inside, $roof->block, $roof->cut, $roof->others));
         $against = $facets === [] || $lower->roof === null ? null : Breast::of($site, $lower->roof, true);
         $self = $against === null ? null : self::at(
             $lower, [$against->middle($against->narrow), $against->along(), $against->middle($against->asSaid)],

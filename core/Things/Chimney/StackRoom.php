@@ -7,7 +7,9 @@ namespace Chartula\Core\Things\Chimney;
 use Chartula\Core\Form\Claims\Pierced;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
+use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Hull;
+use Chartula\Core\Geometry\Region;
 use Chartula\Core\Measure\Tolerance;
 
 /** Whether there is room on and over the roof for what a chimney is said to be. docs/formulas.md#chimneys */
@@ -15,6 +17,9 @@ final readonly class StackRoom
 {
     /** A strip of card beside a hole that is thinner than this cannot be cut. */
     private const LEAST_WEB_MM = 1.0;
+
+    /** A block that shares less than this with it is beside it, mm². */
+    private const LEAST_MM2 = 0.01;
 
     /** A panel that is narrower or lower than this cannot be cut out. */
     private const LEAST_PANEL_MM = 0.6;
@@ -27,6 +32,21 @@ final readonly class StackRoom
 
     public function __construct(private Stack $stack)
     {
+    }
+
+    /** Whether another block's walls, which go up past the roof there, stand in its plan. */
+    public function isInABlock(): bool
+    {
+        $foot = min([INF, ...array_map(static fn (?FootLine $l): float => $l?->lowest() ?? INF, $this->stack->tops)]);
+        $plan = new Region($this->stack->ring($this->stack->paper()));
+        foreach ($this->stack->roof->others as $block) {
+            $isUp = $block->eaves > $foot + Tolerance::PLANE && $block->base < $this->stack->top;
+            if ($isUp && Clip::sharedArea($plan, new Region($block->ring)) > self::LEAST_MM2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether panels can be cut, and more than nothing of each is to be seen. */
