@@ -265,6 +265,8 @@ final class BlocksTest extends BrowserTestCase
         $this->press('Undo that');
         $this->saved(6);
         $this->link('Roof')->click();
+        $this->heading('Roofs from above');
+        $this->sees('joints close');
         $thing = $this->find("//*[@data-thing='wall-chimney-1']");
         // The back runs to the left of the plan.
         (new WebDriverActions($this->browser))->moveToElement($thing)->clickAndHold()

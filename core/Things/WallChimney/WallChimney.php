@@ -100,7 +100,7 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, 
         return array_map(static fn (Field $f): Field => $f->under('Breast'), [
             Field::optional('breast_w', 'breast, wide', LengthType::real())->meaning('as the stack'),
             Field::optional('stack_at', 'the stack stands', $at, 'middle')->saying('where the breast is wider, as seen from outside'),
-            Field::optional('shoulder', 'shoulders begin at', LengthType::real(), '8ft')->saying('above the block’s base'),
+            Field::optional('shoulder', 'shoulders begin at', LengthType::real(), '6ft')->saying('above the block’s base'),
             Field::optional('shoulder_h', 'shoulders, high', LengthType::real(), '2ft'),
             Field::optional('set_offs', 'set-offs', new CountType(0, self::MOST_SET_OFFS), 0)
                 ->saying('how often it is wider and deeper below, at its front and both sides'),

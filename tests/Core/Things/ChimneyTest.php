@@ -37,6 +37,14 @@ final class ChimneyTest extends TestCase
 
     private const TAN = 0.83909963;
 
+    /** @var array<string, Derivation> by their documents */
+    private static array $derived = [];
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$derived = [];
+    }
+
     /**
      * 27 by 24 in = 9 by 8, with its paper and 0.15 of room; up the slope of 40°, cut square through its card,
      * (8.5 + t · sin 40°) / cos 40°.
@@ -438,8 +446,10 @@ final class ChimneyTest extends TestCase
         foreach ($more as $path => $value) {
             $document = BuildingGenerator::with($document, $path, $value);
         }
+        $text = JsonText::encode($document);
 
-        return Derivation::of(BuildingReader::fromDocument($document), JsonText::encode($document));
+        // Many ask for the same one.
+        return self::$derived[$text] ??= Derivation::of(BuildingReader::fromDocument($document), $text);
     }
 
     /** @param  array<string, mixed>  $said */
