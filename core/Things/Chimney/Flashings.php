@@ -131,10 +131,11 @@ final readonly class Flashings
         // Outside a wall nothing else stands on the roof.
         $points = $this->stack->breast !== null ? $this->stack->paperFeet($side) : ($line?->points() ?? []);
         $points = count($points) > 1 ? $points : [new Vec2(0.0, 0.0), new Vec2(1.0, 0.0)];
-        // Where the paper begins its lap goes on behind it.
+        // The paper begins at the left end of one of its sides, without a crease.
+        $left = $side === $this->stack->firstSide() ? 0.0 : $paper / 2.0;
         $feet = array_map(
             static fn (Vec2 $p): Vec2 => new Vec2($paper + $p->x, $p->y),
-            FootLine::carriedOn($points, $paper / 2.0, $paper / 2.0),
+            FootLine::carriedOn($points, $left, $paper / 2.0),
         );
         $last = count($feet) - 1;
 

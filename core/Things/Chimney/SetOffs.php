@@ -117,7 +117,8 @@ final readonly class SetOffs
     private function onPaper(Part $part, int $side, int $copy): float
     {
         $half = $this->stack->paper() / 2.0;
-        $from = -$half;
+        // The paper of a whole stack begins with one of its sides, without a crease.
+        $from = ! $this->breast->hasShoulders() && $this->wide->firstSide() === $side ? 0.0 : -$half;
         $face = match ($side) {
             0 => new Interval($from, $this->wide->w + $half),
             1 => new Interval($from, $this->wide->d),

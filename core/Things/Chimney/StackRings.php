@@ -161,8 +161,8 @@ final readonly class StackRings
         if ($points === []) {
             return 0.0;
         }
-        // Where the paper begins its lap goes on behind it.
-        $points = FootLine::carriedOn($points, $half, $half);
+        // The paper begins at the left end of one of its sides, without a crease.
+        $points = FootLine::carriedOn($points, $side === $this->stack->firstSide() ? 0.0 : $half, $half);
         $right = $points[count($points) - 1]->x;
         $face = new Ring([...$points, new Vec2($right, $this->stack->head()), new Vec2($points[0]->x, $this->stack->head())]);
         $frame = $part->placements[$copy];
