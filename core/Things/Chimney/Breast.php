@@ -77,7 +77,7 @@ final readonly class Breast
         $mm = static fn (string $key): float => $site->masonry->mm($said->real($key));
         $wall = $face->wall;
         [$narrow, $wide] = self::runs($face->at->x, [$mm('w'), max($mm('w'), $mm('breast_w'))], $said->text('stack_at') ?? 'middle');
-        $left = self::left($wall, $roof, Stack::farthest($site));
+        $left = self::left($wall, $roof, BeforeCut::farthest($site, $roof));
         [$cut, $stack] = [$wide->shared($left), $narrow->shared($left)];
         if ($cut === null || $stack === null || $stack->length() < self::LEAST_MM) {
             return null;

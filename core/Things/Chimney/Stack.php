@@ -34,9 +34,6 @@ final readonly class Stack
     /** What goes through a roof is held so far under it. */
     private const HELD_MM = 6.0;
 
-    /** Card that stands out comes no nearer to what is said than that, mm. */
-    private const MORE_MM = 0.8;
-
     /** It stays so far above the eaves, where other things stand. */
     private const CLEAR_MM = 0.5;
 
@@ -81,7 +78,7 @@ final readonly class Stack
         $along = new Vec2($way->x * cos($turn) - $way->y * sin($turn), $way->x * sin($turn) + $way->y * cos($turn));
         $whole = new Vec2($site->frame->origin->x, $site->frame->origin->y);
         $size = [$site->masonry->mm($said->real('w')), $site->masonry->mm($said->real('d'))];
-        [$middle, $w, $d] = self::beforeCut($roof, [$whole, $along], $size, self::farthest($site));
+        [$middle, $w, $d] = BeforeCut::of($roof, [$whole, $along], $size, BeforeCut::farthest($site, $roof));
 
         return self::at($site, [$middle, $along, $whole], [$w, $d]);
     }
@@ -145,46 +142,6 @@ final readonly class Stack
         $top = $from + $site->masonry->mm($said->real('h'));
 
         return new self($said, $site, $roof, $middle, $along, $w, $d, $top, $tops, $lines(false), $whole, $breast);
-    }
-
-    /** How far anything of it may stand out of its sides. */
-    public static function farthest(Site $site): float
-    {
-        $said = $site->feature->said;
-        $mm = static fn (string $key): float => $site->masonry->mm($said->real($key));
-
-        return self::MORE_MM + max(
-            $mm('cap_out'), $mm('cornice') > 0.0 ? $mm('cornice_out') : 0.0, ($said->count('oversail') ?? 0) * $mm('oversail_out'),
-            ($said->count('plinth') ?? 0) > 0 ? $mm('plinth_out') : 0.0,
-            ($said->count('band') ?? 0) > 0 ? $mm('band_out') : 0.0,
-        );
-    }
-
-    /**
-     * What of it stands before the line at which low relief cuts the building, where one of its sides runs along that: it is closed by a
-     * back of its own, and far enough before it for what stands out.
-     *
-     * @param  array{Vec2, Vec2}  $place  its middle, and the way of its width
-     * @param  array{float, float}  $size
-     * @return array{Vec2, float, float} its middle, how wide and how deep it is
-     */
-    private static function beforeCut(RoofUnder $roof, array $place, array $size, float $out): array
-    {
-        [$middle, $along] = $place;
-        if ($roof->cut === null) {
-            return [$middle, ...$size];
-        }
-        $ways = [[$along, 0], [new Vec2(-$along->y, $along->x), 1], [$along->times(-1.0), 0], [new Vec2($along->y, -$along->x), 1]];
-        foreach ($ways as [$way, $of]) {
-            $room = $roof->cut - $middle->y - $out;
-            if ($way->y > 1.0 - Tolerance::UNIT && $room < $size[$of] / 2.0) {
-                $left = max(0.0, $room + $size[$of] / 2.0);
-                $middle = $middle->minus($way->times(($size[$of] - $left) / 2.0));
-                $size[$of] = $left;
-            }
-        }
-
-        return [$middle, $size[0], $size[1]];
     }
 
     /** Whether low relief leaves less of it than is described. */

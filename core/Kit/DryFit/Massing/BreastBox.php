@@ -31,9 +31,6 @@ final readonly class BreastBox
 
     private const LEAST_STEP_MM = 0.5;
 
-    /** Card that stands out comes no nearer to what is said than that, mm. */
-    private const MORE_MM = 0.8;
-
     /**
      * @param  Vec2  $start  of the wall in plan
      * @param  Interval  $asSaid  the stack before low relief cut it
@@ -114,11 +111,7 @@ final readonly class BreastBox
             'right' => $wide->to - $w,
             default => $middle - $w / 2.0,
         }, $w);
-        $left = self::left($massing, $ends, self::MORE_MM + max(
-            $mm($said->real('cap_out')), $mm($said->real('cornice')) > 0.0 ? $mm($said->real('cornice_out')) : 0.0,
-            ($said->count('oversail') ?? 0) * $mm($said->real('oversail_out')),
-            ($said->count('band') ?? 0) > 0 ? $mm($said->real('band_out')) : 0.0,
-        ));
+        $left = self::left($massing, $ends, StackDetails::beforeCut($massing->building, $feature));
         [$cut, $stack] = [$wide->shared($left), $narrow->shared($left)];
         if ($cut === null || $stack === null || $stack->length() < self::LEAST_MM) {
             return null;
@@ -161,9 +154,8 @@ final readonly class BreastBox
      */
     private static function left(Massing $massing, array $ends, float $out): Interval
     {
-        $relief = $massing->building->relief;
-        $front = min([INF, ...array_map(static fn (Mass $m): float => $m->ring->bounds()->y0, $massing->masses)]);
-        $isCut = static fn (Vec2 $p): bool => $relief !== null && $p->y > $front + $relief->depth->mm - Tolerance::MEET;
+        $cut = $massing->cut();
+        $isCut = static fn (Vec2 $p): bool => $cut !== null && $p->y > $cut - Tolerance::MEET;
 
         return new Interval($isCut($ends[0]) ? $out : -INF, $isCut($ends[1]) ? $ends[0]->distanceTo($ends[1]) - $out : INF);
     }

@@ -71,6 +71,15 @@ final class Massing
         return $this->building->methods->roof()->thickness_mm;
     }
 
+    /** How far back low relief leaves anything, as y; null where it cuts nothing. */
+    public function cut(): ?float
+    {
+        $relief = $this->building->relief;
+
+        return $relief === null ? null : $relief->depth->mm
+            + array_reduce($this->masses, static fn (float $least, Mass $m): float => min($least, $m->ring->bounds()->y0), INF);
+    }
+
     public function ground(): float
     {
         return array_reduce($this->masses, static fn (float $least, Mass $m): float => min($least, $m->base), INF);

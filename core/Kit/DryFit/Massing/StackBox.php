@@ -20,9 +20,6 @@ final readonly class StackBox
 {
     use CopiesWith;
 
-    /** Card that stands out comes no nearer to what is said than that, mm. */
-    private const MORE_MM = 0.8;
-
     /** Its sides are looked at so far apart for where the roof is highest, mm. */
     private const STEP_MM = 0.25;
 
@@ -85,13 +82,7 @@ final readonly class StackBox
             $place->middle->minus($w)->minus($d), $place->middle->plus($w)->minus($d),
             $place->middle->plus($w)->plus($d), $place->middle->minus($w)->plus($d),
         ]);
-        $out = max(
-            $mm($said->real('cap_out')), $mm($said->real('cornice')) > 0.0 ? $mm($said->real('cornice_out')) : 0.0,
-            ($said->count('oversail') ?? 0) * $mm($said->real('oversail_out')),
-            ($said->count('plinth') ?? 0) > 0 ? $mm($said->real('plinth_out')) : 0.0,
-            ($said->count('band') ?? 0) > 0 ? $mm($said->real('band_out')) : 0.0,
-        );
-        $plan = self::beforeCut($massing, $plan, $out + self::MORE_MM);
+        $plan = self::beforeCut($massing, $plan, StackDetails::beforeCut($massing->building, $feature));
 
         return (new self("{$mass->block->id}.$feature->id", $feature, $plan, 0.0, $place, $massing))->asHighAsSaid($mass);
     }
@@ -142,20 +133,25 @@ final readonly class StackBox
     /** What of a plan lies before the line at which low relief cuts the building, and far enough before it for what stands out. */
     private static function beforeCut(Massing $massing, Ring $plan, float $out): Ring
     {
-        $relief = $massing->building->relief;
-        if ($relief === null) {
+        $cut = $massing->cut();
+        if ($cut === null) {
             return $plan;
         }
-        $front = min([INF, ...array_map(static fn (Mass $m): float => $m->ring->bounds()->y0, $massing->masses)]);
         foreach (array_keys($plan->points) as $i) {
             $side = $plan->point($i + 1)->minus($plan->point($i));
-            $over = $plan->point($i)->y - $front - $relief->depth->mm + $out;
+            $over = $plan->point($i)->y - $cut + $out;
             if (-$side->x > $side->length() * (1.0 - Tolerance::UNIT) && $over > 0.0) {
                 return Offset::lines($plan, array_map(static fn (int $k): float => $k === $i ? -$over : 0.0, [0, 1, 2, 3]));
             }
         }
 
         return $plan;
+    }
+
+    /** How far back low relief leaves anything, as y; null where it cuts nothing. */
+    public function cut(): ?float
+    {
+        return $this->massing->cut();
     }
 
     public function mm(string $key): float

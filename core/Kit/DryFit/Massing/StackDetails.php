@@ -5,14 +5,37 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 
 /** What stands on a chimney and out of its sides, as its document describes it. Model millimetres. */
 final readonly class StackDetails
 {
+    /** Card that stands out comes no nearer to what is said than that, mm. */
+    private const MORE_MM = 0.8;
+
+    /** Over a paper so much card stays between a chimney and the cut, mm. */
+    private const WEB_MM = 1.2;
+
     public function __construct(private StackBox $stack, private StackPlace $place, private Building $building)
     {
+    }
+
+    /** How far before the line at which low relief cuts the building a chimney ends: by as much as anything may stand out of it. */
+    public static function beforeCut(Building $building, Feature $feature): float
+    {
+        $said = $feature->said;
+        $most = 0.0;
+        foreach ([
+            'cap' => 1, 'cornice' => ($said->real('cornice')->mm ?? 0.0) > 0.0 ? 1 : 0, 'oversail' => $said->count('oversail') ?? 0,
+            'plinth' => min(1, $said->count('plinth') ?? 0), 'band' => min(1, $said->count('band') ?? 0),
+        ] as $what => $times) {
+            $most = max($most, $times * ($said->real("{$what}_out")->mm ?? 0.0));
+        }
+        $most = ($said->count('panels') ?? 0) > 0 ? max($most, $said->real('panels_in')->mm ?? 0.0) : $most;
+
+        return max(self::MORE_MM + $most / $building->scale->ratio, self::WEB_MM + $building->methods->paper->thickness_mm);
     }
 
     /**
