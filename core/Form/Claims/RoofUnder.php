@@ -7,6 +7,8 @@ namespace Chartula\Core\Form\Claims;
 use Chartula\Core\Building\Methods;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Profile;
+use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Line;
 use Chartula\Core\Geometry\Overlay;
 use Chartula\Core\Geometry\Ring;
@@ -67,6 +69,32 @@ final readonly class RoofUnder
         }
 
         return $highest;
+    }
+
+    /** How far a slope goes on in plan, at the least, to the right of a line over it; no farther than is asked. */
+    public static function goesOn(Facet $facet, Vec2 $from, Vec2 $to, float $asked): float
+    {
+        $length = $from->distanceTo($to);
+        $along = $to->minus($from)->times(1.0 / $length);
+        $out = new Vec2($along->y, -$along->x);
+        // Between both ends it is least where a corner of what is seen of it lies.
+        $places = [Tolerance::EDGE, $length - Tolerance::EDGE];
+        foreach ($facet->patches as $patch) {
+            array_push($places, ...array_map(static fn (Vec2 $p): float => $p->minus($from)->dot($along), $patch->outline->points));
+        }
+        $least = $asked;
+        foreach (array_filter($places, static fn (float $x): bool => $x > 0.0 && $x < $length) as $x) {
+            $line = new Profile($from->plus($along->times($x)), $out, 0.0, $asked);
+            $runs = [];
+            foreach ($facet->patches as $patch) {
+                $inside = $line->inside($patch->outline);
+                array_push($runs, ...array_map(static fn (array $s): Interval => new Interval($s[0], $s[1]), $inside));
+            }
+            $first = Interval::joined($runs, Tolerance::MEET)[0] ?? new Interval(INF, INF);
+            $least = min($least, $first->from > Tolerance::MEET ? 0.0 : $first->to);
+        }
+
+        return $least;
     }
 
     /** How high a slope's card reaches over a place, or its underside. */

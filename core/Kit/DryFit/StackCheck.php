@@ -72,6 +72,9 @@ final readonly class StackCheck
             ['stack.panel', $this->panels(), 'A panel of %s is not open, or not shut beside, over %.2f mm'],
             ['stack.pot', $this->pots(), 'A pot of %s stands %.2f mm away from where it is described'],
             ['stack.cap', $this->cap(), 'The cap of %s is %.2f mm larger or smaller than it is described, or elsewhere'],
+            ['stack.lead', LeadCheck::off($this->stack, $this->pieces), 'Lead round %s that turns out lies %.2f mm off the roof'],
+            ['stack.lead', LeadCheck::missing($this->stack, $this->pieces), 'On a side of %s lead is missing over %.2f mm'],
+            ['stack.behind', $this->behind(), '%s stands %.2f mm past the line at which low relief cuts the building'],
         ] as [$code, $mm, $words]) {
             if ($mm > Tolerance::COVER) {
                 $findings[] = new Finding($code, $name, sprintf($words, $name, $mm), $mm);
@@ -234,6 +237,14 @@ final readonly class StackCheck
         }
 
         return $worst;
+    }
+
+    /** How far it stands past the line at which low relief cuts the building. */
+    private function behind(): float
+    {
+        $cut = $this->stack->cut() ?? INF;
+
+        return max([0.0, ...array_map(static fn (Piece $p): float => $p->box[3] - $cut, $this->pieces)]);
     }
 
     /** By how much the uppermost card is larger or smaller than the cap, or elsewhere. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Things\Chimney;
 
+use Chartula\Core\Form\Claims\RoofUnder;
 use Chartula\Core\Form\Claims\Tone;
+use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
@@ -34,6 +36,12 @@ final readonly class Flashings
 {
     /** Each step stands at least so far over the roof, real mm. */
     private const LEAST_MM = 50.8;
+
+    /** What turns out stays so far inside the end of a slope, mm. */
+    private const IN_MM = 0.1;
+
+    /** What would turn out by less cannot be folded. */
+    private const LEAST_OUT_MM = 0.5;
 
     public function __construct(private Stack $stack)
     {
@@ -67,8 +75,7 @@ final readonly class Flashings
         $high = min($most, $line->lowest() + $this->stack->mm('apron'));
         $top = $isLevel ? [new Vec2($feet[count($feet) - 1]->x, $high), new Vec2(0.0, $high)] : array_reverse($this->steps($line, $most));
         $frame = StackFrames::side($this->stack, $side, $before + $this->stack->paper())->moved(-$before, 0.0);
-        $lean = $frame->normal->dot($line->facet($ring->edgeLength($side) / 2.0)->frame->normal);
-        $part = $isLevel ? $this->apron([$feet, $top], $frame, $lean, $side) : $this->part(
+        $part = $isLevel ? $this->apron([$feet, $top], $frame, $line->facet($ring->edgeLength($side) / 2.0), $side) : $this->part(
             [[...$feet, ...$top], []], $frame, ['stepped flashing', $side], 'from its foot to its highest step',
         );
         $flat = new Ring([...$feet, ...$top]);
@@ -81,21 +88,30 @@ final readonly class Flashings
     }
 
     /**
-     * Along a level side, folded out onto the slope.
+     * Along a level side, folded out onto the slope as far as that goes on.
      *
      * @param  array{non-empty-list<Vec2>, list<Vec2>}  $upstand  its foot and its top
-     * @param  float  $lean  the cosine between the side and the slope
      */
-    private function apron(array $upstand, Frame $frame, float $lean, int $side): Part
+    private function apron(array $upstand, Frame $frame, Facet $slope, int $side): Part
     {
         [$feet, $top] = $upstand;
         [$left, $right] = [$feet[0], $feet[count($feet) - 1]];
-        $out = new Vec2(0.0, -$this->stack->mm('apron'));
+        $lean = $frame->normal->dot($slope->frame->normal);
+        $called = [$lean > 0.0 ? 'apron' : 'back gutter', $side];
+        $level = $slope->frame->normal->z;
+        $asked = $this->stack->mm('apron');
+        $ends = array_map(static fn (Vec2 $p): Vec2 => StackFrames::flat($frame->at($p)), [$left, $right]);
+        $room = RoofUnder::goesOn($slope, $ends[0], $ends[1], ($asked + self::IN_MM) * $level);
+        $out = min($asked, $room / $level - self::IN_MM);
+        if ($out < self::LEAST_OUT_MM) {
+            return $this->part([[$left, $right, ...$top], []], $frame, $called, 'up the stack');
+        }
+        $by = new Vec2(0.0, -$out);
         $fold = new Score($left, $right, 'towards', rad2deg(acos(max(-1.0, min(1.0, $lean)))), 'back');
 
         return $this->part(
-            [[$left->plus($out), $right->plus($out), $right, ...$top, $left], [$fold]], $frame,
-            [$lean > 0.0 ? 'apron' : 'back gutter', $side], 'up the stack and out on the slope',
+            [[$left->plus($by), $right->plus($by), $right, ...$top, $left], [$fold]], $frame, $called,
+            'up the stack and out on the slope'.($out < $asked ? ', as far as that goes on' : ''),
         );
     }
 

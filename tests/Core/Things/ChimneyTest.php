@@ -337,6 +337,7 @@ final class ChimneyTest extends TestCase
         yield 'its cap' => ['/stack-cap\./'];
         yield 'its pot' => ['/stack-pot\./'];
         yield 'the paper of an oversailing course' => ['/stack-oversail-2-paper/'];
+        yield 'lead along one side' => ['/stack-flashing-back/'];
     }
 
     /** @param  array<string, mixed>  $said */
@@ -426,6 +427,70 @@ final class ChimneyTest extends TestCase
         yield 'cut' => ['slice', '26mm', 6.0 - 0.8 - 2.0 / 3.0, 'chimney.cut'];
         yield 'halved at the ridge' => ['keep-ridge', '31mm', 4.0 - 0.8 - 2.0 / 3.0, 'chimney.cut'];
         yield 'left out' => ['slice', '20mm', null, 'thing.nowhere'];
+    }
+
+    /**
+     * 12 by 12 astride the ridge at 24, before a cut at 26: with nothing that stands out it ends 1.2 and a paper before that, with panels
+     * 8 in = 2.667 deep so far and 0.8 before it. Nothing placed goes past the cut, and where it is said to lie elsewhere that is found.
+     *
+     * @param  array<string, mixed>  $said
+     */
+    #[DataProvider('provideCutByRelief')]
+    public function testWhatLowReliefCutsEndsBeforeIt(array $said, float $deep): void
+    {
+        $said += ['on' => self::RIDGE, 'w' => '36in', 'd' => '36in', 'h' => '8ft', 'oversail' => 0, 'pots' => 'none'];
+        $cutAt = static fn (string $depth): array => ['relief' => (object) ['depth' => $depth, 'school' => 'slice']];
+        $derived = self::derived($said, $cutAt('26mm'));
+        self::assertSame([], $derived->dryFit->findings);
+        self::assertEqualsWithDelta($deep, self::part($derived, 'main.stack-cap.c1')->height(), 1e-6);
+        foreach (self::parts($derived, '/\.stack-.*\.c1$/D') as $part) {
+            foreach ($part->corners() as $p) {
+                self::assertLessThan(26.0, $p->y, $part->id);
+            }
+        }
+        $nearer = self::document($said);
+        $nearer->relief = $cutAt('25mm')['relief'];
+        self::assertContains('stack.behind', array_map(
+            static fn (Finding $f): string => $f->code,
+            DryFit::check(Kits::serialised($derived), BuildingReader::fromDocument($nearer))->findings,
+        ));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, float}> */
+    public static function provideCutByRelief(): iterable
+    {
+        yield 'a plain one' => [[], 6.0 + 26.0 - 24.0 - 1.3];
+        yield 'one with panels' => [['panels' => 1, 'panels_in' => '8in'], 6.0 + 26.0 - 24.0 - 8.0 / 3.0 - 0.8];
+    }
+
+    /**
+     * 6 deep about 20, with two papers behind it, it ends 0.8 before the ridge at 24; up the slope that is 0.8 / cos 40°, of which its back
+     * gutter, 6 in = 2 up, keeps 0.1. What is folded the other way lies in the air, and is found.
+     */
+    public function testWhatTurnsOutEndsWithItsSlope(): void
+    {
+        $said = ['made' => 'notched', 'w' => '18in', 'd' => '18in', 'on' => [...self::SLOPE, 'in' => '5ft']];
+        $derived = self::derived($said);
+        self::assertSame([], $derived->dryFit->findings);
+        $high = static fn (string $side): float => self::part($derived, "main.stack-flashing-$side.c1")->height();
+        self::assertEqualsWithDelta([2.0 + 0.8 / cos(deg2rad(40.0)) - 0.1, 4.0], [$high('back'), $high('front')], 1e-6);
+        $kit = Kits::serialised($derived);
+        self::assertIsArray($kit['parts']);
+        $kit['parts'] = array_map(static function (mixed $part): mixed {
+            self::assertIsArray($part);
+            if ($part['id'] === 'main.stack-flashing-back.c1') {
+                self::assertIsArray($part['scores']);
+                self::assertIsArray($part['scores'][0]);
+                self::assertSame('towards', $part['scores'][0]['fold']);
+                $part['scores'][0]['fold'] = 'away';
+            }
+
+            return $part;
+        }, $kit['parts']);
+        self::assertContains('stack.lead', array_map(
+            static fn (Finding $f): string => $f->code,
+            DryFit::check($kit, BuildingReader::fromDocument(self::document($said)))->findings,
+        ));
     }
 
     public function testAStackOverAWindowIsSaid(): void
