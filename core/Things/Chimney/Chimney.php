@@ -15,13 +15,10 @@ use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\NumberType;
-use Chartula\Core\Field\StockType;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Claims\Site;
 use Chartula\Core\Form\Claims\Takes;
-use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Trim\Makes;
 use Chartula\Core\Trim\Remarks;
@@ -84,26 +81,23 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Shows, Takes
     private static function ways(): array
     {
         $made = ChoiceType::of(['through' => 'through a hole', 'inside' => 'over a peg', 'notched' => 'notched, on the slope']);
-        $of = ChoiceType::of(['auto' => 'as its size asks', 'box' => 'a box of card', 'solid' => 'layers of card']);
 
         return [
             Field::optional('made', 'made', $made, 'through')
                 ->saying('through a hole in the roof and held under it: neat, and the panel has to be cut for it; over a peg that goes through: it is put on last, a joint shows; or notched, on the slope: easiest, held by glue alone'),
-            Field::optional('of', 'as', $of, 'auto')->under('How it is made'),
-            Field::optional('card', 'card', new StockType)->meaning('the walls’ thickest')->under('How it is made'),
+            ...StackFields::cards(),
         ];
     }
 
     public function objection(Feature $feature, Site $site): ?string
     {
         $stack = Stack::of($site);
-        $flues = $stack === null ? null : new Flues($stack);
         $lines = $stack->tops ?? [];
         $highest = max([-INF, ...array_map(static fn (?FootLine $l): float => $l?->highest() ?? -INF, $lines)]);
 
         return match (true) {
             ($site->place->line ?? RoofLineKind::Ridge) !== RoofLineKind::Ridge => 'chimney.line',
-            $stack === null, $flues === null, in_array(null, $lines, true), in_array(null, $stack->undersides, true) => 'chimney.off-roof',
+            $stack === null, in_array(null, $lines, true), in_array(null, $stack->undersides, true) => 'chimney.off-roof',
             ! $stack->roof->block->ring->contains($stack->middle) => 'chimney.off-wall',
             array_filter($lines, static fn (?FootLine $l): bool => $l?->hasValley === true) !== [] => 'chimney.in-valley',
             $stack->head() < $highest + self::LEAST_MM => 'chimney.too-low',
@@ -112,12 +106,7 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Shows, Takes
             $stack->isSolid() && ! $stack->isInside() => 'chimney.solid-over-wall',
             ! $stack->isSolid() && ! $stack->hasRoomForBox() => 'chimney.too-thin',
             (new StackRoom($stack))->isInABlock() => 'thing.blocked',
-            ! $flues->fit() => 'chimney.flues',
-            $flues->open() > 0 && $stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
-            ! (new StackRoom($stack))->forPanels() => 'chimney.panels',
-            ! (new StackRoom($stack))->forCourses() => 'chimney.courses',
-            (new StackRoom($stack))->leavesSliver() => 'chimney.sliver',
-            default => null,
+            default => (new StackRoom($stack))->objection(),
         };
     }
 
@@ -153,17 +142,6 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Shows, Takes
     {
         $stack = Stack::of($site);
 
-        if ($stack === null) {
-            return new PartSet;
-        }
-        $cards = (new StackCards($stack))->make();
-        $paper = (new StackPapers($stack, $building, Round::stack($stack)))->make($cards->parts);
-        $rings = (new StackRings($stack, $building, $paper->parts[0]))->make();
-        $papers = array_column(array_map(static fn (Part $p): array => [$p->id, $p], [...$paper->parts, ...$rings->parts]), 1, 0);
-
-        return PartSet::joined([
-            $cards, $paper, $rings, (new Flashings($stack))->make($papers), (new Cap($stack))->paper(),
-            (new Pots($stack))->make(),
-        ]);
+        return $stack === null ? new PartSet : (new StackMaker($stack, $building))->make();
     }
 }

@@ -6,25 +6,19 @@ namespace Chartula\Core\Things\Chimney;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
-use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\FoldedArt;
-use Chartula\Core\Part\Joint;
-use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartSet;
-use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
 use Chartula\Core\Skin\CoveredFace;
@@ -87,12 +81,12 @@ final readonly class HalfWrap
         // Both sides begin at the wall, and end in a crease.
         $long = $this->deep() + $this->thickness / 2.0;
         $joints = [
-            ...$this->stuck($part, $this->sidePlane(3), Ring::rectangle(0.0, $foot, $long, $left), $cards),
-            ...$this->stuck($part, $this->sidePlane(1), Ring::rectangle($this->deep() - $long, $foot, $this->deep(), $right), $cards),
+            ...Stuck::on($part, $this->sidePlane(3), Ring::rectangle(0.0, $foot, $long, $left), $cards),
+            ...Stuck::on($part, $this->sidePlane(1), Ring::rectangle($this->deep() - $long, $foot, $this->deep(), $right), $cards),
         ];
         $front = self::apart([new Vec2($a, $foot), new Vec2($b, $foot), new Vec2($b, $right), ...$top, new Vec2($a, $left)]);
         $ring = new Ring(array_map(fn (Vec2 $p): Vec2 => new Vec2($p->x - $this->shift(), $p->y), $front));
-        array_push($joints, ...$this->stuck($part, StackFrames::side($this->stack, 0, $this->out), $ring, $cards));
+        array_push($joints, ...Stuck::on($part, StackFrames::side($this->stack, 0, $this->out), $ring, $cards));
 
         return new PartSet([$part], $joints);
     }
@@ -136,32 +130,6 @@ final readonly class HalfWrap
             static fn (int $i): Artwork => $covering->artwork(new CoveredFace(0.0, $faces[$i], $i !== 1)),
             [0, 1, 2],
         ));
-    }
-
-    /**
-     * @param  Ring  $ring  what of the paper lies in a plane
-     * @param  list<Part>  $cards
-     * @return list<Joint>
-     */
-    private function stuck(Part $paper, Frame $plane, Ring $ring, array $cards): array
-    {
-        $corners = array_map(fn (Vec2 $p): Vec3 => $plane->at($p, $this->thickness), $ring->points);
-        $joints = [];
-        foreach ($cards as $card) {
-            foreach ($card->placements as $copy => $frame) {
-                $isIn = $frame->normal->dot($plane->normal) > 1.0 - Tolerance::UNIT
-                    && abs($plane->height($frame->origin)) < Tolerance::MEET;
-                $area = $isIn ? Clip::sharedArea(new Region($ring), new Region(new Ring(array_map(
-                    static fn (Vec2 $p): Vec2 => $plane->project($frame->at($p)),
-                    $card->outline->ring->points,
-                )))) : 0.0;
-                $joints = $area <= Tolerance::MEET ? $joints : [...$joints, new Joint(
-                    JointKind::Lap, Ref::inside($paper->id), Ref::outside($card->id, $copy), $corners, why: 'stuck on', contact_mm2: $area,
-                )];
-            }
-        }
-
-        return $joints;
     }
 
     /**

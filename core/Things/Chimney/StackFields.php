@@ -10,6 +10,7 @@ use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\Sign;
+use Chartula\Core\Field\StockType;
 
 /** What is said of every chimney, wherever it stands: what stands out of it, its cap, its flashing, its flues and pots. */
 final readonly class StackFields
@@ -36,6 +37,17 @@ final readonly class StackFields
                 ->saying('over the highest of the roof beside it'),
             Field::optional('plinth_out', 'plinth, out', LengthType::real(), '2.25in')->under('Courses that stand out'),
         ];
+    }
+
+    /** @return list<Field> how its box is made, and of what */
+    public static function cards(): array
+    {
+        $of = ChoiceType::of(['auto' => 'as its size asks', 'box' => 'a box of card', 'solid' => 'layers of card']);
+
+        return array_map(static fn (Field $f): Field => $f->under('How it is made'), [
+            Field::optional('of', 'as', $of, 'auto')->saying('layers where a box of its card would leave no room'),
+            Field::optional('card', 'card', new StockType)->meaning('the walls’ thickest'),
+        ]);
     }
 
     /** @return list<Field> what stands out of it all round */

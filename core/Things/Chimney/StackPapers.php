@@ -6,25 +6,18 @@ namespace Chartula\Core\Things\Chimney;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
-use Chartula\Core\Geometry\Clip;
-use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\FoldedArt;
-use Chartula\Core\Part\Joint;
-use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartSet;
-use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
 use Chartula\Core\Skin\CoveredFace;
@@ -65,9 +58,8 @@ final readonly class StackPapers
         foreach ($this->order as $i => $side) {
             $own = $this->spread($i);
             $ring = new Ring([...$own, new Vec2($own[count($own) - 1]->x, $this->round->head), new Vec2($own[0]->x, $this->round->head)]);
-            foreach ($cards as $card) {
-                array_push($joints, ...$this->stuck($part, $side, $ring, $card));
-            }
+            $plane = StackFrames::side($this->stack, $side, $this->round->out)->moved(-$this->round->out, 0.0);
+            array_push($joints, ...Stuck::on($part, $plane, $ring, $cards));
         }
 
         return new PartSet([$part], $joints);
@@ -185,34 +177,5 @@ final readonly class StackPapers
         return $covering === null ? null : new FoldedArt(array_map(fn (int $i): Artwork => $covering->artwork(
             new CoveredFace(0.0, [$this->starts[$i], $this->starts[$i + 1]], $this->order[$i] % 2 === 1),
         ), [0, 1, 2, 3]));
-    }
-
-    /**
-     * @param  Ring  $ring  what of the paper is this side's, x from the side's left end
-     * @return list<Joint>
-     */
-    private function stuck(Part $paper, int $side, Ring $ring, Part $card): array
-    {
-        $plane = StackFrames::side($this->stack, $side, $this->round->out)->moved(-$this->round->out, 0.0);
-        $corners = array_map(fn (Vec2 $p): Vec3 => $plane->at($p, $this->thickness), $ring->points);
-        $joints = [];
-        foreach ($card->placements as $copy => $frame) {
-            $on = static fn (Vec2 $p): Vec2 => $plane->project($frame->at($p));
-            $flat = static fn (Ring $r): Ring => new Ring(array_map($on, $r->points));
-            $area = self::isIn($frame, $plane)
-                ? Clip::sharedArea(new Region($ring), new Region($flat($card->outline->ring), array_map($flat, $card->holes)))
-                : 0.0;
-            $joints = $area <= Tolerance::MEET ? $joints : [...$joints, new Joint(
-                JointKind::Lap, Ref::inside($paper->id), Ref::outside($card->id, $copy), $corners, why: 'stuck on', contact_mm2: $area,
-            )];
-        }
-
-        return $joints;
-    }
-
-    /** Whether the outside of a card lies in a plane. */
-    private static function isIn(Frame $card, Frame $plane): bool
-    {
-        return $card->normal->dot($plane->normal) > 1.0 - Tolerance::UNIT && abs($plane->height($card->origin)) < Tolerance::MEET;
     }
 }

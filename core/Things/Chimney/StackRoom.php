@@ -34,6 +34,21 @@ final readonly class StackRoom
     {
     }
 
+    /** What there is no room for, by the code of its fault, wherever it stands. */
+    public function objection(): ?string
+    {
+        $flues = new Flues($this->stack);
+
+        return match (true) {
+            ! $flues->fit() => 'chimney.flues',
+            $flues->open() > 0 && $this->stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
+            ! $this->forPanels() => 'chimney.panels',
+            ! $this->forCourses() => 'chimney.courses',
+            $this->leavesSliver() => 'chimney.sliver',
+            default => null,
+        };
+    }
+
     /** Whether another block's walls, which go up past the roof there, stand in its plan. */
     public function isInABlock(): bool
     {
@@ -50,7 +65,7 @@ final readonly class StackRoom
     }
 
     /** Whether panels can be cut, and more than nothing of each is to be seen. */
-    public function forPanels(): bool
+    private function forPanels(): bool
     {
         foreach ($this->stack->courses() as $course) {
             foreach ([0, 1] as $side) {
@@ -66,7 +81,7 @@ final readonly class StackRoom
     }
 
     /** Whether none of them begins before the one under it ends, or before the stack is out of the roof all round. */
-    public function forCourses(): bool
+    private function forCourses(): bool
     {
         $least = max([-INF, ...array_map(static fn (?FootLine $l): float => $l?->highest() ?? -INF, $this->stack->tops)]);
         foreach ($this->stack->courses() as $course) {
@@ -89,7 +104,7 @@ final readonly class StackRoom
     }
 
     /** Whether its hole leaves a strip of a slope beside it that is too thin to cut: it passes a side of that without standing over it. */
-    public function leavesSliver(): bool
+    private function leavesSliver(): bool
     {
         $hole = $this->stack->hole();
         $room = $hole === null ? null : Hull::around(Pierced::hole($hole)->points);

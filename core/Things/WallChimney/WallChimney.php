@@ -14,31 +14,19 @@ use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\LengthType;
-use Chartula\Core\Field\StockType;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\GoesUp;
 use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Claims\Site;
-use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Things\Chimney\AgainstWall;
 use Chartula\Core\Things\Chimney\Breast;
 use Chartula\Core\Things\Chimney\BreastChecks;
-use Chartula\Core\Things\Chimney\BreastPapers;
-use Chartula\Core\Things\Chimney\Cap;
-use Chartula\Core\Things\Chimney\Flashings;
-use Chartula\Core\Things\Chimney\Flues;
-use Chartula\Core\Things\Chimney\Pots;
-use Chartula\Core\Things\Chimney\Round;
-use Chartula\Core\Things\Chimney\SetOffs;
 use Chartula\Core\Things\Chimney\Stack;
-use Chartula\Core\Things\Chimney\StackCards;
 use Chartula\Core\Things\Chimney\StackFaces;
 use Chartula\Core\Things\Chimney\StackFields;
-use Chartula\Core\Things\Chimney\StackPapers;
+use Chartula\Core\Things\Chimney\StackMaker;
 use Chartula\Core\Things\Chimney\StackRemarks;
-use Chartula\Core\Things\Chimney\StackRings;
 use Chartula\Core\Things\Chimney\StackRoom;
 use Chartula\Core\Trim\Makes;
 use Chartula\Core\Trim\Remarks;
@@ -75,7 +63,7 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, 
 
     public function fields(): FieldSet
     {
-        return new FieldSet('wall-chimney', ...self::stack(), ...self::breast(), ...self::ways(), ...StackFields::all());
+        return new FieldSet('wall-chimney', ...self::stack(), ...self::breast(), ...StackFields::cards(), ...StackFields::all());
     }
 
     /** @return list<Field> how large the stack is, and of what */
@@ -110,37 +98,17 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, 
         ]);
     }
 
-    /** @return list<Field> how it is made */
-    private static function ways(): array
-    {
-        $of = ChoiceType::of(['auto' => 'as its size asks', 'box' => 'a box of card', 'solid' => 'layers of card']);
-
-        return array_map(static fn (Field $f): Field => $f->under('How it is made'), [
-            Field::optional('of', 'as', $of, 'auto')->saying('layers where a box of its card would leave no room'),
-            Field::optional('card', 'card', new StockType)->meaning('the walls’ thickest'),
-        ]);
-    }
-
     public function objection(Feature $feature, Site $site): ?string
     {
         $stack = Stack::of($site);
         if ($stack === null) {
             return null;
         }
-        $flues = new Flues($stack);
-        $room = new StackRoom($stack);
         $own = $stack->breast === null
             ? (new AgainstWall($stack, $site->faces[0]->wall))->objection()
             : (new BreastChecks($stack, $stack->breast))->objection();
 
-        return $own ?? match (true) {
-            ! $flues->fit() => 'chimney.flues',
-            $flues->open() > 0 && $stack->mm('pot_w') > $flues->wide + Tolerance::MEET => 'chimney.pot-too-wide',
-            ! $room->forPanels() => 'chimney.panels',
-            ! $room->forCourses() => 'chimney.courses',
-            $room->leavesSliver() => 'chimney.sliver',
-            default => null,
-        };
+        return $own ?? (new StackRoom($stack))->objection();
     }
 
     public function takes(Feature $feature, Site $site): array
@@ -181,7 +149,7 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, 
             $roof !== null && $wall !== null && Breast::isBehind($wall, $roof) => [
                 'chimney.behind' => 'not made, since its wall stands against the backscene.',
             ],
-            default => ['chimney.behind' => 'not made, since low relief leaves too little of it.'],
+            default => ['chimney.no-room' => 'not made, since low relief leaves too little of it.'],
         };
     }
 
@@ -195,21 +163,7 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, 
     public function made(Site $site, Building $building): PartSet
     {
         $stack = Stack::of($site);
-        if ($stack === null) {
-            return new PartSet;
-        }
-        $breast = $stack->breast;
-        $cards = (new StackCards($stack))->make();
-        $paper = (new StackPapers($stack, $building, Round::stack($stack)))->make($cards->parts);
-        $papers = $breast === null ? new PartSet : (new BreastPapers($stack, $breast, $building))->make($cards->parts);
-        $setOffs = $breast === null ? new PartSet
-            : (new SetOffs($stack, $breast, $building, $papers->parts[0] ?? $paper->parts[0]))->make();
-        $rings = (new StackRings($stack, $building, $paper->parts[0]))->make();
-        $byId = array_column(array_map(static fn (Part $p): array => [$p->id, $p], [...$paper->parts, ...$rings->parts]), 1, 0);
 
-        return PartSet::joined([
-            $cards, $paper, $papers, $rings, $setOffs,
-            (new Flashings($stack))->make($byId), (new Cap($stack))->paper(), (new Pots($stack))->make(),
-        ]);
+        return $stack === null ? new PartSet : (new StackMaker($stack, $building))->make();
     }
 }
