@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
-use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
@@ -23,9 +22,6 @@ final readonly class BreastCheck
 
     /** What is farther off is not there. */
     private const FAR_MM = 10.0;
-
-    /** Card comes no nearer to a figure than that, mm. */
-    private const HALF_CARD_MM = 0.25;
 
     /** @param  list<Piece>  $pieces  of the chimney */
     private function __construct(private StackBox $stack, private BreastBox $breast, private array $pieces)
@@ -159,10 +155,11 @@ final readonly class BreastCheck
             $plan = $this->breast->plan($this->breast->wide);
             foreach ([0, 1, 3] as $side) {
                 $plane = StackBox::plane($plan->point($side), $plan->point($side + 1));
+                $long = $side === 0 ? [$this->breast->wide->length(), 2] : [$this->breast->deep, 1];
                 $least = self::FAR_MM;
                 foreach ($own as $piece) {
                     foreach ($piece->part->isPaper() ? $piece->facets : [] as $facet) {
-                        $least = min($least, $this->off($facet, [$plane, $side], [$foot, $top, $out, $card]));
+                        $least = min($least, CourseFace::off($facet, $plane, [$foot, $top, $out, $card], $long));
                     }
                 }
                 $worst = max($worst, $least);
@@ -170,30 +167,5 @@ final readonly class BreastCheck
         }
 
         return $worst;
-    }
-
-    /**
-     * @param  array{Frame, int}  $on  the plane of one of its sides, and which one
-     * @param  array{float, float, float, float}  $wanted  foot, top, how far out, and how thick the card is
-     */
-    private function off(Facet $facet, array $on, array $wanted): float
-    {
-        [$plane, $side] = $on;
-        [$foot, $top, $out, $card] = $wanted;
-        $before = $plane->height($facet->frame->origin);
-        if ($facet->frame->normal->dot($plane->normal) < 1.0 - Tolerance::UNIT || $before < Tolerance::EDGE) {
-            return self::FAR_MM;
-        }
-        $box = Box2::around(array_map(
-            static fn (Vec2 $p): Vec2 => $plane->project($facet->frame->at($p)),
-            $facet->region->outline->points,
-        ));
-        $long = $side === 0 ? $this->breast->wide->length() + 2.0 * $before : $this->breast->deep + $before;
-
-        return max(
-            max(0.0, abs($before - $out - $facet->thickness) - max(self::HALF_CARD_MM, $card)),
-            abs($box->y1 - $top), abs($box->y0 - $foot),
-            max(0.0, abs($box->width() - $long) - 2.0 * $facet->thickness),
-        );
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
-use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Massing\Massing;
@@ -142,40 +141,19 @@ final readonly class StackCheck
                 array_values($own),
             )]);
             foreach (array_keys($this->stack->plan->points) as $i) {
-                $least = INF;
+                $least = self::FAR_MM;
+                // From crease to crease it is as long as the side, and what stands out at both ends.
+                [$plane, $long] = [$this->stack->side($i), [$this->stack->plan->edgeLength($i), 2]];
                 foreach ($own as $piece) {
                     foreach ($piece->part->isPaper() ? $piece->facets : [] as $facet) {
-                        $least = min($least, $this->offCourse($facet, $i, [$foot, $top, $out, $card]));
+                        $least = min($least, CourseFace::off($facet, $plane, [$foot, $top, $out, $card], $long));
                     }
                 }
-                $worst = max($worst, min($least, self::FAR_MM));
+                $worst = max($worst, $least);
             }
         }
 
         return $worst;
-    }
-
-    /** @param  array{?float, float, float, float}  $course  its foot, its top, how far out it is, and how thick its card */
-    private function offCourse(Facet $facet, int $side, array $course): float
-    {
-        [$foot, $top, $out, $card] = $course;
-        $plane = $this->stack->side($side);
-        $before = $plane->height($facet->frame->origin);
-        if ($facet->frame->normal->dot($plane->normal) < 1.0 - Tolerance::UNIT || $before < Tolerance::EDGE) {
-            return INF;
-        }
-        $box = Box2::around(array_map(
-            static fn (Vec2 $p): Vec2 => $plane->project($facet->frame->at($p)),
-            $facet->region->outline->points,
-        ));
-        // The stack's own paper lies under it; a card is as thick as it is.
-        $off = max(0.0, abs($before - $out - $facet->thickness) - max(self::HALF_CARD_MM, $card));
-
-        return max(
-            $off, abs($box->y1 - $top), $foot === null ? 0.0 : abs($box->y0 - $foot),
-            // From crease to crease it is as long as the side, and what stands out at both ends.
-            max(0.0, abs($box->width() - $this->stack->plan->edgeLength($side) - 2.0 * $before) - 2.0 * $facet->thickness),
-        );
     }
 
     /** How much of panels is not open where they are described, or not shut between and beside them. */
