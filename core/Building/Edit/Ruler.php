@@ -178,4 +178,22 @@ final readonly class Ruler
 
         return array_map(static fn (int $i): Interval => Interval::of($from + $i * $pitch, $width), range(0, $count - 1));
     }
+
+    /**
+     * Where every opening of a wall, and each of its repeats, stands, by what they are called.
+     *
+     * @return array<string, Interval>
+     */
+    public function openingsOf(stdClass $wall, mixed $styles): array
+    {
+        $all = [];
+        foreach (self::listed($wall->openings ?? null) as $i => $opening) {
+            $id = is_string($opening->id ?? null) ? $opening->id : 'o'.($i + 1);
+            foreach ($this->extentsOf($opening, $styles) as $k => $extent) {
+                $all[$id.($k === 0 ? '' : '-'.($k + 1))] = $extent;
+            }
+        }
+
+        return $all;
+    }
 }

@@ -228,16 +228,11 @@ final readonly class ThingEdit
     /** The middle of the opening that it is centred on, from the left end of its wall; null where it is on none. */
     private function centreOf(ThingEntry $entry): ?float
     {
-        foreach (Ruler::listed($this->wallUnder($entry)->openings ?? null) as $i => $opening) {
-            $id = is_string($opening->id ?? null) ? $opening->id : 'o'.($i + 1);
-            foreach ($this->ruler->extentsOf($opening, $this->document->styles ?? null) as $k => $extent) {
-                if (($entry->on()->over ?? null) === $id.($k === 0 ? '' : '-'.($k + 1))) {
-                    return $extent->middle();
-                }
-            }
-        }
+        $over = $entry->on()->over ?? null;
 
-        return null;
+        $all = $this->ruler->openingsOf($this->wallUnder($entry), $this->document->styles ?? null);
+
+        return is_string($over) ? ($all[$over] ?? null)?->middle() : null;
     }
 
     private function repeat(ThingEntry $entry): void

@@ -142,13 +142,7 @@ final readonly class ThingPlaces
     public function onto(stdClass $on, WallEntry $to, Node $edit): bool
     {
         $wanted = is_array($on->openings ?? null) ? count($on->openings) : 2;
-        $ids = [];
-        foreach ($to->openings() as $i => $opening) {
-            $id = is_string($opening->id ?? null) ? $opening->id : 'o'.($i + 1);
-            foreach (array_keys($to->ruler->extentsOf($opening, $to->document->styles ?? null)) as $k) {
-                $ids[] = $id.($k === 0 ? '' : '-'.($k + 1));
-            }
-        }
+        $ids = array_map(strval(...), array_keys($to->ruler->openingsOf($to->wall, $to->document->styles ?? null)));
         if (count($ids) < $wanted) {
             $edit->get('to')?->fault('edit.too-few-openings', ['wall' => $to->name, 'wanted' => $wanted]);
 

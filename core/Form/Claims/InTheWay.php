@@ -67,9 +67,7 @@ final readonly class InTheWay
         return $claim->isOwn && $this->isInABlock($wall, $claim);
     }
 
-    /**
-     * What stands far before a wall may come into another one, beyond an inner corner, or of another block.
-     */
+    /** What stands far before a wall may come into another one, beyond an inner corner, or of another block. */
     private function isInABlock(WallForm $wall, Claim $claim): bool
     {
         $box = ($claim->shown ?? $claim->ring)->bounds();
