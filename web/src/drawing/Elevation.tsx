@@ -2,7 +2,7 @@ import { type KeyboardEvent, type PointerEvent, useId, useState } from 'react';
 import type { Opening, Thing, Units, Wall } from '../api/types';
 import { arrowOf, pagedTo } from './arrows';
 import { Canvas } from './Canvas';
-import { boundsOf } from './geometry';
+import { boundsOf, quarters } from './geometry';
 import { OpeningMark, ThingMark } from './WallMarks';
 import { Brickwork, Card, Chains, Hatched, Lines } from './WallParts';
 
@@ -45,8 +45,6 @@ const keyOf = (one: Opening | Thing) => (isThing(one) ? keyOfThing(one.id) : one
 
 /** What moves as one. */
 const nameOf = (one: Opening | Thing) => (isThing(one) ? keyOfThing(one.id) : (one.row ?? one.id));
-
-const quarters = (value: number) => Math.round(value * 4) / 4;
 
 function counted(wall: Wall): string {
   const openings = wall.openings.length === 1 ? 'One opening' : `${wall.openings.length} openings`;

@@ -24,3 +24,6 @@ export function boundsOf(rings: readonly (readonly Point[])[]): Bounds {
 export function pathOf(ring: readonly Point[], close = true): string {
   return `M${ring.map(([x, y]) => `${x} ${y}`).join('L')}${close ? 'Z' : ''}`;
 }
+
+/** A pull in steps, to a quarter of one. */
+export const quarters = (steps: number) => Math.round(steps * 4) / 4;

@@ -1,6 +1,6 @@
 import type { PointerEvent } from 'react';
 import type { PlanEdge, RoofThing, Wall } from '../../api/types';
-import { pathOf } from '../../drawing/geometry';
+import { pathOf, quarters } from '../../drawing/geometry';
 
 /** A pull at a thing: where it began and how far it goes, in pixels, at so many millimetres a pixel. */
 export interface Drag {
@@ -9,8 +9,6 @@ export interface Drag {
   by: readonly [number, number];
   perPx: number;
 }
-
-const quarters = (value: number) => Math.round(value * 4) / 4;
 
 /** What stands on roofs, as it is seen from above; what is pulled goes along with the pointer. */
 export function ThingsOnRoof({
