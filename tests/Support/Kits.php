@@ -11,7 +11,7 @@ use Chartula\Core\Kit\KitDocument;
 use RuntimeException;
 use stdClass;
 
-/** Kits for tests: of the shipped examples and of documents. */
+/** Kits for tests: of their own buildings and of documents. */
 final class Kits
 {
     /** A building of the tests: the demo’s may change, what is worked out by hand may not. */

@@ -17,9 +17,9 @@ use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use stdClass;
 use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
+use Tests\Support\OnTheWeighOffice;
 
 /**
  * Chimneys on the weigh office, worked by hand: a foot is 4, 72 by 48, eaves at 38, pitch 40°, overhangs 3 and 2; greyboard of 1.17 with
@@ -27,6 +27,8 @@ use Tests\Support\Kits;
  */
 final class ChimneyTest extends TestCase
 {
+    use OnTheWeighOffice;
+
     private const SLOPE = ['anchor' => 'slope', 'edge' => 'front', 'from' => '8ft', 'in' => '4ft'];
 
     private const RIDGE = ['anchor' => 'roof-line', 'edge' => 'front', 'line' => 'ridge', 'from' => '8ft'];
@@ -36,14 +38,6 @@ final class ChimneyTest extends TestCase
     private const PANELLED = ['w' => '4ft', 'd' => '3ft', 'h' => '7ft', 'on' => self::RIDGE, 'panels' => 2, 'cornice' => '7in'];
 
     private const TAN = 0.83909963;
-
-    /** @var array<string, Derivation> by their documents */
-    private static array $derived = [];
-
-    public static function tearDownAfterClass(): void
-    {
-        self::$derived = [];
-    }
 
     /**
      * 27 by 24 in = 9 by 8, with its paper and 0.15 of room; up the slope of 40°, cut square through its card,
@@ -501,37 +495,10 @@ final class ChimneyTest extends TestCase
         self::assertStringContainsString('nothing carries it', $own[0]->text);
     }
 
-    /**
-     * @param  array<string, mixed>  $said
-     * @param  array<string, mixed>  $more  of the document
-     */
-    private static function derived(array $said = [], array $more = []): Derivation
+    /** @return array<string, mixed> */
+    private static function usual(): array
     {
-        $document = self::document($said);
-        foreach ($more as $path => $value) {
-            $document = BuildingGenerator::with($document, $path, $value);
-        }
-        $text = JsonText::encode($document);
-
-        // Many ask for the same one.
-        return self::$derived[$text] ??= Derivation::of(BuildingReader::fromDocument($document), $text);
-    }
-
-    /** @param  array<string, mixed>  $said */
-    private static function document(array $said = []): stdClass
-    {
-        return BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.features', [self::thing($said)]);
-    }
-
-    /** @param  array<string, mixed>  $said */
-    private static function thing(array $said = []): stdClass
-    {
-        $all = ['kind' => 'chimney', 'id' => 'c1', 'w' => '27in', 'd' => '24in', 'h' => '5ft', 'on' => self::SLOPE, ...$said];
-        $all['on'] = array_filter((array) $all['on'], static fn (mixed $value): bool => $value !== null);
-        $thing = json_decode((string) json_encode($all));
-        assert($thing instanceof stdClass);
-
-        return $thing;
+        return ['kind' => 'chimney', 'id' => 'c1', 'w' => '27in', 'd' => '24in', 'h' => '5ft', 'on' => self::SLOPE];
     }
 
     private static function part(Derivation $derived, string $id): Part

@@ -18,6 +18,7 @@ use PHPUnit\Framework\TestCase;
 use stdClass;
 use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
+use Tests\Support\OnTheWeighOffice;
 
 /**
  * A chimney outside the left gable of the weigh office, worked by hand: a foot is 4; the gable is 48 long, its verge hangs over by 2,
@@ -25,15 +26,9 @@ use Tests\Support\Kits;
  */
 final class WallChimneyTest extends TestCase
 {
+    use OnTheWeighOffice;
+
     private const CARD = 1.17;
-
-    /** @var array<string, Derivation> by their documents */
-    private static array $derived = [];
-
-    public static function tearDownAfterClass(): void
-    {
-        self::$derived = [];
-    }
 
     /** A stack of 27 in = 9 over a breast of 5 ft = 20; shoulders from 24 to 32, 5.5 in on each side, 9.708 up their slope. */
     public function testItsCardsAreAsLargeAsItIsDescribed(): void
@@ -333,38 +328,13 @@ final class WallChimneyTest extends TestCase
         yield 'receding' => [['perspective' => (object) ['depth' => '20mm']], false, 'chimney.recedes'];
     }
 
-    /**
-     * @param  array<string, mixed>  $said
-     * @param  array<string, mixed>  $more  of the document
-     */
-    private static function derived(array $said = [], array $more = []): Derivation
+    /** @return array<string, mixed> */
+    private static function usual(): array
     {
-        $document = self::document($said);
-        foreach ($more as $path => $value) {
-            $document = BuildingGenerator::with($document, $path, $value);
-        }
-        $text = JsonText::encode($document);
-
-        // Many ask for the same one.
-        return self::$derived[$text] ??= Derivation::of(BuildingReader::fromDocument($document), $text);
-    }
-
-    /** @param  array<string, mixed>  $said */
-    private static function document(array $said = []): stdClass
-    {
-        return BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.features', [self::thing($said)]);
-    }
-
-    /** @param  array<string, mixed>  $said */
-    private static function thing(array $said = []): stdClass
-    {
-        $thing = json_decode((string) json_encode(array_filter([
+        return [
             'kind' => 'wall-chimney', 'id' => 'c1', 'on' => ['anchor' => 'wall', 'edge' => 'left', 'over' => 'middle'],
-            'w' => '27in', 'd' => '18in', 'h' => '5ft', 'breast_w' => '5ft', 'shoulder' => '6ft', ...$said,
-        ], static fn (mixed $value): bool => $value !== null)));
-        assert($thing instanceof stdClass);
-
-        return $thing;
+            'w' => '27in', 'd' => '18in', 'h' => '5ft', 'breast_w' => '5ft', 'shoulder' => '6ft',
+        ];
     }
 
     private static function part(Derivation $derived, string $layer): Part
