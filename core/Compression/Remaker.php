@@ -178,6 +178,7 @@ final readonly class Remaker
     {
         $ring = $block->standing();
         $left = [];
+        $lift = static fn (RealLength $above): RealLength => self::changed($above, $up($block->base->mm + $above->mm) - $block->base->mm);
         foreach ($block->features as $feature) {
             $place = $feature->place;
             [$from, $to] = [$ring->point($place->edge ?? 0), $ring->point(($place->edge ?? 0) + 1)];
@@ -191,7 +192,7 @@ final readonly class Remaker
                 ),
                 default => $place,
             };
-            array_push($left, ...$moved === null ? [] : [$feature->with(place: $moved)]);
+            array_push($left, ...$moved === null ? [] : [$feature->with(place: $moved)->lifted($lift)]);
         }
 
         return $left;

@@ -6,6 +6,7 @@ namespace Chartula\Core\Building\Feature;
 
 use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Field\Said;
+use Chartula\Core\Measure\RealLength;
 
 /** A thing, as a document describes it. */
 final readonly class Feature
@@ -18,5 +19,21 @@ final readonly class Feature
      */
     public function __construct(public Kind $kind, public Said $said, public ?string $id = null, public ?Place $place = null)
     {
+    }
+
+    /**
+     * With its heights above the base of its block where they come to be.
+     *
+     * @param  callable(RealLength): RealLength  $at
+     */
+    public function lifted(callable $at): self
+    {
+        $values = $this->said->values;
+        foreach ($this->kind instanceof HasHeights ? $this->kind->heights($this->said) : [] as $key) {
+            $was = $this->said->real($key);
+            $values[$key] = $was === null ? null : $at($was);
+        }
+
+        return $values === $this->said->values ? $this : $this->with(said: new Said($values, $this->said->path));
     }
 }

@@ -26,6 +26,7 @@ final readonly class Masonry
     /**
      * @param  float  $unit  a brick on edge or on end with its joint, as wide as a course is high
      * @param  float  $half  half a brick's length
+     * @param  float  $halfOfReal  half a brick of the real building, in the model: less where a factor leaves bricks larger than all else
      * @param  float  $joint  between units; 0 where it would be too fine to print
      * @param  float  $leastRaised  what is raised is as wide and as high as that
      * @param  bool  $isWidened  whether it is wider than to scale, so that it can be printed
@@ -33,6 +34,7 @@ final readonly class Masonry
     private function __construct(
         public float $unit,
         public float $half,
+        public float $halfOfReal,
         public float $joint,
         public Tone $brick,
         private Scale $scale,
@@ -51,6 +53,7 @@ final readonly class Masonry
         return new self(
             $gauge->course_mm / $scale->ratio,
             $gauge->brick_mm / $scale->ratio / 2.0,
+            $gauge->brick_mm * $building->shrunk / $scale->ratio / 2.0,
             $isFine ? $widened : $joint,
             new Tone($skin->brick, $skin->mortar),
             $scale,

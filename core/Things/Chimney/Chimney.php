@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\AtOnePlace;
 use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\HasHeights;
 use Chartula\Core\Building\Feature\RoofLineKind;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Field\ChoiceType;
@@ -15,6 +16,7 @@ use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\NumberType;
+use Chartula\Core\Field\Said;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Claims\Site;
@@ -24,7 +26,7 @@ use Chartula\Core\Trim\Makes;
 use Chartula\Core\Trim\Remarks;
 
 /** A stack on a ridge, a slope or at the eaves, through the roof or on it, with its courses, cap and pots. docs/formulas.md#chimneys */
-final readonly class Chimney implements AtOnePlace, Makes, Remarks, Shows, Takes
+final readonly class Chimney implements AtOnePlace, HasHeights, Makes, Remarks, Shows, Takes
 {
     /** A stack that ends lower over the roof than that is none, mm. */
     private const LEAST_MM = 1.0;
@@ -60,6 +62,11 @@ final readonly class Chimney implements AtOnePlace, Makes, Remarks, Shows, Takes
             'chimney',
             ...self::sizes(), ...self::ways(), ...StackFields::plinth(), ...StackFields::all(),
         );
+    }
+
+    public function heights(Said $said): array
+    {
+        return StackFields::heights($said);
     }
 
     /** @return list<Field> how large it is, and of what */

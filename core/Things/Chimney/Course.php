@@ -128,7 +128,7 @@ final readonly class Course
     public function windows(Stack $stack, int $side): array
     {
         $count = $this->name === 'panels' ? $stack->said->count('panels') ?? 0 : 0;
-        [$half, $course] = [$stack->site->masonry->half, $stack->course()];
+        [$half, $course] = [$stack->site->masonry->halfOfReal, $stack->course()];
         $wide = $count === 0 ? 0.0 : ($stack->length($side) - ($count + 1) * $half) / $count;
 
         return $count === 0 ? [] : array_map(fn (int $k): Ring => Ring::rectangle(

@@ -30,14 +30,14 @@ final readonly class Flues
         $this->rows = min($this->count, $stack->said->count('rows') ?? 1);
         $this->columns = (int) ceil($this->count / $this->rows);
         $this->wide = $stack->mm('flue');
-        $this->pitch = $this->wide + $stack->site->masonry->half;
+        $this->pitch = $this->wide + $stack->site->masonry->halfOfReal;
     }
 
     /** Whether there is room for them, with at least half a brick round them. */
     public function fit(): bool
     {
-        $long = $this->columns * $this->pitch + $this->stack->site->masonry->half;
-        $short = $this->rows * $this->pitch + $this->stack->site->masonry->half;
+        $long = $this->columns * $this->pitch + $this->stack->site->masonry->halfOfReal;
+        $short = $this->rows * $this->pitch + $this->stack->site->masonry->halfOfReal;
 
         [$w, $d] = [$this->stack->mm('w'), $this->stack->mm('d')];
 

@@ -199,7 +199,7 @@ final readonly class Pots
     {
         $frame = $this->stack->roof->methods->frame;
         $t = $frame->thickness_mm + $this->stack->roof->methods->template->addsTo($frame);
-        $wide = $this->flues->wide + $this->stack->site->masonry->half / 2.0;
+        $wide = $this->flues->wide + $this->stack->site->masonry->halfOfReal / 2.0;
         $level = StackFrames::level($this->stack, 0.0, $this->level() + $t);
         $part = Part::of(
             $this->stack->name('slab'), 'T', 'Chimney, slab on a flue', PartGroup::Trim, $frame, $t,

@@ -9,6 +9,7 @@ use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\Said;
 use Chartula\Core\Field\Sign;
 use Chartula\Core\Field\StockType;
 
@@ -27,6 +28,12 @@ final readonly class StackFields
     public static function all(): array
     {
         return [...self::courses(), ...self::caps(), ...self::flues()];
+    }
+
+    /** @return list<string> which of its figures count from the base of its block */
+    public static function heights(Said $said): array
+    {
+        return $said->text('above') === 'base' ? ['h'] : [];
     }
 
     /** @return list<Field> of one that stands on a roof */

@@ -122,7 +122,7 @@ final readonly class StackPapers
         $lap = min($this->building->methods->skin->overlap_mm, self::LAP_SHARE * $this->length($this->order[0]));
 
         // It shows in no window.
-        return array_filter($this->round->windows) === [] ? $lap : min($lap, self::LAP_SHARE * $this->stack->site->masonry->half);
+        return array_filter($this->round->windows) === [] ? $lap : min($lap, self::LAP_SHARE * $this->stack->site->masonry->halfOfReal);
     }
 
     /** @return list<Ring> what is cut out of it */

@@ -8,12 +8,14 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\AtOnePlace;
 use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Feature\HasHeights;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\Said;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\GoesUp;
 use Chartula\Core\Form\Claims\Shows;
@@ -32,7 +34,7 @@ use Chartula\Core\Trim\Makes;
 use Chartula\Core\Trim\Remarks;
 
 /** A chimney outside a wall: breast, set-offs and shoulders, and the stack past the roof. docs/formulas.md#chimneys-on-walls */
-final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, Shows
+final readonly class WallChimney implements AtOnePlace, GoesUp, HasHeights, Makes, Remarks, Shows
 {
     private const MOST_SET_OFFS = 6;
 
@@ -64,6 +66,11 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, Makes, Remarks, 
     public function fields(): FieldSet
     {
         return new FieldSet('wall-chimney', ...self::stack(), ...self::breast(), ...StackFields::cards(), ...StackFields::all());
+    }
+
+    public function heights(Said $said): array
+    {
+        return ['shoulder', 'set_off_up', ...StackFields::heights($said)];
     }
 
     /** @return list<Field> how large the stack is, and of what */

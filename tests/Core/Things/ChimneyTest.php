@@ -188,6 +188,19 @@ final class ChimneyTest extends TestCase
         self::assertEqualsWithDelta(M_PI * 2.9 + 2.0, $pot->width(), 1e-6);
     }
 
+    /** With everything nine tenths as large its flues go with it, though bricks do not: they are 0.9 · 4.5 apart. */
+    public function testAFactorLeavesItsFluesTheirRoom(): void
+    {
+        $smaller = (object) ['steps' => [(object) ['op' => 'factor', 'by' => 0.9]], 'protect' => []];
+        $derived = self::derived(['w' => '4ft', 'flues' => 3, 'open' => 2, 'panels' => 2, 'h' => '7ft'], ['compression' => $smaller]);
+        self::assertSame([], $derived->dryFit->findings);
+        $xs = array_map(static fn ($f): float => $f->origin->x, self::part($derived, 'main.stack-pot.c1')->placements);
+        self::assertEqualsWithDelta(0.9 * 4.5, $xs[1] - $xs[0], 1e-6);
+        // 14.4 with 1.35 between and beside two panels: 5.175 each.
+        $holes = self::part($derived, 'main.stack-panels-long.c1')->holes;
+        self::assertEqualsWithDelta((14.4 - 3.0 * 1.35) / 2.0, $holes[0]->bounds()->width(), 1e-6);
+    }
+
     /** 25.17 up at 40°, by courses of 1, are 25 steps of 1 / tan 40° = 1.192: here over 8, of which each full one is as long. */
     public function testFlashingRisesByCourses(): void
     {

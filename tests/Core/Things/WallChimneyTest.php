@@ -51,6 +51,37 @@ final class WallChimneyTest extends TestCase
         self::assertEqualsWithDelta(20.0 + 2.0 * 5.9 + 0.2, self::part($derived, 'stack-breast-paper')->width(), 1e-6);
     }
 
+    /**
+     * Three storeys of 9 ft 6 in = 38 without the middle one: shoulders from 22 ft = 88 begin at 50 then, the topmost set-off at 14 ft goes
+     * down to that storey’s floor, and a height over the base goes down by 38. Seven courses less are taken from the 83 over the windows.
+     *
+     * @param  array<string, mixed>  $step
+     */
+    #[DataProvider('provideSteps')]
+    public function testItGoesDownWithStoreysAndCourses(array $step, float $shoulder, float $setOff, float $top): void
+    {
+        $storeys = array_map(static fn (int $i): object => (object) [
+            'id' => "s$i", 'floor' => sprintf('%.1fft', 9.5 * $i), 'height' => '9ft 6in',
+        ], [0, 1, 2]);
+        $derived = self::derived(
+            ['shoulder' => '22ft', 'set_offs' => 1, 'set_off_up' => '14ft', 'above' => 'base', 'h' => '43ft', 'cap_h' => '1in'],
+            ['blocks.0.eaves' => '28ft 6in', 'blocks.0.storeys' => $storeys, 'compression' => (object) ['steps' => [(object) $step]]],
+        );
+        self::assertSame([], $derived->dryFit->findings);
+        $heights = array_map(static fn ($p): float => round($p->z, 6), self::part($derived, 'stack-front')->corners());
+        self::assertContains(round($shoulder, 6), $heights);
+        $course = self::part($derived, 'stack-set-off-1-front');
+        self::assertEqualsWithDelta($setOff, $course->placements[0]->origin->z + $course->height(), 1e-6);
+        self::assertEqualsWithDelta($top, self::part($derived, 'stack-cap')->placements[0]->origin->z, 1e-6);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, float, float, float}> */
+    public static function provideSteps(): iterable
+    {
+        yield 'without a storey' => [['op' => 'storey', 'block' => 'main', 'storey' => 's1'], 50.0, 38.0, 134.0];
+        yield 'seven courses lower' => [['op' => 'courses', 'block' => 'main', 'count' => 7], 31.0 + 57.0 * 76.0 / 83.0, 53.0, 165.0];
+    }
+
     /** Both slopes lose what it takes of their overhang, and 0.15 over the wall: half of 9, its paper and 0.15, up to the ridge. */
     public function testTheRoofGivesWay(): void
     {

@@ -81,7 +81,7 @@ final readonly class StackDetails
     public function panels(int $side): array
     {
         $count = $this->stack->feature->said->count('panels') ?? 0;
-        $half = $this->building->gauge->brick_mm / 2.0 / $this->building->scale->ratio;
+        $half = $this->halfBrick();
         $each = ($this->stack->plan->edgeLength($side) - $half) / max(1, $count);
         [$open, $shut] = [[], $count === 0 ? [] : [$half / 2.0]];
         for ($k = 0; $k < $count; $k++) {
@@ -99,7 +99,7 @@ final readonly class StackDetails
         $count = $said->count('flues') ?? 1;
         $rows = min($count, $said->count('rows') ?? 1);
         $columns = (int) ceil($count / $rows);
-        $pitch = $this->stack->mm('flue') + $this->building->gauge->brick_mm / 2.0 / $this->building->scale->ratio;
+        $pitch = $this->stack->mm('flue') + $this->halfBrick();
         [$x, $y] = [$this->place->along, $this->place->across()];
         $places = [];
         for ($i = 0; $i < $count; $i++) {
@@ -113,5 +113,11 @@ final readonly class StackDetails
         }
 
         return $said->text('pots') === 'none' ? [] : array_slice($places, 0, $said->count('open') ?? $count);
+    }
+
+    /** Of the real building: a factor leaves the model's own larger. */
+    private function halfBrick(): float
+    {
+        return $this->building->gauge->brick_mm * $this->building->shrunk / $this->building->scale->ratio / 2.0;
     }
 }
