@@ -8,6 +8,9 @@ namespace Chartula\Core\Building;
 enum BrickBond: string
 {
     case Stretcher = 'stretcher';
+    case Header = 'header';
     case English = 'english';
     case Flemish = 'flemish';
+    case EnglishGarden = 'english-garden';
+    case FlemishGarden = 'flemish-garden';
 }

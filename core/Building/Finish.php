@@ -19,25 +19,33 @@ enum Finish: string
     case StoneAshlar = 'stone-ashlar';
     case StoneCoursed = 'stone-coursed';
     case StoneRandom = 'stone-random';
+    case StoneBrought = 'stone-brought';
     case Render = 'render';
     case Concrete = 'concrete';
     case BoardsHorizontal = 'boards-horizontal';
     case BoardsVertical = 'boards-vertical';
+    case BoardAndBatten = 'board-and-batten';
+    case Weatherboard = 'weatherboard';
     case Corrugated = 'corrugated';
     case Slate = 'slate';
+    case StoneSlate = 'stone-slate';
     case PlainTile = 'plain-tile';
     case Pantile = 'pantile';
     case Lead = 'lead';
+    case Zinc = 'zinc';
     case Felt = 'felt';
     case Bare = 'bare';
 
-    /** The bond in which it is drawn; null where it is no brickwork, or in none that is drawn yet. */
+    /** The bond of its bricks; null where it is of none. */
     public function bond(): ?BrickBond
     {
         return match ($this) {
             self::BrickStretcher => BrickBond::Stretcher,
+            self::BrickHeader => BrickBond::Header,
             self::BrickEnglish => BrickBond::English,
             self::BrickFlemish => BrickBond::Flemish,
+            self::BrickEnglishGarden => BrickBond::EnglishGarden,
+            self::BrickFlemishGarden => BrickBond::FlemishGarden,
             default => null,
         };
     }
@@ -45,7 +53,64 @@ enum Finish: string
     /** Whether anything is drawn for it. */
     public function isDrawn(): bool
     {
-        return $this->bond() !== null;
+        return $this !== self::Bare;
+    }
+
+    /** The least pitch of a roof on which it is usually laid, degrees; null where there is none. */
+    public function leastPitch(): ?float
+    {
+        return match ($this) {
+            self::Slate => 25.0,
+            self::StoneSlate, self::PlainTile => 35.0,
+            self::Pantile => 30.0,
+            self::Corrugated, self::Felt => 10.0,
+            default => null,
+        };
+    }
+
+    /** As it is called in a sentence. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::BrickStretcher => 'brick, stretcher bond',
+            self::BrickHeader => 'brick, header bond',
+            self::BrickEnglish => 'brick, English bond',
+            self::BrickFlemish => 'brick, Flemish bond',
+            self::BrickEnglishGarden => 'brick, English garden wall bond',
+            self::BrickFlemishGarden => 'brick, Flemish garden wall bond',
+            self::StoneAshlar => 'ashlar',
+            self::StoneCoursed => 'coursed rubble',
+            self::StoneRandom => 'random rubble',
+            self::StoneBrought => 'rubble brought to courses',
+            self::Render => 'render',
+            self::Concrete => 'concrete',
+            self::BoardsHorizontal => 'boards lying',
+            self::BoardsVertical => 'boards standing',
+            self::BoardAndBatten => 'boards and battens',
+            self::Weatherboard => 'weatherboard',
+            self::Corrugated => 'corrugated sheet',
+            self::Slate => 'slates',
+            self::StoneSlate => 'stone slates',
+            self::PlainTile => 'plain tiles',
+            self::Pantile => 'pantiles',
+            self::Lead => 'lead with rolls',
+            self::Zinc => 'zinc with rolls',
+            self::Felt => 'felt',
+            self::Bare => 'bare card',
+        };
+    }
+
+    public function isForWalls(): bool
+    {
+        return ! in_array($this, [self::Lead, self::Zinc, self::Felt, self::StoneSlate], true);
+    }
+
+    public function isForRoofs(): bool
+    {
+        return in_array($this, [
+            self::Slate, self::StoneSlate, self::PlainTile, self::Pantile, self::Corrugated, self::Lead, self::Zinc, self::BoardsHorizontal,
+            self::BoardsVertical, self::Felt, self::Concrete, self::Bare,
+        ], true);
     }
 
     /** @return list<string> as documents may say it */
@@ -56,7 +121,7 @@ enum Finish: string
 
     public static function choice(): ChoiceType
     {
-        $option = static fn (self $f): Option => new Option($f->value, strtr($f->value, '-', ' '));
+        $option = static fn (self $f): Option => new Option($f->value, $f->words());
 
         return ChoiceType::among(...array_map($option, self::cases()));
     }

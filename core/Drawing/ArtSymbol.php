@@ -8,10 +8,9 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Artwork;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\FoldedArt;
 use Chartula\Core\Part\PrintedArt;
-use Chartula\Core\Part\ToneArt;
 use Chartula\Core\Sheets\Bleed;
 use LogicException;
 
@@ -47,7 +46,7 @@ final readonly class ArtSymbol
             $box->width(),
             $box->height(),
             array_map($moved, Bleed::of($part->part)),
-            self::paths($art->moved(-$box->x0, -$box->y0), Ring::rectangle(0.0, 0.0, $box->width(), $box->height()), BrickArt::BLEED_MM),
+            self::paths($art->moved(-$box->x0, -$box->y0), Ring::rectangle(0.0, 0.0, $box->width(), $box->height()), Artwork::BLEED_MM),
         );
     }
 
@@ -69,9 +68,8 @@ final readonly class ArtSymbol
     private static function paths(Artwork $art, Ring $all, ?float $beyond): array
     {
         return match (true) {
-            $art instanceof BrickArt => BrickDrawing::paths($art, $all, $beyond),
+            $art instanceof FaceArt => FaceDrawing::paths($art, $all, $beyond),
             $art instanceof PrintedArt => ShapeDrawing::own($art, $all),
-            $art instanceof ToneArt => self::tone($art, $all),
             $art instanceof FoldedArt => self::faces($art, $all),
             default => throw new LogicException('Nothing draws '.$art::class),
         };
@@ -89,23 +87,5 @@ final readonly class ArtSymbol
         }
 
         return $paths;
-    }
-
-    /** @return list<Path> */
-    private static function tone(ToneArt $art, Ring $all): array
-    {
-        $box = $all->bounds();
-        $lines = [];
-        // Courses that would be nothing but lines are none.
-        $isDrawn = $art->course >= 2.0 * $art->line;
-        for ($k = $isDrawn ? ceil(($box->y0 - $art->datum) / $art->course) : INF; $art->datum + $k * $art->course < $box->y1; $k++) {
-            $y = $art->datum + $k * $art->course;
-            $lines[] = Ring::rectangle($box->x0, $y - $art->line, $box->x1, $y)->points;
-        }
-
-        return [
-            new Path(Layer::Art, [$all->points], true, null, $art->tone->unit),
-            ...$lines === [] ? [] : [new Path(Layer::Art, $lines, true, null, $art->tone->joint)],
-        ];
     }
 }

@@ -17,7 +17,6 @@ final readonly class BuildingView
     public static function of(Building $building, Kit $kit): array
     {
         $ratio = $building->scale->ratio;
-        $skin = $building->methods->skin;
 
         return [
             'scale' => '1:'.LengthFormat::trimmed($ratio, 4),
@@ -27,10 +26,7 @@ final readonly class BuildingView
             'plan' => PlanView::of($building, $kit),
             'roof' => RoofView::of($building, $kit),
             'section' => SectionView::across($building, $kit),
-            'skin' => [
-                'brick' => $skin->brick, 'mortar' => $skin->mortar,
-                'flap' => LengthFormat::millimetres($skin->flap($building->methods->wall()->thickness_mm)),
-            ],
+            'skin' => SkinView::of($building, $kit),
             'stocks' => self::stocks($building, $kit),
             'shelf' => self::shelf($building),
         ];

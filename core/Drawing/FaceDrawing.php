@@ -5,125 +5,128 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Box2;
-use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Part\BrickArt;
-use Chartula\Core\Part\BrickReveal;
+use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\TurnedEdge;
-use Chartula\Core\Skin\BrickLayout;
+use Chartula\Core\Part\TurnedOpening;
+use Chartula\Core\Skin\Layout;
+use Chartula\Core\Skin\Layouts;
 use Chartula\Core\Skin\RevealLayout;
 
-/** Brickwork, drawn from its rule. */
-final readonly class BrickDrawing
+/** A face's covering, drawn from its rule. */
+final readonly class FaceDrawing
 {
-    /** One brick in so many is a little lighter or darker, by its place and never by chance. */
-    private const TONES = [0.0, 0.06, -0.05, 0.02, -0.08, 0.04, -0.02];
+    private Layout $layout;
+
+    private function __construct(private FaceArt $art)
+    {
+        $this->layout = Layouts::of($art);
+    }
 
     /**
      * @param  Ring  $all  a box round what is to be covered
      * @param  ?float  $beyond  how much farther than it is turned in paper is covered in openings; null where they are not cut out
      * @return list<Path>
      */
-    public static function paths(BrickArt $art, Ring $all, ?float $beyond): array
+    public static function paths(FaceArt $art, Ring $all, ?float $beyond): array
     {
+        return (new self($art))->all($all, $beyond);
+    }
+
+    /** @return list<Path> */
+    private function all(Ring $all, ?float $beyond): array
+    {
+        $art = $this->art;
         $wall = ($art->receding()?->inverse()->ring($all) ?? $all)->bounds();
-        $layout = new BrickLayout($art);
         $heights = new Interval($wall->y0, $wall->y1);
-        $bricks = [
-            ...$layout->bricks($wall->y0, $wall->y1),
-            ...$layout->turned($art->quoins[0], min(0.0, $wall->x0 - $art->quoins[0]), $heights),
-            ...$layout->turned($art->quoins[1], max(0.0, $wall->x1 - $art->quoins[1]), $heights),
+        $turned = [
+            ...$this->layout->turned($art->quoins[0], min(0.0, $wall->x0 - $art->quoins[0]), $heights),
+            ...$this->layout->turned($art->quoins[1], max(0.0, $wall->x1 - $art->quoins[1]), $heights),
         ];
-        $paths = [
-            new Path(Layer::Art, [$all->points], true, null, $art->mortarColour),
-            ...self::toned(array_map(static fn (Box2 $b): array => self::corners($b, $art->receding()), $bricks), $art),
-        ];
+        $units = [...$this->layout->units($wall), ...array_map(static fn (Box2 $b): array => $b->corners(), $turned)];
+        $paths = [$this->ground($all), ...$this->toned(array_map($this->onPaper(...), $units))];
         foreach ($art->dressings as $shape) {
             // A joint runs round it too.
-            $bed = Offset::lines($shape->ring, array_fill(0, $shape->ring->count(), $art->joint));
-            $paths[] = new Path(Layer::Art, [($art->receding()?->ring($bed) ?? $bed)->points], true, null, $art->mortarColour);
+            $joint = $art->pattern->joint();
+            $bed = $joint > 0.0 ? Offset::lines($shape->ring, array_fill(0, $shape->ring->count(), $joint)) : $shape->ring;
+            $paths[] = $this->ground($art->receding()?->ring($bed) ?? $bed);
             array_push($paths, ...ShapeDrawing::paths($shape->receding($art->receding())));
         }
         if ($beyond === null) {
             return $paths;
         }
         foreach ($art->reveals as $reveal) {
-            array_push($paths, ...self::reveal($art, $reveal, $beyond));
+            array_push($paths, ...$this->reveal($reveal, $beyond));
         }
 
         return $paths;
     }
 
     /** @return list<Path> */
-    private static function reveal(BrickArt $art, BrickReveal $reveal, float $beyond): array
+    private function reveal(TurnedOpening $reveal, float $beyond): array
     {
-        $turned = new RevealLayout($art, $reveal, $beyond);
-        $paths = [new Path(Layer::Art, [$reveal->ring->points], true, null, $art->mortarColour)];
+        $turned = new RevealLayout($this->layout, $this->art->pattern->joint(), $reveal, $beyond);
+        $paths = [$this->ground($reveal->ring)];
         foreach (['foot', 'head'] as $edge) {
-            array_push($paths, ...self::turned(self::outlines($turned->onEdge($edge)), $art, $reveal->finishes[$edge] ?? null));
+            array_push($paths, ...$this->turned($turned->onEdge($edge), $reveal->finishes[$edge] ?? null));
         }
-        $paths[] = new Path(Layer::Art, self::outlines($turned->jambs()), true, null, $art->mortarColour);
+        $jambs = array_map(static fn (Hull $h): array => $h->points, $turned->jambs());
+        $paths[] = new Path(Layer::Art, $jambs, true, null, $this->art->pattern->ground());
         foreach (['left', 'right'] as $edge) {
-            array_push($paths, ...self::turned(self::outlines($turned->courses($edge)), $art, $reveal->finishes[$edge] ?? null));
+            array_push($paths, ...$this->turned($turned->courses($edge), $reveal->finishes[$edge] ?? null));
         }
 
         return $paths;
     }
 
     /**
-     * @param  list<non-empty-list<Vec2>>  $units
-     * @return list<Path> in the tones of the brickwork, or in that of whatever finishes an edge
+     * @param  list<Hull>  $hulls
+     * @return list<Path> in the tones of the covering, or in that of whatever finishes an edge
      */
-    private static function turned(array $units, BrickArt $art, ?TurnedEdge $finish): array
+    private function turned(array $hulls, ?TurnedEdge $finish): array
     {
-        return $finish === null || $finish->tone->unit === $art->brickColour
-            ? self::toned($units, $art)
+        $units = array_map(static fn (Hull $h): array => $h->points, $hulls);
+
+        return $finish === null || $finish->tone->unit === $this->layout->tones()[0]
+            ? $this->toned($units)
             : [new Path(Layer::Art, $units, true, null, $finish->tone->unit)];
     }
 
-    /**
-     * @param  list<Hull>  $hulls
-     * @return list<non-empty-list<Vec2>>
-     */
-    private static function outlines(array $hulls): array
+    private function ground(Ring $ring): Path
     {
-        return array_map(static fn (Hull $h): array => $h->points, $hulls);
+        return new Path(Layer::Art, [$ring->points], true, null, $this->art->pattern->ground());
     }
 
     /**
-     * Bricks in their tones, a path for each.
+     * @param  non-empty-list<Vec2>  $unit
+     * @return non-empty-list<Vec2>
+     */
+    private function onPaper(array $unit): array
+    {
+        return $this->art->receding()?->ring(new Ring($unit))->points ?? $unit;
+    }
+
+    /**
+     * Units in their tones, a path for each tone.
      *
-     * @param  list<non-empty-list<Vec2>>  $bricks
+     * @param  list<non-empty-list<Vec2>>  $units
      * @return list<Path>
      */
-    private static function toned(array $bricks, BrickArt $art): array
+    private function toned(array $units): array
     {
-        $count = count(self::TONES);
-        $tones = array_fill(0, $count, []);
-        [$left, $brickLength, $datum, $course] = [$art->quoins[0], $art->brick, $art->datum, $art->course];
-        foreach ($bricks as $brick) {
-            // The first corner is the lowest on the left.
-            $column = (int) floor(($brick[0]->x - $left) / $brickLength * 4.0 + 0.5);
-            $row = (int) round(($brick[0]->y - $datum) / $course);
-            $tones[crc32("$column,$row") % $count][] = $brick;
+        $byTone = array_fill(0, count($this->layout->tones()), []);
+        foreach ($units as $unit) {
+            $byTone[$this->layout->toneOf($unit)][] = $unit;
         }
         $paths = [];
-        foreach (self::TONES as $tone => $by) {
-            $paths[] = new Path(Layer::Art, $tones[$tone], true, null, Shade::of($art->brickColour, $by));
+        foreach (array_filter($byTone) as $tone => $lines) {
+            $paths[] = new Path(Layer::Art, $lines, true, null, $this->layout->tones()[$tone]);
         }
 
-        return array_values(array_filter($paths, static fn (Path $p): bool => $p->lines !== []));
-    }
-
-    /** @return non-empty-list<Vec2> */
-    private static function corners(Box2 $box, ?Homography $receding): array
-    {
-        $corners = [new Vec2($box->x0, $box->y0), new Vec2($box->x1, $box->y0), new Vec2($box->x1, $box->y1), new Vec2($box->x0, $box->y1)];
-
-        return $receding?->ring(new Ring($corners))->points ?? $corners;
+        return $paths;
     }
 }

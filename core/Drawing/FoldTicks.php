@@ -6,7 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Sheets\PlacedPart;
@@ -30,8 +30,8 @@ final readonly class FoldTicks
         foreach ([...$folds, ...$part->shape->roll?->limits($region) ?? []] as [$from, $to]) {
             $along = $to->minus($from)->times(1.0 / $to->distanceTo($from));
             foreach ([[$from, $along->times(-1.0)], [$to, $along]] as [$end, $out]) {
-                $beyond = $part->art === null ? self::CLEAR_MM : max(BrickArt::BLEED_MM, Bleed::beyond($part, $end, $out));
-                $tick = [$end->plus($out->times($beyond)), $end->plus($out->times($beyond + BrickArt::TICK_MM))];
+                $beyond = $part->art === null ? self::CLEAR_MM : max(Artwork::BLEED_MM, Bleed::beyond($part, $end, $out));
+                $tick = [$end->plus($out->times($beyond)), $end->plus($out->times($beyond + Artwork::TICK_MM))];
                 // An end within the paper is a corner of an opening, which is seen.
                 if (array_filter([$end->plus($out->times(Tolerance::MEET)), ...$tick], $region->contains(...)) === []) {
                     $ticks[] = [$placed->toSheet($tick[0]), $placed->toSheet($tick[1])];

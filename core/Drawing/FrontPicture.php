@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\OpeningKind;
-use Chartula\Core\Building\SkinMethod;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Skin\Coverings;
 
 /** A building's front as it is papered, small: how it is known again among others. Millimetres of the picture. */
 final readonly class FrontPicture
@@ -52,7 +53,7 @@ final readonly class FrontPicture
         foreach ($shapes as $shape) {
             $on = static fn (Ring $r): Ring => $r->scaled($scale)->moved($dx, $dy);
             $region = new Region($on($shape['region']->outline), array_map($on, $shape['region']->holes));
-            self::shape($drawing, $region, $shape['kind'], str_starts_with($shape['finish'], 'brick-') ? $skin : null);
+            self::shape($drawing, $region, $shape['kind'], Coverings::tone(Finish::tryFrom($shape['finish']) ?? Finish::Bare, $building));
             if ($course >= self::LEAST_COURSE && str_starts_with($shape['finish'], 'brick-')) {
                 self::courses($drawing, $region, $course, $skin->mortar);
             }
@@ -72,13 +73,13 @@ final readonly class FrontPicture
         };
     }
 
-    /** @param  ?SkinMethod  $brick  of a wall with brick paper on it */
-    private static function shape(Drawing $drawing, Region $region, string $kind, ?SkinMethod $brick): void
+    /** @param  ?string  $covering  the colour of what covers a wall or a slope */
+    private static function shape(Drawing $drawing, Region $region, string $kind, ?string $covering): void
     {
         $fill = match (true) {
             $kind === 'pane' => self::PANE,
-            $kind === 'roof' => self::ROOF,
-            default => self::fill(OpeningKind::tryFrom($kind)) ?? $brick->brick ?? self::CARD,
+            $kind === 'roof' => $covering ?? self::ROOF,
+            default => self::fill(OpeningKind::tryFrom($kind)) ?? $covering ?? self::CARD,
         };
         $rings = array_map(static fn (Ring $r): array => $r->points, $region->rings());
         $drawing->path(new Path(Layer::Text, $rings, true, new Stroke($kind === 'pane' ? 0.08 : 0.2, self::INK), $fill));

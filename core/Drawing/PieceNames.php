@@ -6,7 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\PrintedArt;
 use Chartula\Core\Sheets\PlacedPart;
 
@@ -65,7 +65,7 @@ final readonly class PieceNames
     /** What is printed on its outside, where others are on the back, says so. */
     private static function out(PlacedPart $placed): string
     {
-        return $placed->part->part->showsMarks() ? ', out' : '';
+        return $placed->part->part->showsPrint() ? ', out' : '';
     }
 
     private static function up(PlacedPart $placed): Vec2
@@ -135,7 +135,7 @@ final readonly class PieceNames
     /** All that may be said or the name alone; from farther off a line leads to it. */
     private function beside(int $i, PlacedPart $placed): void
     {
-        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : BrickArt::BLEED_MM);
+        $own = $this->words->box($i)->grown($placed->part->part->art === null ? 0.0 : Artwork::BLEED_MM);
         $name = self::name($placed);
         $least = $name.self::out($placed);
         $all = [...array_map(static fn (string $more): string => "$name $more", array_slice($this->more($placed), 0, 3)), $least];

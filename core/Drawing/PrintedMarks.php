@@ -6,7 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\MarkKind;
 use Chartula\Core\Part\Part;
@@ -103,8 +103,8 @@ final readonly class PrintedMarks
         foreach ([[$to, $from], [$from, $to]] as [$begin, $end]) {
             $out = $end->minus($begin)->times(1.0 / $end->distanceTo($begin));
             if (min(abs($end->x - $box->x0), abs($end->x - $box->x1)) < Tolerance::MEET) {
-                $far = max(BrickArt::BLEED_MM, Bleed::beyond($part, $end, $out));
-                $ticks[] = [$end->plus($out->times($far)), $end->plus($out->times($far + BrickArt::TICK_MM))];
+                $far = max(Artwork::BLEED_MM, Bleed::beyond($part, $end, $out));
+                $ticks[] = [$end->plus($out->times($far)), $end->plus($out->times($far + Artwork::TICK_MM))];
             }
         }
 

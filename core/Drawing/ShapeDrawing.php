@@ -7,6 +7,7 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Part\PrintedArt;
 use Chartula\Core\Part\PrintedShape;
+use Chartula\Core\Skin\Shade;
 
 /** Things that are printed, on the paper of a wall or on their own. */
 final readonly class ShapeDrawing

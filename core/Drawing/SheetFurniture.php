@@ -164,7 +164,7 @@ final readonly class SheetFurniture
                 ? [['bevel to here', new Stroke(0.1, self::MARK, [0.3, 0.5]), 0]]
                 : []),
             ['arrow: up', null, 0],
-            ...($has(static fn (Part $p): bool => $p->showsMarks()) ? [['out: this side is seen', null, 0]] : []),
+            ...($has(static fn (Part $p): bool => $p->showsPrint()) ? [['out: this side is seen', null, 0]] : []),
             ...(array_filter($sheet->parts, static fn (PlacedPart $p): bool => $p->part->like !== null) !== []
                 ? [['letter: parts of one letter are equal', null, 0]]
                 : []),

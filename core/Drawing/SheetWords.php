@@ -9,7 +9,7 @@ use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Sheets\Bleed;
@@ -59,7 +59,7 @@ final class SheetWords
         $this->room = new Room(
             $within,
             array_map(
-                static fn (Region $piece, PlacedPart $p): array => [$piece, $p->part->part->art === null ? 0.0 : BrickArt::BLEED_MM],
+                static fn (Region $piece, PlacedPart $p): array => [$piece, $p->part->part->art === null ? 0.0 : Artwork::BLEED_MM],
                 $this->pieces,
                 $parts,
             ),
@@ -124,7 +124,7 @@ final class SheetWords
     {
         $part = $this->parts[$i]->part->part;
 
-        return $part->art === null && ! $part->showsMarks() && $this->hasRoomOn($i, $word);
+        return $part->art === null && ! $part->showsPrint() && $this->hasRoomOn($i, $word);
     }
 
     /** Whether they have, be it seen or not. */
@@ -144,7 +144,7 @@ final class SheetWords
         $box = $word->box()->bounds();
         $own = $this->away($i, $box);
         foreach (array_keys($this->pieces) as $k) {
-            $mayBe = $k !== $i && $this->boxes[$k]->meets($box->grown($own + BrickArt::BLEED_MM));
+            $mayBe = $k !== $i && $this->boxes[$k]->meets($box->grown($own + Artwork::BLEED_MM));
             if ($mayBe && $this->away($k, $box) < $own + self::NEARER_MM) {
                 return false;
             }
@@ -155,7 +155,7 @@ final class SheetWords
 
     private function away(int $i, Box2 $box): float
     {
-        $bleed = $this->parts[$i]->part->part->art === null ? 0.0 : BrickArt::BLEED_MM;
+        $bleed = $this->parts[$i]->part->part->art === null ? 0.0 : Artwork::BLEED_MM;
         $points = [...Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)->points, $box->centre()];
 
         return min(array_map(fn (Vec2 $p): float => $this->pieces[$i]->outline->distanceTo($p), $points)) - $bleed;
@@ -177,7 +177,7 @@ final class SheetWords
         usort($lines, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         foreach (array_slice($lines, 0, self::CORNERS) as [$length, $line]) {
             if ($this->parts[$i]->part->part->art !== null) {
-                $away = min(1.0, (BrickArt::BLEED_MM + self::TICK_MM) / max(Tolerance::MEET, $length));
+                $away = min(1.0, (Artwork::BLEED_MM + self::TICK_MM) / max(Tolerance::MEET, $length));
                 $line[1] = $line[1]->plus($line[0]->minus($line[1])->times($away));
             }
             if (! $this->runsOver($line, $i, $isClear)) {

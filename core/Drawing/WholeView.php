@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Finish;
 use Chartula\Core\Drawing\Guide\Leaf;
 use Chartula\Core\Drawing\Guide\Painter;
 use Chartula\Core\Form\Claims\Seen;
 use Chartula\Core\Form\Claims\Shows;
+use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
@@ -19,6 +21,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Skin\Coverings;
 use Chartula\Core\Trim\PaneHoles;
 
 /**
@@ -67,8 +70,9 @@ final readonly class WholeView
 
                 continue;
             }
-            if ($shown[$i] === null) {
-                $shapes[] = ['kind' => 'roof', 'region' => $region, 'wall' => null, 'opening' => null, 'finish' => ''];
+            if ($shown[$i] instanceof Facet) {
+                $finish = $this->form->blocks[$shown[$i]->block]->block->roof->finish->value;
+                $shapes[] = ['kind' => 'roof', 'region' => $region, 'wall' => null, 'opening' => null, 'finish' => $finish];
 
                 continue;
             }
@@ -82,9 +86,9 @@ final readonly class WholeView
     }
 
     /**
-     * What faces the way it is looked from, and of what it is: a thing, a wall, or null of a roof.
+     * What faces the way it is looked from, and of what it is: a thing, a wall or a slope.
      *
-     * @return array{list<Leaf>, list<Seen|array{WallForm, Patch}|null>}
+     * @return array{list<Leaf>, list<Seen|array{WallForm, Patch}|Facet>}
      */
     private function surfaces(): array
     {
@@ -102,7 +106,7 @@ final readonly class WholeView
             foreach ($facet->frame->normal->dot($this->to) > self::FACES ? $facet->patches : [] as $patch) {
                 $lift = static fn (Ring $r): array => array_map($facet->lifted(...), $r->points);
                 $leaves[] = new Leaf($lift($patch->outline), array_map($lift, $patch->holes), $facet->frame->normal, '');
-                $shown[] = null;
+                $shown[] = $facet;
             }
         }
 
@@ -158,8 +162,10 @@ final readonly class WholeView
     public function toArray(): array
     {
         $seen = $this->shapes();
+        $tone = fn (Finish $finish): ?string => Coverings::tone($finish, $this->building);
         $shapes = array_map(static fn (array $shape): array => [
             'kind' => $shape['kind'], 'wall' => $shape['wall'], 'opening' => $shape['opening'], 'finish' => $shape['finish'],
+            'colour' => $shape['finish'] === '' ? null : $tone(Finish::from($shape['finish'])),
             'ring' => $shape['region']->outline->toArray(),
             'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $shape['region']->holes),
         ], $seen);

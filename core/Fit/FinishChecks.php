@@ -5,47 +5,41 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
-use Chartula\Core\Building\Treatment;
+use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Kit\Kit;
+use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Problem\Check;
 
-/** What the document says and this kit does not draw yet, and what will show white where it is cut. docs/formulas.md#advice */
+/** Coverings where they are not usual, and what will show white where it is cut. docs/formulas.md#advice */
 final readonly class FinishChecks
 {
+    /** Pitches are told to so much, degrees. */
+    private const PITCH_DEG = 0.05;
+
     /** @return list<Check> */
     public static function all(Building $building, Kit $kit): array
     {
-        return [...self::walls($kit), ...self::roofs($building), ...self::edges($building, $kit)];
+        return [...self::roofs($building), ...self::edges($building, $kit)];
     }
 
-    /** @return list<Check> */
-    private static function walls(Kit $kit): array
-    {
-        $checks = [];
-        foreach ($kit->walls->spans() as $span) {
-            $wall = $span->form;
-            $at = $span->block->id.'.'.$span->name();
-            $finish = $wall->wall->finish;
-            if ($wall->wall->treat === Treatment::Full && $finish !== Finish::Bare && ! $finish->isDrawn()) {
-                $text = "No paper is drawn for “{$finish->value}” yet; the wall stays bare card.";
-                $checks[] = new Check('finish.not-drawn', Check::NOTE, $at, $text);
-            }
-        }
-
-        return $checks;
-    }
-
-    /** @return list<Check> */
+    /** @return list<Check> coverings that are laid flatter than is usual */
     private static function roofs(Building $building): array
     {
         $checks = [];
         foreach ($building->blocks as $block) {
-            if ($block->roof->finish !== Finish::Bare) {
-                $text = "No {$block->roof->finish->value} is drawn for the roof of {$block->name} yet; its panels stay bare card.";
-                $checks[] = new Check('finish.roof-not-drawn', Check::NOTE, $block->id, $text);
+            $finish = $block->roof->finish;
+            $least = $finish->leastPitch();
+            $sloping = array_filter($block->roof->edges, static fn (RoofEdge $e): bool => $e->slopesFromEaves());
+            $flattest = min([90.0, ...array_map(static fn (RoofEdge $e): float => $e->pitch->degrees, $sloping)]);
+            $flattest = $sloping === [] ? 0.0 : $flattest;
+            if ($least !== null && $flattest < $least - self::PITCH_DEG) {
+                $checks[] = new Check('roof.too-flat', Check::NOTE, $block->id, sprintf(
+                    'The roof of %s rises by %s°; %s are usually laid from %s° up: rain would come in under them. Another covering would be told apart by nobody but those who know.',
+                    $block->name, LengthFormat::trimmed($flattest, 1), $finish->words(), LengthFormat::trimmed($least, 0),
+                ));
             }
         }
 
@@ -56,11 +50,17 @@ final readonly class FinishChecks
     private static function edges(Building $building, Kit $kit): array
     {
         $papers = $roofs = $leaves = [];
+        // Papers are turned down over the cards on which they lie.
+        $covered = array_fill_keys(array_map(static fn (LabelledPart $p): string => substr($p->part->id, 0, -6), array_filter(
+            $kit->parts,
+            static fn (LabelledPart $p): bool => str_ends_with($p->part->id, '-paper') && $p->part->scores !== [],
+        )), true);
         foreach ($kit->parts as $part) {
             $isOpen = static fn (Edge $e): bool => str_starts_with($e->name, 'eaves') || str_starts_with($e->name, 'verge');
-            if ($part->part->art !== null) {
+            if ($part->part->group === PartGroup::Skin && $part->part->art !== null) {
                 $papers[] = $part->label;
-            } elseif ($part->part->group === PartGroup::Roof && array_filter($part->part->outline->edges, $isOpen) !== []) {
+            } elseif ($part->part->group === PartGroup::Roof && array_filter($part->part->outline->edges, $isOpen) !== []
+                && ! isset($covered[$part->part->id])) {
                 $roofs[] = $part->label;
             } elseif ($part->part->letter === 'D') {
                 $leaves[] = $part->label;

@@ -75,4 +75,12 @@ final readonly class Box2
     {
         return new self($this->x0 - $by, $this->y0 - $by, $this->x1 + $by, $this->y1 + $by);
     }
+
+    /** @return non-empty-list<Vec2> counter-clockwise, from the lower left */
+    public function corners(): array
+    {
+        [$x0, $y0, $x1, $y1] = [$this->x0, $this->y0, $this->x1, $this->y1];
+
+        return [new Vec2($x0, $y0), new Vec2($x1, $y0), new Vec2($x1, $y1), new Vec2($x0, $y1)];
+    }
 }

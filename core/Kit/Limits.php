@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Skin\Coverings;
 
 /** What one building may ask for, checked on what would be derived before it is made. docs/formats.md */
 final readonly class Limits
@@ -56,14 +57,12 @@ final readonly class Limits
 
     private static function bricks(Building $building, Block $block, Wall $wall, Problems $problems): void
     {
-        if (! $wall->finish->isDrawn()) {
-            return;
-        }
         $length = $block->footprint->length($wall->edge)->mm;
         $height = $block->eaves->mm - $block->base->mm
             + ($block->roof->edges[$wall->edge]->slopesFromEaves() ? 0.0 : $length / 2.0 * $block->roof->pitch->tan());
+        $unit = Coverings::of($wall->finish, $building)->unit ?? 0.0;
         // English bond's header courses have twice as many bricks: one and a half on average.
-        $bricks = (int) ceil(1.5 * $length / $building->gauge->brick_mm * $height / $building->gauge->course_mm);
+        $bricks = $unit > 0.0 ? (int) ceil(1.5 * $length * $height / $building->scale->ratio ** 2 / $unit) : 0;
         if ($bricks > self::BRICKS) {
             $problems->add($wall->path.'.finish', 'limit.bricks', ['given' => $bricks, 'limit' => self::BRICKS]);
         }

@@ -18,6 +18,7 @@ use Chartula\Core\Shell\BraceParts;
 use Chartula\Core\Shell\FormFaults;
 use Chartula\Core\Shell\WallParts;
 use Chartula\Core\Skin\PaperParts;
+use Chartula\Core\Skin\SlopePapers;
 use Chartula\Core\Trim\DeepOpeningParts;
 use Chartula\Core\Trim\DeepOpeningPlace;
 use Chartula\Core\Trim\GroundParts;
@@ -46,6 +47,7 @@ final readonly class Makers
             ),
             new Maker('ledges', static fn (Carcass $c): Made => new Made(LedgeParts::make($c->panels(), $c->walls))),
             new Maker('papers', static fn (Carcass $c): Made => new Made(PaperParts::make($c->building, $c->walls))),
+            new Maker('papers of slopes', static fn (Carcass $c): Made => new Made(SlopePapers::make($c->building, $c->panels()))),
             new Maker(
                 'frames, panes and leaves',
                 static fn (Carcass $c, Recall $recall): Made => new Made(PanelParts::make($c->building, $c->walls, $recall)),

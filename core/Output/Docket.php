@@ -12,8 +12,10 @@ use Chartula\Core\Fit\Plot\Fit;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
+use Chartula\Core\Part\PartGroup;
 use Chartula\Core\PrintedKit;
 use Chartula\Core\Problem\Check;
 
@@ -105,7 +107,8 @@ final readonly class Docket
     public static function stages(Derivation $d): array
     {
         $openings = array_sum(array_map(static fn (WallForm $w): int => count($w->openings), $d->kit->form->walls()));
-        $papers = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->isPapered));
+        $papers = count(array_filter($d->kit->parts, static fn (LabelledPart $p): bool => $p->part->group === PartGroup::Skin
+            && [$p->part->of->layer, $p->part->of->opening, $p->part->of->feature] === ['paper', null, null]));
         $bare = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->wall->finish === Finish::Bare));
 
         return [

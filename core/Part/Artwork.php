@@ -9,6 +9,12 @@ use Chartula\Core\Geometry\Homography;
 /** What is printed on a part, as its rule. The part's own frame, model millimetres. */
 interface Artwork
 {
+    /** It is printed so far beyond every cut, mm, and so much room is kept round it. */
+    public const BLEED_MM = 1.5;
+
+    /** Beyond that its folds are told by ticks so long. */
+    public const TICK_MM = 1.0;
+
     public function moved(float $dx, float $dy): self;
 
     /** How much farther than beyond every cut it is printed at a side of that name. */

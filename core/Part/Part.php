@@ -140,10 +140,11 @@ final readonly class Part
         return array_map(static fn (Vec2 $p): Vec3 => $frame->at($p), $this->outline->ring->points);
     }
 
-    /** Whether its marks are for the eye of whoever looks at the model. */
-    public function showsMarks(): bool
+    /** Whether what its template shows is for the eye of whoever looks at the model: marks of planks, or what it is covered with. */
+    public function showsPrint(): bool
     {
-        return array_filter($this->marks, static fn (Mark $m): bool => $m->kind === MarkKind::Plank) !== [];
+        return ($this->art !== null && $this->stock->takesTemplate())
+            || array_filter($this->marks, static fn (Mark $m): bool => $m->kind === MarkKind::Plank) !== [];
     }
 
     public function qty(): int

@@ -8,7 +8,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
 /** One opening as its paper turns in. The part's own frame, model millimetres. */
-final readonly class BrickReveal
+final readonly class TurnedOpening
 {
     /**
      * @param  Ring  $ring  the finished opening: lower left, lower right, then the head from right to left

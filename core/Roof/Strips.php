@@ -261,7 +261,8 @@ final class Strips
         $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
         $leg = $open + $cover;
         $kind = $this->kind($one, $p, $i);
-        $block = $this->panels->form->blocks[$one->facet->block]->block->id;
+        $own = $this->panels->form->blocks[$one->facet->block]->block;
+        [$block, $finish] = [$own->id, $own->roof->finish];
         $this->names["$block.$kind"] = $n = ($this->names["$block.$kind"] ?? 0) + 1;
         $id = "$block.$kind".($n > 1 ? "-$n" : '').'.strip';
         // From the far end of the line back, so that the strip's y runs out over it.
@@ -276,8 +277,7 @@ final class Strips
         // It is drawn from the line's far end: the first half below the fold, the second above it.
         $below = array_map(static fn (Vec2 $v): Vec2 => new Vec2($length - $v->x, $leg - $v->y), $legs[0]);
         $above = array_map(static fn (Vec2 $v): Vec2 => new Vec2($length - $v->x, $leg + $v->y), $legs[1]);
-        $isPlain = count($below) === 4
-            && count($above) === 4
+        $isPlain = count($below) === 4 && count($above) === 4
             && abs((new Ring($below))->area() - $length * $leg) < Tolerance::EDGE
             && abs((new Ring($above))->area() - $length * $leg) < Tolerance::EDGE;
         $edges = [new Edge('front edge', 'top'), new Edge('end', 'verge'), new Edge('back edge', 'top'), new Edge('other end', 'verge')];
@@ -288,10 +288,7 @@ final class Strips
             : 'tan of half the fold, '.LengthFormat::trimmed(rad2deg($half), 3).'°';
         $workings = [
             'width' => $isPlain ? $one->part->workings['width'] : Figure::given($length, "along the $kind, where the tops meet"),
-            'height' => Figure::given(
-                $open,
-                "half the gap at the $kind, ".LengthFormat::trimmed($this->panels->stack->layers[0]->thickness_mm, 3).' × '.$what,
-            )
+            'height' => Figure::given($open, "half the gap at the $kind, ".LengthFormat::trimmed($this->panels->stack->layers[0]->thickness_mm, 3).' × '.$what)
                 ->plus($cover, 'plus what lies on the panel, '.LengthFormat::trimmed($cover, 3))->times(2.0, '× 2, both sides'),
         ];
         if (abs($workings['width']->mm - $length) > Tolerance::FIGURE) {
@@ -310,6 +307,7 @@ final class Strips
             shape: Shape::folded($isPlain
                 ? new Vec2($length / 2.0, $leg / 2.0)
                 : (new Ring($below === [] ? [new Vec2(0.0, 0.0)] : $below))->middle()),
+            art: RidgeTiles::art($finish, $this->building, [$length, 2.0 * $leg]),
         );
         $this->parts[] = $part;
         foreach ([$one, $other] as $k => $panel) {

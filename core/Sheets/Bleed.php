@@ -9,7 +9,7 @@ use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Part;
 
 /** How far print runs on beyond a cut. */
@@ -29,7 +29,7 @@ final readonly class Bleed
      */
     public static function of(Part $part): array
     {
-        $bleed = $part->art === null ? 0.0 : BrickArt::BLEED_MM;
+        $bleed = $part->art === null ? 0.0 : Artwork::BLEED_MM;
         $by = array_map(static fn (float $more): float => $bleed + $more, self::more($part));
         $rings = [self::grown(self::wound($part->outline->ring, 1.0), $by)];
         foreach ($part->holes as $hole) {
@@ -60,7 +60,7 @@ final readonly class Bleed
     {
         $first = Clip::inside($from, $from->plus($way->times(self::FARTHEST_MM)), new Region(self::of($part)[0]))[0] ?? [$from, $from];
 
-        return $first[0]->distanceTo($from) < BrickArt::BLEED_MM ? $first[1]->distanceTo($from) : 0.0;
+        return $first[0]->distanceTo($from) < Artwork::BLEED_MM ? $first[1]->distanceTo($from) : 0.0;
     }
 
     /** @return non-empty-list<float> by edge, how much farther it is printed than beyond every cut */

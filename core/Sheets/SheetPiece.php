@@ -16,7 +16,7 @@ use Chartula\Core\Packing\Effort;
 use Chartula\Core\Packing\Piece;
 use Chartula\Core\Packing\Place;
 use Chartula\Core\Packing\Shape;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Problem\Check;
@@ -56,24 +56,33 @@ final readonly class SheetPiece
     /** What is cut and what of it is printed beyond, upright, from the lower left of what is cut. */
     private Box2 $kept;
 
-    /** @param  float  $gap  between two cuts */
-    public function __construct(public LabelledPart $part, float $gap, private bool $isMirrored)
+    /**
+     * @param  float  $gap  between two cuts
+     * @param  bool  $isAcross  whether a paper may be turned across its grain, since no page takes it otherwise
+     */
+    public function __construct(public LabelledPart $part, private float $gap, private bool $isMirrored, private bool $isAcross = false)
     {
         $this->blank = $part->part->blank()->outline->bounds();
         $this->kept = $this->kept(0)->outline->bounds();
         $isSmall = min($part->part->width(), $part->part->height()) < self::SMALL_MM;
         $isPrinted = $part->part->art !== null;
-        $this->rim = self::keepsHalf($part->part->stock) ? max($gap / 2.0, $isPrinted ? BrickArt::BLEED_MM : 0.0) : 0.0;
+        $this->rim = max(self::keepsHalf($part->part->stock) ? $gap / 2.0 : 0.0, $isPrinted ? Artwork::BLEED_MM : 0.0);
         $this->name = match (true) {
-            $isPrinted || $isSmall || $part->part->showsMarks() || $part->part->group === PartGroup::Trim => self::NAME_MM,
+            $isPrinted || $isSmall || $part->part->showsPrint() || $part->part->group === PartGroup::Trim => self::NAME_MM,
             default => 0.0,
         };
     }
 
-    /** Whether its template is stuck to the back. Where what is marked is to be seen, as a door's planks are, it goes on the outside. */
+    /** The same, as it may lie across its grain. */
+    public function across(): self
+    {
+        return new self($this->part, $this->gap, $this->isMirrored, true);
+    }
+
+    /** Whether its template is stuck to the back. Where what it shows is to be seen, as a door's planks are, it goes on the outside. */
     public static function isMirrored(Part $part, Template $template): bool
     {
-        return $part->stock->takesTemplate() && $template->side === 'back' && ! $part->showsMarks();
+        return $part->stock->takesTemplate() && $template->side === 'back' && ! $part->showsPrint();
     }
 
     /** What it takes of a page at the least: of a rectangle its margin too, of anything else what is cut out. */
@@ -108,7 +117,7 @@ final readonly class SheetPiece
     /** Whether it is a long narrow piece of card that lies as well along the page as across. */
     public function isStrip(): bool
     {
-        return $this->part->part->mayTurn && ! self::keepsHalf($this->part->part->stock) && $this->part->part->holes === []
+        return $this->part->part->mayTurn && $this->rim === 0.0 && $this->part->part->holes === []
             && $this->least() <= self::STRIP_MM && $this->length() >= self::LONG * $this->least();
     }
 
@@ -144,7 +153,7 @@ final readonly class SheetPiece
     {
         $isOutlined = $effort !== Effort::Quick;
         $turns = [0 => $isOutlined ? $this->outlined(0, $hole) : $this->box(0)];
-        foreach ($this->part->part->mayTurn ? self::ANY : self::ALONG as $turn) {
+        foreach ($this->part->part->mayTurn || $this->isAcross ? self::ANY : self::ALONG as $turn) {
             if ($isOutlined || $turn < 180) {
                 $shape = $isOutlined ? $this->outlined($turn, $hole) : $this->box($turn);
                 $known = array_map(static fn (Shape $s): string => $s->key, $turns);

@@ -122,7 +122,9 @@ final readonly class SheetPlan
             $stock = $part->part->stock;
             $block = $building->sheets->order === 'block' ? $part->part->of->block ?? '' : '';
             $piece = new SheetPiece($part, $building->sheets->gap_mm, SheetPiece::isMirrored($part->part, $building->methods->template));
-            if (! $piece->piece(0, INF, Effort::Quick)->goesOn($page->bin(0.0))) {
+            $goesOn = static fn (SheetPiece $p): bool => $p->piece(0, INF, Effort::Quick)->goesOn($page->bin(0.0));
+            $piece = $goesOn($piece) ? $piece : $piece->across();
+            if (! $goesOn($piece)) {
                 $checks[] = $piece->tooLarge($page);
 
                 continue;

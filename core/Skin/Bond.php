@@ -10,7 +10,7 @@ use LogicException;
 
 /**
  * Brick bonds as their two courses, read from a quoin or jamb inwards. Units in parts of a stretcher's length:
- * stretcher 1, header ½, queen closer ¼. docs/formulas.md#bonds
+ * stretcher 1, three-quarter bat ¾, header ½, queen closer ¼. docs/formulas.md#bonds
  */
 final readonly class Bond
 {
@@ -26,6 +26,12 @@ final readonly class Bond
 
     private const CLOSER = 0.25;
 
+    /** Three quarters of a brick. */
+    private const BAT = 0.75;
+
+    /** Every so many courses one of an English garden wall is of headers. */
+    private const GARDEN = 4;
+
     /**
      * @param  list<float>  $start  units laid once, from the quoin
      * @param  non-empty-list<float>  $then  units repeated after them
@@ -37,16 +43,28 @@ final readonly class Bond
     }
 
     /**
-     * @param  bool  $second  the bond's second course
+     * @param  int  $course  from the datum up
+     * @param  bool  $swapped  whether courses begin with the second one; header courses of garden bonds run round at one level all the same
      */
-    public static function course(BrickBond $bond, bool $second): self
+    public static function course(BrickBond $bond, int $course, bool $swapped = false): self
     {
+        $second = ($course % 2 !== 0) !== $swapped;
+        $headers = [self::HEADER, self::CLOSER];
+        $three = [self::STRETCHER, self::STRETCHER, self::STRETCHER, self::HEADER];
+
         return match ($bond) {
-            BrickBond::Stretcher => $second ? new self([self::HEADER], [self::STRETCHER]) : new self([], [self::STRETCHER]),
-            BrickBond::English => $second ? new self([self::HEADER, self::CLOSER], [self::HEADER]) : new self([], [self::STRETCHER]),
+            BrickBond::Stretcher => new self($second ? [self::HEADER] : [], [self::STRETCHER]),
+            BrickBond::Header => new self($second ? [self::BAT] : [], [self::HEADER]),
+            BrickBond::English => $second ? new self($headers, [self::HEADER]) : new self([], [self::STRETCHER]),
             BrickBond::Flemish => $second
-                ? new self([self::HEADER, self::CLOSER], [self::STRETCHER, self::HEADER])
+                ? new self($headers, [self::STRETCHER, self::HEADER])
                 : new self([], [self::STRETCHER, self::HEADER]),
+            BrickBond::EnglishGarden => ($course % self::GARDEN + self::GARDEN) % self::GARDEN === self::GARDEN - 1
+                ? new self($headers, [self::HEADER])
+                : self::course(BrickBond::Stretcher, $course, $swapped),
+            BrickBond::FlemishGarden => $second
+                ? new self($headers, $three)
+                : new self([self::STRETCHER, self::STRETCHER, self::HEADER], $three),
         };
     }
 

@@ -6,8 +6,8 @@ namespace Chartula\Core\Skin;
 
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
-use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\PrintedShape;
+use Chartula\Core\Part\TurnedOpening;
 
 /** A face that is covered, as a covering has to know it. The face's own frame, model millimetres. */
 final readonly class CoveredFace
@@ -17,7 +17,7 @@ final readonly class CoveredFace
      * @param  array{float, float}  $ends  from where to where it is seen
      * @param  bool  $isSecond  whether faces beside it begin their courses with the first one
      * @param  list<Box2>  $jambs  openings up to their springing
-     * @param  list<BrickReveal>  $reveals  openings into which the paper turns
+     * @param  list<TurnedOpening>  $reveals  openings into which the paper turns
      * @param  list<PrintedShape>  $dressings  what is printed over the covering
      * @param  array{foot: float, top: float}  $beyond  so much farther it is printed at the foot and at the top, to be turned under
      * @param  ?Homography  $receding  from the face as it is to the paper, where that is in forced perspective

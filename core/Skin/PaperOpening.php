@@ -8,10 +8,10 @@ use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\TurnedEdge;
+use Chartula\Core\Part\TurnedOpening;
 
 /**
  * How paper turns into one opening: flaps that stay hinged at the finished edge, cut apart at the corners, and on a
@@ -65,11 +65,11 @@ final readonly class PaperOpening
     }
 
     /** Says how its flaps lie, for what is drawn on them; null where nothing is turned in. */
-    public function reveal(): ?BrickReveal
+    public function reveal(): ?TurnedOpening
     {
         $shape = $this->opening->shape;
 
-        return $this->flap <= 0.0 ? null : new BrickReveal(
+        return $this->flap <= 0.0 ? null : new TurnedOpening(
             $this->opening->ring(),
             $this->flap,
             $shape->springing() - $shape->springing(-$this->flap),

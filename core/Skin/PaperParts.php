@@ -19,9 +19,8 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Artwork;
-use Chartula\Core\Part\BrickArt;
-use Chartula\Core\Part\BrickReveal;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Outline;
@@ -33,6 +32,7 @@ use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
+use Chartula\Core\Part\TurnedOpening;
 use Chartula\Core\Shell\WallEnd;
 use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\Walls;
@@ -284,8 +284,8 @@ final readonly class PaperParts
                 static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()),
                 $true,
             ),
-            array_values(array_filter(array_map(static fn (PaperOpening $o): ?BrickReveal => $o->reveal(), $papers))),
-            ['foot' => $block->plinth === null ? BrickArt::MORE_MM : 0.0, 'top' => BrickArt::MORE_MM],
+            array_values(array_filter(array_map(static fn (PaperOpening $o): ?TurnedOpening => $o->reveal(), $papers))),
+            ['foot' => $block->plinth === null ? FaceArt::MORE_MM : 0.0, 'top' => FaceArt::MORE_MM],
             $wall->receding,
             self::printed($wall),
         ));

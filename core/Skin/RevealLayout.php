@@ -10,11 +10,10 @@ use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Part\BrickArt;
-use Chartula\Core\Part\BrickReveal;
+use Chartula\Core\Part\TurnedOpening;
 
 /**
- * The brickwork on what a paper turns into one opening: courses run on into the jambs, sill and head are of bricks on edge.
+ * The covering on what a paper turns into one opening: courses run on into the jambs, sill and head are of bricks on edge, or of one piece.
  * docs/formulas.md#bonds
  */
 final readonly class RevealLayout
@@ -23,8 +22,9 @@ final readonly class RevealLayout
 
     /** @param  float  $beyond  how much deeper it is drawn than the paper turns in */
     public function __construct(
-        private BrickArt $art,
-        private BrickReveal $reveal,
+        private Layout $layout,
+        private float $joint,
+        private TurnedOpening $reveal,
         float $beyond = 0.0,
     ) {
         $box = $reveal->ring->bounds();
@@ -94,15 +94,15 @@ final readonly class RevealLayout
         if ($finish === null) {
             $box = $flap->bounds();
 
-            return (new BrickLayout($this->art))->turned($foot->x, $far, new Interval($box->y0, $box->y1));
+            return $this->layout->turned($foot->x, $far, new Interval($box->y0, $box->y1));
         }
         $ends = [0.0, ...$finish->joints, 1.0];
         $high = $top->y - $foot->y;
         $unit = fn (int $k): Box2 => new Box2(
             min($foot->x, $foot->x + $far),
-            $foot->y + $ends[$k] * $high + ($k === 0 ? 0.0 : $this->art->joint / 2.0),
+            $foot->y + $ends[$k] * $high + ($k === 0 ? 0.0 : $this->joint / 2.0),
             max($foot->x, $foot->x + $far),
-            $foot->y + $ends[$k + 1] * $high - ($k === count($ends) - 2 ? 0.0 : $this->art->joint / 2.0),
+            $foot->y + $ends[$k + 1] * $high - ($k === count($ends) - 2 ? 0.0 : $this->joint / 2.0),
         );
 
         return array_map($unit, range(0, count($ends) - 2));
@@ -133,13 +133,13 @@ final readonly class RevealLayout
             $along[] = [$length, $line[$i], $to];
             $length += $to->distanceTo($line[$i]);
         }
-        $ends = [0.0, ...$joints ?? Units::joints(max(1, (int) round($length / $this->art->course))), 1.0];
+        $ends = [0.0, ...$joints ?? $this->even($length), 1.0];
         $last = count($ends) - 1;
         $bricks = [];
         for ($k = 0; $k < $last; $k++) {
             $corners = [];
             foreach ([$k, $k + 1] as $end) {
-                $at = $length * $ends[$end] + ($end === $k ? 1.0 : -1.0) * ($end % $last === 0 ? 0.0 : $this->art->joint / 2.0);
+                $at = $length * $ends[$end] + ($end === $k ? 1.0 : -1.0) * ($end % $last === 0 ? 0.0 : $this->joint / 2.0);
                 [$place, $in] = self::at($along, $at);
                 array_push($corners, $place, $place->plus($in->times($this->depth)));
             }
@@ -147,6 +147,14 @@ final readonly class RevealLayout
         }
 
         return $bricks;
+    }
+
+    /** @return list<float> where joints are along a line of so long, from 0 to 1 */
+    private function even(float $length): array
+    {
+        $unit = $this->layout->onEdge();
+
+        return Units::joints($unit <= 0.0 ? 1 : max(1, (int) round($length / $unit)));
     }
 
     /**

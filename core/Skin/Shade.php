@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Drawing;
+namespace Chartula\Core\Skin;
 
 /** A colour somewhat lighter or darker. */
 final readonly class Shade

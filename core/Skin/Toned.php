@@ -4,42 +4,29 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Skin;
 
-use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
-use Chartula\Core\Form\Claims\Masonry;
-use Chartula\Core\Form\Claims\Tone;
-use Chartula\Core\Part\ToneArt;
+use Chartula\Core\Part\Pattern\Palette;
 
-/** A finish as its tone alone, with the lines of its courses: where nothing more of it is drawn. docs/formulas.md#chimneys */
-final readonly class Toned implements Covering
+/** The colours of units: which of a palette, and a little lighter or darker, by their places. */
+final readonly class Toned
 {
-    /** Courses of the real thing, mm: of squared stone and of stone brought to courses, and boards. */
-    private const COURSES = ['stone-ashlar' => 304.8, 'stone-coursed' => 228.6, 'boards-horizontal' => 152.4];
+    /** @var non-empty-list<string> */
+    public array $tones;
 
-    private function __construct(private Tone $tone, private float $course, private float $line)
+    public function __construct(private Palette $palette)
     {
+        $tones = array_map(static fn (string $colour): array => array_map(
+            static fn (float $by): string => Shade::of($colour, $by * $palette->spread),
+            Palette::TONES,
+        ), $palette->all());
+        $this->tones = array_merge(...$tones);
     }
 
-    public static function of(Finish $finish, Building $building): self
+    /** Which of them the unit at a place has. */
+    public function at(int $column, int $row): int
     {
-        $masonry = Masonry::of($building);
-        $tone = match ($finish) {
-            Finish::StoneAshlar, Finish::StoneCoursed, Finish::StoneRandom => new Tone(Tone::STONE, Tone::STONE_JOINT),
-            Finish::Render => new Tone(Tone::RENDER, Tone::RENDER),
-            Finish::Concrete => new Tone(Tone::CONCRETE, Tone::CONCRETE),
-            Finish::BoardsHorizontal, Finish::BoardsVertical => new Tone(Tone::TIMBER, Tone::TIMBER_JOINT),
-            Finish::Corrugated, Finish::Lead, Finish::Felt, Finish::Slate => new Tone(Tone::STEEL, Tone::STEEL),
-            Finish::PlainTile, Finish::Pantile => new Tone(Tone::TILE, Tone::TILE),
-            default => $masonry->brick,
-        };
-        $course = (self::COURSES[$finish->value] ?? 0.0) / $building->scale->ratio;
-        $isBrick = str_starts_with($finish->value, 'brick-');
+        $number = crc32("$column,$row");
+        $count = count(Palette::TONES);
 
-        return new self($tone, $isBrick ? $masonry->unit : $course, max($masonry->joint, Masonry::LEAST_LINE_MM));
-    }
-
-    public function artwork(CoveredFace $face): ToneArt
-    {
-        return new ToneArt($this->tone, $this->course, $face->datum, $this->line, $face->ends);
+        return $this->palette->at(intdiv($number, $count)) * $count + $number % $count;
     }
 }

@@ -26,6 +26,9 @@ final class FilesAndLengthsTest extends ApiTestCase
             ->assertOk()
             ->assertHeader('Content-Disposition', 'attachment; filename=weigh-office-sheet-1.svg');
         $this->get("/api/buildings/$building->id/parts/main.front.paper.svg?art=1")->assertOk();
+        $swatch = $this->get("/api/buildings/$building->id/coverings/pantile.svg")->assertOk();
+        self::assertStringContainsString('pantiles', (string) $swatch->getContent());
+        $this->get("/api/buildings/$building->id/coverings/thatch.svg")->assertNotFound();
         $this->get("/api/buildings/$building->id/sheets/99.svg")->assertNotFound();
         $this->get("/api/buildings/$building->id/parts/main.attic.svg")->assertNotFound();
     }

@@ -28,7 +28,7 @@ final class KeptFilesTest extends ApiTestCase
         $building = $this->buildingOf($this->person());
         $paths = [
             'sheets.pdf', 'sheets/1.svg', 'sheets/1.svg?screen=1', 'parts/main.front.core.svg', 'kit.json', 'sheets.dxf',
-            'cutlist.csv', 'model.obj', 'fit', 'stand', 'section?across=x&at=10',
+            'cutlist.csv', 'model.obj', 'fit', 'stand', 'section?across=x&at=10', 'coverings/slate.svg',
         ];
         $first = array_map(
             fn (string $path): string => (string) $this->get("/api/buildings/$building->id/$path")->assertOk()->getContent(),

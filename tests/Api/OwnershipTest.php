@@ -100,7 +100,10 @@ final class OwnershipTest extends ApiTestCase
     {
         $uri = '/'
             .str_replace(
-                ['{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}', '{reading}', '{side}'],
+                [
+                    '{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}', '{reading}', '{side}',
+                    '{finish}',
+                ],
                 [
                     $building->project_id,
                     $building->id,
@@ -113,6 +116,7 @@ final class OwnershipTest extends ApiTestCase
                     '1',
                     Str::lower((string) Str::ulid()),
                     'front',
+                    'slate',
                 ],
                 $route->uri(),
             );

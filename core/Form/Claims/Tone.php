@@ -32,6 +32,18 @@ final readonly class Tone
 
     public const LEAD = '#8a9096';
 
+    public const ZINC = '#a3a9ad';
+
+    public const SLATE = '#59636d';
+
+    public const STONE_SLATE = '#8c8270';
+
+    public const SHEET = '#858b8c';
+
+    public const FELT = '#4a4b4a';
+
+    public const PANTILE = '#a4583d';
+
     /** The same in the light that falls on what slopes: a quarter of the way to white. */
     public static function lit(string $colour): string
     {

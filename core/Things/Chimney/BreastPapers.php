@@ -70,7 +70,7 @@ final readonly class BreastPapers
         // At its upper end it stops at the paper of the stack, at its front it is flush with the card there.
         $less = $paper->thickness_mm * $frame->normal->z / max(0.1, $frame->y->z);
         $ring = Ring::rectangle(0.0, 0.0, $this->breast->deep, $long - $less);
-        $covering = Coverings::orTone(Finish::from($this->stack->said->text('finish') ?? 'bare'), $this->building);
+        $covering = Coverings::of(Finish::from($this->stack->said->text('finish') ?? 'bare'), $this->building);
         $part = Part::of(
             $this->stack->name("shoulder-$side-paper"), 'P', "Chimney, paper of the $side shoulder", PartGroup::Skin,
             $paper, $paper->thickness_mm, new Outline($ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points)),

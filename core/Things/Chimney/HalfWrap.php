@@ -122,7 +122,7 @@ final readonly class HalfWrap
 
     private function art(float $end): ?Artwork
     {
-        $covering = Coverings::orTone(Finish::from($this->stack->said->text('finish') ?? 'bare'), $this->building);
+        $covering = Coverings::of(Finish::from($this->stack->said->text('finish') ?? 'bare'), $this->building);
         $faces = [[0.0, $this->creases[0]], $this->creases, [$this->creases[1], $end]];
 
         // Sides that meet at a corner begin their courses by turns.

@@ -171,7 +171,7 @@ final readonly class StackPapers
     private function art(): ?Artwork
     {
         $finish = $this->round->finish ?? Finish::from($this->stack->said->text('finish') ?? 'bare');
-        $covering = Coverings::orTone($finish, $this->building);
+        $covering = Coverings::of($finish, $this->building);
 
         // Sides that meet at a corner begin their courses by turns.
         return $covering === null ? null : new FoldedArt(array_map(fn (int $i): Artwork => $covering->artwork(

@@ -48,15 +48,12 @@ final class ChecksTest extends TestCase
         ];
         yield 'feet for inches' => [['styles.door.w' => '18in'], 'size.unusual', 'main.front.d1', Check::NOTE, null];
         yield 'card never measured' => [['methods.roof.0.stock' => 'greyboard-2'], 'stock.not-measured', 'greyboard-2', Check::NOTE, 2.0];
-        yield 'a finish without a paper' => [['blocks.0.walls.3.finish' => 'render'], 'finish.not-drawn', 'main.left', Check::NOTE, null];
         // 18 ft and two verges of 6 in at 1:20 are 289.6 long; a page takes 194 by 275.
         yield 'a part larger than a page' => [['scale' => '1:20'], 'part.too-large', 'main.front-slope.carrier', Check::STOP, 289.56];
     }
 
-    public function testWhatIsNotDrawnYetAndWhatWillBeWhiteIsSaid(): void
+    public function testWhatWillBeWhiteIsSaid(): void
     {
-        self::assertNotNull(self::found([], 'finish.roof-not-drawn', 'main'));
-        self::assertNull(self::found(['blocks.0.roof.finish' => 'bare'], 'finish.roof-not-drawn', 'main'));
         $edges = (string) self::found([], 'edges.white', 'main')?->text;
         $tones = ['P1, P2, P3 and P4, in the tone of the mortar', 'R1 and R2, in the tone of the roof', 'D1, in the tone of the door'];
         foreach ($tones as $said) {

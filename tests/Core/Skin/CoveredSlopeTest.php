@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Skin;
 
-use Chartula\Core\Building\BrickBond;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\Finish;
 use Chartula\Core\Drawing\ArtSymbol;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\Carcass;
@@ -27,9 +27,9 @@ use Chartula\Core\Roof\RoofPanel;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
 use Chartula\Core\Sheets\SheetPlan;
-use Chartula\Core\Skin\Brickwork;
 use Chartula\Core\Skin\CoveredFace;
 use Chartula\Core\Skin\Covering;
+use Chartula\Core\Skin\Coverings;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
@@ -40,11 +40,11 @@ final class CoveredSlopeTest extends TestCase
     public function testASlopeIsCoveredAsAWallIs(): void
     {
         $building = self::building();
-        $kit = self::kit($building, BrickBond::English);
+        $kit = self::kit($building, Finish::BrickEnglish);
         self::assertSame([], DryFit::check(Kits::tried($kit), $building)->findings);
         [$paper, $panel] = [$kit->part('main.front-slope.paper'), $kit->part('main.front-slope.carrier')];
         self::assertEqualsWithDelta($panel->part->region()->area(), $paper->part->region()->area(), 1e-9);
-        $other = self::kit($building, BrickBond::Flemish)->part('main.front-slope.paper');
+        $other = self::kit($building, Finish::BrickFlemish)->part('main.front-slope.paper');
         self::assertSame([$paper->cut, true], [$other->cut, $other->print !== $paper->print], 'cut alike, printed unlike');
 
         $placed = array_merge(...array_map(static fn (Sheet $s): array => $s->parts, SheetPlan::of($building, $kit)->sheets));
@@ -55,7 +55,7 @@ final class CoveredSlopeTest extends TestCase
     /** Up 30 / cos 40° = 39.162 go ten courses of 4, the last of them cut; of each the bricks are 3 high, over a bed of mortar. */
     public function testItsCoursesGoUpTheSlope(): void
     {
-        $paper = self::kit(self::building(), BrickBond::Stretcher)->part('main.front-slope.paper');
+        $paper = self::kit(self::building(), Finish::BrickStretcher)->part('main.front-slope.paper');
         self::assertEqualsWithDelta(30.0 / cos(deg2rad(40.0)), $paper->part->height(), 1e-9);
         $art = $paper->part->art;
         self::assertInstanceOf(Artwork::class, $art);
@@ -79,9 +79,10 @@ final class CoveredSlopeTest extends TestCase
         return BuildingReader::fromDocument(BuildingGenerator::with($document, 'gauge', $gauge));
     }
 
-    private static function kit(Building $building, BrickBond $bond): Kit
+    private static function kit(Building $building, Finish $finish): Kit
     {
-        $covering = Brickwork::of($bond, $building);
+        $covering = Coverings::of($finish, $building);
+        self::assertNotNull($covering);
 
         return Kit::derive($building, makers: [...Makers::all(), new Maker('papers of slopes', static fn (Carcass $c): Made => new Made(
             PartSet::joined(array_map(static fn (RoofPanel $p): PartSet => self::paper($c, $p, $covering), $c->panels()->all())),

@@ -15,7 +15,7 @@ use Chartula\Core\Form\WallForm;
 use Chartula\Core\Kit\DryFit\DryFit;
 use Chartula\Core\Kit\DryFit\Finding;
 use Chartula\Core\Labelling\LabelledPart;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\Problem;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -75,7 +75,7 @@ final class BandTest extends TestCase
     {
         $derived = self::derived('[{"kind": "band", "on": {"edge": "front", "up": "2ft"}, "of": "edge"}]');
         $art = $derived->kit->part('main.front.paper')->part->art;
-        self::assertInstanceOf(BrickArt::class, $art);
+        self::assertInstanceOf(FaceArt::class, $art);
         $boxes = array_map(static fn ($d): array => [$d->ring->bounds()->y0, $d->ring->bounds()->y1], $art->dressings);
         self::assertContains([8.0, 10.0], $boxes);
     }

@@ -14,9 +14,10 @@ use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Labelling\LabelledPart;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\MarkKind;
+use Chartula\Core\Part\Pattern\Bricks;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
@@ -83,7 +84,7 @@ final class DressingsTest extends TestCase
         self::assertEqualsWithDelta(0.0, $gap(self::claim($sill, '[]', 'w1', $small)), 1e-9);
         self::assertEqualsWithDelta(0.085, $gap(self::claim($sill, '[]', 'w1', $small + $wide)), 1e-9);
         $art = self::derived($sill, '[]', $small + $wide)->kit->part('main.front.paper')->part->art;
-        self::assertSame(0.085, $art instanceof BrickArt ? $art->joint : null);
+        self::assertSame(0.085, $art instanceof FaceArt ? $art->pattern->joint() : null);
     }
 
     /** Ticks go from 0.35 inside each corner, on the wall's paper and hidden by what goes there; where that is printed there are none. */
@@ -266,9 +267,10 @@ final class DressingsTest extends TestCase
     public function testCoursesEndAtWhatIsPrintedOverThem(): void
     {
         $art = self::derived('[{"kind": "sill", "of": "stone"}]', '[]')->kit->part('main.front.paper')->part->art;
-        self::assertInstanceOf(BrickArt::class, $art);
+        self::assertInstanceOf(FaceArt::class, $art);
         self::assertCount(2, $art->dressings);
-        $course = (new BrickLayout($art))->course(10);
+        self::assertInstanceOf(Bricks::class, $art->pattern);
+        $course = (new BrickLayout($art, $art->pattern))->course(10);
         $inside = array_filter($course, static fn ($brick): bool => $brick->x1 > 9.001 && $brick->x0 < 22.999);
         self::assertSame([], $inside, 'the course beside the sill leaves it free');
     }
@@ -389,7 +391,7 @@ final class DressingsTest extends TestCase
     /** @return list<PrintedShape> */
     private static function printed(LabelledPart $paper): array
     {
-        return $paper->part->art instanceof BrickArt ? $paper->part->art->dressings : [];
+        return $paper->part->art instanceof FaceArt ? $paper->part->art->dressings : [];
     }
 
     /** @param  array<string, mixed>  $more  by path */

@@ -11,7 +11,7 @@ use Chartula\Core\Building\Schema\DocumentFields;
 use Chartula\Core\Building\StyleFields;
 use Chartula\Core\Derivation;
 use Chartula\Core\Output\FieldFinder;
-use Chartula\Core\Part\BrickArt;
+use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Sheets\PlacedPart;
@@ -53,7 +53,7 @@ final class NewThingTest extends TestCase
         $derived = Derivation::of($building, JsonText::encode(self::document()));
         self::assertSame([], $derived->dryFit->findings);
         $art = $derived->kit->part('main.front.paper')->part->art;
-        self::assertInstanceOf(BrickArt::class, $art);
+        self::assertInstanceOf(FaceArt::class, $art);
         $box = $art->dressings[0]->ring->bounds();
         self::assertEquals([14.0, 31.0, 18.0, 33.0], [round($box->x0, 6), round($box->y0, 6), round($box->x1, 6), round($box->y1, 6)]);
         $part = $derived->kit->part('main.front.plaque.w1');

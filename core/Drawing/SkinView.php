@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Form\BlockForm;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Kit\Kit;
+use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Skin\SlopeCourses;
+
+/** What there is to choose from for walls and roofs, and what each roof is covered with. */
+final readonly class SkinView
+{
+    /** @return array<string, mixed> */
+    public static function of(Building $building, Kit $kit): array
+    {
+        $skin = $building->methods->skin;
+
+        return [
+            'brick' => $skin->brick, 'mortar' => $skin->mortar,
+            'flap' => LengthFormat::millimetres($skin->flap($building->methods->wall()->thickness_mm)),
+            'coverings' => array_map(static fn (Finish $f): array => [
+                'key' => $f->value, 'words' => $f->words(), 'walls' => $f->isForWalls(), 'roofs' => $f->isForRoofs(),
+            ], Finish::cases()),
+            'roofs' => array_map(
+                static fn (BlockForm $b, int $i): array => self::roof($building, $kit, $b, $i),
+                $kit->form->blocks,
+                array_keys($kit->form->blocks),
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function roof(Building $building, Kit $kit, BlockForm $form, int $at): array
+    {
+        $block = $form->block;
+        $slopes = array_values(array_filter($kit->form->facets, static fn (Facet $f): bool => $f->block === $at && $f->patches !== []));
+        $isPaper = static fn (LabelledPart $p): bool => $p->part->of->block === $block->id && str_ends_with($p->part->id, '-paper')
+            && $p->part->of->feature === null && $p->part->of->layer === 'paper';
+
+        return [
+            'block' => $block->id, 'path' => "blocks.$at.roof.finish", 'finish' => $block->roof->finish->value,
+            'papers' => array_map(
+                static fn (LabelledPart $p): string => $p->part->id,
+                array_values(array_filter($kit->parts, $isPaper)),
+            ),
+            'rows' => $slopes === [] || $block->roof->finish === Finish::Bare
+                ? null
+                : self::rows($building, $block->roof->finish, SlopeCourses::alike($slopes[0], $slopes)),
+        ];
+    }
+
+    /** @param  non-empty-list<Facet>  $slopes */
+    private static function rows(Building $building, Finish $finish, array $slopes): ?string
+    {
+        $courses = SlopeCourses::of($slopes, $finish, $building, $building->methods->roof()->thickness_mm);
+        if ($courses->gauge <= 0.0) {
+            return null;
+        }
+        $closer = 100.0 * (1.0 - $courses->pitch() / $courses->gauge);
+
+        return sprintf(
+            '%s mm up the longest slope ÷ %s mm, the usual gauge: %d rows of %s mm%s.',
+            LengthFormat::trimmed($courses->length, 2), LengthFormat::trimmed($courses->gauge, 3), $courses->count,
+            LengthFormat::trimmed($courses->pitch(), 3),
+            $closer < 0.05 ? '' : ', '.LengthFormat::trimmed($closer, 1).' % closer than that',
+        );
+    }
+}

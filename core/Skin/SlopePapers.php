@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Skin;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Geometry\Region;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\Figure;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\FaceArt;
+use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
+use Chartula\Core\Part\Outline;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartGroup;
+use Chartula\Core\Part\PartName;
+use Chartula\Core\Part\PartSet;
+use Chartula\Core\Part\Ref;
+use Chartula\Core\Part\Score;
+use Chartula\Core\Part\Shape;
+use Chartula\Core\Roof\Panels;
+use Chartula\Core\Roof\RoofPanel;
+
+/** A paper on each slope that has a covering, turned down over its card at eaves and verges. docs/formulas.md#coverings */
+final readonly class SlopePapers
+{
+    /** A shorter edge has nothing turned down over it. */
+    private const LEAST_EDGE_MM = 1.0;
+
+    private function __construct(private Building $building, private Panels $panels)
+    {
+    }
+
+    public static function make(Building $building, Panels $panels): PartSet
+    {
+        $own = new self($building, $panels);
+
+        return PartSet::joined(array_map($own->paper(...), $panels->layer(0)));
+    }
+
+    private function finish(RoofPanel $panel): Finish
+    {
+        return $this->panels->form->blocks[$panel->facet->block]->block->roof->finish;
+    }
+
+    private function paper(RoofPanel $panel): PartSet
+    {
+        $covering = Coverings::of($this->finish($panel), $this->building);
+        if ($covering === null) {
+            return new PartSet;
+        }
+        $stock = $this->building->methods->paper;
+        $card = $panel->part;
+        [$outline, $scores] = $this->outline($card);
+        $region = $card->region();
+        $id = "$card->id-paper";
+        $part = Part::of(
+            new PartName($id, $card->of->block, $card->of->edge, 'paper'), 'P',
+            self::name($card), PartGroup::Skin, $stock, $stock->thickness_mm, $outline,
+            [$card->placements[0]->moved(0.0, 0.0, $stock->thickness_mm)], $this->workings($card, $outline), $card->holes, $scores,
+            mayTurn: false, shape: $scores === [] ? Shape::flat() : Shape::folded(self::on($region)), art: $this->art($panel, $covering),
+        );
+
+        return new PartSet([$part], [new Joint(
+            JointKind::Lap, Ref::inside($id), Ref::outside($card->id),
+            array_map(fn (Vec2 $p): Vec3 => $card->placements[0]->at($p, $stock->thickness_mm), $card->outline->ring->points),
+            why: 'stuck to the slope', contact_mm2: $region->area(),
+        )]);
+    }
+
+    /** As its card is called, but for the layer. */
+    private static function name(Part $card): string
+    {
+        return substr($card->name, 0, (int) strrpos($card->name, ', ')).', paper';
+    }
+
+    /** @return array{Outline, list<Score>} with what is turned down over the edges of its card */
+    private function outline(Part $card): array
+    {
+        $ring = $card->outline->ring;
+        $walk = $scores = [];
+        foreach ($card->outline->edges as $i => $edge) {
+            [$from, $to] = [$ring->point($i), $ring->point($i + 1)];
+            if (! $this->isTurned($card, $i)) {
+                $walk[] = [$from, new Edge('side', 'clearance')];
+
+                continue;
+            }
+            $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+            $out = (new Vec2($along->y, -$along->x))->times($card->thickness);
+            $scores[] = new Score($from, $to, 'away', 90.0, 'back');
+            array_push(
+                $walk,
+                [$from, new Edge('flap', 'clearance')],
+                [$from->plus($out)->plus($along->times($this->inset($card, $i, 0))), new Edge($edge->name, 'clearance')],
+                [$to->plus($out)->minus($along->times($this->inset($card, $i, 1))), new Edge('flap', 'clearance')],
+            );
+        }
+
+        return [Outline::walk($walk), $scores];
+    }
+
+    private function isTurned(Part $card, int $i): bool
+    {
+        $name = $card->outline->edges[$i]->name;
+
+        return $card->outline->inside === null && $card->outline->ring->edgeLength($i) > self::LEAST_EDGE_MM
+            && (str_starts_with($name, 'eaves') || str_starts_with($name, 'verge'));
+    }
+
+    /** By how much what is turned down is shorter at an end, so that it lies beside its neighbour in the flat. */
+    private function inset(Part $card, int $i, int $end): float
+    {
+        $ring = $card->outline->ring;
+        $n = $ring->count();
+        $corner = $i + $end;
+        $in = $ring->point($corner)->minus($ring->point($corner - 1 + $n));
+        $out = $ring->point($corner + 1)->minus($ring->point($corner));
+        // At a corner that turns in both would lie on each other.
+        $turn = atan2($in->cross($out), $in->dot($out));
+
+        return $turn < 0.0 ? min($ring->edgeLength($i) / 3.0, $card->thickness * tan(-$turn / 2.0) + Tolerance::CUT) : 0.0;
+    }
+
+    /** @return array<string, Figure> */
+    private function workings(Part $card, Outline $outline): array
+    {
+        $figures = [];
+        foreach (['width' => $outline->ring->bounds()->width(), 'height' => $outline->ring->bounds()->height()] as $of => $mm) {
+            $figure = $card->workings[$of] ?? Figure::given($mm, 'its slope');
+            $more = $mm - $figure->mm;
+            $figures[$of] = abs($more) < Tolerance::FIGURE
+                ? $figure
+                : $figure->plus($more, 'plus what is turned down over its card, '.LengthFormat::trimmed($more, 3));
+        }
+
+        return $figures;
+    }
+
+    private function art(RoofPanel $panel, Covering $covering): FaceArt
+    {
+        $facet = $panel->facet;
+        $above = $this->panels->stack->thickness_mm;
+        $slopes = SlopeCourses::alike($facet, $this->panels->form->facets);
+        $courses = SlopeCourses::of($slopes, $this->finish($panel), $this->building, $above);
+        $frame = $panel->part->placements[0];
+        // The part's own frame lies along the slope's: its courses are counted from the eaves.
+        $datum = $courses->datumOn($facet, $above) - $facet->frame->project($frame->origin)->y;
+        $box = $panel->part->outline->ring->bounds();
+
+        return (new Covering($courses->on($covering->pattern), $covering->unit))
+            ->artwork(new CoveredFace($datum, [$box->x0, $box->x1]));
+    }
+
+    /** A point of it on the slope itself: just inside a corner, where no hole is. */
+    private static function on(Region $region): Vec2
+    {
+        $aside = 10.0 * Tolerance::EDGE;
+        foreach ($region->outline->points as $corner) {
+            foreach ([[1.0, 1.0], [-1.0, 1.0], [1.0, -1.0], [-1.0, -1.0]] as [$x, $y]) {
+                $at = new Vec2($corner->x + $x * $aside, $corner->y + $y * $aside);
+                if ($region->outline->contains($at) && array_filter($region->holes, static fn ($h): bool => $h->contains($at)) === []) {
+                    return $at;
+                }
+            }
+        }
+
+        return $region->outline->middle();
+    }
+}

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Skin;
+
+use Chartula\Core\Building\BuildingReader;
+use Chartula\Core\Building\JsonText;
+use Chartula\Core\Derivation;
+use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Part\FaceArt;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\Pattern\Rows;
+use Chartula\Core\Part\Score;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Sheets\SheetPiece;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\HouseGenerator;
+use Tests\Support\Kits;
+
+/** Papers of slopes at 1:76.2, a foot being 4; card of the roof with its template t. docs/formulas.md#coverings */
+final class SlopePapersTest extends TestCase
+{
+    /**
+     * Slates of 20 × 10 in lap by 3: 8 1/2 in = 2.833 from row to row. Up 33 / cos 40° = 43.078 go 16 rows of 2.692, of slates 3.333 wide,
+     * each row half a slate beside the one under it.
+     */
+    public function testRowsDivideTheSlope(): void
+    {
+        $derived = self::office('slate');
+        self::assertSame([], $derived->dryFit->findings);
+        foreach (['front', 'back'] as $side) {
+            $rows = self::rows(self::paper($derived, $side));
+            self::assertEqualsWithDelta([33.0 / cos(deg2rad(40.0)) / 16.0], $rows->rows, 1e-4);
+            self::assertEqualsWithDelta([10.0 * 25.4 / 76.2, 0.5], [$rows->long, $rows->stagger], 1e-6);
+        }
+    }
+
+    /** Over the card of its slope, turned down over that at the eaves and both verges by t. */
+    public function testItIsTurnedDownOverItsCard(): void
+    {
+        $derived = self::office('plain-tile');
+        [$paper, $card] = [self::paper($derived, 'front'), $derived->kit->part('main.front-slope.carrier')->part];
+        $t = $card->thickness;
+        self::assertEqualsWithDelta([$card->width() + 2.0 * $t, $card->height() + $t], [$paper->width(), $paper->height()], 1e-9);
+        self::assertSame(['away', 'away', 'away'], array_map(static fn (Score $s): string => $s->fold, $paper->scores));
+        // Folded, its face lies a paper over the card’s, and nothing of it is farther down than that card is thick.
+        self::assertEqualsWithDelta(
+            $card->placements[0]->origin->plus($card->placements[0]->normal->times($paper->thickness))->z,
+            $paper->placements[0]->at($paper->scores[0]->from)->z,
+            1.0,
+        );
+        $white = array_values(array_filter($derived->checks, static fn (Check $c): bool => $c->code === 'edges.white'))[0]->text ?? '';
+        self::assertStringNotContainsString('in the tone of the roof', $white);
+        self::assertStringContainsString('in the tone of the roof', array_values(array_filter(
+            self::office('bare')->checks,
+            static fn (Check $c): bool => $c->code === 'edges.white',
+        ))[0]->text ?? '');
+    }
+
+    /** Under a hip all slopes of one pitch have their courses at the same heights, whatever their overhangs. */
+    public function testCoursesMeetAtHips(): void
+    {
+        $document = self::document('slate');
+        $document = BuildingGenerator::with($document, 'blocks.0.footprint', (object) ['rect' => ['23ft 7in', '17ft 2in']]);
+        $document = BuildingGenerator::with($document, 'blocks.0.roof', (object) [
+            'kind' => 'hip', 'pitch' => 37.5, 'finish' => 'slate', 'overhang' => (object) ['eaves' => '7in'],
+            'edges' => [(object) ['edge' => 'right', 'overhang' => '1ft 2in']],
+        ]);
+        $derived = Kits::of($document);
+        self::assertSame([], $derived->dryFit->findings);
+        $levels = [];
+        foreach (['front', 'right', 'back', 'left'] as $side) {
+            $paper = self::paper($derived, $side);
+            $art = $paper->art;
+            self::assertInstanceOf(FaceArt::class, $art);
+            $frame = $paper->placements[0];
+            // The third course from the eaves, on the printed face.
+            $levels[] = $frame->origin->z + ($art->datum + 3.0 * self::rows($paper)->rows[0]) * $frame->y->z;
+        }
+        self::assertEqualsWithDelta(array_fill(0, 4, $levels[0]), $levels, 0.01);
+    }
+
+    /** Pantiles stand in columns, whose tiles divide the slope; stone slates become evenly less up it. */
+    public function testTilesInColumnsAndStonesThatDiminish(): void
+    {
+        $pantiles = self::rows(self::paper(self::office('pantile'), 'front'));
+        // 43.078 at 10 1/2 in = 3.5: 13 of 3.314.
+        self::assertTrue($pantiles->isUpright);
+        self::assertEqualsWithDelta(33.0 / cos(deg2rad(40.0)) / 13.0, $pantiles->long, 1e-4);
+        $stones = self::rows(self::paper(self::office('stone-slate'), 'front'))->rows;
+        self::assertEqualsWithDelta(33.0 / cos(deg2rad(40.0)), array_sum($stones), 1e-4);
+        $steps = array_map(static fn (int $i): float => $stones[$i] - $stones[$i + 1], range(0, count($stones) - 2));
+        self::assertGreaterThan(0.0, min($steps));
+        self::assertEqualsWithDelta(max($steps), min($steps), 1e-6);
+    }
+
+    /** Eighteen inches = 6 long; the ridge of 76 has 13 tiles of 5.846, and what stands on it divides them. */
+    public function testRidgesAreOfTiles(): void
+    {
+        $strip = self::office('pantile')->kit->part('main.ridge.strip')->part;
+        self::assertEqualsWithDelta(76.0 / 13.0, self::rows($strip)->long, 1e-6);
+        // Its template goes on the outside, where it is seen.
+        self::assertTrue($strip->showsPrint());
+        self::assertFalse(SheetPiece::isMirrored($strip, BuildingReader::fromDocument(self::document('pantile'))->methods->template));
+        self::assertNull(self::office('bare')->kit->part('main.ridge.strip')->part->art);
+    }
+
+    /** @param  list<string>  $codes */
+    #[DataProvider('providePitches')]
+    public function testACoveringLaidTooFlatIsSaid(string $finish, float $pitch, array $codes): void
+    {
+        $document = BuildingGenerator::with(self::document($finish), 'blocks.0.roof.pitch', $pitch);
+        $found = array_filter(Kits::of($document)->checks, static fn (Check $c): bool => str_starts_with($c->code, 'roof.too-flat'));
+        self::assertSame($codes, array_values(array_map(static fn (Check $c): string => $c->code, $found)));
+    }
+
+    /** @return iterable<string, array{string, float, list<string>}> */
+    public static function providePitches(): iterable
+    {
+        yield 'slates' => ['slate', 24.5, ['roof.too-flat']];
+        yield 'slates, just steep enough' => ['slate', 25.0, []];
+        yield 'plain tiles' => ['plain-tile', 34.0, ['roof.too-flat']];
+        yield 'sheets' => ['corrugated', 12.0, []];
+        yield 'felt, nearly flat' => ['felt', 7.5, ['roof.too-flat']];
+        yield 'lead' => ['lead', 7.5, []];
+    }
+
+    /** Whatever the roof, each slope has its paper, as large as its card, and all goes together as it did without. */
+    public function testRoofsOfEveryKindAreCovered(): void
+    {
+        $finishes = ['slate', 'plain-tile', 'pantile', 'corrugated', 'lead', 'felt', 'stone-slate', 'zinc'];
+        $covered = 0;
+        for ($seed = 900; $seed < 924; $seed++) {
+            $document = (new HouseGenerator($seed))->document();
+            try {
+                $bare = Kits::of($document);
+            } catch (InvalidInput) {
+                continue;
+            }
+            foreach (is_array($document->blocks) ? $document->blocks : [] as $i => $block) {
+                self::assertInstanceOf(stdClass::class, $block);
+                $document = isset($block->roof)
+                    ? BuildingGenerator::with($document, "blocks.$i.roof.finish", $finishes[($seed + $i) % count($finishes)])
+                    : $document;
+            }
+            $derived = Kits::of($document);
+            self::assertSame(count($bare->dryFit->findings), count($derived->dryFit->findings), "seed $seed");
+            foreach ($derived->kit->parts as $part) {
+                $card = str_ends_with($part->part->id, '-paper') ? $derived->kit->part(substr($part->part->id, 0, -6))->part : null;
+                if ($card === null || $part->part->of->feature !== null) {
+                    continue;
+                }
+                $covered++;
+                $folds = $card->thickness
+                    * array_sum(array_map(static fn (Score $s): float => $s->from->distanceTo($s->to), $part->part->scores));
+                $more = $part->part->region()->area() - $card->region()->area();
+                self::assertGreaterThanOrEqual($more - 1e-6, $folds, "seed $seed, {$part->part->id}");
+                self::assertGreaterThan($more > 1e-6 ? 0.5 * $folds : -1.0, $more + 1e-9);
+            }
+        }
+        self::assertGreaterThan(60, $covered);
+    }
+
+    private static function office(string $finish): Derivation
+    {
+        /** @var array<string, Derivation> $known */
+        static $known = [];
+
+        return $known[$finish] ??= Kits::of(self::document($finish));
+    }
+
+    private static function document(string $finish): stdClass
+    {
+        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.roof.finish', $finish);
+
+        return BuildingGenerator::with($document, 'blocks.0.footprint', (object) ['rect' => ['18ft', '15ft']]);
+    }
+
+    private static function paper(Derivation $derived, string $side): Part
+    {
+        $found = array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => $p->part->id === "main.$side-slope.carrier-paper");
+        self::assertCount(1, $found);
+
+        return array_values($found)[0]->part;
+    }
+
+    private static function rows(Part $part): Rows
+    {
+        $art = $part->art;
+        self::assertInstanceOf(FaceArt::class, $art);
+        self::assertInstanceOf(Rows::class, $art->pattern);
+
+        return $art->pattern;
+    }
+}
