@@ -13,6 +13,8 @@ use App\Http\Requests\PrinterRequest;
 use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
 use App\Models\Revision;
+use Chartula\Core\Building\Finish;
+use Chartula\Core\Drawing\CoveringSwatch;
 use Chartula\Core\Drawing\PartDrawing;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Output\KitFiles;
@@ -200,6 +202,15 @@ final readonly class BuildingFileController
                 default => PartDrawing::of($found),
             });
         }));
+    }
+
+    /** A piece of a covering as it comes out on this building. */
+    public function covering(Request $request, Building $building, Finish $finish): Response
+    {
+        $text = $building->asked($request)->text;
+
+        return self::picture($this->kept->of($text, "covering $finish->value", fn (): string =>
+            SvgWriter::write(CoveringSwatch::of($finish, $this->derive->printed($text)->building))));
     }
 
     private static function footer(Revision $revision): string

@@ -592,6 +592,25 @@ export interface View {
     brick: string;
     mortar: string;
     flap: string;
+    /**
+     * Items: What walls and roofs may be covered with, as it is called, and of which it is usual.
+     */
+    coverings: {
+      key: string;
+      words: string;
+      walls: boolean;
+      roofs: boolean;
+    }[];
+    /**
+     * Items: The covering of each block's roof: where the document says it, the papers of its slopes, and how its rows come out.
+     */
+    roofs: {
+      block: string;
+      path: string;
+      finish: string;
+      papers: string[];
+      rows: string | null;
+    }[];
   };
   stocks: StockView[];
   roof: {
@@ -1627,6 +1646,7 @@ export interface Whole {
     wall: string | null;
     opening: string | null;
     finish: string;
+    colour: string | null;
     ring: Point[];
     holes: Point[][];
   }[];

@@ -212,7 +212,20 @@ export const hut = (): Derived => ({
       pitch: '40°',
       note: 'Cut across the middle.',
     },
-    skin: { brick: '#a65f4a', mortar: '#d5cbb9', flap: '3.01 mm' },
+    skin: {
+      brick: '#a65f4a',
+      mortar: '#d5cbb9',
+      flap: '3.01 mm',
+      coverings: [
+        { key: 'brick-stretcher', words: 'brick, stretcher bond', walls: true, roofs: false },
+        { key: 'stone-ashlar', words: 'ashlar', walls: true, roofs: false },
+        { key: 'felt', words: 'felt', walls: false, roofs: true },
+        { key: 'bare', words: 'bare card', walls: true, roofs: true },
+      ],
+      roofs: [
+        { block: 'main', path: 'blocks.0.roof.finish', finish: 'bare', papers: [], rows: '43 mm ÷ 3 mm: 15 rows.' },
+      ],
+    },
     shelf: [
       { id: 'card-0.5', name: 'card 0.5 mm', kind: 'card', thickness: '0.5mm', measured: false },
       { id: 'greyboard-1', name: 'greyboard 1 mm', kind: 'board', thickness: '1mm', measured: false },

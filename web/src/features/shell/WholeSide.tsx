@@ -40,7 +40,6 @@ export function WholeSide({ side, onChoose }: Props) {
 
 function Side({ whole, side, onChoose }: Props & { whole: Whole }) {
   const { state, drawn, units } = useBuilding();
-  const brick = drawn?.skin.brick ?? 'var(--edge-wash)';
   const bounds = boundsOf(whole.shapes.map((shape) => shape.ring));
   const size = bounds.x1 - bounds.x0;
   if (drawn === null) return null;
@@ -67,9 +66,9 @@ function Side({ whole, side, onChoose }: Props & { whole: Whole }) {
                 stroke="var(--ink)"
                 strokeWidth={(shape.kind === 'pane' ? 0.6 : 1.2) * perPx}
                 onClick={() => shape.wall !== null && onChoose(shape.wall, shape.opening)}
-                {...(shape.kind === 'wall' && shape.finish.startsWith('brick-')
-                  ? { style: { fill: `color-mix(in srgb, ${brick} 78%, white)` } }
-                  : {})}
+                {...(shape.colour === null
+                  ? {}
+                  : { style: { fill: `color-mix(in srgb, ${shape.colour} 78%, white)` } })}
               />
             ))}
             <line

@@ -16,10 +16,11 @@ describe('Skin', () => {
     expect(screen.getByText('The head is off.')).toBeInTheDocument();
   });
 
-  it('changes the bond', () => {
+  it('covers a wall otherwise, chosen by its picture', () => {
     const { save } = showIn(hutState(), <SkinStage />, hut());
-    fireEvent.change(screen.getByLabelText('finish'), { target: { value: 'brick-english' } });
-    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.walls.0.finish', value: 'brick-english' }]);
+    fireEvent.click(screen.getByLabelText('ashlar'));
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.walls.0.finish', value: 'stone-ashlar' }]);
+    expect(screen.queryByLabelText('felt')).toBeNull();
   });
 
   it('says that a bare wall has none', () => {
@@ -27,5 +28,14 @@ describe('Skin', () => {
     derived.view.walls = [frontWall({ parts: ['main.front.core'], paper: null, finish: 'bare' })];
     showIn(hutState(), <SkinStage />, derived);
     expect(screen.getByText(/This wall stays bare card/)).toBeInTheDocument();
+  });
+
+  it('covers a roof, and says how its rows come out', () => {
+    const { save } = showIn(hutState(), <SkinStage />, hut());
+    fireEvent.click(screen.getByRole('button', { name: 'roof' }));
+    expect(screen.getByText('43 mm ÷ 3 mm: 15 rows.')).toBeInTheDocument();
+    fireEvent.click(screen.getByLabelText('felt'));
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.roof.finish', value: 'felt' }]);
+    expect(screen.queryByLabelText('ashlar')).toBeNull();
   });
 });

@@ -1,5 +1,7 @@
 import { useState } from 'react';
+import type { Part } from '../../api/types';
 import { WallChooser } from '../../drawing/WallChooser';
+import { CoveringChooser } from './CoveringChooser';
 import { ColourField } from '../../ui/ColourField';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
@@ -7,16 +9,11 @@ import { Empty } from '../../ui/States';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../../document/context';
 
-const FINISHES = [
-  ['brick-stretcher', 'brick, stretcher bond'],
-  ['brick-english', 'brick, English bond'],
-  ['brick-flemish', 'brick, Flemish bond'],
-  ['bare', 'bare card'],
-] as const;
+const ROOF = 'roof';
 
 /** Which papers, how cut, how folded, courses lining up where? */
 export function SkinStage() {
-  const { state, derived, save } = useBuilding();
+  const { derived, save } = useBuilding();
   const [key, setKey] = useState<string | null>(null);
   if (derived === null) {
     return (
@@ -25,97 +22,153 @@ export function SkinStage() {
       </Empty>
     );
   }
-  const walls = derived.view.walls;
+  const { walls, plan, skin } = derived.view;
   const wall = walls.find((one) => one.key === key) ?? walls[0];
   if (wall === undefined) return null;
-  const text = (path: string) => textAt(state.document, path);
-  const paper = derived.kit.parts.find((part) => wall.parts.includes(part.id) && part.group === 'skin');
+  const isRoof = key?.startsWith(ROOF) ?? false;
+  const block = isRoof ? (key ?? '').slice(ROOF.length + 1) || wall.block : wall.block;
+  const roof = skin.roofs.find((one) => one.block === block);
+  const papers = derived.kit.parts.filter((part) =>
+    isRoof ? roof?.papers.includes(part.id) : wall.parts.includes(part.id) && part.group === 'skin',
+  );
+  const choose = (path: string) => (value: string) => save([{ op: 'set', path, value }]);
   const described = /\.walls\.\d+$/.test(wall.path);
+  const called = plan.blocks.find((one) => one.id === block)?.name ?? block;
   return (
     <>
       <section className="sheet" aria-label="Drawing">
         <div className="d-flex flex-wrap justify-content-between gap-2">
-          <h2>Paper of the {wall.edge} wall</h2>
-          <WallChooser view={derived.view} chosen={wall.key} onChoose={setKey} />
+          <h2>{isRoof ? `Papers of the roof of ${called}` : `Paper of the ${wall.edge} wall`}</h2>
+          <WallChooser
+            view={derived.view}
+            chosen={isRoof ? ROOF : wall.key}
+            onChoose={(chosen) => setKey(chosen === ROOF ? `${ROOF} ${wall.block}` : chosen)}
+            also={[ROOF]}
+            block={block}
+            onBlock={(id) => setKey(`${ROOF} ${id}`)}
+          />
         </div>
-        {paper === undefined ? (
-          <p>This wall stays bare card. Choose a bond beside it, and its paper is drawn here.</p>
-        ) : (
-          <>
-            <img
-              className="paper-view"
-              src={`/api/buildings/${state.id}/parts/${paper.id}.svg?r=${state.derived_from ?? 0}`}
-              alt={`${paper.name}: brickwork, flaps and laps as they are cut`}
-            />
-            <p className="quiet">
-              Solid lines are cut, dashed ones folded. Flaps turn into the openings; laps go round the corner under the
-              neighbour’s paper, which stops flush.
-            </p>
-          </>
+        <Papers papers={isRoof ? papers : papers.slice(0, 1)} isRoof={isRoof} />
+        {isRoof && roof !== undefined && (
+          <CoveringChooser
+            title={`Roof of ${called}`}
+            coverings={skin.coverings.filter((one) => one.roofs || one.key === roof.finish)}
+            chosen={roof.finish}
+            onChoose={choose(roof.path)}
+          />
+        )}
+        {!isRoof && described && (
+          <CoveringChooser
+            title="Covered with"
+            coverings={skin.coverings.filter((one) => one.walls || one.key === wall.finish)}
+            chosen={wall.finish}
+            onChoose={choose(`${wall.path}.finish`)}
+          />
         )}
       </section>
       <aside className="sheet" aria-label="Figures">
-        <h2>{wall.title}</h2>
-        {described ? (
-          <SelectField
-            label="finish"
-            path={`${wall.path}.finish`}
-            value={wall.finish}
-            choices={
-              FINISHES.some(([key]) => key === wall.finish) ? FINISHES : [...FINISHES, [wall.finish, wall.finish]]
-            }
-            onChange={(value) => save([{ op: 'set', path: `${wall.path}.finish`, value }])}
-          />
-        ) : (
+        <h2>{isRoof ? `Roof of ${called}` : wall.title}</h2>
+        {isRoof && roof?.rows != null && <p>{roof.rows}</p>}
+        {!isRoof && !described && (
           <p className="quiet">This wall is not described yet; add an opening to it under Shell first.</p>
         )}
-        <ColourField
-          label="brick"
-          path="methods.skin.brick"
-          value={text('methods.skin.brick') || derived.view.skin.brick}
-        />
-        <ColourField
-          label="mortar"
-          path="methods.skin.mortar"
-          value={text('methods.skin.mortar') || derived.view.skin.mortar}
-        />
-        <SelectField
-          label="joints too fine to print"
-          path="methods.skin.joints"
-          value={text('methods.skin.joints') || 'tone'}
-          choices={[
-            ['tone', 'left to tones'],
-            ['widened', 'printed wider'],
-          ]}
-          onChange={(value) => save([{ op: 'set', path: 'methods.skin.joints', value }])}
-        />
-        <LengthField
-          label="lap round the corner"
-          path="methods.skin.overlap"
-          value={text('methods.skin.overlap') || '1.8mm'}
-          world="model"
-        />
-        <LengthField
-          label="flaps into openings"
-          path="methods.skin.flap"
-          value={text('methods.skin.flap')}
-          world="model"
-          optional
-        />
-        {text('methods.skin.flap') === '' && (
-          <p className="quiet">Left empty they follow the wall, {derived.view.skin.flap} deep here.</p>
+        {!isRoof && <SkinFigures />}
+        {(isRoof ? papers : papers.slice(0, 1)).map((paper) =>
+          paper.workings.map((workings) => (
+            <WorkingsTable key={paper.id + workings.of} workings={workings} title={`${paper.label}, ${workings.of}`} />
+          )),
         )}
-        {paper?.workings.map((workings) => (
-          <WorkingsTable key={workings.of} workings={workings} title={`${paper.label}, ${workings.of}`} />
-        ))}
         {derived.kit.checks
-          .filter((check) => check.at.includes(`.${wall.edge}`) && /^(head|dress|finish|flap)/.test(check.code))
+          .filter((check) =>
+            isRoof
+              ? check.at === block && check.code.startsWith('roof.')
+              : check.at.includes(`.${wall.edge}`) && /^(head|dress|finish|flap)/.test(check.code),
+          )
           .map((check) => (
             <div key={check.code + check.at} className="remark">
               {check.text}
             </div>
           ))}
       </aside>
+    </>
+  );
+}
+
+/** Papers as they are printed and cut. */
+function Papers({ papers, isRoof }: { papers: readonly Part[]; isRoof: boolean }) {
+  const { state } = useBuilding();
+  if (papers.length === 0) {
+    return (
+      <p>
+        {isRoof ? 'This roof stays bare card.' : 'This wall stays bare card.'} Choose a covering below, and its paper is
+        drawn here.
+      </p>
+    );
+  }
+  return (
+    <>
+      <div className="papers">
+        {papers.map((paper) => (
+          <img
+            key={paper.id}
+            className={papers.length > 1 ? 'paper-view half' : 'paper-view'}
+            src={`/api/buildings/${state.id}/parts/${paper.id}.svg?r=${state.derived_from ?? 0}`}
+            alt={`${paper.name}: what is printed, flaps and laps as they are cut`}
+          />
+        ))}
+      </div>
+      <p className="quiet">
+        {isRoof
+          ? 'Solid lines are cut, dashed ones folded. At eaves and verges the paper is turned down over the card’s edge; strips go over ridges and hips.'
+          : 'Solid lines are cut, dashed ones folded. Flaps turn into the openings; laps go round the corner under the neighbour’s paper, which stops flush.'}
+      </p>
+    </>
+  );
+}
+
+/** The figures of all papers together. */
+function SkinFigures() {
+  const { state, derived, save } = useBuilding();
+  const text = (path: string) => textAt(state.document, path);
+  if (derived === null) return null;
+  return (
+    <>
+      <ColourField
+        label="brick"
+        path="methods.skin.brick"
+        value={text('methods.skin.brick') || derived.view.skin.brick}
+      />
+      <ColourField
+        label="mortar"
+        path="methods.skin.mortar"
+        value={text('methods.skin.mortar') || derived.view.skin.mortar}
+      />
+      <SelectField
+        label="joints too fine to print"
+        path="methods.skin.joints"
+        value={text('methods.skin.joints') || 'tone'}
+        choices={[
+          ['tone', 'left to tones'],
+          ['widened', 'printed wider'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.skin.joints', value }])}
+      />
+      <LengthField
+        label="lap round the corner"
+        path="methods.skin.overlap"
+        value={text('methods.skin.overlap') || '1.8mm'}
+        world="model"
+      />
+      <LengthField
+        label="flaps into openings"
+        path="methods.skin.flap"
+        value={text('methods.skin.flap')}
+        world="model"
+        optional
+      />
+      {text('methods.skin.flap') === '' && (
+        <p className="quiet">Left empty they follow the wall, {derived.view.skin.flap} deep here.</p>
+      )}
     </>
   );
 }
