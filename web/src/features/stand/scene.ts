@@ -4,6 +4,7 @@ import type { Point, Stand, StandPiece } from '../../api/types';
 import { type Colour, colour } from '../../drawing/colours';
 import { boundsOf } from '../../drawing/geometry';
 import { Bench, keepIn } from './bench';
+import { printed } from './print';
 import { rims } from './rims';
 
 /** Colours of stocks as they look on the bench. */
@@ -14,8 +15,7 @@ const STOCKS: [RegExp, Colour][] = [
   [/^(paper|label)/, 'paper-stock'],
   [/^card/, 'card-stock'],
 ];
-const TEXTURE_PX_PER_MM = 12;
-const TEXTURE_MOST_PX = 2048;
+const PAPERS_MS = 1000;
 /** So much of the picture is filled. */
 const FILLED = 0.94;
 
@@ -51,6 +51,8 @@ export class StandScene {
   readonly #observer: ResizeObserver;
   readonly #centre = new THREE.Vector3();
   #phases: string[] = [];
+  #frame: number | null = null;
+  #papers: ReturnType<typeof setTimeout> | null = null;
   #apart = 0;
   #stand: Stand;
   #down: readonly [number, number] | null = null;
@@ -202,15 +204,32 @@ export class StandScene {
   }
 
   picture(done: (blob: Blob | null) => void): void {
-    this.draw();
+    this.#render();
     this.canvas.toBlob(done, 'image/png');
   }
 
+  /** Papers come one after the other: all of a second are drawn together. */
+  #come(): void {
+    this.#papers ??= setTimeout(() => {
+      this.#papers = null;
+      this.draw();
+    }, PAPERS_MS);
+  }
+
+  /** Whatever asks for it, it is drawn once a frame. */
   readonly draw = (): void => {
-    this.#renderer.render(this.#scene, this.#camera);
+    this.#frame ??= requestAnimationFrame(() => this.#render());
   };
 
+  #render(): void {
+    if (this.#frame !== null) cancelAnimationFrame(this.#frame);
+    this.#frame = null;
+    this.#renderer.render(this.#scene, this.#camera);
+  }
+
   dispose(): void {
+    if (this.#frame !== null) cancelAnimationFrame(this.#frame);
+    if (this.#papers !== null) clearTimeout(this.#papers);
     this.#observer.disconnect();
     this.#controls.dispose();
     this.canvas.removeEventListener('pointerdown', this.#onDown);
@@ -291,25 +310,15 @@ export class StandScene {
   /** Lays a paper's own print on it; its facets carry the coordinates of the whole sheet. */
   #paper(piece: StandPiece, faces: THREE.MeshStandardMaterial): void {
     const bounds = boundsOf(piece.facets.map((facet) => facet.outline));
-    const [w, h] = [bounds.x1 - bounds.x0, bounds.y1 - bounds.y0];
-    const image = new Image();
-    image.onload = () => {
-      const scale = Math.min(TEXTURE_PX_PER_MM, TEXTURE_MOST_PX / Math.max(w, h));
-      const canvas = document.createElement('canvas');
-      canvas.width = Math.ceil(w * scale);
-      canvas.height = Math.ceil(h * scale);
-      canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
-      const texture = new THREE.CanvasTexture(canvas);
-      texture.colorSpace = THREE.SRGBColorSpace;
-      texture.repeat.set(1 / w, 1 / h);
+    const src = `/api/buildings/${this.options.building}/parts/${piece.part}.svg?face=1&r=${this.#stand.revision}`;
+    printed(src, [bounds.x1 - bounds.x0, bounds.y1 - bounds.y0], (texture) => {
       // Courses seen aslant stay courses.
       texture.anisotropy = this.#renderer.capabilities.getMaxAnisotropy();
       faces.map = texture;
       faces.color.set(colour('paper'));
       faces.needsUpdate = true;
-      this.draw();
-    };
-    image.src = `/api/buildings/${this.options.building}/parts/${piece.part}.svg?face=1&r=${this.#stand.revision}`;
+      this.#come();
+    });
   }
 
   readonly #onDown = (event: PointerEvent): void => {

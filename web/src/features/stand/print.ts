@@ -1,0 +1,21 @@
+import * as THREE from 'three';
+
+const PX_PER_MM = 10;
+const MOST_PX = 2048;
+
+/** What is printed on a sheet of so many millimetres, to be laid on its facets by their coordinates on that. */
+export function printed(src: string, [w, h]: readonly [number, number], done: (texture: THREE.Texture) => void): void {
+  const image = new Image();
+  image.onload = () => {
+    const scale = Math.min(PX_PER_MM, MOST_PX / Math.max(w, h));
+    const canvas = document.createElement('canvas');
+    canvas.width = Math.ceil(w * scale);
+    canvas.height = Math.ceil(h * scale);
+    canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
+    const texture = new THREE.CanvasTexture(canvas);
+    texture.colorSpace = THREE.SRGBColorSpace;
+    texture.repeat.set(1 / w, 1 / h);
+    done(texture);
+  };
+  image.src = src;
+}
