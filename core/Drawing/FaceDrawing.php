@@ -10,7 +10,10 @@ use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\FaceArt;
+use Chartula\Core\Part\Pattern\Pattern;
+use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\TurnedEdge;
 use Chartula\Core\Part\TurnedOpening;
 use Chartula\Core\Skin\Layout;
@@ -50,6 +53,11 @@ final readonly class FaceDrawing
         $units = [...$this->layout->units($wall), ...array_map(static fn (Box2 $b): array => $b->corners(), $turned)];
         $paths = [$this->ground($all), ...$this->toned(array_map($this->onPaper(...), $units))];
         foreach ($art->dressings as $shape) {
+            if ($shape->pattern !== null) {
+                array_push($paths, ...$this->covered($shape, $shape->pattern));
+
+                continue;
+            }
             // A joint runs round it too.
             $joint = $art->pattern->joint();
             $bed = $joint > 0.0 ? Offset::lines($shape->ring, array_fill(0, $shape->ring->count(), $joint)) : $shape->ring;
@@ -66,6 +74,23 @@ final readonly class FaceDrawing
         return $paths;
     }
 
+    /** @return list<Path> a part of the face that is covered otherwise, its units cut where it ends */
+    private function covered(PrintedShape $shape, Pattern $pattern): array
+    {
+        $over = array_values(array_filter($this->art->dressings, static fn (PrintedShape $s): bool => $s->pattern === null));
+        $own = new self($this->art->with(pattern: $pattern, dressings: $over, reveals: []));
+        $units = [];
+        foreach ($own->layout->units($shape->ring->bounds()) as $unit) {
+            $cut = Hull::around($unit);
+            foreach ($shape->ring->points as $i => $p) {
+                $cut = $cut?->leftOf($p, $shape->ring->point($i + 1)->minus($p));
+            }
+            array_push($units, ...$cut === null || count($cut->points) < 3 ? [] : [$own->onPaper($cut->points)]);
+        }
+
+        return [$own->ground($this->art->receding()?->ring($shape->ring) ?? $shape->ring), ...$own->toned($units)];
+    }
+
     /** @return list<Path> */
     private function reveal(TurnedOpening $reveal, float $beyond): array
     {
@@ -78,9 +103,38 @@ final readonly class FaceDrawing
         $paths[] = new Path(Layer::Art, $jambs, true, null, $this->art->pattern->ground());
         foreach (['left', 'right'] as $edge) {
             array_push($paths, ...$this->turned($turned->courses($edge), $reveal->finishes[$edge] ?? null));
+            foreach (isset($reveal->finishes[$edge]) ? [] : $this->art->dressings as $shape) {
+                array_push($paths, ...$this->coveredJamb($shape, $reveal, $edge, $beyond));
+            }
         }
 
         return $paths;
+    }
+
+    /**
+     * What of a jamb lies beside a part of the face that is covered otherwise, and is so, too.
+     *
+     * @param  'left'|'right'  $edge
+     * @return list<Path>
+     */
+    private function coveredJamb(PrintedShape $shape, TurnedOpening $reveal, string $edge, float $beyond): array
+    {
+        $box = $shape->ring->bounds();
+        $x = $reveal->ring->points[$edge === 'left' ? 0 : 1]->x;
+        if ($shape->pattern === null || $box->x0 > $x - Tolerance::MEET || $box->x1 < $x + Tolerance::MEET) {
+            return [];
+        }
+        $own = new self($this->art->with(pattern: $shape->pattern, dressings: [], reveals: []));
+        $turned = new RevealLayout($own->layout, $shape->pattern->joint(), $reveal, $beyond);
+        $cut = static fn (Hull $hull): ?Hull => $hull->leftOf(new Vec2($x, $box->y0), new Vec2(1.0, 0.0))
+            ?->leftOf(new Vec2($x, $box->y1), new Vec2(-1.0, 0.0));
+        $flap = $cut($turned->jambs()[$edge === 'left' ? 0 : 1]);
+        $units = [];
+        foreach (array_map($cut, $turned->courses($edge)) as $unit) {
+            array_push($units, ...$unit !== null && count($unit->points) > 2 ? [$unit->points] : []);
+        }
+
+        return $flap === null || count($flap->points) < 3 ? [] : [$own->ground(new Ring($flap->points)), ...$own->toned($units)];
     }
 
     /**

@@ -96,6 +96,10 @@ final readonly class DressChecks
     private function clashes(WallForm $wall, int $place): array
     {
         $claim = $wall->claims[$place];
+        if ($claim->covering !== null) {
+            // It goes round openings and ends with its wall, as what it stands for does.
+            return [];
+        }
         $what = $claim->feature->kind->title();
         $region = new Region($claim->ring);
         $checks = [];

@@ -8,6 +8,7 @@ use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Part\Pattern\Pattern;
 
 /**
  * Something that is printed over what else a paper shows: what it covers, and the units that it is of. The part's own frame, model
@@ -19,6 +20,7 @@ final readonly class PrintedShape
      * @param  list<Ring>  $units  none where it is of one piece
      * @param  array<int, string>  $accents  units in another colour, by their place
      * @param  string  $of  what it is of: which of its wall's claims
+     * @param  ?Pattern  $pattern  by which its units are laid, as the wall's are; it has no others then
      */
     public function __construct(
         public Ring $ring,
@@ -26,19 +28,20 @@ final readonly class PrintedShape
         public Tone $tone,
         public array $accents = [],
         public string $of = '',
+        public ?Pattern $pattern = null,
     ) {
     }
 
-    public static function of(Claim $claim): self
+    public static function of(Claim $claim, ?Pattern $pattern = null): self
     {
-        return new self($claim->ring, $claim->units, $claim->tone, $claim->accents, $claim->key());
+        return new self($claim->ring, $claim->units, $claim->tone, $claim->accents, $claim->key(), $pattern);
     }
 
     public function moved(float $dx, float $dy): self
     {
         $units = array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $this->units);
 
-        return new self($this->ring->moved($dx, $dy), $units, $this->tone, $this->accents, $this->of);
+        return new self($this->ring->moved($dx, $dy), $units, $this->tone, $this->accents, $this->of, $this->pattern);
     }
 
     public function receding(?Homography $map): self
@@ -59,6 +62,6 @@ final readonly class PrintedShape
         return [
             'ring' => $this->ring->toArray(), 'units' => array_map(static fn (Ring $r): array => $r->toArray(), $this->units),
             'colours' => [$this->tone->unit, $this->tone->joint],
-        ] + ($accents === [] ? [] : ['accents' => $accents]) + ($this->of === '' ? [] : ['of' => $this->of]);
+        ] + ($this->pattern === null ? [] : ['covering' => $this->pattern->rule() + $this->pattern->colours()]) + ($accents === [] ? [] : ['accents' => $accents]) + ($this->of === '' ? [] : ['of' => $this->of]);
     }
 }

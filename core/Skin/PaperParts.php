@@ -6,6 +6,7 @@ namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
@@ -254,11 +255,23 @@ final readonly class PaperParts
     }
 
     /** @return list<PrintedShape> */
-    private static function printed(WallForm $wall): array
+    private static function printed(WallForm $wall, Building $building): array
     {
         $printed = array_filter($wall->claims, static fn (Claim $claim): bool => $claim->how->isPrinted() && ! $claim->pierces);
+        // What is covered otherwise lies under all that stands round openings.
+        usort($printed, static fn (Claim $a, Claim $b): int => ($a->covering === null) <=> ($b->covering === null));
 
-        return array_map(PrintedShape::of(...), array_values($printed));
+        return array_map(static fn (Claim $claim): PrintedShape => self::shape($claim, $building), $printed);
+    }
+
+    private static function shape(Claim $claim, Building $building): PrintedShape
+    {
+        $pattern = $claim->covering === null ? null : Coverings::of($claim->covering, $building)?->pattern;
+        $colour = $pattern === null ? null : $claim->feature->said->text('colour');
+        $pattern = $colour === null ? $pattern : $pattern?->inColour($colour);
+        $tone = $pattern === null ? $claim->tone : new Tone($pattern->palette()->all()[0], $pattern->ground());
+
+        return PrintedShape::of($claim->with(tone: $tone), $pattern);
     }
 
     /**
@@ -287,7 +300,7 @@ final readonly class PaperParts
             array_values(array_filter(array_map(static fn (PaperOpening $o): ?TurnedOpening => $o->reveal(), $papers))),
             ['foot' => $block->plinth === null ? FaceArt::MORE_MM : 0.0, 'top' => FaceArt::MORE_MM],
             $wall->receding,
-            self::printed($wall),
+            self::printed($wall, $building),
         ));
     }
 }

@@ -6,6 +6,7 @@ namespace Chartula\Core\Form\Claims;
 
 use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Finish;
 use Chartula\Core\Geometry\Ring;
 
 /** What a thing takes of the face of a wall. The wall's frame, model millimetres; of a wall that recedes, that of the wall as it is. */
@@ -34,6 +35,7 @@ final readonly class Claim
      * @param  bool  $isOwn  whether its kind makes itself what stands there: nothing is printed or raised for it, but it takes its place
      * @param  ?Ring  $shown  all that it takes up, where that is more than of the wall or of the slope: as it is seen from before the wall,
      *     or in plan
+     * @param  ?Finish  $covering  with which the wall is covered there, under all else
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(
@@ -57,6 +59,7 @@ final readonly class Claim
         public bool $stands = false,
         public bool $isOwn = false,
         public ?Ring $shown = null,
+        public ?Finish $covering = null,
     ) {
     }
 

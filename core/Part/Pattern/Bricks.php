@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Chartula\Core\Part\Pattern;
 
 use Chartula\Core\Building\BrickBond;
+use Chartula\Core\Building\CopiesWith;
 
 /** Bricks in a bond. */
 final readonly class Bricks implements Pattern
 {
+    use CopiesWith;
+
     /** @param  float  $brick  from brick to brick, with a joint */
     public function __construct(
         public BrickBond $bond,
@@ -37,6 +40,11 @@ final readonly class Bricks implements Pattern
     public function palette(): Palette
     {
         return $this->palette;
+    }
+
+    public function inColour(string $colour): self
+    {
+        return $this->with(palette: Palette::of($colour, $this->palette->spread));
     }
 
     public function ground(): string

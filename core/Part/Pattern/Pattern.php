@@ -16,6 +16,9 @@ interface Pattern
     /** Of its units. */
     public function palette(): Palette;
 
+    /** The same, with units in another colour. */
+    public function inColour(string $colour): self;
+
     /** What shows between them. */
     public function ground(): string;
 

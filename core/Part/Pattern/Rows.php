@@ -59,6 +59,11 @@ final readonly class Rows implements Pattern
         return $this->palette;
     }
 
+    public function inColour(string $colour): self
+    {
+        return $this->with(palette: Palette::of($colour, $this->palette->spread));
+    }
+
     public function ground(): string
     {
         return $this->ground;

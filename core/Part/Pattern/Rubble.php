@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part\Pattern;
 
+use Chartula\Core\Building\CopiesWith;
+
 /** Stones as they come to hand, with level beds from time to time or without. */
 final readonly class Rubble implements Pattern
 {
+    use CopiesWith;
+
     /**
      * @param  array{float, float}  $stone  how long and how high they are, on the average
      * @param  float  $bed  from level bed to level bed; 0 where there are none
@@ -37,6 +41,11 @@ final readonly class Rubble implements Pattern
     public function palette(): Palette
     {
         return $this->palette;
+    }
+
+    public function inColour(string $colour): self
+    {
+        return $this->with(palette: Palette::of($colour, $this->palette->spread));
     }
 
     public function ground(): string

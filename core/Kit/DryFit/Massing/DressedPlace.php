@@ -118,8 +118,21 @@ final readonly class DressedPlace
         return match (true) {
             $feature->place?->anchor === Anchor::Openings => self::overSeveral($building, $face, $feature, $there[1]),
             $feature->kind->name() === 'band' => self::bands($building, $face, $feature, $there[0]),
+            $feature->kind->name() === 'facing' => [new DressedBox('facing', self::facing($building, $face, $feature), false)],
             default => [],
         };
+    }
+
+    /** What is covered otherwise, openings or not. */
+    private static function facing(Building $building, DressedFace $face, Feature $feature): Box2
+    {
+        $mm = static fn (?RealLength $length): float => $length === null ? 0.0 : $building->scale->modelMm($length);
+        $place = $feature->place;
+        $foot = $face->base + $mm($place?->up);
+
+        return new Box2(
+            $mm($place?->from), $foot, $place?->to === null ? $face->length : $mm($place->to), $foot + $mm($feature->said->real('h')),
+        );
     }
 
     /**
