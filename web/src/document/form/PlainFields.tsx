@@ -125,7 +125,14 @@ export function PlainValue({ holds, label, path, value, isOptional = false, onPu
 
 export function ColourChoice({ field, path }: OneProps) {
   const { state } = useBuilding();
-  return <ColourField label={field.label} path={path} value={textAt(state.document, path) || asText(field.usual)} />;
+  return (
+    <ColourField
+      label={field.label}
+      path={path}
+      value={textAt(state.document, path) || asText(field.usual)}
+      unsaid={field.unsaid}
+    />
+  );
 }
 
 export function StockChoice({ field, path }: OneProps) {
