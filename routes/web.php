@@ -112,6 +112,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
                 Route::get('sheets/{sheet}/cut', 'cut')->name('cut');
                 Route::get('sheets/{sheet}/printed.png', 'printed')->name('printed');
                 Route::get('parts/{part}.svg', 'part')->where('part', '[a-z0-9.-]+')->name('part');
+                Route::get('faces', 'faces')->name('faces');
                 Route::get('coverings/{finish}.svg', 'covering')->name('covering');
                 Route::get('{file}', 'other')
                     ->whereIn('file', ['sheets.dxf', 'cutlist.csv', 'model.obj', 'marking-out.pdf'])

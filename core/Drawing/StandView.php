@@ -77,7 +77,8 @@ final readonly class StandView
             'name' => $described->text('name'), 'group' => $piece->part->group,
             'stock' => $described->text('stock'), 'phase' => $phase, 'layer' => $described->child('of')->text('layer'),
             'thickness' => $piece->part->thickness,
-            'art' => $described->has('art'), 'print' => $described->text('print'), 'away' => $away->toArray(),
+            'art' => $described->has('art'), 'tone' => $described->has('art') ? self::tone($described->child('art')) : null,
+            'print' => $described->text('print'), 'away' => $away->toArray(),
             'stands' => self::stands($piece),
             'facets' => array_map(static fn (Facet $f): array => [
                 'origin' => $f->frame->origin->toArray(), 'x' => $f->frame->x->toDirection(), 'y' => $f->frame->y->toDirection(),
@@ -151,5 +152,17 @@ final readonly class StandView
         $looks = new Vec3(($box[0] + $box[1]) / 2.0, ($box[2] + $box[3]) / 2.0, ($box[4] + $box[5]) / 2.0);
 
         return ['at' => $at->toArray(), 'along' => $along->toDirection(), 'travel' => $plot->eye->travel, 'looks' => $looks->toArray()];
+    }
+
+    /** The first of its colours, or of its first face's. */
+    private static function tone(KitShape $art): ?string
+    {
+        $colours = $art->values['colours'] ?? null;
+
+        return match (true) {
+            is_array($colours) && is_string($colours[0] ?? null) => $colours[0],
+            $art->has('faces') => self::tone($art->children('faces')[0]),
+            default => null,
+        };
     }
 }

@@ -13,7 +13,7 @@ use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Pattern\Rubble;
 
 /** Lays stones as they come to hand: each is what lies nearest to its own place. docs/formulas.md#coverings */
-final readonly class RubbleLayout implements Layout
+final class RubbleLayout implements Layout
 {
     /** A place lies by so much of a stone off where it would lie in rows. */
     private const OFF = 0.36;
@@ -21,16 +21,21 @@ final readonly class RubbleLayout implements Layout
     /** No place farther than so many rows and columns has a part of a stone. */
     private const NEAR = 2;
 
-    private Toned $toned;
+    private const FAR = 2.0;
 
-    private float $wide;
+    private readonly Toned $toned;
 
-    private float $high;
+    private readonly float $wide;
+
+    private readonly float $high;
 
     /** How many rows lie between two level beds; 0 where there are none. */
-    private int $inBed;
+    private readonly int $inBed;
 
-    public function __construct(private FaceArt $art, private Rubble $rubble)
+    /** @var array<int, array<int, Vec2>> places of stones by row and column, each asked for by all its neighbours */
+    private array $places = [];
+
+    public function __construct(private readonly FaceArt $art, private readonly Rubble $rubble)
     {
         $this->toned = new Toned($rubble->palette());
         [$this->wide, $high] = $rubble->stone;
@@ -116,6 +121,10 @@ final readonly class RubbleLayout implements Layout
                 }
                 // Distances count as if stones were as high as they are long.
                 $way = $this->place($r, $c)->minus($place);
+                // One so far off has no part of it.
+                if (abs($way->x) > self::FAR * $this->wide || abs($way->y) > self::FAR * $this->high) {
+                    continue;
+                }
                 $square = new Vec2($way->x / $this->wide ** 2, $way->y / $this->high ** 2);
                 $length = $square->length();
                 $on = $place->plus($way->times(0.5))->minus($square->times($half / $length));
@@ -128,9 +137,14 @@ final readonly class RubbleLayout implements Layout
 
     private function place(int $row, int $column): Vec2
     {
+        if (isset($this->places[$row][$column])) {
+            return $this->places[$row][$column];
+        }
         $off = static fn (string $axis): float => self::OFF * ((crc32("$axis,$row,$column") % 2001) / 1000.0 - 1.0);
         $along = $column + 0.5 + ($row % 2 === 0 ? 0.0 : 0.5) + $off('x');
 
-        return new Vec2($this->art->quoins[0] + $along * $this->wide, $this->low($row) + (0.5 + $off('y')) * $this->high);
+        return $this->places[$row][$column] = new Vec2(
+            $this->art->quoins[0] + $along * $this->wide, $this->low($row) + (0.5 + $off('y')) * $this->high,
+        );
     }
 }

@@ -26,6 +26,16 @@ final class FilesAndLengthsTest extends ApiTestCase
             ->assertOk()
             ->assertHeader('Content-Disposition', 'attachment; filename=weigh-office-sheet-1.svg');
         $this->get("/api/buildings/$building->id/parts/main.front.paper.svg?art=1")->assertOk();
+        $faces = $this->get("/api/buildings/$building->id/faces?of=main.front.paper,main.front.core")->assertOk();
+        self::assertMatches('api.schema.json#/$defs/faces', self::decoded($faces));
+        self::assertSame(['main.front.paper'], array_keys((array) $faces->json('faces')), 'what is not printed has none');
+        self::assertSame(
+            $this->get("/api/buildings/$building->id/parts/main.front.paper.svg?face=1")->getContent(),
+            ((array) $faces->json('faces'))['main.front.paper'],
+        );
+        $all = (array) $this->get("/api/buildings/$building->id/faces")->assertOk()->json('faces');
+        self::assertGreaterThan(3, count($all));
+        $this->getJson("/api/buildings/$building->id/faces?of=../x")->assertUnprocessable();
         $swatch = $this->get("/api/buildings/$building->id/coverings/pantile.svg")->assertOk();
         self::assertStringContainsString('pantiles', (string) $swatch->getContent());
         $this->get("/api/buildings/$building->id/coverings/thatch.svg")->assertNotFound();

@@ -100,7 +100,7 @@ final class AtTheBenchTest extends BrowserTestCase
         $this->sees('2 pages, ');
         $this->sees('by the parts’ areas there are no fewer than 2.');
         $this->find("(//button[normalize-space()='Watch it cut'])[1]")->click();
-        $this->sees('5 passes in greyboard 1.05 mm, 2 passes in card 0.25 mm, one pass in acetate 0.2 mm. Nothing leaves the sheet');
+        $this->sees('2 passes in card 0.52 mm, 5 passes in greyboard 1.05 mm, 2 passes in card 0.25 mm. Nothing leaves the sheet');
         self::assertSame('What the knife does on sheet 1', $this->browser->switchTo()->activeElement()->getText());
         $this->press('Run it');
         // A line has to be followed before the next begins.

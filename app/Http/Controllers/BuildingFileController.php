@@ -9,6 +9,7 @@ use App\Actions\KeptFiles;
 use App\Actions\MadeParts;
 use App\Actions\PackedSheets;
 use App\Http\Attachment;
+use App\Http\Requests\FacesRequest;
 use App\Http\Requests\PrinterRequest;
 use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
@@ -201,6 +202,23 @@ final readonly class BuildingFileController
                 'art' => PartDrawing::onWall($found),
                 default => PartDrawing::of($found),
             });
+        }));
+    }
+
+    /** The whole printed faces of parts, as pictures by their ids; of all that are printed, or of those in `of`. */
+    public function faces(FacesRequest $request, Building $building): JsonResponse
+    {
+        $text = $building->asked($request)->text;
+        $of = $request->of();
+
+        return JsonResponse::fromJsonString($this->kept->of($text, 'faces '.json_encode($of), function () use ($text, $of): string {
+            $faces = [];
+            foreach ($this->derive->printed($text)->kit->parts as $part) {
+                $isWanted = $part->part->art !== null && ($of === null || isset($of[$part->part->id]));
+                $faces += $isWanted ? [$part->part->id => SvgWriter::write(PartDrawing::face($part))] : [];
+            }
+
+            return (string) response()->json(['faces' => (object) $faces])->content();
         }));
     }
 

@@ -1562,6 +1562,15 @@ export interface SightDrawing {
     text: string;
   }[];
 }
+/**
+ * Pictures (SVG) of what is printed on parts, by the parts' ids.
+ *
+ */
+export interface Faces {
+  faces: {
+    [k: string]: string | undefined;
+  };
+}
 export interface Stand {
   revision: number;
   box: [number, number, number, number, number, number];
@@ -1593,6 +1602,10 @@ export interface StandPiece {
   layer: string;
   thickness: number;
   art: boolean;
+  /**
+   * The colour of most of what is printed on it, until its print is there.
+   */
+  tone: string | null;
   away: Triple;
   /**
    * Where it stands, in words.

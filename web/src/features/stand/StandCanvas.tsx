@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Stand, StandPiece } from '../../api/types';
+import { facesOf } from '../../api/faces';
 import type { StandScene } from './scene';
 
 interface Props {
@@ -36,7 +37,10 @@ export function StandCanvas({ stand, building, chosen, apart, section, eye, isSh
     void import('./scene')
       .then(({ StandScene: Scene }) => {
         if (isGone || canvas.current === null) return;
-        made = new Scene(canvas.current, first.current, { building, onPick: (key) => pick.current(key) });
+        made = new Scene(canvas.current, first.current, {
+          faces: (parts) => facesOf(building, parts),
+          onPick: (key) => pick.current(key),
+        });
         setScene(made);
         setFault(null);
         ready.current(made);

@@ -22,6 +22,7 @@ const piece = (part: string, label: string, name: string, phase: string): StandP
   layer: 'core',
   thickness: 1.17,
   art: false,
+  tone: null,
   print: '',
   away: [0, -1, 0],
   stands: 'from 0.0 to 72.0 across',

@@ -3,8 +3,12 @@ import * as THREE from 'three';
 const PX_PER_MM = 10;
 const MOST_PX = 2048;
 
-/** What is printed on a sheet of so many millimetres, to be laid on its facets by their coordinates on that. */
-export function printed(src: string, [w, h]: readonly [number, number], done: (texture: THREE.Texture) => void): void {
+/** What is printed on a sheet, as an SVG of so many millimetres, to be laid on its facets by their coordinates on that. */
+export function printed(
+  picture: string,
+  [w, h]: readonly [number, number],
+  done: (texture: THREE.Texture) => void,
+): void {
   const image = new Image();
   image.onload = () => {
     const scale = Math.min(PX_PER_MM, MOST_PX / Math.max(w, h));
@@ -17,5 +21,5 @@ export function printed(src: string, [w, h]: readonly [number, number], done: (t
     texture.repeat.set(1 / w, 1 / h);
     done(texture);
   };
-  image.src = src;
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(picture)}`;
 }

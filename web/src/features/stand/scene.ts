@@ -4,6 +4,7 @@ import type { Point, Stand, StandPiece } from '../../api/types';
 import { type Colour, colour } from '../../drawing/colours';
 import { boundsOf } from '../../drawing/geometry';
 import { Bench, keepIn } from './bench';
+import { bevel } from './bevel';
 import { printed } from './print';
 import { rims } from './rims';
 
@@ -33,7 +34,8 @@ interface Standing {
 }
 
 export interface SceneOptions {
-  building: string;
+  /** Pictures of what is printed on parts, by their ids. */
+  faces: (parts: readonly string[]) => Promise<Readonly<Record<string, string | undefined>>>;
   onPick: (key: string | null) => void;
 }
 
@@ -51,6 +53,7 @@ export class StandScene {
   readonly #observer: ResizeObserver;
   readonly #centre = new THREE.Vector3();
   #phases: string[] = [];
+  #isGone = false;
   #frame: number | null = null;
   #papers: ReturnType<typeof setTimeout> | null = null;
   #apart = 0;
@@ -89,15 +92,21 @@ export class StandScene {
     this.#phases = stand.phases
       .map((phase) => phase.key)
       .filter((key) => stand.pieces.some((piece) => piece.phase === key));
+    const made: Standing[] = [];
     const before = new Map(this.#standing.map((one) => [one.piece.key, one]));
     this.#standing = stand.pieces.map((piece) => {
       const fingerprint = JSON.stringify(piece);
       const known = before.get(piece.key);
-      if (known?.fingerprint !== fingerprint) return this.#build(piece, fingerprint);
+      if (known?.fingerprint !== fingerprint) {
+        const one = this.#build(piece, fingerprint);
+        made.push(one);
+        return one;
+      }
       before.delete(piece.key);
       return known;
     });
     for (const gone of before.values()) this.#remove(gone);
+    void this.#print(made.filter((one) => one.piece.art));
     this.draw();
   }
 
@@ -228,6 +237,7 @@ export class StandScene {
   }
 
   dispose(): void {
+    this.#isGone = true;
     if (this.#frame !== null) cancelAnimationFrame(this.#frame);
     if (this.#papers !== null) clearTimeout(this.#papers);
     this.#observer.disconnect();
@@ -303,15 +313,25 @@ export class StandScene {
     }
     this.#scene.add(group);
     const box = new THREE.Box3().setFromObject(group);
-    if (piece.art) this.#paper(piece, faces);
+    if (piece.tone !== null) faces.color.set(piece.tone);
     return { piece, group, box, faces, sides, edges, fingerprint };
   }
 
-  /** Lays a paper's own print on it; its facets carry the coordinates of the whole sheet. */
-  #paper(piece: StandPiece, faces: THREE.MeshStandardMaterial): void {
+  /** Lays their own prints on papers that are new; all pictures come in one answer. */
+  async #print(papers: readonly Standing[]): Promise<void> {
+    if (papers.length === 0) return;
+    const pictures = await this.options.faces([...new Set(papers.map((one) => one.piece.part))]);
+    if (this.#isGone) return;
+    for (const one of papers) {
+      const picture = pictures[one.piece.part];
+      if (picture !== undefined) this.#lay(one, picture);
+    }
+  }
+
+  /** Its facets carry the coordinates of the whole sheet. */
+  #lay({ piece, faces }: Standing, picture: string): void {
     const bounds = boundsOf(piece.facets.map((facet) => facet.outline));
-    const src = `/api/buildings/${this.options.building}/parts/${piece.part}.svg?face=1&r=${this.#stand.revision}`;
-    printed(src, [bounds.x1 - bounds.x0, bounds.y1 - bounds.y0], (texture) => {
+    printed(picture, [bounds.x1 - bounds.x0, bounds.y1 - bounds.y0], (texture) => {
       // Courses seen aslant stay courses.
       texture.anisotropy = this.#renderer.capabilities.getMaxAnisotropy();
       faces.map = texture;
@@ -347,18 +367,6 @@ export class StandScene {
     const key: unknown = hit?.object.userData.key;
     this.options.onPick(typeof key === 'string' ? key : null);
   };
-}
-
-/** Moves the corners of the far face, at depth 0 of the extrusion, to where bevelled edges have them. */
-function bevel(geometry: THREE.BufferGeometry, outline: Point[], inside: Point[]): void {
-  const places = geometry.getAttribute('position');
-  for (let i = 0; i < places.count; i++) {
-    if (places.getZ(i) > 1e-6) continue;
-    const at = outline.findIndex(([x, y]) => Math.hypot(x - places.getX(i), y - places.getY(i)) < 1e-3);
-    const to = inside[at];
-    if (to !== undefined) places.setXY(i, to[0], to[1]);
-  }
-  geometry.computeVertexNormals();
 }
 
 function vector([x, y]: Point): THREE.Vector2 {
