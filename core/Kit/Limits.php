@@ -6,7 +6,9 @@ namespace Chartula\Core\Kit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Skin\Coverings;
@@ -22,11 +24,15 @@ final readonly class Limits
     /** A browser and a printer can still draw about this many in seconds. */
     public const BRICKS = 500_000;
 
+    /** The cosine of the steepest slope that is counted as it is. */
+    private const STEEPEST = 0.1;
+
     public static function collect(Building $building, Problems $problems): void
     {
         $parts = 0;
         foreach ($building->blocks as $block) {
-            $parts += 10 + 2 * $block->footprint->count() * count($building->methods->roof()->layers);
+            $papers = $block->roof->finish === Finish::Bare ? 0 : 1;
+            $parts += 10 + 2 * $block->footprint->count() * (count($building->methods->roof()->layers) + $papers);
             foreach ($block->walls as $wall) {
                 $parts += 1 + count($building->methods->stacks[$wall->stack]->layers);
                 foreach ($wall->openings as $opening) {
@@ -34,6 +40,7 @@ final readonly class Limits
                 }
                 self::bricks($building, $block, $wall, $problems);
             }
+            self::tiles($building, $block, $problems);
             if ($parts > self::PARTS) {
                 $problems->add($block->path.'.walls', 'limit.parts', ['given' => $parts, 'limit' => self::PARTS]);
 
@@ -53,6 +60,18 @@ final readonly class Limits
         }
 
         return $pieces;
+    }
+
+    /** Of the roof: as if all of it were as steep as its steepest slope. */
+    private static function tiles(Building $building, Block $block, Problems $problems): void
+    {
+        $unit = Coverings::of($block->roof->finish, $building)->unit ?? 0.0;
+        $least = min([1.0, ...array_map(static fn (RoofEdge $e): float => $e->pitch->cos(), $block->roof->edges)]);
+        $area = $block->footprint->ring()->area() / max(self::STEEPEST, $least) / $building->scale->ratio ** 2;
+        $tiles = $unit > 0.0 ? (int) ceil($area / $unit) : 0;
+        if ($tiles > self::BRICKS) {
+            $problems->add($block->path.'.roof.finish', 'limit.bricks', ['given' => $tiles, 'limit' => self::BRICKS]);
+        }
     }
 
     private static function bricks(Building $building, Block $block, Wall $wall, Problems $problems): void

@@ -36,7 +36,7 @@ final readonly class Finder
         ['plot', 'Plot: the place on the layout, does it fit', 'stage scale clearance track'],
         ['shell', 'Shell: walls with rows and sills, floors, braces, materials', 'stage openings windows doors archway sill row bays pier margin card layers corner'],
         ['roof', 'Roof: gable, hip, half-hip, lean-to, mansard or flat; panels and ridge', 'stage pitch overhang valley verge eaves parapet'],
-        ['skin', 'Skin: papers', 'stage brick bond'],
+        ['skin', 'Skin: papers, what walls and roofs are covered with', 'stage brick bond stone rubble render boards slates tiles pantiles sheet finish covering'],
         ['sheets', 'Sheets: pages, files, thickness', 'stage stock dxf csv obj plotter cutter'],
         ['bench', 'Bench: what is printed, cut, papered, fixed', 'stage made'],
         ['projects', 'Projects: all buildings', 'home'],

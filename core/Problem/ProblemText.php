@@ -202,7 +202,7 @@ final readonly class ProblemText
         'roof.overhang-closes' => 'an overhang of {given} mm closes the recess at “{edge}”, {length} mm wide on the model; make it less than {least} mm there',
         'roof.overhang-meets' => 'the overhangs over “{one}” and “{other}” run into each other; make them less',
         'limit.parts' => 'this would make {given} parts; the limit is {limit}',
-        'limit.bricks' => 'this would draw {given} bricks; the limit is {limit}',
+        'limit.bricks' => 'this would draw {given} bricks, stones or tiles; the limit is {limit}',
         'limit.sheets' => 'this would need {given} sheets; the limit is {limit}',
         'proof.out-of-range' => '“{given}” for 100 mm is off by more than 5 %; was the page fitted to the paper? Print at 100 % and measure again',
         'paper.no-size' => 'a page of your own needs its {side}: say how {side} it is, in millimetres',

@@ -130,6 +130,21 @@ final class SlopePapersTest extends TestCase
         yield 'lead' => ['lead', 7.5, []];
     }
 
+    /** 900 ft square at 40° are 1,057,000 square feet; a plain tile shows 4 by 6 1/2 in of itself: 5.9 million. */
+    public function testMoreTilesThanCanBeDrawnAreAFault(): void
+    {
+        $document = BuildingGenerator::with(self::document('plain-tile'), 'blocks.0.footprint', (object) ['rect' => ['900ft', '900ft']]);
+        $document = BuildingGenerator::with($document, 'blocks.0.walls', []);
+        try {
+            Kits::of($document);
+            self::fail('it was made');
+        } catch (InvalidInput $e) {
+            $problem = $e->problems[0];
+            self::assertSame(['limit.bricks', 'blocks.0.roof.finish'], [$problem->code, $problem->path]);
+            self::assertEqualsWithDelta(900.0 ** 2 / cos(deg2rad(40.0)) * 144.0 / 26.0, $problem->facts['given'] ?? 0, 2.0);
+        }
+    }
+
     /** Whatever the roof, each slope has its paper, as large as its card, and all goes together as it did without. */
     public function testRoofsOfEveryKindAreCovered(): void
     {
