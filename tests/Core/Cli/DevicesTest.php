@@ -41,7 +41,7 @@ final class DevicesTest extends TestCase
         self::command(['kit', 'tests/Buildings/halt.json', '--only', 'plt', '--packing', 'quick', '--out', "$this->folder/kit"])->mustRun();
         $good = self::command(['cutter', "$this->folder/kit/sheet-01.plt", '--stock', 'card-0.5', '--out', "$this->folder/order.svg"]);
         self::assertSame(0, $good->run(), $good->getErrorOutput());
-        self::assertMatchesRegularExpression('/^22 lines, \d+ min \d\d s$/m', $good->getOutput());
+        self::assertMatchesRegularExpression('/^20 lines, \d+ min \d\d s$/m', $good->getOutput());
         self::assertStringContainsString('<svg', (string) file_get_contents("$this->folder/order.svg"));
         $small = self::command(['cutter', "$this->folder/kit/sheet-02.plt", '--sheet', '100x100']);
         self::assertSame(1, $small->run());
