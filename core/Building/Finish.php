@@ -119,10 +119,22 @@ enum Finish: string
         return array_column(self::cases(), 'value');
     }
 
+    /** Of those that cover a part of a wall. */
+    public static function forWalls(): ChoiceType
+    {
+        return self::among(array_filter(self::cases(), static fn (self $f): bool => $f->isDrawn() && $f->isForWalls()));
+    }
+
     public static function choice(): ChoiceType
+    {
+        return self::among(self::cases());
+    }
+
+    /** @param  array<self>  $finishes */
+    private static function among(array $finishes): ChoiceType
     {
         $option = static fn (self $f): Option => new Option($f->value, $f->words());
 
-        return ChoiceType::among(...array_map($option, self::cases()));
+        return ChoiceType::among(...array_map($option, array_values($finishes)));
     }
 }

@@ -45,16 +45,10 @@ final readonly class FaceDrawing
     {
         $art = $this->art;
         $wall = ($art->receding()?->inverse()->ring($all) ?? $all)->bounds();
-        $heights = new Interval($wall->y0, $wall->y1);
-        $turned = [
-            ...$this->layout->turned($art->quoins[0], min(0.0, $wall->x0 - $art->quoins[0]), $heights),
-            ...$this->layout->turned($art->quoins[1], max(0.0, $wall->x1 - $art->quoins[1]), $heights),
-        ];
-        $units = [...$this->layout->units($wall), ...array_map(static fn (Box2 $b): array => $b->corners(), $turned)];
-        $paths = [$this->ground($all), ...$this->toned(array_map($this->onPaper(...), $units))];
+        $paths = [$this->ground($all), ...$this->toned(array_map($this->onPaper(...), $this->units($wall)))];
         foreach ($art->dressings as $shape) {
             if ($shape->pattern !== null) {
-                array_push($paths, ...$this->covered($shape, $shape->pattern));
+                array_push($paths, ...$this->covered($shape, $shape->pattern, $wall));
 
                 continue;
             }
@@ -74,21 +68,39 @@ final readonly class FaceDrawing
         return $paths;
     }
 
-    /** @return list<Path> a part of the face that is covered otherwise, its units cut where it ends */
-    private function covered(PrintedShape $shape, Pattern $pattern): array
+    /** @return list<Path> a part of the face that is covered otherwise, its units cut where it ends; with the face it runs on */
+    private function covered(PrintedShape $shape, Pattern $pattern, Box2 $wall): array
     {
         $over = array_values(array_filter($this->art->dressings, static fn (PrintedShape $s): bool => $s->pattern === null));
         $own = new self($this->art->with(pattern: $pattern, dressings: $over, reveals: []));
+        [$box, $on] = [$shape->ring->bounds(), $shape->runsOn];
+        $box = new Box2(
+            in_array('left', $on, true) ? min($box->x0, $wall->x0) : $box->x0, in_array('foot', $on, true) ? min($box->y0, $wall->y0) : $box->y0,
+            in_array('right', $on, true) ? max($box->x1, $wall->x1) : $box->x1, in_array('top', $on, true) ? max($box->y1, $wall->y1) : $box->y1,
+        );
         $units = [];
-        foreach ($own->layout->units($shape->ring->bounds()) as $unit) {
+        foreach ($own->units($box) as $unit) {
             $cut = Hull::around($unit);
-            foreach ($shape->ring->points as $i => $p) {
-                $cut = $cut?->leftOf($p, $shape->ring->point($i + 1)->minus($p));
+            foreach ($box->corners() as $i => $p) {
+                $cut = $cut?->leftOf($p, $box->corners()[($i + 1) % 4]->minus($p));
             }
             array_push($units, ...$cut === null || count($cut->points) < 3 ? [] : [$own->onPaper($cut->points)]);
         }
 
-        return [$own->ground($this->art->receding()?->ring($shape->ring) ?? $shape->ring), ...$own->toned($units)];
+        return [$own->ground(new Ring($own->onPaper($box->corners()))), ...$own->toned($units)];
+    }
+
+    /** @return list<non-empty-list<Vec2>> between the face's ends, and what is lapped round them */
+    private function units(Box2 $box): array
+    {
+        $heights = new Interval($box->y0, $box->y1);
+        [$left, $right] = $this->art->quoins;
+        $turned = [
+            ...$this->layout->turned($left, min(0.0, $box->x0 - $left), $heights),
+            ...$this->layout->turned($right, max(0.0, $box->x1 - $right), $heights),
+        ];
+
+        return [...$this->layout->units($box), ...array_map(static fn (Box2 $b): array => $b->corners(), $turned)];
     }
 
     /** @return list<Path> */

@@ -61,6 +61,21 @@ final class Region
         return $inside;
     }
 
+    /** A place in it near one of its corners; its outline's middle where there is none. */
+    public function nearACorner(float $aside): Vec2
+    {
+        foreach ($this->outline->points as $corner) {
+            foreach ([[1.0, 1.0], [-1.0, 1.0], [1.0, -1.0], [-1.0, -1.0]] as [$x, $y]) {
+                $at = new Vec2($corner->x + $x * $aside, $corner->y + $y * $aside);
+                if ($this->contains($at)) {
+                    return $at;
+                }
+            }
+        }
+
+        return $this->outline->middle();
+    }
+
     /** Gives the region's edges by where they stand; the index is made when it is first asked for. */
     public function index(): EdgeIndex
     {

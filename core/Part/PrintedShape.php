@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part;
 
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Geometry\Homography;
@@ -16,11 +17,14 @@ use Chartula\Core\Part\Pattern\Pattern;
  */
 final readonly class PrintedShape
 {
+    use CopiesWith;
+
     /**
      * @param  list<Ring>  $units  none where it is of one piece
      * @param  array<int, string>  $accents  units in another colour, by their place
      * @param  string  $of  what it is of: which of its wall's claims
      * @param  ?Pattern  $pattern  by which its units are laid, as the wall's are; it has no others then
+     * @param  list<'foot'|'left'|'right'|'top'>  $runsOn  where it ends with the face, beyond which it is printed as the face is
      */
     public function __construct(
         public Ring $ring,
@@ -29,19 +33,20 @@ final readonly class PrintedShape
         public array $accents = [],
         public string $of = '',
         public ?Pattern $pattern = null,
+        public array $runsOn = [],
     ) {
     }
 
-    public static function of(Claim $claim, ?Pattern $pattern = null): self
+    public static function of(Claim $claim): self
     {
-        return new self($claim->ring, $claim->units, $claim->tone, $claim->accents, $claim->key(), $pattern);
+        return new self($claim->ring, $claim->units, $claim->tone, $claim->accents, $claim->key());
     }
 
     public function moved(float $dx, float $dy): self
     {
         $units = array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $this->units);
 
-        return new self($this->ring->moved($dx, $dy), $units, $this->tone, $this->accents, $this->of, $this->pattern);
+        return $this->with(ring: $this->ring->moved($dx, $dy), units: $units);
     }
 
     public function receding(?Homography $map): self

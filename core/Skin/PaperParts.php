@@ -40,7 +40,7 @@ use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallShape;
 use Chartula\Core\Shell\WallSpan;
 
-/** One brick paper for each piece of wall: over its whole outside, lapping round the corners that it owns, turning into its openings. */
+/** One paper for each piece of wall: over its whole outside, lapping round the corners that it owns, turning into its openings. */
 final readonly class PaperParts
 {
     public static function make(Building $building, Walls $walls): PartSet
@@ -96,11 +96,14 @@ final readonly class PaperParts
         $id = $span->block->id.'.'.$span->name().($piece > 0 ? '-'.($piece + 1) : '').'.paper';
         $part = Part::of(
             new PartName($id, $span->block->id, $span->name(), 'paper'), 'P',
-            ucfirst($span->name()).' wall, brick paper', PartGroup::Skin, $stock, $stock->thickness_mm,
+            ucfirst($span->name()).' wall, '.($wall->wall->finish->bond() === null ? 'paper' : 'brick paper'),
+            PartGroup::Skin, $stock, $stock->thickness_mm,
             $outline, [$wall->frame->moved(0.0, 0.0, $stock->thickness_mm)], self::workings($wall, $laps, $outline->ring->bounds()),
             $holes, $scores, $slits, WallMarks::onPaper($walls->form, $span, new Region($outline->ring, $holes), $laps),
             mayTurn: false,
-            shape: Shape::folded(self::onWall($patch)), art: self::art($building, $span, $forms, $openings),
+            // On the wall itself, where no opening and none of its flaps can be.
+            shape: Shape::folded((new Region($patch->outline))->nearACorner(10.0 * Tolerance::EDGE)),
+            art: self::art($building, $span, $forms, $openings),
         );
         $joints = [];
         foreach ($walls->facing($span, true) as $card) {
@@ -116,22 +119,6 @@ final readonly class PaperParts
         }
 
         return new PartSet([$part], $joints);
-    }
-
-    /** A point of the paper on the wall itself: just inside a corner, where no opening and none of its flaps can be. */
-    private static function onWall(Patch $patch): Vec2
-    {
-        $aside = 10.0 * Tolerance::EDGE;
-        foreach ($patch->outline->points as $corner) {
-            foreach ([[1.0, 1.0], [-1.0, 1.0], [1.0, -1.0], [-1.0, -1.0]] as [$x, $y]) {
-                $at = new Vec2($corner->x + $x * $aside, $corner->y + $y * $aside);
-                if ($patch->outline->contains($at)) {
-                    return $at;
-                }
-            }
-        }
-
-        return $patch->outline->middle();
     }
 
     /**
@@ -261,17 +248,29 @@ final readonly class PaperParts
         // What is covered otherwise lies under all that stands round openings.
         usort($printed, static fn (Claim $a, Claim $b): int => ($a->covering === null) <=> ($b->covering === null));
 
-        return array_map(static fn (Claim $claim): PrintedShape => self::shape($claim, $building), $printed);
+        return array_map(static fn (Claim $claim): PrintedShape => self::shape($claim, $building, $wall), $printed);
     }
 
-    private static function shape(Claim $claim, Building $building): PrintedShape
+    private static function shape(Claim $claim, Building $building, WallForm $wall): PrintedShape
     {
+        $shape = PrintedShape::of($claim);
         $pattern = $claim->covering === null ? null : Coverings::of($claim->covering, $building)?->pattern;
-        $colour = $pattern === null ? null : $claim->feature->said->text('colour');
-        $pattern = $colour === null ? $pattern : $pattern?->inColour($colour);
-        $tone = $pattern === null ? $claim->tone : new Tone($pattern->palette()->all()[0], $pattern->ground());
+        if ($pattern === null) {
+            return $shape;
+        }
+        $colour = $claim->feature->said->text('colour');
+        $pattern = $colour === null ? $pattern : $pattern->inColour($colour);
+        $box = $claim->ring->bounds();
+        $face = Box2::around(array_merge(...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
 
-        return PrintedShape::of($claim->with(tone: $tone), $pattern);
+        return $shape->with(
+            tone: new Tone($pattern->palette()->all()[0], $pattern->ground()), pattern: $pattern,
+            // Of one that recedes the claim is of the wall as it is.
+            runsOn: $wall->receding !== null ? [] : array_keys(array_filter([
+                'left' => $box->x0 < $face->x0 + Tolerance::MEET, 'right' => $box->x1 > $face->x1 - Tolerance::MEET,
+                'foot' => $box->y0 < $face->y0 + Tolerance::MEET, 'top' => $box->y1 > $face->y1 - Tolerance::MEET,
+            ])),
+        );
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Skin;
 
-use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Geometry\Vec2;
@@ -51,7 +50,7 @@ final readonly class SlopeCourses
      * @param  non-empty-list<Facet>  $slopes  of one pitch and one roof
      * @param  float  $above  their outside above their underside, square to it
      */
-    public static function of(array $slopes, Finish $finish, Building $building, float $above): self
+    public static function of(array $slopes, Pattern $pattern, float $above): self
     {
         [$low, $high] = [INF, -INF];
         foreach ($slopes as $slope) {
@@ -65,7 +64,6 @@ final readonly class SlopeCourses
             }
         }
         $length = ($high - $low) / max(Tolerance::PLANE, $slopes[0]->frame->y->z);
-        $pattern = Coverings::of($finish, $building)?->pattern;
         $gauge = $pattern instanceof Rows ? self::gauge($pattern) : 0.0;
 
         return new self($low, $length, $gauge > 0.0 ? max(1, (int) ceil($length / $gauge - Tolerance::FIGURE)) : 1, $gauge);

@@ -6,7 +6,6 @@ namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
-use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
@@ -64,7 +63,9 @@ final readonly class SlopePapers
             new PartName($id, $card->of->block, $card->of->edge, 'paper'), 'P',
             self::name($card), PartGroup::Skin, $stock, $stock->thickness_mm, $outline,
             [$card->placements[0]->moved(0.0, 0.0, $stock->thickness_mm)], $this->workings($card, $outline), $card->holes, $scores,
-            mayTurn: false, shape: $scores === [] ? Shape::flat() : Shape::folded(self::on($region)), art: $this->art($panel, $covering),
+            mayTurn: false,
+            shape: $scores === [] ? Shape::flat() : Shape::folded($region->nearACorner(10.0 * Tolerance::EDGE)),
+            art: $this->art($panel, $covering),
         );
 
         return new PartSet([$part], [new Joint(
@@ -148,7 +149,7 @@ final readonly class SlopePapers
         $facet = $panel->facet;
         $above = $this->panels->stack->thickness_mm;
         $slopes = SlopeCourses::alike($facet, $this->panels->form->facets);
-        $courses = SlopeCourses::of($slopes, $this->finish($panel), $this->building, $above);
+        $courses = SlopeCourses::of($slopes, $covering->pattern, $above);
         $frame = $panel->part->placements[0];
         // The part's own frame lies along the slope's: its courses are counted from the eaves.
         $datum = $courses->datumOn($facet, $above) - $facet->frame->project($frame->origin)->y;
@@ -156,21 +157,5 @@ final readonly class SlopePapers
 
         return (new Covering($courses->on($covering->pattern), $covering->unit))
             ->artwork(new CoveredFace($datum, [$box->x0, $box->x1]));
-    }
-
-    /** A point of it on the slope itself: just inside a corner, where no hole is. */
-    private static function on(Region $region): Vec2
-    {
-        $aside = 10.0 * Tolerance::EDGE;
-        foreach ($region->outline->points as $corner) {
-            foreach ([[1.0, 1.0], [-1.0, 1.0], [1.0, -1.0], [-1.0, -1.0]] as [$x, $y]) {
-                $at = new Vec2($corner->x + $x * $aside, $corner->y + $y * $aside);
-                if ($region->outline->contains($at) && array_filter($region->holes, static fn ($h): bool => $h->contains($at)) === []) {
-                    return $at;
-                }
-            }
-        }
-
-        return $region->outline->middle();
     }
 }

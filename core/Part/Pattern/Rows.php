@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part\Pattern;
 
-use Chartula\Core\Building\CopiesWith;
-
 /** Units in rows: squared stone, boards, slates, tiles, sheets; or in upright ones, as boards that stand. */
 final readonly class Rows implements Pattern
 {
-    use CopiesWith;
+    use InColours;
 
     /**
      * @param  string  $of  what it shows
@@ -47,30 +45,5 @@ final readonly class Rows implements Pattern
             'stagger' => $this->stagger, 'varies' => round($this->varies, 4),
             'upright' => $this->isUpright, 'breaks' => $this->breaks, 'across' => $this->across,
         ];
-    }
-
-    public function colours(): array
-    {
-        return ['colours' => [...$this->palette->all(), $this->ground], 'shares' => $this->palette->toArray()];
-    }
-
-    public function palette(): Palette
-    {
-        return $this->palette;
-    }
-
-    public function inColour(string $colour): self
-    {
-        return $this->with(palette: Palette::of($colour, $this->palette->spread));
-    }
-
-    public function ground(): string
-    {
-        return $this->ground;
-    }
-
-    public function joint(): float
-    {
-        return $this->joint;
     }
 }

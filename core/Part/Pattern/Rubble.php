@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part\Pattern;
 
-use Chartula\Core\Building\CopiesWith;
-
 /** Stones as they come to hand, with level beds from time to time or without. */
 final readonly class Rubble implements Pattern
 {
-    use CopiesWith;
+    use InColours;
 
     /**
      * @param  array{float, float}  $stone  how long and how high they are, on the average
@@ -21,7 +19,7 @@ final readonly class Rubble implements Pattern
         public float $bed,
         private float $joint,
         private Palette $palette,
-        private string $mortar,
+        private string $ground,
     ) {
     }
 
@@ -31,30 +29,5 @@ final readonly class Rubble implements Pattern
             'kind' => 'rubble', 'of' => $this->of, 'stone' => array_map(static fn (float $mm): float => round($mm, 4), $this->stone),
             'bed' => round($this->bed, 4), 'joint' => round($this->joint, 4),
         ];
-    }
-
-    public function colours(): array
-    {
-        return ['colours' => [...$this->palette->all(), $this->mortar], 'shares' => $this->palette->toArray()];
-    }
-
-    public function palette(): Palette
-    {
-        return $this->palette;
-    }
-
-    public function inColour(string $colour): self
-    {
-        return $this->with(palette: Palette::of($colour, $this->palette->spread));
-    }
-
-    public function ground(): string
-    {
-        return $this->mortar;
-    }
-
-    public function joint(): float
-    {
-        return $this->joint;
     }
 }

@@ -15,7 +15,6 @@ use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\HowMade;
 use Chartula\Core\Form\Claims\Site;
 use Chartula\Core\Form\Claims\Takes;
-use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Geometry\Ring;
 
 /** A part of a wall that is covered otherwise, under whatever stands round its openings. docs/formulas.md#coverings */
@@ -50,7 +49,7 @@ final readonly class Facing implements Takes
     {
         return new FieldSet(
             'facing',
-            Field::optional('finish', 'of', Finish::choice(), 'brick-stretcher'),
+            Field::optional('finish', 'of', Finish::forWalls(), 'brick-stretcher'),
             Field::optional('h', 'height', LengthType::real(), '2ft'),
             Field::optional('colour', 'in another colour', new ColourType)->meaning('as elsewhere'),
         );
@@ -67,9 +66,8 @@ final readonly class Facing implements Takes
         $at = $face->at;
         $ring = Ring::rectangle($at->x, $at->y, $at->x + $site->length, $at->y + $site->masonry->mm($said->real('h')));
         $finish = Finish::from($said->text('finish') ?? Finish::BrickStretcher->value);
-        $tone = new Tone($said->text('colour') ?? Tone::RENDER, Tone::STONE_JOINT);
 
-        // Where nothing is to be seen of it there is bare paper, in the card's tone.
-        return [(new Claim('facing', $feature, $ring, [], $tone, HowMade::Printed, 0.0, isOver: true))->with(covering: $finish)];
+        // Its colours are its covering's.
+        return [new Claim('facing', $feature, $ring, [], $site->masonry->brick, HowMade::Printed, 0.0, isOver: true, covering: $finish)];
     }
 }

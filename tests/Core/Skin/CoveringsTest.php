@@ -13,6 +13,7 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Interval;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Part\FaceArt;
+use Chartula\Core\Problem\Check;
 use Chartula\Core\Skin\CoveredFace;
 use Chartula\Core\Skin\Coverings;
 use Chartula\Core\Skin\Layouts;
@@ -120,6 +121,17 @@ final class CoveringsTest extends TestCase
             $box = $stone->bounds();
             self::assertLessThanOrEqual(floor($box->y0 / 5.0 + 1e-6) * 5.0 + 5.0, $box->y1, '15 in = 5 from bed to bed');
         }
+    }
+
+    /** Papers are called what they are of, and coloured at their edges in what shows between their units. */
+    public function testWhatIsNotBrickIsNotCalledSo(): void
+    {
+        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.walls.0.finish', 'stone-ashlar');
+        $derived = Kits::of($document);
+        self::assertSame('Front wall, paper', $derived->kit->part('main.front.paper')->part->name);
+        self::assertSame('Back wall, brick paper', $derived->kit->part('main.back.paper')->part->name);
+        $white = array_values(array_filter($derived->checks, static fn (Check $c): bool => $c->code === 'edges.white'))[0]->text ?? '';
+        self::assertStringContainsString('P1, P2, P3 and P4, each in the tone of its joints', $white);
     }
 
     /** Stone goes round a chimney as brick does. */

@@ -14,6 +14,8 @@ use Chartula\Core\Part\Pattern\Bricks;
 use Chartula\Core\Part\Pattern\Rubble;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Problem\Check;
+use Chartula\Core\Problem\InvalidInput;
+use Chartula\Core\Sheets\Bleed;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\BuildingGenerator;
@@ -65,6 +67,32 @@ final class FacingTest extends TestCase
         self::assertSame([], array_filter($red, static fn (Vec2 $p): bool => $p->y < 8.9 && $p->x > 1.0 && $p->x < 55.0));
     }
 
+    /** It ends with the wall at its foot and both ends, and there its print goes on as far as the wall’s: no red shows beside the blade. */
+    public function testItRunsOnWithTheWall(): void
+    {
+        self::assertSame(['left', 'right', 'foot'], self::shapes()[0]->runsOn);
+        $on = ['anchor' => 'wall', 'edge' => 'front', 'from' => '1ft', 'to' => '10ft'];
+        self::assertSame(['foot'], self::shapes(['on' => $on])[0]->runsOn);
+        $paper = self::derived()->kit->part('main.front.paper');
+        $art = $paper->part->art;
+        self::assertInstanceOf(FaceArt::class, $art);
+        $symbol = ArtSymbol::bleeding($paper, $art);
+        $foot = Bleed::box($paper->part)->y0;
+        $lowest = [];
+        foreach ($symbol->paths as $path) {
+            foreach ($path->lines as $unit) {
+                $box = Box2::around($unit);
+                if ($box->y1 + $foot < 0.5 && $box->y1 > 0.0 && $box->x0 > 2.0 && $box->x1 < $symbol->width - 2.0) {
+                    $lowest[(string) $path->fill] = ($lowest[(string) $path->fill] ?? 0) + 1;
+                }
+            }
+        }
+        // The wall’s own bricks lie under them: what is drawn last is seen.
+        $last = array_key_last($lowest);
+        self::assertNotNull($last);
+        self::assertGreaterThan(hexdec(substr($last, 1, 2)), hexdec(substr($last, 5, 2)), 'blue');
+    }
+
     /** What stands round openings lies over it, and a stretch at a height is where it is said to be. */
     public function testAPanelLiesUnderWhatStandsRoundOpenings(): void
     {
@@ -77,6 +105,24 @@ final class FacingTest extends TestCase
         self::assertEqualsWithDelta([4.0, 11.0, 137.0 / 3.0, 82.0 / 3.0], [$box->x0, $box->y0, $box->x1, $box->y1], 1e-9);
         self::assertGreaterThan(1, count($shapes), 'sills and arches come after it');
         self::assertSame([], array_filter(array_slice($shapes, 1), static fn (PrintedShape $s): bool => $s->pattern !== null));
+    }
+
+    /** Beyond its wall there is nothing of it, and that is said; what covers nothing cannot be chosen. */
+    public function testWhereThereIsNoWallIsSaid(): void
+    {
+        $beyond = self::derived(['on' => ['anchor' => 'wall', 'edge' => 'left', 'up' => '30ft']]);
+        self::assertSame(['dress.past-wall'], array_values(array_filter(
+            array_map(static fn (Check $c): string => $c->code, $beyond->checks),
+            static fn (string $code): bool => str_starts_with($code, 'dress.'),
+        )));
+        foreach (['bare', 'felt'] as $none) {
+            try {
+                BuildingReader::fromDocument(self::document(['finish' => $none]));
+                self::fail($none);
+            } catch (InvalidInput $e) {
+                self::assertSame('blocks.0.features.0.finish', $e->problems[0]->path);
+            }
+        }
     }
 
     /** The kit of one document is held to another, in which it is an inch higher, longer or elsewhere: that is found. */

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Part\Pattern;
+
+use Chartula\Core\Building\CopiesWith;
+
+/** A pattern that has a `palette` for its units, a `ground` between them and a `joint` so wide. */
+trait InColours
+{
+    use CopiesWith;
+
+    public function palette(): Palette
+    {
+        return $this->palette;
+    }
+
+    public function inColour(string $colour): self
+    {
+        return $this->with(palette: Palette::of($colour, $this->palette->spread));
+    }
+
+    public function ground(): string
+    {
+        return $this->ground;
+    }
+
+    public function joint(): float
+    {
+        return $this->joint;
+    }
+
+    /** @return array<string, mixed> */
+    public function colours(): array
+    {
+        return ['colours' => [...$this->palette->all(), $this->ground]]
+            + (count($this->palette->colours) === 1 ? [] : ['shares' => $this->palette->toArray()]);
+    }
+}
