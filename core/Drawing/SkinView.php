@@ -11,6 +11,7 @@ use Chartula\Core\Form\Facet;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Skin\Coverings;
 use Chartula\Core\Skin\SlopeCourses;
 
 /** What there is to choose from for walls and roofs, and what each roof is covered with. */
@@ -24,6 +25,7 @@ final readonly class SkinView
         return [
             'brick' => $skin->brick, 'mortar' => $skin->mortar,
             'flap' => LengthFormat::millimetres($skin->flap($building->methods->wall()->thickness_mm)),
+            'look' => self::look($building),
             'coverings' => array_map(static fn (Finish $f): array => [
                 'key' => $f->value, 'words' => $f->words(), 'walls' => $f->isForWalls(), 'roofs' => $f->isForRoofs(),
             ], Finish::cases()),
@@ -35,30 +37,42 @@ final readonly class SkinView
         ];
     }
 
+    /** All that coverings look by, in one word. */
+    private static function look(Building $building): string
+    {
+        [$gauge, $skin] = [$building->gauge, $building->methods->skin];
+
+        return hash('crc32b', serialize([
+            $building->scale->ratio, $gauge->brick_mm, $gauge->course_mm, $gauge->joint_mm,
+            $skin->brick, $skin->mortar, $skin->widensJoints,
+        ]));
+    }
+
     /** @return array<string, mixed> */
     private static function roof(Building $building, Kit $kit, BlockForm $form, int $at): array
     {
         $block = $form->block;
+        $covering = Coverings::of($block->roof->finish, $building);
         $slopes = array_values(array_filter($kit->form->facets, static fn (Facet $f): bool => $f->block === $at && $f->patches !== []));
         $isPaper = static fn (LabelledPart $p): bool => $p->part->of->block === $block->id && str_ends_with($p->part->id, '-paper')
             && $p->part->of->feature === null && $p->part->of->layer === 'paper';
 
         return [
-            'block' => $block->id, 'path' => "blocks.$at.roof.finish", 'finish' => $block->roof->finish->value,
+            'block' => $block->id, 'path' => "$block->path.roof.finish", 'finish' => $block->roof->finish->value,
             'papers' => array_map(
                 static fn (LabelledPart $p): string => $p->part->id,
                 array_values(array_filter($kit->parts, $isPaper)),
             ),
-            'rows' => $slopes === [] || $block->roof->finish === Finish::Bare
+            'rows' => $slopes === [] || $covering === null
                 ? null
-                : self::rows($building, $block->roof->finish, SlopeCourses::alike($slopes[0], $slopes)),
+                : self::rows(SlopeCourses::of(
+                    SlopeCourses::alike($slopes[0], $slopes), $covering->pattern, $building->methods->roof()->thickness_mm,
+                )),
         ];
     }
 
-    /** @param  non-empty-list<Facet>  $slopes */
-    private static function rows(Building $building, Finish $finish, array $slopes): ?string
+    private static function rows(SlopeCourses $courses): ?string
     {
-        $courses = SlopeCourses::of($slopes, $finish, $building, $building->methods->roof()->thickness_mm);
         if ($courses->gauge <= 0.0) {
             return null;
         }

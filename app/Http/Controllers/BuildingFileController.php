@@ -14,7 +14,9 @@ use App\Http\Requests\PrinterRequest;
 use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
 use App\Models\Revision;
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Finish;
+use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Drawing\CoveringSwatch;
 use Chartula\Core\Drawing\PartDrawing;
 use Chartula\Core\Labelling\LabelledPart;
@@ -23,6 +25,7 @@ use Chartula\Core\Output\PdfWriter;
 use Chartula\Core\Output\Plotter\PlotterWriter;
 use Chartula\Core\Output\Plotter\SimulatedCutter;
 use Chartula\Core\Output\SvgWriter;
+use Chartula\Core\Problem\Problems;
 use Chartula\Core\Sheets\Frame;
 use Chartula\Core\Sheets\Wanted;
 use Illuminate\Http\JsonResponse;
@@ -223,12 +226,13 @@ final readonly class BuildingFileController
     }
 
     /** A piece of a covering as it comes out on this building. */
-    public function covering(Request $request, Building $building, Finish $finish): Response
+    public function covering(Building $building, Finish $finish): Response
     {
-        $text = $building->asked($request)->text;
+        $text = $building->lastSoundOrFail()->text;
+        // Nothing of it has to be derived: what it is of is its scale, its bricks and its colours.
+        $building = Compressor::of(BuildingReader::fromText($text), new Problems)->building;
 
-        return self::picture($this->kept->of($text, "covering $finish->value", fn (): string =>
-            SvgWriter::write(CoveringSwatch::of($finish, $this->derive->printed($text)->building))));
+        return self::picture(SvgWriter::write(CoveringSwatch::of($finish, $building)));
     }
 
     private static function footer(Revision $revision): string

@@ -5,7 +5,7 @@ import type { Faces } from './types';
 const MOST = 60;
 
 /** Pictures of what is printed on parts of a building, by their ids. */
-export async function facesOf(building: string, parts: readonly string[]): Promise<Faces['faces']> {
-  const of = parts.length > MOST ? '' : `?of=${parts.join(',')}`;
-  return (await api.get<Faces>(`buildings/${building}/faces${of}`)).faces;
+export async function facesOf(building: string, revision: number, parts: readonly string[]): Promise<Faces['faces']> {
+  const of = parts.length > MOST ? '' : `&of=${parts.join(',')}`;
+  return (await api.get<Faces>(`buildings/${building}/faces?r=${revision}${of}`)).faces;
 }

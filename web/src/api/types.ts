@@ -593,6 +593,10 @@ export interface View {
     mortar: string;
     flap: string;
     /**
+     * Another one where coverings look otherwise.
+     */
+    look: string;
+    /**
      * Items: What walls and roofs may be covered with, as it is called, and of which it is usual.
      */
     coverings: {

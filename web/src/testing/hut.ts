@@ -216,6 +216,7 @@ export const hut = (): Derived => ({
       brick: '#a65f4a',
       mortar: '#d5cbb9',
       flap: '3.01 mm',
+      look: 'a1',
       coverings: [
         { key: 'brick-stretcher', words: 'brick, stretcher bond', walls: true, roofs: false },
         { key: 'stone-ashlar', words: 'ashlar', walls: true, roofs: false },

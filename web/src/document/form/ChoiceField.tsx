@@ -1,6 +1,6 @@
-import { useId } from 'react';
 import { SelectField } from '../../ui/SelectField';
 import { asText, textAt, useBuilding } from '../context';
+import { PictureChoice } from '../PictureChoice';
 import type { OneProps } from './Fields';
 
 /** One of a few: by its picture where every one of them has one, else from a list. What hangs on it is the server's to know. */
@@ -23,34 +23,13 @@ export function ChoiceField({ field, path }: OneProps) {
 }
 
 function ByPicture({ field, path, value, onChoose }: OneProps & { value: string; onChoose: (value: string) => void }) {
-  const { state, units } = useBuilding();
-  const name = useId();
-  const fault = state.faults.find((one) => one.path === path)?.says[units];
-  return (
-    <fieldset className="pictures" aria-describedby={fault === undefined ? undefined : `${name}-fault`}>
-      <legend>{field.label}</legend>
-      <div>
-        {(field.holds.choices ?? []).map((one) => (
-          <label key={one.value}>
-            <input
-              type="radio"
-              className="visually-hidden"
-              name={name}
-              checked={one.value === value}
-              onChange={() => onChoose(one.value)}
-            />
-            <svg viewBox="0 0 24 24" width="34" height="34" aria-hidden="true">
-              <path d={one.picture} />
-            </svg>
-            <span>{one.words}</span>
-          </label>
-        ))}
-      </div>
-      {fault !== undefined && (
-        <span id={`${name}-fault`} className="fault" role="alert">
-          {fault}
-        </span>
-      )}
-    </fieldset>
-  );
+  const choices = (field.holds.choices ?? []).map((one) => ({
+    ...one,
+    picture: (
+      <svg viewBox="0 0 24 24" width="34" height="34" aria-hidden="true">
+        <path d={one.picture} />
+      </svg>
+    ),
+  }));
+  return <PictureChoice label={field.label} path={path} choices={choices} value={value} onChoose={onChoose} />;
 }

@@ -1,44 +1,40 @@
-import { useId } from 'react';
 import type { View } from '../../api/types';
 import { useBuilding } from '../../document/context';
+import { PictureChoice } from '../../document/PictureChoice';
 import { useOneAtATime } from '../../drawing/oneAtATime';
 
-type Covering = View['skin']['coverings'][number];
+type Skin = View['skin'];
 
 interface Props {
   title: string;
-  coverings: readonly Covering[];
+  /** Where the document says it. */
+  path: string;
+  skin: Skin;
+  of: 'walls' | 'roofs';
   chosen: string;
-  onChoose: (key: string) => void;
 }
 
 /** What a face may be covered with, by its pictures as they come out on this building. */
-export function CoveringChooser({ title, coverings, chosen, onChoose }: Props) {
-  const name = useId();
+export function CoveringChooser({ title, path, skin, of, chosen }: Props) {
+  const { save } = useBuilding();
+  const choices = skin.coverings
+    .filter((one) => one[of] || one.key === chosen)
+    .map((one) => ({ value: one.key, words: one.words, picture: <Picture covering={one.key} look={skin.look} /> }));
   return (
-    <div className="coverings" role="radiogroup" aria-label={title}>
-      <h3>{title}</h3>
-      {coverings.map((covering) => (
-        <label key={covering.key} className="covering">
-          <input
-            type="radio"
-            name={name}
-            value={covering.key}
-            checked={covering.key === chosen}
-            onChange={() => onChoose(covering.key)}
-          />
-          <Picture covering={covering} />
-          <span>{covering.words}</span>
-        </label>
-      ))}
-    </div>
+    <PictureChoice
+      label={title}
+      path={path}
+      choices={choices}
+      value={chosen}
+      onChoose={(value) => save([{ op: 'set', path, value }])}
+      large
+    />
   );
 }
 
-function Picture({ covering }: { covering: Covering }) {
+/** It changes with the building's look, and not with every edit. */
+function Picture({ covering, look }: { covering: string; look: string }) {
   const { state } = useBuilding();
-  const { href, onLoad, onError } = useOneAtATime(
-    `/api/buildings/${state.id}/coverings/${covering.key}.svg?r=${state.derived_from ?? 0}`,
-  );
-  return <img className="covering-picture" src={href} alt="" loading="lazy" onLoad={onLoad} onError={onError} />;
+  const { href, onLoad, onError } = useOneAtATime(`/api/buildings/${state.id}/coverings/${covering}.svg?look=${look}`);
+  return <img src={href} alt="" loading="lazy" onLoad={onLoad} onError={onError} />;
 }

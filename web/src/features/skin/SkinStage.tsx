@@ -9,12 +9,10 @@ import { Empty } from '../../ui/States';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../../document/context';
 
-const ROOF = 'roof';
-
 /** Which papers, how cut, how folded, courses lining up where? */
 export function SkinStage() {
-  const { derived, save } = useBuilding();
-  const [key, setKey] = useState<string | null>(null);
+  const { derived } = useBuilding();
+  const [shown, setShown] = useState<{ wall: string } | { roof: string } | null>(null);
   if (derived === null) {
     return (
       <Empty title="No papers yet">
@@ -23,15 +21,15 @@ export function SkinStage() {
     );
   }
   const { walls, plan, skin } = derived.view;
-  const wall = walls.find((one) => one.key === key) ?? walls[0];
+  const asked = shown !== null && 'roof' in shown ? shown.roof : null;
+  const roof = skin.roofs.find((one) => one.block === asked);
+  const isRoof = roof !== undefined;
+  const wall = walls.find((one) => shown !== null && 'wall' in shown && one.key === shown.wall) ?? walls[0];
   if (wall === undefined) return null;
-  const isRoof = key?.startsWith(ROOF) ?? false;
-  const block = isRoof ? (key ?? '').slice(ROOF.length + 1) || wall.block : wall.block;
-  const roof = skin.roofs.find((one) => one.block === block);
+  const block = roof?.block ?? wall.block;
   const papers = derived.kit.parts.filter((part) =>
-    isRoof ? roof?.papers.includes(part.id) : wall.parts.includes(part.id) && part.group === 'skin',
+    isRoof ? roof.papers.includes(part.id) : wall.parts.includes(part.id) && part.group === 'skin',
   );
-  const choose = (path: string) => (value: string) => save([{ op: 'set', path, value }]);
   const described = /\.walls\.\d+$/.test(wall.path);
   const called = plan.blocks.find((one) => one.id === block)?.name ?? block;
   return (
@@ -41,34 +39,30 @@ export function SkinStage() {
           <h2>{isRoof ? `Papers of the roof of ${called}` : `Paper of the ${wall.edge} wall`}</h2>
           <WallChooser
             view={derived.view}
-            chosen={isRoof ? ROOF : wall.key}
-            onChoose={(chosen) => setKey(chosen === ROOF ? `${ROOF} ${wall.block}` : chosen)}
-            also={[ROOF]}
+            chosen={isRoof ? 'roof' : wall.key}
+            onChoose={(chosen) => setShown(chosen === 'roof' ? { roof: block } : { wall: chosen })}
+            also={['roof']}
             block={block}
-            onBlock={(id) => setKey(`${ROOF} ${id}`)}
+            onBlock={(id) => setShown({ roof: id })}
           />
         </div>
         <Papers papers={isRoof ? papers : papers.slice(0, 1)} isRoof={isRoof} />
-        {isRoof && roof !== undefined && (
-          <CoveringChooser
-            title={`Roof of ${called}`}
-            coverings={skin.coverings.filter((one) => one.roofs || one.key === roof.finish)}
-            chosen={roof.finish}
-            onChoose={choose(roof.path)}
-          />
+        {isRoof && (
+          <CoveringChooser title={`Roof of ${called}`} path={roof.path} skin={skin} of="roofs" chosen={roof.finish} />
         )}
         {!isRoof && described && (
           <CoveringChooser
             title="Covered with"
-            coverings={skin.coverings.filter((one) => one.walls || one.key === wall.finish)}
+            path={`${wall.path}.finish`}
+            skin={skin}
+            of="walls"
             chosen={wall.finish}
-            onChoose={choose(`${wall.path}.finish`)}
           />
         )}
       </section>
       <aside className="sheet" aria-label="Figures">
         <h2>{isRoof ? `Roof of ${called}` : wall.title}</h2>
-        {isRoof && roof?.rows != null && <p>{roof.rows}</p>}
+        {isRoof && roof.rows !== null && <p>{roof.rows}</p>}
         {!isRoof && !described && (
           <p className="quiet">This wall is not described yet; add an opening to it under Shell first.</p>
         )}

@@ -38,7 +38,7 @@ export function StandCanvas({ stand, building, chosen, apart, section, eye, isSh
       .then(({ StandScene: Scene }) => {
         if (isGone || canvas.current === null) return;
         made = new Scene(canvas.current, first.current, {
-          faces: (parts) => facesOf(building, parts),
+          faces: (revision, parts) => facesOf(building, revision, parts),
           onPick: (key) => pick.current(key),
         });
         setScene(made);

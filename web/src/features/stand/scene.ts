@@ -35,7 +35,7 @@ interface Standing {
 
 export interface SceneOptions {
   /** Pictures of what is printed on parts, by their ids. */
-  faces: (parts: readonly string[]) => Promise<Readonly<Record<string, string | undefined>>>;
+  faces: (revision: number, parts: readonly string[]) => Promise<Readonly<Record<string, string | undefined>>>;
   onPick: (key: string | null) => void;
 }
 
@@ -320,9 +320,10 @@ export class StandScene {
   /** Lays their own prints on papers that are new; all pictures come in one answer. */
   async #print(papers: readonly Standing[]): Promise<void> {
     if (papers.length === 0) return;
-    const pictures = await this.options.faces([...new Set(papers.map((one) => one.piece.part))]);
-    if (this.#isGone) return;
-    for (const one of papers) {
+    const parts = [...new Set(papers.map((one) => one.piece.part))];
+    // Without an answer they keep their tones.
+    const pictures = await this.options.faces(this.#stand.revision, parts).catch((): Record<string, string> => ({}));
+    for (const one of this.#isGone ? [] : papers) {
       const picture = pictures[one.piece.part];
       if (picture !== undefined) this.#lay(one, picture);
     }
