@@ -10,6 +10,7 @@ use Chartula\Core\Form\Claims\Masonry;
 use Chartula\Core\Form\Claims\RaisedRoom;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\Check;
@@ -77,7 +78,8 @@ final readonly class DressChecks
             $checks[] = $this->check($claim->owner(), 'dress.no-room', Check::WARN, $text);
         }
         if (! $wall->isPapered && ! $isRaised) {
-            $text = "$what: not made, since its wall has no paper to print it on. Raise it, or give the wall a finish.";
+            $raise = $claim->covering === null ? 'Raise it, or give' : 'Give';
+            $text = "$what: not made, since its wall has no paper to print it on. $raise the wall a finish.";
             $checks[] = $this->check($claim->owner(), 'dress.no-paper', Check::WARN, $text);
         }
         $hasJoints = $claim->units !== [] && $claim->tone->joint !== $claim->tone->unit;
@@ -96,12 +98,16 @@ final readonly class DressChecks
     private function clashes(WallForm $wall, int $place): array
     {
         $claim = $wall->claims[$place];
-        if ($claim->covering !== null) {
-            // It goes round openings and ends with its wall, as what it stands for does.
-            return [];
-        }
         $what = $claim->feature->kind->title();
         $region = new Region($claim->ring);
+        if ($claim->covering !== null) {
+            // It goes round openings and ends with its wall, as what it stands for does.
+            $shared = array_map(static fn (Patch $p): float => Clip::sharedArea($region, new Region($p->outline)), $wall->patches);
+
+            return array_sum($shared) > self::LEAST_MM2 ? [] : [
+                $this->check($claim->owner(), 'dress.past-wall', Check::WARN, "$what: lies beyond its wall, where there is nothing to cover."),
+            ];
+        }
         $checks = [];
         if (! RaisedRoom::hasWallBehind($wall, $claim)) {
             $text = "$what: runs past the edge of its wall, and is cut there.";

@@ -6,11 +6,14 @@ namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\RoofEdge;
+use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\PartGroup;
+use Chartula\Core\Part\Pattern\Bricks;
 use Chartula\Core\Problem\Check;
 
 /** Coverings where they are not usual, and what will show white where it is cut. docs/formulas.md#advice */
@@ -35,9 +38,9 @@ final readonly class FinishChecks
             $sloping = array_filter($block->roof->edges, static fn (RoofEdge $e): bool => $e->slopesFromEaves());
             $flattest = min([90.0, ...array_map(static fn (RoofEdge $e): float => $e->pitch->degrees, $sloping)]);
             $flattest = $sloping === [] ? 0.0 : $flattest;
-            if ($least !== null && $flattest < $least - self::PITCH_DEG) {
+            if ($least !== null && $block->roof->kind !== RoofKind::None && $flattest < $least - self::PITCH_DEG) {
                 $checks[] = new Check('roof.too-flat', Check::NOTE, $block->id, sprintf(
-                    'The roof of %s rises by %s°; %s are usually laid from %s° up: rain would come in under them. Another covering would be told apart by nobody but those who know.',
+                    'The roof of %s rises by %s°; %s are usually laid from %s° up: rain would come in under them. Make it steeper, or lay lead or zinc.',
                     $block->name, LengthFormat::trimmed($flattest, 1), $finish->words(), LengthFormat::trimmed($least, 0),
                 ));
             }
@@ -50,6 +53,7 @@ final readonly class FinishChecks
     private static function edges(Building $building, Kit $kit): array
     {
         $papers = $roofs = $leaves = [];
+        $isBrick = true;
         // Papers are turned down over the cards on which they lie.
         $covered = array_fill_keys(array_map(static fn (LabelledPart $p): string => substr($p->part->id, 0, -6), array_filter(
             $kit->parts,
@@ -59,6 +63,7 @@ final readonly class FinishChecks
             $isOpen = static fn (Edge $e): bool => str_starts_with($e->name, 'eaves') || str_starts_with($e->name, 'verge');
             if ($part->part->group === PartGroup::Skin && $part->part->art !== null) {
                 $papers[] = $part->label;
+                $isBrick = $isBrick && ! ($part->part->art instanceof FaceArt && ! $part->part->art->pattern instanceof Bricks);
             } elseif ($part->part->group === PartGroup::Roof && array_filter($part->part->outline->edges, $isOpen) !== []
                 && ! isset($covered[$part->part->id])) {
                 $roofs[] = $part->label;
@@ -66,8 +71,9 @@ final readonly class FinishChecks
                 $leaves[] = $part->label;
             }
         }
+        $tone = $isBrick ? ', in the tone of the mortar' : ', each in the tone of its joints';
         $said = [
-            ...($papers === [] ? [] : ['cut edges and folds of '.self::list($papers).', in the tone of the mortar']),
+            ...($papers === [] ? [] : ['cut edges and folds of '.self::list($papers).$tone]),
             ...($roofs === [] ? [] : ['eaves and verges of '.self::list($roofs).', in the tone of the roof']),
             ...($leaves === [] ? [] : ['edges of '.self::list($leaves).', in the tone of the door']),
         ];

@@ -200,6 +200,16 @@ final readonly class SheetPiece
         ), max($size->width(), $size->height()));
     }
 
+    /** What is said of a paper that only lies on a page across its grain. */
+    public function liesAcross(): Check
+    {
+        return new Check('paper.across', Check::NOTE, $this->part->part->id, sprintf(
+            '%s %s is longer than a page is wide, and lies across the grain of its paper: score its folds, or they crack.',
+            $this->part->label,
+            $this->part->part->name,
+        ));
+    }
+
     /** @param  0|90|180|270  $turn */
     private function box(int $turn): Shape
     {

@@ -123,12 +123,14 @@ final readonly class SheetPlan
             $block = $building->sheets->order === 'block' ? $part->part->of->block ?? '' : '';
             $piece = new SheetPiece($part, $building->sheets->gap_mm, SheetPiece::isMirrored($part->part, $building->methods->template));
             $goesOn = static fn (SheetPiece $p): bool => $p->piece(0, INF, Effort::Quick)->goesOn($page->bin(0.0));
-            $piece = $goesOn($piece) ? $piece : $piece->across();
-            if (! $goesOn($piece)) {
+            $across = $goesOn($piece) ? $piece : $piece->across();
+            if (! $goesOn($across)) {
                 $checks[] = $piece->tooLarge($page);
 
                 continue;
             }
+            array_push($checks, ...$across === $piece ? [] : [$piece->liesAcross()]);
+            $piece = $across;
             $isLeft = static fn (string $key): bool => ! isset($wanted->prints->places[$key]) && ($keys === null || isset($keys[$key]));
             $copies = array_filter(range(0, $part->part->qty() - 1), static fn (int $copy): bool => $isLeft($part->part->id.'#'.$copy));
             // A spare is printed with the first of them, and only once.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Difference;
 
+use Chartula\Core\Building\Finish;
 use stdClass;
 
 /** A practitioner's names for the fields of a document, and for what stands in them. */
@@ -18,7 +19,7 @@ final readonly class Words
         'along' => 'panel along the eaves', 'built' => 'as built', 'as' => 'made',
         'on.over' => 'centred on', 'on.from' => 'place along', 'on.to' => 'far end', 'on.in' => 'place in from the wall',
         'on.up' => 'foot above base', 'on.up_to' => 'head above base', 'on.edge' => 'wall', 'on.anchor' => 'where it is',
-        'on.line' => 'line of the roof', 'on.turn' => 'turned by',
+        'roof.finish' => 'covering of the roof', 'finish' => 'covering', 'on.line' => 'line of the roof', 'on.turn' => 'turned by',
     ];
 
     /** Lists steps of a path that a person would not name. */
@@ -61,7 +62,7 @@ final readonly class Words
                 return "$field ".self::value($after->measured);
             }
 
-            return $after instanceof stdClass || is_array($after) ? "$field added" : "$field ".self::value($after);
+            return $after instanceof stdClass || is_array($after) ? "$field added" : "$field ".self::said($keys, $after);
         }
         if ($after === null) {
             return "$field taken out";
@@ -71,7 +72,19 @@ final readonly class Words
         }
 
         // An opening's `from` already says what it is.
-        return ($field === 'from' ? '' : "$field ").'from '.self::value($before).' to '.self::value($after);
+        return ($field === 'from' ? '' : "$field ").'from '.self::said($keys, $before).' to '.self::said($keys, $after);
+    }
+
+    /**
+     * A value as a person would name it.
+     *
+     * @param  list<string>  $keys
+     */
+    private static function said(array $keys, mixed $value): string
+    {
+        $finish = end($keys) === 'finish' && is_string($value) ? Finish::tryFrom($value) : null;
+
+        return $finish?->words() ?? self::value($value);
     }
 
     public static function value(mixed $value): string

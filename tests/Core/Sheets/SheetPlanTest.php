@@ -11,6 +11,7 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\PrintedKit;
+use Chartula\Core\Problem\Check;
 use Chartula\Core\Sheets\CutStep;
 use Chartula\Core\Sheets\CuttingOrder;
 use Chartula\Core\Sheets\Frame;
@@ -110,6 +111,24 @@ final class SheetPlanTest extends TestCase
             self::assertSame($ascending, $areas);
             self::assertCount(count($sheet->parts), array_filter($steps, static fn (CutStep $s): bool => $s->what === 'outline'));
         }
+    }
+
+    /** The halt’s platform is 240 long, and a page 191 wide: its papers lie across their grain, which is said. */
+    public function testAPaperThatIsTooLongLiesAcrossItsGrain(): void
+    {
+        $plan = Kits::example('halt')->printed->plan;
+        $turned = [];
+        foreach ($plan->sheets as $sheet) {
+            foreach ($sheet->parts as $placed) {
+                $turned = [...$turned, ...! $placed->part->part->mayTurn && $placed->turn % 180 !== 0 ? [$placed->part->part->id] : []];
+            }
+        }
+        $said = array_map(static fn (Check $c): string => $c->at, array_filter($plan->checks, static fn (Check $c): bool =>
+            $c->code === 'paper.across'));
+        sort($turned);
+        sort($said);
+        self::assertSame(['platform.back.paper', 'platform.front.paper'], $turned);
+        self::assertSame($turned, $said);
     }
 
     public function testPapersKeepTheirGrain(): void

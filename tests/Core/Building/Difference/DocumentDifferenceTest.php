@@ -40,7 +40,8 @@ final class DocumentDifferenceTest extends TestCase
             [$set('stock.card-0~.5.thickness', '0.55mm')],
             'card-0.5: thickness from 0.52mm to 0.55mm',
         ];
-        yield 'a wall’s paper' => [[$set('blocks.0.walls.=back.finish', 'bare')], 'back: finish from brick-flemish to bare'];
+        yield 'a wall’s paper' => [[$set('blocks.0.walls.=back.finish', 'bare')], 'back: covering from brick, Flemish bond to bare card'];
+        yield 'a roof’s covering' => [[$set('blocks.0.roof.finish', 'stone-slate')], 'covering of the roof stone slates'];
         yield 'one gone, one new' => [
             [['op' => 'remove-opening', 'wall' => 'front', 'id' => 'd1'], ['op' => 'add-opening', 'wall' => 'left', 'style' => 'door']],
             'front: door d1 removed; left: door d1 added',
