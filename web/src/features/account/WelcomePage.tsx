@@ -126,7 +126,7 @@ function WhatComesOut() {
       <figure>
         <img
           src={standing}
-          alt="A creamery of card and brick paper, standing on a bench"
+          alt="A slated creamery of card and brick paper, standing on a bench"
           width={SIZES.standing[0]}
           height={SIZES.standing[1]}
         />
@@ -135,7 +135,7 @@ function WhatComesOut() {
       <figure>
         <img
           src={sheet}
-          alt="A page of brick papers with labels, folds and proving rules"
+          alt="A page of papers of brick and slates with labels, folds and proving rules"
           width={SIZES.sheet[0]}
           height={SIZES.sheet[1]}
         />
