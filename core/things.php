@@ -9,6 +9,7 @@ use Chartula\Core\Things\Facing\Facing;
 use Chartula\Core\Things\HoodMould\HoodMould;
 use Chartula\Core\Things\Keystone\Keystone;
 use Chartula\Core\Things\Lintel\Lintel;
+use Chartula\Core\Things\Poster\Poster;
 use Chartula\Core\Things\Quoins\Quoins;
 use Chartula\Core\Things\Sill\Sill;
 use Chartula\Core\Things\Surround\Surround;
@@ -25,6 +26,7 @@ return [
     Surround::class,
     Band::class,
     Facing::class,
+    Poster::class,
     Chimney::class,
     WallChimney::class,
 ];

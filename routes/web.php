@@ -16,6 +16,7 @@ use App\Http\Controllers\MaterialController;
 use App\Http\Controllers\MockupController;
 use App\Http\Controllers\NeighbourController;
 use App\Http\Controllers\PageController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ReliefController;
 use App\Http\Controllers\RevisionController;
@@ -65,6 +66,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
         Route::prefix('buildings/{building}')->middleware('can:update,building')->group(function (): void {
             Route::post('revisions', [RevisionController::class, 'store'])->name('revisions.store');
             Route::patch('revisions/{number}', [RevisionController::class, 'update'])->name('revisions.update');
+            Route::post('pictures', [PictureController::class, 'store'])->name('pictures.store');
             Route::post('prints', [MadeController::class, 'print'])->name('made.print');
             Route::patch('pieces', [MadeController::class, 'mark'])->name('made.mark');
             Route::patch('pieces/kept', [MadeController::class, 'keep'])->name('made.keep');
@@ -79,6 +81,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
                 [RevisionController::class, 'compare'],
             )->name('revisions.compare');
             Route::get('made', [MadeController::class, 'show'])->name('made.show');
+            Route::get('pictures/{sha256}.jpg', [PictureController::class, 'show'])->where('sha256', '[0-9a-f]{64}')->name('pictures.show');
             Route::get('find', [FindController::class, 'building'])->name('find.building');
 
             Route::get('sheets', SheetsController::class)->name('sheets');

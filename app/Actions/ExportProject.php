@@ -7,10 +7,12 @@ namespace App\Actions;
 use App\Http\Resources\PrintRunResource;
 use App\Http\Resources\RevisionResource;
 use App\Models\Building;
+use App\Models\Picture;
 use App\Models\Piece;
 use App\Models\PrintRun;
 use App\Models\Project;
 use App\Models\Revision;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use RuntimeException;
 use Throwable;
@@ -46,6 +48,9 @@ final readonly class ExportProject
             $folder = rtrim(sprintf('buildings/%02d-%s', $i + 1, Str::slug($building->name)), '-');
             $buildings[] = $this->building($building, $folder, $zip);
         }
+        foreach (Picture::query()->where('user_id', $project->user_id)->whereIn('sha256', self::pictures($project))->get() as $picture) {
+            $zip->addFromString("papers/$picture->sha256.jpg", (string) base64_decode($picture->jpeg, true));
+        }
         $zip->addFromString(
             'project.json',
             json_encode(
@@ -56,6 +61,17 @@ final readonly class ExportProject
         if (! $zip->close()) {
             throw new RuntimeException('The archive could not be written');
         }
+    }
+
+    /** @return list<string> those that any state of any of its buildings names, by their SHA-256 */
+    private static function pictures(Project $project): array
+    {
+        $named = DB::table('revisions')->join('buildings', 'buildings.id', '=', 'revisions.building_id')
+            ->where('buildings.project_id', $project->id)
+            ->crossJoin(DB::raw("lateral jsonb_path_query(revisions.document, '$.papers[*].sha256') as named(sha256)"))
+            ->distinct()->selectRaw("named.sha256 #>> '{}' as sha256")->pluck('sha256')->all();
+
+        return array_values(array_filter($named, is_string(...)));
     }
 
     /** @return array<string, mixed> */

@@ -11,6 +11,7 @@ use App\Models\PrintRun;
 use App\Models\Project;
 use App\Models\Revision;
 use App\Models\User;
+use App\Pictures\KeepPicture;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Problem\InvalidInput;
@@ -36,7 +37,7 @@ final readonly class ImportProject
     /** Revisions are written so many at a time. */
     private const TOGETHER = 200;
 
-    public function __construct(private DeriveKit $derive)
+    public function __construct(private DeriveKit $derive, private KeepPicture $keep)
     {
     }
 
@@ -78,6 +79,7 @@ final readonly class ImportProject
 
             return DB::transaction(function () use ($user, $zip, $manifest, $until, $told, $seconds): Project {
                 $project = $user->projects()->create(['name' => $manifest->name]);
+                $this->pictures($zip, $user);
                 foreach ($manifest->buildings as $entry) {
                     $this->building($project, $user, $zip, $entry, static function (
                         int $more,
@@ -123,6 +125,17 @@ final readonly class ImportProject
         $text = $zip->getFromName($name, $most);
 
         return $text === false ? throw InvalidInput::at($name, 'archive.missing') : $text;
+    }
+
+    /** @throws InvalidInput where one is none, or another than its name says */
+    private function pictures(ZipArchive $zip, User $user): void
+    {
+        for ($i = 0; $i < $zip->numFiles; $i++) {
+            $name = (string) $zip->getNameIndex($i);
+            if (preg_match('~^papers/([0-9a-f]{64})\.jpg$~D', $name, $found) === 1) {
+                $this->keep->adopt($user, $found[1], self::entry($zip, $name, KeepPicture::MOST_BYTES));
+            }
+        }
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Building;
 use App\Models\StoredKit;
+use App\Pictures\KeptPictures;
 use Illuminate\Filesystem\Filesystem;
 use RuntimeException;
 
@@ -43,7 +44,9 @@ final readonly class KeptFiles
     {
         $building = request()->route('building');
         // What is printed keeps its labels and its place.
-        $what .= $building instanceof Building ? ' '.json_encode($building->printed()) : '';
+        $what .= $building instanceof Building
+            ? ' '.json_encode([$building->printed(), KeptPictures::named($building, $text)])
+            : '';
         $key = hash('sha256', config()->string('chartula.core_version')."\n".StoredKit::fingerprint($text)."\n".$what);
         $path = self::folder().'/'.substr($key, 0, 2)."/$key";
         if ($this->files->isFile($path)) {

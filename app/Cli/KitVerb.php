@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
+use App\Pictures\FolderPictures;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\NoPictures;
+use Chartula\Core\Drawing\Pictures;
 use Chartula\Core\Output\KitFiles;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Sheets\Wanted;
+use Chartula\Core\Skin\PaperUses;
 use DateTimeImmutable;
 use RuntimeException;
 
@@ -18,7 +22,7 @@ final readonly class KitVerb extends Verb
 {
     public const USAGE = <<<'TEXT'
         Usage: chartula kit FILE --out DIR [--only json,svg,…] [--revision TEXT] [--date YYYY-MM-DD]
-                            [--packing quick|usual|thorough] [--strict]
+                            [--packing quick|usual|thorough] [--assets DIR] [--strict]
 
           FILE      a building document; - reads it from standard input
           --out     a folder that does not exist yet or is replaced whole; with --only json, - writes to standard output
@@ -27,6 +31,7 @@ final readonly class KitVerb extends Verb
           --revision, --date
                     what stands on every page; the first of the building's fingerprint where nothing is said
           --packing how long is looked for fewer sheets (usual: a few seconds; thorough: up to 20)
+          --assets  where the pictures of your own papers lie, under any names: those whose SHA-256 the document names
           --strict  exit 1 where a check says that the kit should not be cut as it is
 
         Exit 0: written. Exit 2: refused, every fault on standard error, one a line, and nothing written.
@@ -37,7 +42,7 @@ final readonly class KitVerb extends Verb
 
     protected function work(array $words): int
     {
-        $options = Options::read($words, ['--out', '--only', '--revision', '--date', '--packing'], ['--strict']);
+        $options = Options::read($words, ['--out', '--only', '--revision', '--date', '--packing', '--assets'], ['--strict']);
         $folder = $options->value('--out') ?? throw new RuntimeException('a FILE and --out DIR are needed; see chartula --help');
         $formats = explode(',', $options->value('--only') ?? implode(',', KitFiles::FORMATS));
         $unknown = array_diff($formats, KitFiles::FORMATS);
@@ -49,7 +54,7 @@ final readonly class KitVerb extends Verb
         }
         $text = $options->contents($this->in);
         $derived = Derivation::of(BuildingReader::fromText($text), $text, wanted: new Wanted(self::effort($options)));
-        $files = KitFiles::of($derived, $formats, self::footer($options));
+        $files = KitFiles::of($derived, $formats, self::footer($options), self::pictures($options, $derived, $formats));
         if ($folder === '-') {
             $this->say($files['kit.json']);
         } else {
@@ -60,6 +65,31 @@ final readonly class KitVerb extends Verb
         }
 
         return $options->has('--strict') && (! $derived->dryFit->goesTogether() || self::hasStop($derived->checks)) ? 1 : 0;
+    }
+
+    /**
+     * @param  list<string>  $formats
+     *
+     * @throws RuntimeException where one that would be printed is missing
+     */
+    private static function pictures(Options $options, Derivation $derived, array $formats): Pictures
+    {
+        $folder = $options->value('--assets');
+        if ($folder !== null && ! is_dir($folder)) {
+            throw new RuntimeException("--assets needs a folder, and $folder is none");
+        }
+        $pictures = $folder === null ? new NoPictures : FolderPictures::in($folder);
+        $isPrinted = array_intersect(['svg', 'pdf'], $formats) !== [];
+        foreach ($isPrinted ? PaperUses::of($derived->building, $derived->kit->form) : [] as $use) {
+            if ($pictures->jpeg($use->paper->sha256) === null) {
+                throw new RuntimeException(
+                    "the picture of the paper “{$use->paper->name}” on $use->words is missing: "
+                    .($folder === null ? 'say with --assets DIR where it lies' : "no JPEG file in $folder has the SHA-256 {$use->paper->sha256}"),
+                );
+            }
+        }
+
+        return $pictures;
     }
 
     private static function effort(Options $options): Effort

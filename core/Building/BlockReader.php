@@ -165,7 +165,7 @@ final readonly class BlockReader
         /** @var array<int, Wall> $found */
         $found = [];
         foreach ($node?->items(count($edges)) ?? [] as $item) {
-            if (! $item->isObject(['edge'], ['finish', 'treat', 'stack', 'openings', 'rows', 'keep', 'ground', 'built'])) {
+            if (! $item->isObject(['edge'], ['finish', 'paper', 'treat', 'stack', 'openings', 'rows', 'keep', 'ground', 'built'])) {
                 continue;
             }
             $edge = EdgeName::read($item->get('edge'), $edges);

@@ -21,6 +21,7 @@ final readonly class Building
      * @param  array<string, list<string>>  $leave  remarks that stay as they are: the places, by their code
      * @param  float  $shrunk  how many times as large everything is modelled as it is at the layout's own scale, by its factors
      * @param  list<Feature>  $features  what stands on the plot
+     * @param  array<string, OwnPaper>  $papers  a person's own, by id
      */
     public function __construct(
         public string $name,
@@ -38,6 +39,7 @@ final readonly class Building
         public float $shrunk = 1.0,
         public array $leave = [],
         public array $features = [],
+        public array $papers = [],
     ) {
     }
 

@@ -61,7 +61,7 @@ final readonly class BuildingReader
     private static function read(Node $root, Problems $problems, Kinds $kinds): ?Building
     {
         $root->isObject(['format', 'version', 'name', 'scale', 'methods', 'blocks'],
-            ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets', 'leave']);
+            ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets', 'leave', 'papers']);
         self::expect($root->get('format'), self::FORMAT);
         self::expect($root->get('version'), 1);
         $name = $root->get('name')?->text(200);
@@ -72,6 +72,8 @@ final readonly class BuildingReader
         [$scale, $gauge] = self::measures($root, $problems);
         $values = new Values($problems, $scale, $gauge);
 
+        $papers = (new OwnPaperReader($values))->readAll($root->get('papers'));
+        $values = $values->withPapers(array_keys($papers));
         $stocks = self::stocks($root->get('stock'), $values);
         $plot = PlotReader::read($root->get('plot'), $values);
         $relief = ReliefReader::read($root->get('relief'), $values);
@@ -108,6 +110,7 @@ final readonly class BuildingReader
             $perspective,
             $compression,
             leave: self::left($root->get('leave')),
+            papers: $papers,
             features: (new FeatureReader($values, $kinds))->onThePlot($root->get('features'), $plot),
         );
     }

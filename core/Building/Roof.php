@@ -18,6 +18,7 @@ final readonly class Roof
      * @param  list<RoofEdge>  $edges  one for each edge of the footprint
      * @param  ?array{Angle, RealLength}  $upper  the second pitch of a mansard, and how high above the eaves it begins
      * @param  RealLength  $parapet  how far the walls of a flat roof stand above its deck
+     * @param  ?string  $paper  one of a person's own, in which the finish is printed
      */
     public function __construct(
         public RoofKind $kind,
@@ -29,6 +30,7 @@ final readonly class Roof
         public RealLength $parapet,
         public Finish $finish,
         public string $path,
+        public ?string $paper = null,
     ) {
     }
 

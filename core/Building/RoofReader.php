@@ -46,7 +46,9 @@ final readonly class RoofReader
         }
         $edges = $this->edges($said, $footprint, $kinds, $pitch);
 
-        return $edges === null ? null : new Roof($kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path);
+        return $edges === null
+            ? null
+            : new Roof($kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path, $said->text('paper'));
     }
 
     /** @return ?array{Angle, RealLength} */

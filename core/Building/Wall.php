@@ -16,6 +16,7 @@ final readonly class Wall
      * @param  list<Opening>  $openings
      * @param  ?array{RealLength, RealLength}  $ground  levels above the datum at its left and its right end; null: the block's base
      * @param  array<value-of<AsBuilt::OF_WALLS>, AsBuilt>  $built  what was measured of it
+     * @param  ?string  $paper  one of a person's own, in which the finish is printed
      */
     public function __construct(
         public int $edge,
@@ -27,6 +28,7 @@ final readonly class Wall
         public ?array $ground,
         public string $path,
         public array $built = [],
+        public ?string $paper = null,
     ) {
     }
 
@@ -39,6 +41,6 @@ final readonly class Wall
     /** Whether something is drawn on it. */
     public function isCovered(): bool
     {
-        return $this->treat === Treatment::Full && $this->finish->isDrawn();
+        return $this->treat === Treatment::Full && ($this->finish->isDrawn() || $this->paper !== null);
     }
 }

@@ -42,6 +42,7 @@ final readonly class WallReader
     public function read(Node $node, int $edge, string $name): Wall
     {
         $finish = Finish::tryFrom($node->get('finish')?->choice(Finish::known()) ?? '');
+        $paper = $this->values->paper($node->get('paper'));
         $treat = Treatment::tryFrom($node->get('treat')?->choice(Treatment::known()) ?? '');
         $stack = self::known($node->get('stack'), $this->stacks);
         $openings = [];
@@ -79,6 +80,7 @@ final readonly class WallReader
             $this->ground($node->get('ground')),
             $node->path,
             (new AsBuiltReader($this->values))->read($node->get('built'), AsBuilt::OF_WALLS),
+            paper: $paper,
         );
     }
 

@@ -90,15 +90,7 @@ final class Drawing
         $move = static fn (Vec2 $p): Vec2 => new Vec2($p->x * $fx + $cx, $p->y * $fy + $cy);
         $stretched = new self($this->width, $this->height, $this->title, $this->cutsPaper);
         foreach ($this->paths as $path) {
-            $stretched->path(
-                new Path(
-                    $path->layer,
-                    array_map(static fn (array $line): array => array_map($move, $line), $path->lines),
-                    $path->closed,
-                    $path->stroke,
-                    $path->fill,
-                ),
-            );
+            $stretched->path($path->with(lines: array_map(static fn (array $line): array => array_map($move, $line), $path->lines)));
         }
         foreach ($this->texts as $text) {
             $stretched->text(
@@ -123,7 +115,7 @@ final class Drawing
             $stroke = $path->stroke === null
                 ? null
                 : new Stroke($path->stroke->width * $factor, $path->stroke->colour, $path->stroke->dash);
-            $thick->path(new Path($path->layer, $path->lines, $path->closed, $stroke, $path->fill));
+            $thick->path($path->with(stroke: $stroke));
         }
         array_map($thick->text(...), $this->texts);
         array_map(fn (Placement $p) => $thick->place($this->symbols[$p->symbol], $p), $this->placements);

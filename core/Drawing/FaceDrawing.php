@@ -13,6 +13,7 @@ use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Pattern\Pattern;
+use Chartula\Core\Part\Pattern\Picture;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\TurnedEdge;
 use Chartula\Core\Part\TurnedOpening;
@@ -45,7 +46,7 @@ final readonly class FaceDrawing
     {
         $art = $this->art;
         $wall = ($art->receding()?->inverse()->ring($all) ?? $all)->bounds();
-        $paths = [$this->ground($all), ...$this->toned(array_map($this->onPaper(...), $this->units($wall)))];
+        $paths = [...$this->grounds($all), ...$this->toned(array_map($this->onPaper(...), $this->units($wall)))];
         foreach ($art->dressings as $shape) {
             if ($shape->pattern !== null) {
                 array_push($paths, ...$this->covered($shape, $shape->pattern, $wall));
@@ -87,7 +88,7 @@ final readonly class FaceDrawing
             array_push($units, ...$cut === null || count($cut->points) < 3 ? [] : [$own->onPaper($cut->points)]);
         }
 
-        return [$own->ground(new Ring($own->onPaper($box->corners()))), ...$own->toned($units)];
+        return [...$own->grounds(new Ring($own->onPaper($box->corners())), $shape), ...$own->toned($units)];
     }
 
     /** @return list<non-empty-list<Vec2>> between the face's ends, and what is lapped round them */
@@ -103,16 +104,20 @@ final readonly class FaceDrawing
         return [...$this->layout->units($box), ...array_map(static fn (Box2 $b): array => $b->corners(), $turned)];
     }
 
-    /** @return list<Path> */
+    /** @return list<Path> a picture goes on into it as it is */
     private function reveal(TurnedOpening $reveal, float $beyond): array
     {
         $turned = new RevealLayout($this->layout, $this->art->pattern->joint(), $reveal, $beyond);
-        $paths = [$this->ground($reveal->ring)];
+        $isPicture = $this->art->pattern instanceof Picture;
+        $paths = $isPicture ? [] : [$this->ground($reveal->ring)];
         foreach (['foot', 'head'] as $edge) {
-            array_push($paths, ...$this->turned($turned->onEdge($edge), $reveal->finishes[$edge] ?? null));
+            $finish = $reveal->finishes[$edge] ?? null;
+            array_push($paths, ...$isPicture && $finish === null ? [] : $this->turned($turned->onEdge($edge), $finish));
         }
-        $jambs = array_map(static fn (Hull $h): array => $h->points, $turned->jambs());
-        $paths[] = new Path(Layer::Art, $jambs, true, null, $this->art->pattern->ground());
+        if (! $isPicture) {
+            $jambs = array_map(static fn (Hull $h): array => $h->points, $turned->jambs());
+            $paths[] = new Path(Layer::Art, $jambs, true, null, $this->art->pattern->ground());
+        }
         foreach (['left', 'right'] as $edge) {
             array_push($paths, ...$this->turned($turned->courses($edge), $reveal->finishes[$edge] ?? null));
             foreach (isset($reveal->finishes[$edge]) ? [] : $this->art->dressings as $shape) {
@@ -146,7 +151,9 @@ final readonly class FaceDrawing
             array_push($units, ...$unit !== null && count($unit->points) > 2 ? [$unit->points] : []);
         }
 
-        return $flap === null || count($flap->points) < 3 ? [] : [$own->ground(new Ring($flap->points)), ...$own->toned($units)];
+        return $flap === null || count($flap->points) < 3
+            ? []
+            : [...$own->grounds(new Ring($flap->points), $shape), ...$own->toned($units)];
     }
 
     /**
@@ -160,6 +167,28 @@ final readonly class FaceDrawing
         return $finish === null || $finish->tone->unit === $this->layout->tones()[0]
             ? $this->toned($units)
             : [new Path(Layer::Art, $units, true, null, $finish->tone->unit)];
+    }
+
+    /**
+     * What shows between the units, or the picture that is there in place of them.
+     *
+     * @param  ?PrintedShape  $of  a part of the face on which it lies; null where it lies on the face
+     * @return list<Path>
+     */
+    private function grounds(Ring $ring, ?PrintedShape $of = null): array
+    {
+        $picture = $this->art->pattern;
+        if (! $picture instanceof Picture) {
+            return [$this->ground($ring)];
+        }
+        [$x, $y] = [$this->art->quoins[0], $this->art->datum];
+        if ($of !== null && ! $picture->isTiled) {
+            $box = $of->ring->bounds();
+            [$x, $y] = [$box->x0, $box->y0 + $picture->foot];
+        }
+        $copy = new Box2($x, $y - $picture->foot, $x + $picture->size[0], $y - $picture->foot + $picture->size[1]);
+
+        return [$this->ground($ring)->with(tiles: new Tiles($picture->sha256, $copy, $picture->isTiled))];
     }
 
     private function ground(Ring $ring): Path

@@ -6,12 +6,16 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\OwnPaper;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Skin\Coverings;
+use Chartula\Core\Skin\FittedPaper;
+use Chartula\Core\Skin\PaperUse;
+use Chartula\Core\Skin\PaperUses;
 use Chartula\Core\Skin\SlopeCourses;
 
 /** What there is to choose from for walls and roofs, and what each roof is covered with. */
@@ -29,6 +33,10 @@ final readonly class SkinView
             'coverings' => array_map(static fn (Finish $f): array => [
                 'key' => $f->value, 'words' => $f->words(), 'walls' => $f->isForWalls(), 'roofs' => $f->isForRoofs(),
             ], Finish::cases()),
+            'papers' => array_map(
+                static fn (OwnPaper $p): array => self::paper($building, PaperUses::of($building, $kit->form), $p),
+                array_values($building->papers),
+            ),
             'roofs' => array_map(
                 static fn (BlockForm $b, int $i): array => self::roof($building, $kit, $b, $i),
                 $kit->form->blocks,
@@ -69,6 +77,67 @@ final readonly class SkinView
                     SlopeCourses::alike($slopes[0], $slopes), $covering->pattern, $building->methods->roof()->thickness_mm,
                 )),
         ];
+    }
+
+    /**
+     * @param  list<PaperUse>  $uses
+     * @return array<string, mixed>
+     */
+    private static function paper(Building $building, array $uses, OwnPaper $paper): array
+    {
+        [$w, $h] = array_map(LengthFormat::millimetres(...), $paper->size());
+        $dots = FittedPaper::MM_PER_INCH / max($paper->mmPerPixel);
+
+        return [
+            'id' => $paper->id, 'name' => $paper->name, 'path' => $paper->path, 'sha256' => $paper->sha256,
+            'size' => sprintf('%s by %s as it was scanned, %d dots an inch', $w, $h, (int) round($dots)),
+            'named' => self::named($building, $paper->id),
+            'uses' => array_map(
+                static fn (PaperUse $u): array => ['words' => $u->words, 'printed' => self::printed($u)],
+                array_values(array_filter($uses, static fn (PaperUse $u): bool => $u->paper === $paper)),
+            ),
+        ];
+    }
+
+    /** @return list<string> wherever the document names it */
+    private static function named(Building $building, string $id): array
+    {
+        $paths = [];
+        $things = $building->features;
+        foreach ($building->blocks as $block) {
+            array_push($things, ...$block->features);
+            array_push($paths, ...$block->roof->paper === $id ? ["{$block->roof->path}.paper"] : []);
+            foreach ($block->walls as $wall) {
+                array_push($paths, ...$wall->paper === $id ? ["$wall->path.paper"] : []);
+            }
+        }
+        foreach ($things as $thing) {
+            array_push($paths, ...$thing->said->text('paper') === $id ? ["{$thing->said->path}.paper"] : []);
+        }
+
+        return $paths;
+    }
+
+    /** How it comes out on a face. */
+    private static function printed(PaperUse $use): string
+    {
+        if ($use->isReceding) {
+            return 'not shown, since what recedes is drawn';
+        }
+        [$across, $up] = array_map(static fn (float $f): string => LengthFormat::trimmed(100.0 * $f, 2).' %', $use->fitted->factors);
+        [$unit, $course] = $use->fitted->wanted;
+        $said = [$across === $up ? "printed at $up" : "printed at $across across and $up up"];
+        if ($course !== null && $use->paper->course_mm !== null) {
+            $said[] = sprintf(
+                'courses of %s mm where %s mm were measured',
+                LengthFormat::trimmed($course, 3), LengthFormat::trimmed($use->paper->course_mm, 3),
+            );
+        }
+        if ($unit !== null && $use->paper->unit_mm !== null) {
+            $said[] = sprintf('units of %s mm for %s mm', LengthFormat::trimmed($unit, 3), LengthFormat::trimmed($use->paper->unit_mm, 3));
+        }
+
+        return implode(', ', [...$said, sprintf('%d dots an inch', (int) round($use->fitted->dotsPerInch))]);
     }
 
     private static function rows(SlopeCourses $courses): ?string

@@ -129,6 +129,12 @@ readonly class Said
         return self::each($this->values[$key] ?? null, static fn (mixed $one): ?int => is_int($one) ? $one : null);
     }
 
+    /** @return list<float> of a pair */
+    public function numbers(string $key): array
+    {
+        return self::each($this->values[$key] ?? null, static fn (mixed $one): ?float => is_float($one) ? $one : null);
+    }
+
     /**
      * @template T
      *

@@ -25,12 +25,16 @@ final readonly class Values
 
     private LengthText $lengths;
 
-    /** @param  array<string, Stock>  $stocks  that may be named */
+    /**
+     * @param  array<string, Stock>  $stocks  that may be named
+     * @param  list<string>  $papers  ids of a person's own, likewise
+     */
     public function __construct(
         private Problems $problems,
         public Scale $scale,
         private Gauge $gauge,
         private array $stocks = [],
+        private array $papers = [],
     ) {
         $this->lengths = new LengthText($gauge);
     }
@@ -38,13 +42,19 @@ final readonly class Values
     /** @param  array<string, Stock>  $stocks */
     public function withStocks(array $stocks): self
     {
-        return new self($this->problems, $this->scale, $this->gauge, $stocks);
+        return new self($this->problems, $this->scale, $this->gauge, $stocks, $this->papers);
+    }
+
+    /** @param  list<string>  $papers */
+    public function withPapers(array $papers): self
+    {
+        return new self($this->problems, $this->scale, $this->gauge, $this->stocks, $papers);
     }
 
     /** The same, with faults that are nobody's. */
     public function quiet(): self
     {
-        return new self(new Problems, $this->scale, $this->gauge, $this->stocks);
+        return new self(new Problems, $this->scale, $this->gauge, $this->stocks, $this->papers);
     }
 
     public function real(?Node $node, Sign $sign = Sign::AboveZero): ?RealLength
@@ -95,6 +105,22 @@ final readonly class Values
         }
 
         return $this->stocks[$id] ?? null;
+    }
+
+    /** One of a person's own papers. */
+    public function paper(?Node $node): ?string
+    {
+        $id = $node?->text(100);
+        if ($node === null || $id === null) {
+            return null;
+        }
+        if (! in_array($id, $this->papers, true)) {
+            $node->fault('unknown-paper', ['given' => $id, 'known' => $this->papers === [] ? 'none' : implode(', ', $this->papers)]);
+
+            return null;
+        }
+
+        return $id;
     }
 
     /** @return ?string #rrggbb in lower case */

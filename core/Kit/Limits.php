@@ -31,7 +31,7 @@ final readonly class Limits
     {
         $parts = 0;
         foreach ($building->blocks as $block) {
-            $papers = $block->roof->finish === Finish::Bare ? 0 : 1;
+            $papers = $block->roof->finish === Finish::Bare && $block->roof->paper === null ? 0 : 1;
             $parts += 10 + 2 * $block->footprint->count() * (count($building->methods->roof()->layers) + $papers);
             foreach ($block->walls as $wall) {
                 $parts += 1 + count($building->methods->stacks[$wall->stack]->layers);
@@ -65,7 +65,7 @@ final readonly class Limits
     /** Of the roof: as if all of it were as steep as its steepest slope. */
     private static function tiles(Building $building, Block $block, Problems $problems): void
     {
-        $unit = Coverings::of($block->roof->finish, $building)->unit ?? 0.0;
+        $unit = Coverings::of($block->roof->finish, $building, $block->roof->paper)->unit ?? 0.0;
         $least = min([1.0, ...array_map(static fn (RoofEdge $e): float => $e->pitch->cos(), $block->roof->edges)]);
         $area = $block->footprint->ring()->area() / max(self::STEEPEST, $least) / $building->scale->ratio ** 2;
         $tiles = $unit > 0.0 ? (int) ceil($area / $unit) : 0;
@@ -79,9 +79,16 @@ final readonly class Limits
         $length = $block->footprint->length($wall->edge)->mm;
         $height = $block->eaves->mm - $block->base->mm
             + ($block->roof->edges[$wall->edge]->slopesFromEaves() ? 0.0 : $length / 2.0 * $block->roof->pitch->tan());
-        $unit = Coverings::of($wall->finish, $building)->unit ?? 0.0;
+        // As if the whole wall were covered in whatever a part of it is.
+        $units = [Coverings::of($wall->finish, $building, $wall->paper)->unit ?? 0.0];
+        foreach ($block->features as $feature) {
+            $finish = Finish::tryFrom($feature->said->text('finish') ?? '');
+            $isHere = $feature->place?->edge === $wall->edge && $finish !== null;
+            $units[] = $isHere ? Coverings::of($finish, $building, $feature->said->text('paper'))->unit ?? 0.0 : 0.0;
+        }
+        $unit = min([INF, ...array_filter($units, static fn (float $u): bool => $u > 0.0)]);
         // English bond's header courses have twice as many bricks: one and a half on average.
-        $bricks = $unit > 0.0 ? (int) ceil(1.5 * $length * $height / $building->scale->ratio ** 2 / $unit) : 0;
+        $bricks = (int) ceil(min(1.5 * $length * $height / $building->scale->ratio ** 2 / $unit, PHP_INT_MAX / 2));
         if ($bricks > self::BRICKS) {
             $problems->add($wall->path.'.finish', 'limit.bricks', ['given' => $bricks, 'limit' => self::BRICKS]);
         }

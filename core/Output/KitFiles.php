@@ -6,6 +6,8 @@ namespace Chartula\Core\Output;
 
 use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\Drawing;
+use Chartula\Core\Drawing\NoPictures;
+use Chartula\Core\Drawing\Pictures;
 use Chartula\Core\Output\Plotter\PlotterWriter;
 
 /** Every file that is made of a kit, by its name. docs/formats.md, section 4 */
@@ -22,7 +24,7 @@ final readonly class KitFiles
      *     input gives equal bytes
      * @return array<string, string> contents by file name
      */
-    public static function of(Derivation $derived, array $formats, ?string $footer = null): array
+    public static function of(Derivation $derived, array $formats, ?string $footer = null, Pictures $pictures = new NoPictures): array
     {
         $footer ??= 'revision '.substr($derived->fingerprint(), 7, 8);
         $files = [];
@@ -36,8 +38,8 @@ final readonly class KitFiles
                     )
                         ."\n",
                 ],
-                'svg' => self::numbered('svg', array_map(SvgWriter::write(...), $drawings)),
-                'pdf' => self::pdf($derived, $drawings, $footer),
+                'svg' => self::numbered('svg', array_map(static fn (Drawing $d): string => SvgWriter::write($d, $pictures), $drawings)),
+                'pdf' => self::pdf($derived, $drawings, $footer, $pictures),
                 'dxf' => ['sheets.dxf' => DxfWriter::write($drawings)],
                 'marking' => self::marking($derived, $footer),
                 'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->printed->plan)],
@@ -81,10 +83,12 @@ final readonly class KitFiles
      * @param  list<Drawing>  $drawings
      * @return array<string, string> none where no part fits a page
      */
-    private static function pdf(Derivation $derived, array $drawings, string $footer): array
+    private static function pdf(Derivation $derived, array $drawings, string $footer, Pictures $pictures): array
     {
         return $drawings === []
             ? []
-            : ['sheets.pdf' => PdfWriter::write([...$derived->printed->before($footer), ...$drawings], $derived->building->name)];
+            : ['sheets.pdf' => PdfWriter::write(
+                [...$derived->printed->before($footer), ...$drawings], $derived->building->name, pictures: $pictures,
+            )];
     }
 }

@@ -7,8 +7,11 @@ namespace Chartula\Core\Output;
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\Layer;
 use Chartula\Core\Drawing\Path;
+use Chartula\Core\Drawing\Pictures;
 use Chartula\Core\Drawing\Symbol;
 use Chartula\Core\Drawing\Text;
+use Chartula\Core\Drawing\Tiles;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use TCPDF;
@@ -32,7 +35,10 @@ final class PdfCanvas extends TCPDF
     /** @var array<string, string> form names by symbol */
     private array $forms = [];
 
-    public function __construct(string $title, int $timestamp)
+    /** @var array<string, int> numbers of images by the SHA-256 of their files */
+    private array $numbers = [];
+
+    public function __construct(string $title, int $timestamp, private readonly Pictures $pictures)
     {
         parent::__construct('P', 'mm', 'A4', true, 'UTF-8');
         $this->file_id = md5($title.'/'.$timestamp);
@@ -132,7 +138,7 @@ final class PdfCanvas extends TCPDF
             $operators[] = self::colour($path->fill).' rg';
         }
         if ($path->stroke !== null) {
-            $operators[] = self::colour($path->stroke->colour).' RG '.self::number($path->stroke->width * self::POINTS_PER_MM).' w 1 j';
+            $operators[] = self::colour($path->stroke->colour).' RG '.self::figure($path->stroke->width * self::POINTS_PER_MM).' w 1 j';
             $operators[] = '['
                 .self::numbers(array_map(static fn (float $d): float => $d * self::POINTS_PER_MM, $path->stroke->dash)).'] 0 d';
         }
@@ -145,7 +151,59 @@ final class PdfCanvas extends TCPDF
             default => 'S',
         };
         $operators[] = 'Q';
+        if ($path->tiles !== null) {
+            array_push($operators, ...$this->tiles($path->tiles, $path->box(), array_slice($operators, -count($path->lines) - 2, -2)));
+        }
         $this->_out(implode("\n", $operators));
+    }
+
+    /**
+     * @param  list<string>  $outlines  what shows of it
+     * @return list<string>
+     */
+    private function tiles(Tiles $tiles, Box2 $box, array $outlines): array
+    {
+        $number = $this->number($tiles->sha256);
+        if ($number === null) {
+            return [];
+        }
+        $this->lend($number);
+        $mm = self::POINTS_PER_MM;
+        $copies = array_map(static fn (Box2 $b): string => 'q '.self::numbers(
+            [$b->width() * $mm, 0.0, 0.0, $b->height() * $mm, $b->x0 * $mm, $b->y0 * $mm],
+        )." cm /I$number Do Q", $tiles->in($box));
+
+        return ['q', ...$outlines, 'W* n', ...$copies, 'Q'];
+    }
+
+    /** A form has its own list of the images that are drawn in it. */
+    private function lend(int $image): void
+    {
+        /** @var array<string, array{images: list<int>}> $forms */
+        $forms = $this->xobjects;
+        $form = $this->inxobj === true && is_string($this->xobjid) ? $this->xobjid : null;
+        if ($form !== null && ! in_array($image, $forms[$form]['images'], true)) {
+            $forms[$form]['images'][] = $image;
+            $this->xobjects = $forms;
+        }
+    }
+
+    /** Under which a picture is drawn, once it is in the file; null where there is none. */
+    private function number(string $sha256): ?int
+    {
+        if (! isset($this->numbers[$sha256])) {
+            $jpeg = $this->pictures->jpeg($sha256);
+            if ($jpeg === null) {
+                return null;
+            }
+            $number = $this->Image('@'.$jpeg, 0.0, 0.0, 1.0, 1.0, 'JPEG', hidden: true);
+            if (! is_int($number)) {
+                return null;
+            }
+            $this->numbers[$sha256] = $number;
+        }
+
+        return $this->numbers[$sha256];
     }
 
     private function words(Text $text, float $height): void
@@ -214,11 +272,11 @@ final class PdfCanvas extends TCPDF
     /** @param  list<float>  $values */
     private static function numbers(array $values): string
     {
-        return implode(' ', array_map(self::number(...), $values));
+        return implode(' ', array_map(self::figure(...), $values));
     }
 
     /** Writes four decimals of a point, 0.00004 mm, and never an exponent. */
-    private static function number(float $value): string
+    private static function figure(float $value): string
     {
         // What is rounded so is written without one; adding nothing turns -0 into 0.
         return (string) (round($value, 4) + 0.0);

@@ -6,26 +6,50 @@ namespace Chartula\Core\Output;
 
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\Layer;
+use Chartula\Core\Drawing\NoPictures;
 use Chartula\Core\Drawing\Path;
+use Chartula\Core\Drawing\Pictures;
 use Chartula\Core\Drawing\Symbol;
 use Chartula\Core\Drawing\Text;
+use Chartula\Core\Drawing\Tiles;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
 /** Writes a drawing as SVG in millimetres: one group a layer, y flipped once, at the root. */
-final readonly class SvgWriter
+final class SvgWriter
 {
-    public static function write(Drawing $drawing): string
+    /** @var array<string, string> pictures by the ids under which they are used */
+    private array $images = [];
+
+    private int $clips = 0;
+
+    private function __construct(private readonly Pictures $pictures)
+    {
+    }
+
+    public static function write(Drawing $drawing, Pictures $pictures = new NoPictures): string
+    {
+        return (new self($pictures))->of($drawing);
+    }
+
+    private function of(Drawing $drawing): string
     {
         $w = self::number($drawing->width);
         $h = self::number($drawing->height);
         $svg = '<?xml version="1.0" encoding="UTF-8"?>'."\n"
             ."<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$w}mm\" height=\"{$h}mm\" viewBox=\"0 0 $w $h\" role=\"img\">\n"
             .'<title>'.self::escape($drawing->title)."</title>\n";
-        if ($drawing->symbols() !== []) {
-            $svg .= "<defs>\n".implode('', array_map(self::symbol(...), array_values($drawing->symbols())))."</defs>\n";
-        }
-        $svg .= "<g transform=\"matrix(1 0 0 -1 0 $h)\">\n";
+        $symbols = implode('', array_map($this->symbol(...), array_values($drawing->symbols())));
+        $layers = $this->layers($drawing);
+        $defs = implode('', $this->images).$symbols;
+
+        return $svg.($defs === '' ? '' : "<defs>\n$defs</defs>\n")."<g transform=\"matrix(1 0 0 -1 0 $h)\">\n$layers</g>\n</svg>\n";
+    }
+
+    private function layers(Drawing $drawing): string
+    {
+        $svg = '';
         foreach (Layer::cases() as $layer) {
             $svg .= "<g id=\"$layer->value\" fill=\"none\" stroke-linejoin=\"round\">\n";
             if ($layer === Layer::Art) {
@@ -35,24 +59,24 @@ final readonly class SvgWriter
                 }
             }
             foreach ($drawing->paths($layer) as $path) {
-                $svg .= self::path($path);
+                $svg .= $this->path($path);
             }
             $svg .= $layer === Layer::Text ? implode('', array_map(self::text(...), $drawing->texts())) : '';
             $svg .= "</g>\n";
         }
 
-        return $svg."</g>\n</svg>\n";
+        return $svg;
     }
 
-    private static function symbol(Symbol $symbol): string
+    private function symbol(Symbol $symbol): string
     {
         $clip = implode('', array_map(static fn (Ring $r): string => self::line($r->points, true), $symbol->clip));
 
         return "<clipPath id=\"$symbol->id-clip\"><path d=\"$clip\"/></clipPath>\n"
-            ."<g id=\"$symbol->id\" clip-path=\"url(#$symbol->id-clip)\">".implode('', array_map(self::path(...), $symbol->paths))."</g>\n";
+            ."<g id=\"$symbol->id\" clip-path=\"url(#$symbol->id-clip)\">".implode('', array_map($this->path(...), $symbol->paths))."</g>\n";
     }
 
-    private static function path(Path $path): string
+    private function path(Path $path): string
     {
         $d = implode('', array_map(static fn (array $line): string => self::line($line, $path->closed), $path->lines));
         $look = $path->fill === null ? '' : " fill=\"$path->fill\" fill-rule=\"evenodd\"";
@@ -63,7 +87,28 @@ final readonly class SvgWriter
                 : ' stroke-dasharray="'.implode(' ', array_map(self::number(...), $path->stroke->dash)).'"';
         }
 
-        return "<path d=\"$d\"$look/>\n";
+        return "<path d=\"$d\"$look/>\n".($path->tiles === null ? '' : $this->tiles($path->tiles, $path->box(), $d));
+    }
+
+    /** @param  string  $d  what shows of it */
+    private function tiles(Tiles $tiles, Box2 $box, string $d): string
+    {
+        $jpeg = $this->pictures->jpeg($tiles->sha256);
+        if ($jpeg === null) {
+            return '';
+        }
+        $id = 'picture-'.substr($tiles->sha256, 0, 12);
+        // One unit wide and high, so that each copy is told where it lies; it stands on its head with everything else.
+        $this->images[$id] = "<image id=\"$id\" width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"data:image/jpeg;base64,"
+            .base64_encode($jpeg)."\"/>\n";
+        $copies = '';
+        foreach ($tiles->in($box) as $at) {
+            $matrix = array_map(self::number(...), [$at->width(), 0.0, 0.0, -$at->height(), $at->x0, $at->y1]);
+            $copies .= "<use href=\"#$id\" transform=\"matrix(".implode(' ', $matrix).")\"/>\n";
+        }
+        $clip = "$id-".++$this->clips;
+
+        return "<clipPath id=\"$clip\"><path d=\"$d\" clip-rule=\"evenodd\"/></clipPath>\n<g clip-path=\"url(#$clip)\">$copies</g>\n";
     }
 
     /** @param  non-empty-list<Vec2>  $points */

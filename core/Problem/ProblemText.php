@@ -42,6 +42,7 @@ final readonly class ProblemText
         'scale.out-of-range' => '“{given}” is out of range; a scale lies between 1:1 and 1:1000',
         // references
         'unknown-stock' => 'there is no stock “{given}”; known are {known}',
+        'unknown-paper' => 'there is no paper “{given}” among your own; known are {known}',
         'unknown-style' => 'there is no style “{given}”; known are {known}',
         'unknown-stack' => 'there is no stack “{given}”; known are {known}',
         'unknown-edge' => 'there is no edge “{given}”; known are {known}',
@@ -86,6 +87,8 @@ final readonly class ProblemText
         'both-pitch-and-rise' => 'pitch and rise are both given; keep one',
         'frame.no-room' => 'stiles of {stile} and bars of {bar} leave no glass in a frame {width} wide and {height} high (model mm); use fewer panes or thinner members',
         'colour' => '“{given}” is not a colour; write it as #rrggbb',
+        'digest' => '“{given}” is no SHA-256 of a file; that has 64 digits, 0 to 9 and a to f',
+        'paper.foot' => 'a first course {given} above the foot of a picture {height} high lies past its top; measure from the foot to the first bed joint',
         'date' => '“{given}” is no day; write it as 2026-11-30',
         // as built
         'built.no-reason' => 'say in a word or two why it is not as planned',
@@ -222,6 +225,14 @@ final readonly class ProblemText
         // plotter files
         'plotter.unknown' => '“{given}” is not a command a knife can follow; known are IN, CO, SP, PA, PU and PD',
         'plotter.odd' => 'there are {given} coordinates; they come in pairs',
+        // pictures of a person's own papers
+        'picture.none' => 'this is no picture that can be printed; choose a JPEG, PNG or WebP file',
+        'picture.broken' => 'this picture cannot be read to its end; scan or save it anew',
+        'picture.too-large' => 'this picture has {given} million pixels; up to {limit} can be kept: scan it at 300 dots an inch, or a part of it',
+        'picture.too-small' => 'this picture has {given} pixels; it needs at least {least} each way',
+        'picture.quota' => 'your pictures would take more than {limit} MB; take out buildings or papers that you no longer need',
+        'picture.missing' => 'the picture of the paper “{given}” on {on} is not here; choose it again under Skin',
+        'picture.other' => 'this is not the picture that the archive says it is',
         // archives of projects
         'archive.no-zip' => 'this is no archive of a project; choose a file that was downloaded as one',
         'archive.no-project' => 'the archive holds no project; it must say {wanted}',

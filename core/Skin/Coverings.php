@@ -12,6 +12,7 @@ use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Part\Pattern\Bricks;
 use Chartula\Core\Part\Pattern\Palette;
 use Chartula\Core\Part\Pattern\Pattern;
+use Chartula\Core\Part\Pattern\Picture;
 use Chartula\Core\Part\Pattern\Rows;
 use Chartula\Core\Part\Pattern\Rubble;
 
@@ -21,6 +22,9 @@ final readonly class Coverings
     /** Courses of rubble, from bed to bed, before they come again. */
     private const RUBBLE_MM = [152.4, 190.5, 127.0, 203.2, 165.1, 139.7];
 
+    /** A copy of a picture takes as long to draw as so many bricks. */
+    private const DRAWN_AS_BRICKS = 20;
+
     private float $ratio;
 
     private function __construct(private Building $building)
@@ -28,15 +32,21 @@ final readonly class Coverings
         $this->ratio = $building->scale->ratio;
     }
 
-    /** Null where the finish is bare card. */
-    public static function of(Finish $finish, Building $building): ?Covering
+    /**
+     * Null where the finish is bare card.
+     *
+     * @param  ?string  $paper  one of a person's own, in which it is printed
+     */
+    public static function of(Finish $finish, Building $building, ?string $paper = null): ?Covering
     {
-        $own = new self($building);
-        $pattern = $own->pattern($finish);
+        $pattern = (new self($building))->pattern($finish);
+        $own = $building->papers[$paper ?? ''] ?? null;
+        $pattern = $own === null ? $pattern : FittedPaper::of($own, $pattern)->pattern;
 
         return $pattern === null ? null : new Covering($pattern, match (true) {
             $pattern instanceof Bricks => $pattern->brick * $pattern->course,
             $pattern instanceof Rows => $pattern->long * array_sum($pattern->rows) / count($pattern->rows) / count($pattern->across),
+            $pattern instanceof Picture => $pattern->isTiled ? $pattern->size[0] * $pattern->size[1] / self::DRAWN_AS_BRICKS : 0.0,
             $pattern instanceof Rubble => $pattern->stone[0] * $pattern->stone[1],
             default => 0.0,
         });

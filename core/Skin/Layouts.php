@@ -6,6 +6,7 @@ namespace Chartula\Core\Skin;
 
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Pattern\Bricks;
+use Chartula\Core\Part\Pattern\Picture;
 use Chartula\Core\Part\Pattern\Rows;
 use Chartula\Core\Part\Pattern\Rubble;
 use LogicException;
@@ -20,6 +21,7 @@ final readonly class Layouts
         return match (true) {
             $pattern instanceof Bricks => new BrickLayout($art, $pattern),
             $pattern instanceof Rows => new RowLayout($art, $pattern),
+            $pattern instanceof Picture => new PictureLayout($pattern),
             $pattern instanceof Rubble => new RubbleLayout($art, $pattern),
             default => throw new LogicException('Nothing lays '.$pattern::class),
         };

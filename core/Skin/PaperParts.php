@@ -254,7 +254,18 @@ final readonly class PaperParts
     private static function shape(Claim $claim, Building $building, WallForm $wall): PrintedShape
     {
         $shape = PrintedShape::of($claim);
-        $pattern = $claim->covering === null ? null : Coverings::of($claim->covering, $building)?->pattern;
+        $paper = $wall->receding === null ? $claim->paper : null;
+        $own = $building->papers[$claim->paper ?? ''] ?? null;
+        if ($claim->covering === null) {
+            return match (true) {
+                $own === null => $shape,
+                $paper === null => $shape->with(tone: new Tone($own->tone, $own->tone)),
+                default => $shape->with(
+                    tone: new Tone($own->tone, $own->tone), pattern: FittedPaper::stretched($own, $claim->ring->bounds())->pattern,
+                ),
+            };
+        }
+        $pattern = Coverings::of($claim->covering, $building, $paper)?->pattern;
         if ($pattern === null) {
             return $shape;
         }
@@ -287,7 +298,10 @@ final readonly class PaperParts
         // Of a wall that recedes the bricks are laid as it is, and drawn as it comes to lie.
         $true = array_map(static fn (OpeningForm $o): OpeningForm => $o->true ?? $o, $openings);
 
-        return Coverings::of($wall->wall->finish, $building)?->artwork(new CoveredFace(
+        // A picture cannot be foreshortened: what recedes is drawn.
+        $paper = $wall->receding === null ? $wall->wall->paper : null;
+
+        return Coverings::of($wall->wall->finish, $building, $paper)?->artwork(new CoveredFace(
             -$building->scale->modelMm($block->base),
             [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
             // Walls that meet at a corner begin their courses by turns.

@@ -50,7 +50,7 @@ final readonly class SlopeCourses
      * @param  non-empty-list<Facet>  $slopes  of one pitch and one roof
      * @param  float  $above  their outside above their underside, square to it
      */
-    public static function of(array $slopes, Pattern $pattern, float $above): self
+    public static function of(array $slopes, ?Pattern $pattern, float $above): self
     {
         [$low, $high] = [INF, -INF];
         foreach ($slopes as $slope) {

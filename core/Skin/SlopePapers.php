@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\OwnPaper;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
@@ -20,6 +20,7 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
+use Chartula\Core\Part\Pattern\Pattern;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
@@ -43,15 +44,12 @@ final readonly class SlopePapers
         return PartSet::joined(array_map($own->paper(...), $panels->layer(0)));
     }
 
-    private function finish(RoofPanel $panel): Finish
-    {
-        return $this->panels->form->blocks[$panel->facet->block]->block->roof->finish;
-    }
-
     private function paper(RoofPanel $panel): PartSet
     {
-        $covering = Coverings::of($this->finish($panel), $this->building);
-        if ($covering === null) {
+        $roof = $this->panels->form->blocks[$panel->facet->block]->block->roof;
+        $own = $this->building->papers[$roof->paper ?? ''] ?? null;
+        $covering = Coverings::of($roof->finish, $this->building);
+        if ($covering === null && $own === null) {
             return new PartSet;
         }
         $stock = $this->building->methods->paper;
@@ -65,7 +63,7 @@ final readonly class SlopePapers
             [$card->placements[0]->moved(0.0, 0.0, $stock->thickness_mm)], $this->workings($card, $outline), $card->holes, $scores,
             mayTurn: false,
             shape: $scores === [] ? Shape::flat() : Shape::folded($region->nearACorner(10.0 * Tolerance::EDGE)),
-            art: $this->art($panel, $covering),
+            art: $this->art($panel, $covering?->pattern, $own),
         );
 
         return new PartSet([$part], [new Joint(
@@ -144,18 +142,23 @@ final readonly class SlopePapers
         return $figures;
     }
 
-    private function art(RoofPanel $panel, Covering $covering): FaceArt
+    /** @param  ?OwnPaper  $own  in which it is printed, its courses as those that would be drawn */
+    private function art(RoofPanel $panel, ?Pattern $pattern, ?OwnPaper $own): FaceArt
     {
         $facet = $panel->facet;
         $above = $this->panels->stack->thickness_mm;
         $slopes = SlopeCourses::alike($facet, $this->panels->form->facets);
-        $courses = SlopeCourses::of($slopes, $covering->pattern, $above);
+        $courses = SlopeCourses::of($slopes, $pattern, $above);
+        $drawn = $pattern === null ? null : $courses->on($pattern);
         $frame = $panel->part->placements[0];
         // The part's own frame lies along the slope's: its courses are counted from the eaves.
         $datum = $courses->datumOn($facet, $above) - $facet->frame->project($frame->origin)->y;
         $box = $panel->part->outline->ring->bounds();
 
-        return (new Covering($courses->on($covering->pattern), $covering->unit))
+        $shown = $own === null ? $drawn : FittedPaper::of($own, $drawn)->pattern;
+        assert($shown !== null);
+
+        return (new Covering($shown, 0.0))
             ->artwork(new CoveredFace($datum, [$box->x0, $box->x1]));
     }
 }

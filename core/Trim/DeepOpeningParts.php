@@ -130,7 +130,7 @@ final readonly class DeepOpeningParts
     {
         $span = $this->place->span;
 
-        return Coverings::of($span->form->wall->finish, $this->building)?->artwork(new CoveredFace(
+        return Coverings::of($span->form->wall->finish, $this->building, $span->form->wall->paper)?->artwork(new CoveredFace(
             -$this->building->scale->modelMm($span->block->base),
             [0.0, $length],
             receding: $receding,

@@ -6,7 +6,9 @@ namespace Database\Seeders;
 
 use App\Actions\CreateBuilding;
 use App\Models\User;
+use App\Pictures\KeepPicture;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use RuntimeException;
 
@@ -15,7 +17,7 @@ final readonly class MarrowmereSeeder
 {
     private const BUILDINGS = ['weigh-office', 'creamery', 'ropewalk-row', 'halt'];
 
-    public function __construct(private CreateBuilding $create)
+    public function __construct(private CreateBuilding $create, private KeepPicture $pictures)
     {
     }
 
@@ -27,6 +29,9 @@ final readonly class MarrowmereSeeder
                 ['name' => 'Demo visitor', 'password' => config()->string('chartula.demo.password')],
             );
             $project = $user->projects()->create(['name' => 'Marrowmere branch']);
+            foreach (File::files(base_path('docs/examples/papers')) as $file) {
+                $this->pictures->adopt($user, (string) hash_file('sha256', $file->getPathname()), $file->getContents());
+            }
             foreach (self::BUILDINGS as $name) {
                 $text = file_get_contents(base_path("docs/examples/$name.json"));
                 $this->create->execute(

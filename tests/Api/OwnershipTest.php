@@ -102,7 +102,7 @@ final class OwnershipTest extends ApiTestCase
             .str_replace(
                 [
                     '{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}', '{reading}', '{side}',
-                    '{finish}',
+                    '{finish}', '{sha256}',
                 ],
                 [
                     $building->project_id,
@@ -117,6 +117,7 @@ final class OwnershipTest extends ApiTestCase
                     Str::lower((string) Str::ulid()),
                     'front',
                     'slate',
+                    str_repeat('0a', 32),
                 ],
                 $route->uri(),
             );

@@ -14,6 +14,7 @@ use App\Http\Requests\PrinterRequest;
 use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
 use App\Models\Revision;
+use App\Pictures\KeptPictures;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Compression\Compressor;
@@ -78,12 +79,14 @@ final readonly class BuildingFileController
         return self::download(
             $this->kept->of($revision->text, $what, function () use ($request, $building, $revision, $stale): string {
                 $printed = $this->derive->printed($revision->text, $request->packing());
+                $pictures = KeptPictures::fine($building);
+                $pictures->demand($printed->building, $printed->kit);
                 $wanted = $request->wanted($printed->kit, $stale);
                 $drawings = $printed->drawings(self::footer($revision), $wanted);
                 abort_if($drawings === [], 404, $stale === null ? 'No part fits a page.' : 'No piece is stale.');
                 $index = $wanted === null ? $printed->before(self::footer($revision)) : [];
 
-                return PdfWriter::write([...$index, ...$drawings], $building->name, (int) $revision->created_at->timestamp);
+                return PdfWriter::write([...$index, ...$drawings], $building->name, (int) $revision->created_at->timestamp, $pictures);
             }),
             'application/pdf',
             $building,
@@ -106,17 +109,23 @@ final readonly class BuildingFileController
     {
         $revision = $building->asked($request);
         [$stale, $isScreen] = [$this->stale($request, $building), $request->boolean('screen')];
+        $isSaved = $request->boolean('download');
         $isPacked = $this->packed->isKept($revision->text);
-        $what = "sheet $sheet ".json_encode([self::footer($revision), $stale, $isScreen, $request->key(), $isPacked]);
-        $svg = $this->kept->of($revision->text, $what, function () use ($request, $revision, $sheet, $stale, $isScreen): string {
+        $what = "sheet $sheet ".json_encode([self::footer($revision), $stale, $isScreen, $request->key(), $isPacked, $isSaved]);
+        $pictures = $isSaved ? KeptPictures::fine($building) : KeptPictures::small($building);
+        $svg = $this->kept->of($revision->text, $what, function () use (
+            $request, $revision, $sheet, $stale, $isScreen, $isSaved, $pictures,
+        ): string {
             $printed = $this->derive->printed($revision->text, $request->packing());
             $drawing = $printed->drawing($sheet, self::footer($revision), $request->wanted($printed->kit, $stale)) ?? abort(404);
 
+            $isSaved ? $pictures->demand($printed->building, $printed->kit) : null;
+
             // A page shown small loses hairlines, so for a screen they are drawn thicker.
-            return SvgWriter::write($isScreen ? $drawing->withStrokesTimes(4.0) : $drawing);
+            return SvgWriter::write($isScreen ? $drawing->withStrokesTimes(4.0) : $drawing, $pictures);
         });
 
-        return $request->boolean('download')
+        return $isSaved
             ? self::download($svg, 'image/svg+xml', $building, "-sheet-$sheet.svg")
             : self::picture($svg);
     }
@@ -175,9 +184,10 @@ final readonly class BuildingFileController
     public function printed(PrinterRequest $request, Building $building, int $sheet): Response
     {
         $drawing = $this->derive->printed($building->lastSoundOrFail()->text)->drawing($sheet) ?? abort(404);
+        $pdf = PdfWriter::write([$drawing], $building->name, pictures: KeptPictures::small($building));
 
         return response(
-            $request->printer(self::DOTS_PER_INCH)->page(PdfWriter::write([$drawing], $building->name), 1),
+            $request->printer(self::DOTS_PER_INCH)->page($pdf, 1),
             200,
             ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store'],
         );
@@ -196,7 +206,7 @@ final readonly class BuildingFileController
             default => 'part',
         };
 
-        return self::picture($this->kept->of($text, "$how $part", function () use ($text, $part, $how): string {
+        return self::picture($this->kept->of($text, "$how $part", function () use ($text, $building, $part, $how): string {
             $parts = $this->derive->printed($text)->kit->parts;
             $found = array_values(array_filter($parts, static fn (LabelledPart $p): bool => $p->part->id === $part))[0] ?? abort(404);
 
@@ -204,7 +214,7 @@ final readonly class BuildingFileController
                 'face' => PartDrawing::face($found),
                 'art' => PartDrawing::onWall($found),
                 default => PartDrawing::of($found),
-            });
+            }, KeptPictures::small($building));
         }));
     }
 
@@ -214,15 +224,18 @@ final readonly class BuildingFileController
         $text = $building->asked($request)->text;
         $of = $request->of();
 
-        return JsonResponse::fromJsonString($this->kept->of($text, 'faces '.json_encode($of), function () use ($text, $of): string {
+        $make = function () use ($text, $building, $of): string {
             $faces = [];
+            $pictures = KeptPictures::small($building);
             foreach ($this->derive->printed($text)->kit->parts as $part) {
                 $isWanted = $part->part->art !== null && ($of === null || isset($of[$part->part->id]));
-                $faces += $isWanted ? [$part->part->id => SvgWriter::write(PartDrawing::face($part))] : [];
+                $faces += $isWanted ? [$part->part->id => SvgWriter::write(PartDrawing::face($part), $pictures)] : [];
             }
 
             return (string) response()->json(['faces' => (object) $faces])->content();
-        }));
+        };
+
+        return JsonResponse::fromJsonString($this->kept->of($text, 'faces '.json_encode($of), $make));
     }
 
     /** A piece of a covering as it comes out on this building. */

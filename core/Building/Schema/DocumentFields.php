@@ -8,6 +8,7 @@ use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Building\FeatureReader;
 use Chartula\Core\Building\MethodsFields;
 use Chartula\Core\Building\OpeningFields;
+use Chartula\Core\Building\OwnPaperFields;
 use Chartula\Core\Building\ReliefReader;
 use Chartula\Core\Building\RoofFields;
 use Chartula\Core\Building\Site\PlotFields;
@@ -30,6 +31,7 @@ final readonly class DocumentFields
         $kinds ??= Kinds::known();
 
         return [
+            new FieldPlace('papers.*', OwnPaperFields::set(), 'a paper of your own', 'skin'),
             new FieldPlace('styles.*', StyleFields::set($kinds), 'a kind of opening', 'prototype'),
             new FieldPlace('blocks.*.walls.*.openings.*', OpeningFields::set($kinds), 'an opening', 'shell'),
             new FieldPlace('blocks.*.roof', RoofFields::set(), 'a roof', 'roof'),

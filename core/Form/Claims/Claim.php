@@ -36,6 +36,7 @@ final readonly class Claim
      * @param  ?Ring  $shown  all that it takes up, where that is more than of the wall or of the slope: as it is seen from before the wall,
      *     or in plan
      * @param  ?Finish  $covering  with which the wall is covered there, under all else
+     * @param  ?string  $paper  one of a person's own, in which that is printed
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(
@@ -60,6 +61,7 @@ final readonly class Claim
         public bool $isOwn = false,
         public ?Ring $shown = null,
         public ?Finish $covering = null,
+        public ?string $paper = null,
     ) {
     }
 

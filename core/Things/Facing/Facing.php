@@ -11,6 +11,7 @@ use Chartula\Core\Field\ColourType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\PaperType;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\HowMade;
 use Chartula\Core\Form\Claims\Site;
@@ -50,6 +51,7 @@ final readonly class Facing implements Takes
         return new FieldSet(
             'facing',
             Field::optional('finish', 'of', Finish::forWalls(), 'brick-stretcher'),
+            Field::optional('paper', 'in a paper of your own', new PaperType)->meaning('as it is drawn'),
             Field::optional('h', 'height', LengthType::real(), '2ft'),
             Field::optional('colour', 'in another colour', new ColourType)->meaning('as elsewhere'),
         );
@@ -68,6 +70,9 @@ final readonly class Facing implements Takes
         $finish = Finish::from($said->text('finish') ?? Finish::BrickStretcher->value);
 
         // Its colours are its covering's.
-        return [new Claim('facing', $feature, $ring, [], $site->masonry->brick, HowMade::Printed, 0.0, isOver: true, covering: $finish)];
+        return [new Claim(
+            'facing', $feature, $ring, [], $site->masonry->brick, HowMade::Printed, 0.0,
+            isOver: true, covering: $finish, paper: $said->text('paper'),
+        )];
     }
 }

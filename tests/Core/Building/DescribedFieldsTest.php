@@ -35,7 +35,8 @@ final class DescribedFieldsTest extends TestCase
 
     /** Places in the fullest document that there is, where the fields of each description are tried. */
     private const PLACES = [
-        'styles.*' => 'styles.sash', 'blocks.*.walls.*.openings.*' => 'blocks.0.walls.0.openings.0', 'blocks.*.roof' => 'blocks.0.roof',
+        'papers.*' => 'papers.0', 'styles.*' => 'styles.sash',
+        'blocks.*.walls.*.openings.*' => 'blocks.0.walls.0.openings.0', 'blocks.*.roof' => 'blocks.0.roof',
         'methods' => 'methods', 'plot' => 'plot', 'relief' => 'relief', 'blocks.*' => 'blocks.0', '' => '',
     ];
 
@@ -154,6 +155,8 @@ final class DescribedFieldsTest extends TestCase
     private static function full(): stdClass
     {
         $said = [
+            'papers' => '[{"id": "p1", "name": "Old wall", "pixels": [9, 9], "mm_per_pixel": [1, 1], "sha256": "'
+                .str_repeat('0a', 32).'"}]',
             'plot' => '{"size": ["180mm", "90mm"], "clear": {"front": "1mm"}, "allow": {}, "lift": {}, "gap": "1mm",
                 "eye": {"distance": "600mm", "height": "350mm"},
                 "vehicles": [{"id": "v1", "length": "200mm", "width": "30mm", "centres": "120mm"}],

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Cli;
 
+use Chartula\Core\Building\JsonText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
+use Tests\Support\OnePicture;
 
 /** `bin/chartula kit`, run as a person runs it. */
 final class KitVerbTest extends TestCase
@@ -57,6 +60,33 @@ final class KitVerbTest extends TestCase
         $wrong = self::chartula(['kit', 'tests/Buildings/weigh-office.json', '--date', '2026-02-30', '--out', "$this->folder/wrong"]);
         $words = "chartula: “2026-02-30” is no date; write it like 2026-03-09\n";
         self::assertSame([2, $words], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
+    }
+
+    /** Nothing is printed in one colour in silence. */
+    public function testPicturesOfPapersAreFoundByWhatTheyHold(): void
+    {
+        $scan = OnePicture::of(200, 420, 21, 62);
+        $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'papers', [(object) $scan->said()]);
+        $document = BuildingGenerator::with($document, 'blocks.0.walls.0.paper', 'scan');
+        file_put_contents("$this->folder/scan.json", JsonText::encode($document));
+        mkdir("$this->folder/pictures");
+        $asked = ['kit', "$this->folder/scan.json", '--only', 'svg,pdf', '--out', "$this->folder/scan"];
+        $is = function (array $words, string $fault): void {
+            $process = self::chartula(array_values(array_filter($words, is_string(...))));
+            self::assertSame(2, $process->getExitCode());
+            self::assertStringContainsString($fault, $process->getErrorOutput());
+            self::assertDirectoryDoesNotExist("$this->folder/scan");
+        };
+        $is($asked, 'the picture of the paper “Old wall” on the front wall of Office is missing: say with --assets DIR where it lies');
+        $is([...$asked, '--assets', "$this->folder/none"], 'is none');
+        $is([...$asked, '--assets', "$this->folder/pictures"], 'has the SHA-256 '.$scan->sha256);
+        file_put_contents("$this->folder/pictures/any name.bin", $scan->jpeg($scan->sha256));
+        $done = self::chartula([...$asked, '--assets', "$this->folder/pictures"]);
+        self::assertSame([0, ''], [$done->getExitCode(), $done->getErrorOutput()]);
+        self::assertStringContainsString('/Subtype /Image', (string) file_get_contents("$this->folder/scan/sheets.pdf"));
+        // What prints nothing does not ask for it.
+        $json = self::chartula(['kit', "$this->folder/scan.json", '--only', 'json', '--out', "$this->folder/kit"]);
+        self::assertSame(0, $json->getExitCode());
     }
 
     /** @param  array<string>  $more */

@@ -606,6 +606,21 @@ export interface View {
       roofs: boolean;
     }[];
     /**
+     * Items: A person's own papers: where the document says them and names them, and how they come out on which face.
+     */
+    papers: {
+      id: string;
+      name: string;
+      path: string;
+      sha256: string;
+      size: string;
+      named: string[];
+      uses: {
+        words: string;
+        printed: string;
+      }[];
+    }[];
+    /**
      * Items: The covering of each block's roof: where the document says it, the papers of its slopes, and how its rows come out.
      */
     roofs: {

@@ -217,6 +217,7 @@ export const hut = (): Derived => ({
       mortar: '#d5cbb9',
       flap: '3.01 mm',
       look: 'a1',
+      papers: [],
       coverings: [
         { key: 'brick-stretcher', words: 'brick, stretcher bond', walls: true, roofs: false },
         { key: 'stone-ashlar', words: 'ashlar', walls: true, roofs: false },

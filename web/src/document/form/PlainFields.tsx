@@ -156,16 +156,19 @@ export function ReferenceField({ field, path }: OneProps) {
     const id = textAt(one, 'id');
     return [id, textAt(one, 'name') || id] as const;
   });
-  const choices = known.some(([id]) => id === value)
-    ? known
-    : [[value, value === '' ? 'none' : value] as const, ...known];
+  const none = ['', field.unsaid ?? 'none'] as const;
+  const choices = [
+    ...(field.optional || value === '' ? [none] : []),
+    ...(value === '' || known.some(([id]) => id === value) ? [] : [[value, value] as const]),
+    ...known,
+  ];
   return (
     <SelectField
       label={field.label}
       path={path}
       value={value}
       choices={choices}
-      onChange={(next) => save([{ op: 'set', path, value: next }])}
+      onChange={(next) => save([{ op: 'set', path, value: next === '' ? null : next }])}
     />
   );
 }

@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import type { Part } from '../../api/types';
+import type { Part, View } from '../../api/types';
 import { WallChooser } from '../../drawing/WallChooser';
 import { CoveringChooser } from './CoveringChooser';
+import { OwnPapers } from './OwnPapers';
 import { ColourField } from '../../ui/ColourField';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
@@ -9,10 +10,13 @@ import { Empty } from '../../ui/States';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../../document/context';
 
+/** A wall by its key, the roof of a block, or the papers of one’s own. */
+type Shown = { wall: string } | { roof: string } | 'own';
+
 /** Which papers, how cut, how folded, courses lining up where? */
 export function SkinStage() {
   const { derived } = useBuilding();
-  const [shown, setShown] = useState<{ wall: string } | { roof: string } | null>(null);
+  const [shown, setShown] = useState<Shown | null>(null);
   if (derived === null) {
     return (
       <Empty title="No papers yet">
@@ -21,6 +25,7 @@ export function SkinStage() {
     );
   }
   const { walls, plan, skin } = derived.view;
+  if (shown === 'own') return <OwnPapersOf view={derived.view} onShown={setShown} />;
   const asked = shown !== null && 'roof' in shown ? shown.roof : null;
   const roof = skin.roofs.find((one) => one.block === asked);
   const isRoof = roof !== undefined;
@@ -40,24 +45,24 @@ export function SkinStage() {
           <WallChooser
             view={derived.view}
             chosen={isRoof ? 'roof' : wall.key}
-            onChoose={(chosen) => setShown(chosen === 'roof' ? { roof: block } : { wall: chosen })}
-            also={['roof']}
+            onChoose={(chosen) => setShown(shownBy(chosen, block))}
+            also={ALSO}
             block={block}
             onBlock={(id) => setShown({ roof: id })}
           />
         </div>
         <Papers papers={isRoof ? papers : papers.slice(0, 1)} isRoof={isRoof} />
         {isRoof && (
-          <CoveringChooser title={`Roof of ${called}`} path={roof.path} skin={skin} of="roofs" chosen={roof.finish} />
+          <CoveringChooser
+            title={`Roof of ${called}`}
+            path={roof.path.replace(/\.finish$/, '')}
+            skin={skin}
+            of="roofs"
+            chosen={roof.finish}
+          />
         )}
         {!isRoof && described && (
-          <CoveringChooser
-            title="Covered with"
-            path={`${wall.path}.finish`}
-            skin={skin}
-            of="walls"
-            chosen={wall.finish}
-          />
+          <CoveringChooser title="Covered with" path={wall.path} skin={skin} of="walls" chosen={wall.finish} />
         )}
       </section>
       <aside className="sheet" aria-label="Figures">
@@ -75,8 +80,8 @@ export function SkinStage() {
         {derived.kit.checks
           .filter((check) =>
             isRoof
-              ? check.at === block && check.code.startsWith('roof.')
-              : check.at.includes(`.${wall.edge}`) && /^(head|dress|finish|flap)/.test(check.code),
+              ? check.at === block && /^(roof|paper)\./.test(check.code)
+              : check.at.includes(`.${wall.edge}`) && /^(head|dress|finish|flap|paper)/.test(check.code),
           )
           .map((check) => (
             <div key={check.code + check.at} className="remark">
@@ -85,6 +90,30 @@ export function SkinStage() {
           ))}
       </aside>
     </>
+  );
+}
+
+const OWN = 'your own papers';
+const ALSO = ['roof', OWN];
+
+function shownBy(chosen: string, block: string): Shown {
+  if (chosen === OWN) return 'own';
+  return chosen === 'roof' ? { roof: block } : { wall: chosen };
+}
+
+function OwnPapersOf({ view, onShown }: { view: View; onShown: (shown: Shown) => void }) {
+  const first = view.walls[0]?.block ?? '';
+  return (
+    <OwnPapers papers={view.skin.papers}>
+      <WallChooser
+        view={view}
+        chosen={OWN}
+        onChoose={(chosen) => onShown(shownBy(chosen, first))}
+        also={ALSO}
+        block={first}
+        onBlock={(id) => onShown({ roof: id })}
+      />
+    </OwnPapers>
   );
 }
 
