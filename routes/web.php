@@ -7,6 +7,7 @@ use App\Http\Controllers\BuildingController;
 use App\Http\Controllers\BuildingFileController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\CompromisesController;
+use App\Http\Controllers\CoveringController;
 use App\Http\Controllers\DryFitController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FormController;
@@ -100,6 +101,11 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
             Route::get('sight', SightController::class)->name('sight');
             Route::get('material', MaterialController::class)->name('material');
 
+            Route::controller(CoveringController::class)->group(function (): void {
+                Route::get('coverings/{finish}.svg', 'show')->name('covering');
+                Route::get('coverings.pdf', 'pdf')->name('coverings.pdf');
+                Route::get('seen', 'seen')->name('seen');
+            });
             Route::controller(MockupController::class)->group(function (): void {
                 Route::get('mockup', 'show')->name('mockup');
                 Route::get('mockup.pdf', 'pdf')->name('mockup.pdf');
@@ -116,7 +122,6 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
                 Route::get('sheets/{sheet}/printed.png', 'printed')->name('printed');
                 Route::get('parts/{part}.svg', 'part')->where('part', '[a-z0-9.-]+')->name('part');
                 Route::get('faces', 'faces')->name('faces');
-                Route::get('coverings/{finish}.svg', 'covering')->name('covering');
                 Route::get('{file}', 'other')
                     ->whereIn('file', ['sheets.dxf', 'cutlist.csv', 'model.obj', 'marking-out.pdf'])
                     ->name('other');

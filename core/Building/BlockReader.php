@@ -15,6 +15,8 @@ use Chartula\Core\Measure\RealLength;
 /** Reads `blocks`. */
 final readonly class BlockReader
 {
+    private const OF_WALLS = ['finish', 'paper', 'palette', 'treat', 'stack', 'openings', 'rows', 'keep', 'ground', 'built'];
+
     public const MOST_BLOCKS = 64;
 
     private FieldSet $openings;
@@ -165,7 +167,7 @@ final readonly class BlockReader
         /** @var array<int, Wall> $found */
         $found = [];
         foreach ($node?->items(count($edges)) ?? [] as $item) {
-            if (! $item->isObject(['edge'], ['finish', 'paper', 'treat', 'stack', 'openings', 'rows', 'keep', 'ground', 'built'])) {
+            if (! $item->isObject(['edge'], self::OF_WALLS)) {
                 continue;
             }
             $edge = EdgeName::read($item->get('edge'), $edges);

@@ -22,6 +22,7 @@ final readonly class Building
      * @param  float  $shrunk  how many times as large everything is modelled as it is at the layout's own scale, by its factors
      * @param  list<Feature>  $features  what stands on the plot
      * @param  array<string, OwnPaper>  $papers  a person's own, by id
+     * @param  array<string, OwnPalette>  $palettes  likewise
      */
     public function __construct(
         public string $name,
@@ -40,6 +41,7 @@ final readonly class Building
         public array $leave = [],
         public array $features = [],
         public array $papers = [],
+        public array $palettes = [],
     ) {
     }
 

@@ -61,7 +61,8 @@ final readonly class BuildingReader
     private static function read(Node $root, Problems $problems, Kinds $kinds): ?Building
     {
         $root->isObject(['format', 'version', 'name', 'scale', 'methods', 'blocks'],
-            ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets', 'leave', 'papers']);
+            ['note', 'gauge', 'stock', 'plot', 'relief', 'perspective', 'styles', 'features', 'compression', 'sheets', 'leave',
+                'papers', 'palettes']);
         self::expect($root->get('format'), self::FORMAT);
         self::expect($root->get('version'), 1);
         $name = $root->get('name')?->text(200);
@@ -73,7 +74,8 @@ final readonly class BuildingReader
         $values = new Values($problems, $scale, $gauge);
 
         $papers = (new OwnPaperReader($values))->readAll($root->get('papers'));
-        $values = $values->withPapers(array_keys($papers));
+        $palettes = (new OwnPaletteReader($values))->readAll($root->get('palettes'));
+        $values = $values->withNamed(['papers' => array_keys($papers), 'palettes' => array_keys($palettes)]);
         $stocks = self::stocks($root->get('stock'), $values);
         $plot = PlotReader::read($root->get('plot'), $values);
         $relief = ReliefReader::read($root->get('relief'), $values);
@@ -111,6 +113,7 @@ final readonly class BuildingReader
             $compression,
             leave: self::left($root->get('leave')),
             papers: $papers,
+            palettes: $palettes,
             features: (new FeatureReader($values, $kinds))->onThePlot($root->get('features'), $plot),
         );
     }

@@ -12,6 +12,7 @@ use Chartula\Core\Field\FlagType;
 use Chartula\Core\Field\GroupType;
 use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\NodeType;
+use Chartula\Core\Field\NumberType;
 use Chartula\Core\Field\Option;
 use Chartula\Core\Field\Sign;
 use Chartula\Core\Field\StockType;
@@ -77,6 +78,8 @@ final readonly class MethodsFields
             Field::optional('stock', 'paper', new StockType, 'paper-0.1'),
             Field::optional('brick', 'bricks', new ColourType, '#a65f4a'),
             Field::optional('mortar', 'mortar', new ColourType, '#d5cbb9'),
+            Field::optional('soot', 'soot under eaves', NumberType::percent(), 0),
+            Field::optional('damp', 'damp at the foot', NumberType::percent(), 0),
             Field::optional('joints', 'joints too fine to print', self::joints(), 'tone')
                 ->saying('than to scale, as fine as they can be: two dots of 600 to the inch'),
         );

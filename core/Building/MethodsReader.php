@@ -141,6 +141,8 @@ final readonly class MethodsReader
                 $brick,
                 $mortar,
                 $said->text('joints') === 'widened',
+                ($said->number('soot') ?? 0.0) / 100.0,
+                ($said->number('damp') ?? 0.0) / 100.0,
             );
     }
 }

@@ -19,6 +19,7 @@ final readonly class Roof
      * @param  ?array{Angle, RealLength}  $upper  the second pitch of a mansard, and how high above the eaves it begins
      * @param  RealLength  $parapet  how far the walls of a flat roof stand above its deck
      * @param  ?string  $paper  one of a person's own, in which the finish is printed
+     * @param  ?string  $palette  one of a person's own, whose colours it has
      */
     public function __construct(
         public RoofKind $kind,
@@ -31,6 +32,7 @@ final readonly class Roof
         public Finish $finish,
         public string $path,
         public ?string $paper = null,
+        public ?string $palette = null,
     ) {
     }
 

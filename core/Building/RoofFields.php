@@ -10,9 +10,9 @@ use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\GroupType;
 use Chartula\Core\Field\LengthType;
 use Chartula\Core\Field\ListType;
+use Chartula\Core\Field\NamedType;
 use Chartula\Core\Field\NodeType;
 use Chartula\Core\Field\Option;
-use Chartula\Core\Field\PaperType;
 use Chartula\Core\Field\PitchType;
 use Chartula\Core\Field\Sign;
 
@@ -51,7 +51,8 @@ final readonly class RoofFields
                 ->saying('of a lean-to; across from its `wall` edge, else the front, where nothing is said'),
             Field::optional('overhang', 'overhang', GroupType::gathering($overhang), (object) [])->saying('level, from the footprint line'),
             Field::optional('finish', 'finish', Finish::choice(), 'bare')->offTheForm(),
-            Field::optional('paper', 'in a paper of your own', new PaperType)->offTheForm(),
+            Field::optional('paper', 'in a paper of your own', NamedType::paper())->offTheForm(),
+            Field::optional('palette', 'in colours of your own', NamedType::palette())->offTheForm(),
             Field::optional('edges', 'edges', new ListType(self::edge(), 'Edge', FootprintReader::MOST_CORNERS))->offTheForm()
                 ->saying('where one does otherwise than the kind says'),
         );

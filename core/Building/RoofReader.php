@@ -48,7 +48,9 @@ final readonly class RoofReader
 
         return $edges === null
             ? null
-            : new Roof($kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path, $said->text('paper'));
+            : new Roof(
+                $kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path, $said->text('paper'), $said->text('palette'),
+            );
     }
 
     /** @return ?array{Angle, RealLength} */

@@ -14,6 +14,8 @@ final readonly class SkinMethod
      * @param  bool  $turnsIn  whether paper turns into openings
      * @param  ?float  $flap_mm  how deep; null where it follows the wall
      * @param  bool  $widensJoints  whether joints too fine to print are printed as fine as they can be, and not left to the units' tones
+     * @param  float  $soot  how much of it is under eaves, from 0 to 1
+     * @param  float  $damp  how much of it is at the foot, likewise
      */
     public function __construct(
         public float $overlap_mm,
@@ -22,6 +24,8 @@ final readonly class SkinMethod
         public string $brick,
         public string $mortar,
         public bool $widensJoints = false,
+        public float $soot = 0.0,
+        public float $damp = 0.0,
     ) {
     }
 

@@ -17,6 +17,7 @@ final readonly class Wall
      * @param  ?array{RealLength, RealLength}  $ground  levels above the datum at its left and its right end; null: the block's base
      * @param  array<value-of<AsBuilt::OF_WALLS>, AsBuilt>  $built  what was measured of it
      * @param  ?string  $paper  one of a person's own, in which the finish is printed
+     * @param  ?string  $palette  one of a person's own, whose colours it has
      */
     public function __construct(
         public int $edge,
@@ -29,6 +30,7 @@ final readonly class Wall
         public string $path,
         public array $built = [],
         public ?string $paper = null,
+        public ?string $palette = null,
     ) {
     }
 

@@ -42,7 +42,7 @@ final readonly class WallReader
     public function read(Node $node, int $edge, string $name): Wall
     {
         $finish = Finish::tryFrom($node->get('finish')?->choice(Finish::known()) ?? '');
-        $paper = $this->values->paper($node->get('paper'));
+        [$paper, $palette] = [$this->values->named('papers', $node->get('paper')), $this->values->named('palettes', $node->get('palette'))];
         $treat = Treatment::tryFrom($node->get('treat')?->choice(Treatment::known()) ?? '');
         $stack = self::known($node->get('stack'), $this->stacks);
         $openings = [];
@@ -81,6 +81,7 @@ final readonly class WallReader
             $node->path,
             (new AsBuiltReader($this->values))->read($node->get('built'), AsBuilt::OF_WALLS),
             paper: $paper,
+            palette: $palette,
         );
     }
 

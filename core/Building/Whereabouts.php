@@ -20,7 +20,9 @@ final readonly class Whereabouts
     private const WORDS = [
         'from' => 'from the left end', 'style' => 'kind', 'styles' => 'kind', 'w' => 'width', 'h' => 'height', 'at' => 'where it stands',
         'place' => 'where it stands', 'footprint' => 'outline', 'methods' => 'how it is built', 'wall' => 'card of the walls',
-        'skin' => 'papers', 'papers' => 'papers of your own', 'paper' => 'paper of your own', 'mm_per_pixel' => 'mm a pixel', 'flap' => 'flaps into openings', 'overlap' => 'lap round the corner', 'sheets' => 'pages',
+        'skin' => 'papers', 'papers' => 'papers of your own', 'paper' => 'paper of your own', 'mm_per_pixel' => 'mm a pixel',
+        'palettes' => 'colours of your own', 'palette' => 'colours of your own', 'burnt' => 'burnt headers', 'diaper' => 'lozenges',
+        'flap' => 'flaps into openings', 'overlap' => 'lap round the corner', 'sheets' => 'pages',
         'proof' => 'proving rules',
         'relief' => 'low relief', 'perspective' => 'depth by perspective', 'compression' => 'what is given up', 'gauge' => 'bricks',
         'ground' => 'ground along it', 'keep' => 'what is kept free', 'treat' => 'how it is treated', 'stock' => 'materials',
@@ -40,8 +42,8 @@ final readonly class Whereabouts
 
     /** Screens by the first key, or by the key within a block. */
     private const STAGES = [
-        'papers' => 'skin', 'walls' => 'shell', 'styles' => 'prototype', 'roof' => 'roof', 'skin' => 'skin', 'sheets' => 'sheets', 'stock' => 'shell',
-        'methods' => 'shell',
+        'papers' => 'skin', 'palettes' => 'skin', 'walls' => 'shell', 'styles' => 'prototype', 'roof' => 'roof', 'skin' => 'skin',
+        'sheets' => 'sheets', 'stock' => 'shell', 'methods' => 'shell',
         'plot' => 'plot', 'features' => 'plot', 'relief' => 'plot', 'perspective' => 'plot', 'compression' => 'plot',
     ];
 

@@ -20,16 +20,29 @@ final readonly class CoveringSwatch
     /** What is not covered. */
     private const CARD = '#e6dcc6';
 
-    public static function of(Finish $finish, Building $building): Drawing
+    /**
+     * @param  ?string  $paper  one of a person's own, in which it is printed
+     * @param  ?string  $palette  one of a person's own, whose colours it has
+     */
+    public static function of(Finish $finish, Building $building, ?string $paper = null, ?string $palette = null): Drawing
     {
         $drawing = new Drawing(self::WIDTH_MM, self::HEIGHT_MM, $finish->words());
-        $all = Ring::rectangle(0.0, 0.0, self::WIDTH_MM, self::HEIGHT_MM);
-        $art = Coverings::of($finish, $building)?->artwork(new CoveredFace(0.0, [0.0, self::WIDTH_MM]));
-        $bare = [new Path(Layer::Art, [$all->points], true, null, self::CARD)];
-        foreach ($art === null ? $bare : FaceDrawing::paths($art, $all, null) as $path) {
-            $drawing->path($path);
-        }
+        $used = new CoveringUse($finish, $paper, $palette);
+        array_map($drawing->path(...), self::paths($used, $building, Ring::rectangle(0.0, 0.0, self::WIDTH_MM, self::HEIGHT_MM)));
 
         return $drawing;
+    }
+
+    /**
+     * @param  Ring  $all  a rectangle that it fills
+     * @return list<Path>
+     */
+    public static function paths(CoveringUse $used, Building $building, Ring $all): array
+    {
+        $box = $all->bounds();
+        $art = Coverings::of($used->finish, $building, $used->paper, $used->palette)
+            ?->artwork(new CoveredFace($box->y0, [$box->x0, $box->x1]));
+
+        return $art === null ? [new Path(Layer::Art, [$all->points], true, null, self::CARD)] : FaceDrawing::paths($art, $all, null);
     }
 }

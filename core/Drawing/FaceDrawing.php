@@ -179,7 +179,9 @@ final readonly class FaceDrawing
     {
         $picture = $this->art->pattern;
         if (! $picture instanceof Picture) {
-            return [$this->ground($ring)];
+            return [$this->ground($ring), ...$this->art->weather === null || $this->art->receding() !== null ? [] : WeatheredUnits::ground(
+                $this->art->weather, $ring->bounds(), $picture->ground(),
+            )];
         }
         [$x, $y] = [$this->art->quoins[0], $this->art->datum];
         if ($of !== null && ! $picture->isTiled) {
@@ -219,7 +221,10 @@ final readonly class FaceDrawing
         }
         $paths = [];
         foreach (array_filter($byTone) as $tone => $lines) {
-            $paths[] = new Path(Layer::Art, $lines, true, null, $this->layout->tones()[$tone]);
+            $colour = $this->layout->tones()[$tone];
+            array_push($paths, ...$this->art->weather === null
+                ? [new Path(Layer::Art, $lines, true, null, $colour)]
+                : WeatheredUnits::paths($this->art->weather, $lines, $colour));
         }
 
         return $paths;

@@ -6,6 +6,7 @@ namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\OwnPalette;
 use Chartula\Core\Building\OwnPaper;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
@@ -21,6 +22,9 @@ use Chartula\Core\Skin\SlopeCourses;
 /** What there is to choose from for walls and roofs, and what each roof is covered with. */
 final readonly class SkinView
 {
+    /** From where a layout is looked at where nobody says otherwise. */
+    private const USUAL_EYE_MM = 600.0;
+
     /** @return array<string, mixed> */
     public static function of(Building $building, Kit $kit): array
     {
@@ -37,6 +41,13 @@ final readonly class SkinView
                 static fn (OwnPaper $p): array => self::paper($building, PaperUses::of($building, $kit->form), $p),
                 array_values($building->papers),
             ),
+            'palettes' => array_map(
+                static fn (OwnPalette $p): array => [
+                    'id' => $p->id, 'name' => $p->name, 'path' => $p->path, 'named' => self::named($building, 'palette', $p->id),
+                ],
+                array_values($building->palettes),
+            ),
+            'eye' => $building->plot->eye->distance ?? self::USUAL_EYE_MM,
             'roofs' => array_map(
                 static fn (BlockForm $b, int $i): array => self::roof($building, $kit, $b, $i),
                 $kit->form->blocks,
@@ -52,7 +63,7 @@ final readonly class SkinView
 
         return hash('crc32b', serialize([
             $building->scale->ratio, $gauge->brick_mm, $gauge->course_mm, $gauge->joint_mm,
-            $skin->brick, $skin->mortar, $skin->widensJoints,
+            $skin->brick, $skin->mortar, $skin->widensJoints, $building->papers, $building->palettes,
         ]));
     }
 
@@ -91,7 +102,7 @@ final readonly class SkinView
         return [
             'id' => $paper->id, 'name' => $paper->name, 'path' => $paper->path, 'sha256' => $paper->sha256,
             'size' => sprintf('%s by %s as it was scanned, %d dots an inch', $w, $h, (int) round($dots)),
-            'named' => self::named($building, $paper->id),
+            'named' => self::named($building, 'paper', $paper->id),
             'uses' => array_map(
                 static fn (PaperUse $u): array => ['words' => $u->words, 'printed' => self::printed($u)],
                 array_values(array_filter($uses, static fn (PaperUse $u): bool => $u->paper === $paper)),
@@ -99,23 +110,26 @@ final readonly class SkinView
         ];
     }
 
-    /** @return list<string> wherever the document names it */
-    private static function named(Building $building, string $id): array
+    /**
+     * Wherever the document names one.
+     *
+     * @param  'palette'|'paper'  $key
+     * @return list<string>
+     */
+    private static function named(Building $building, string $key, string $id): array
     {
-        $paths = [];
-        $things = $building->features;
+        $said = [];
         foreach ($building->blocks as $block) {
-            array_push($things, ...$block->features);
-            array_push($paths, ...$block->roof->paper === $id ? ["{$block->roof->path}.paper"] : []);
+            $said[$block->roof->path] = $key === 'paper' ? $block->roof->paper : $block->roof->palette;
             foreach ($block->walls as $wall) {
-                array_push($paths, ...$wall->paper === $id ? ["$wall->path.paper"] : []);
+                $said[$wall->path] = $key === 'paper' ? $wall->paper : $wall->palette;
+            }
+            foreach ($block->features as $thing) {
+                $said[$thing->said->path] = $thing->said->text($key);
             }
         }
-        foreach ($things as $thing) {
-            array_push($paths, ...$thing->said->text('paper') === $id ? ["{$thing->said->path}.paper"] : []);
-        }
 
-        return $paths;
+        return array_map(static fn (string $path): string => "$path.$key", array_keys($said, $id, true));
     }
 
     /** How it comes out on a face. */

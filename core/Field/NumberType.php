@@ -22,6 +22,11 @@ final readonly class NumberType implements FieldType
         return new self('degrees', $least, $most, true);
     }
 
+    public static function percent(): self
+    {
+        return new self('%', 0.0, 100.0);
+    }
+
     public static function above(float $least, float $most, string $unit): self
     {
         return new self($unit, $least, $most, true);

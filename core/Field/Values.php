@@ -27,14 +27,14 @@ final readonly class Values
 
     /**
      * @param  array<string, Stock>  $stocks  that may be named
-     * @param  list<string>  $papers  ids of a person's own, likewise
+     * @param  array<string, list<string>>  $named  ids that lists of the document give, by the lists' keys
      */
     public function __construct(
         private Problems $problems,
         public Scale $scale,
         private Gauge $gauge,
         private array $stocks = [],
-        private array $papers = [],
+        private array $named = [],
     ) {
         $this->lengths = new LengthText($gauge);
     }
@@ -42,19 +42,19 @@ final readonly class Values
     /** @param  array<string, Stock>  $stocks */
     public function withStocks(array $stocks): self
     {
-        return new self($this->problems, $this->scale, $this->gauge, $stocks, $this->papers);
+        return new self($this->problems, $this->scale, $this->gauge, $stocks, $this->named);
     }
 
-    /** @param  list<string>  $papers */
-    public function withPapers(array $papers): self
+    /** @param  array<string, list<string>>  $named  ids by the keys of their lists */
+    public function withNamed(array $named): self
     {
-        return new self($this->problems, $this->scale, $this->gauge, $this->stocks, $papers);
+        return new self($this->problems, $this->scale, $this->gauge, $this->stocks, $named);
     }
 
     /** The same, with faults that are nobody's. */
     public function quiet(): self
     {
-        return new self(new Problems, $this->scale, $this->gauge, $this->stocks, $this->papers);
+        return new self(new Problems, $this->scale, $this->gauge, $this->stocks, $this->named);
     }
 
     public function real(?Node $node, Sign $sign = Sign::AboveZero): ?RealLength
@@ -107,15 +107,16 @@ final readonly class Values
         return $this->stocks[$id] ?? null;
     }
 
-    /** One of a person's own papers. */
-    public function paper(?Node $node): ?string
+    /** One of those that a list of the document names. */
+    public function named(string $list, ?Node $node): ?string
     {
         $id = $node?->text(100);
         if ($node === null || $id === null) {
             return null;
         }
-        if (! in_array($id, $this->papers, true)) {
-            $node->fault('unknown-paper', ['given' => $id, 'known' => $this->papers === [] ? 'none' : implode(', ', $this->papers)]);
+        $known = $this->named[$list] ?? [];
+        if (! in_array($id, $known, true)) {
+            $node->fault('unknown-name', ['given' => $id, 'list' => $list, 'known' => $known === [] ? 'none' : implode(', ', $known)]);
 
             return null;
         }

@@ -44,6 +44,8 @@ final class PdfCanvas extends TCPDF
         $this->file_id = md5($title.'/'.$timestamp);
         $this->setDocCreationTimestamp($timestamp);
         $this->setDocModificationTimestamp($timestamp);
+        // The library would write its own name on the last page.
+        $this->tcpdflink = false;
         $this->setCreator('Chartula');
         $this->setTitle($title);
         $this->setPrintHeader(false);

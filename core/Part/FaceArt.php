@@ -38,6 +38,7 @@ final readonly class FaceArt implements Artwork
         public array $reveals = [],
         private array $beyond = ['foot' => 0.0, 'top' => 0.0],
         public array $dressings = [],
+        public ?Weather $weather = null,
     ) {
     }
 
@@ -54,6 +55,7 @@ final readonly class FaceArt implements Artwork
             jambs: array_map(static fn (Box2 $b): Box2 => new Box2($b->x0 + $dx, $b->y0 + $dy, $b->x1 + $dx, $b->y1 + $dy), $this->jambs),
             reveals: array_map(static fn (TurnedOpening $r): TurnedOpening => $r->moved($dx, $dy), $this->reveals),
             dressings: array_map(static fn (PrintedShape $s): PrintedShape => $s->moved($dx, $dy), $this->dressings),
+            weather: $this->weather?->moved($dy),
         );
     }
 
@@ -87,6 +89,7 @@ final readonly class FaceArt implements Artwork
                 $this->jambs,
             ),
         ] + $this->pattern->colours() + ['beyond' => $this->beyond]
+            + ($this->weather === null ? [] : ['weather' => $this->weather->toArray()])
             + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()])
             + ($this->dressings === [] ? [] : [
                 'dressings' => array_map(static fn (PrintedShape $s): array => $s->toArray(), $this->dressings),

@@ -42,7 +42,7 @@ final readonly class ProblemText
         'scale.out-of-range' => '“{given}” is out of range; a scale lies between 1:1 and 1:1000',
         // references
         'unknown-stock' => 'there is no stock “{given}”; known are {known}',
-        'unknown-paper' => 'there is no paper “{given}” among your own; known are {known}',
+        'unknown-name' => 'there is no “{given}” among your own {list}; known are {known}',
         'unknown-style' => 'there is no style “{given}”; known are {known}',
         'unknown-stack' => 'there is no stack “{given}”; known are {known}',
         'unknown-edge' => 'there is no edge “{given}”; known are {known}',

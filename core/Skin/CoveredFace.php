@@ -8,6 +8,7 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\TurnedOpening;
+use Chartula\Core\Part\Weather;
 
 /** A face that is covered, as a covering has to know it. The face's own frame, model millimetres. */
 final readonly class CoveredFace
@@ -31,6 +32,7 @@ final readonly class CoveredFace
         public array $beyond = ['foot' => 0.0, 'top' => 0.0],
         public ?Homography $receding = null,
         public array $dressings = [],
+        public ?Weather $weather = null,
     ) {
     }
 }

@@ -7,8 +7,10 @@ namespace Chartula\Core\Skin;
 use Chartula\Core\Building\BrickBond;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\OwnPalette;
 use Chartula\Core\Form\Claims\Masonry;
 use Chartula\Core\Form\Claims\Tone;
+use Chartula\Core\Part\Pattern\BrickAccents;
 use Chartula\Core\Part\Pattern\Bricks;
 use Chartula\Core\Part\Pattern\Palette;
 use Chartula\Core\Part\Pattern\Pattern;
@@ -27,7 +29,7 @@ final readonly class Coverings
 
     private float $ratio;
 
-    private function __construct(private Building $building)
+    private function __construct(private Building $building, private ?OwnPalette $palette = null)
     {
         $this->ratio = $building->scale->ratio;
     }
@@ -36,10 +38,11 @@ final readonly class Coverings
      * Null where the finish is bare card.
      *
      * @param  ?string  $paper  one of a person's own, in which it is printed
+     * @param  ?string  $palette  one of a person's own, whose colours it has
      */
-    public static function of(Finish $finish, Building $building, ?string $paper = null): ?Covering
+    public static function of(Finish $finish, Building $building, ?string $paper = null, ?string $palette = null): ?Covering
     {
-        $pattern = (new self($building))->pattern($finish);
+        $pattern = (new self($building, $building->palettes[$palette ?? ''] ?? null))->coloured($finish);
         $own = $building->papers[$paper ?? ''] ?? null;
         $pattern = $own === null ? $pattern : FittedPaper::of($own, $pattern)->pattern;
 
@@ -58,6 +61,21 @@ final readonly class Coverings
         $pattern = (new self($building))->pattern($finish);
 
         return $pattern === null ? null : $pattern->palette()->all()[0];
+    }
+
+    private function coloured(Finish $finish): ?Pattern
+    {
+        [$pattern, $own] = [$this->pattern($finish), $this->palette];
+        if ($pattern === null || $own === null) {
+            return $pattern;
+        }
+        $colours = array_map(static fn (array $one): array => [$one[0], (float) $one[1]], $own->colours);
+        $isPlain = [$own->diaper, $own->bands, $own->burnt] === [null, null, null];
+
+        return $pattern->inPalette(new Palette(
+            $colours === [] ? $pattern->palette()->colours : $colours,
+            accents: $isPlain ? null : new BrickAccents($own->diaper, $own->bands, $own->burnt),
+        ), $own->joint);
     }
 
     private function pattern(Finish $finish): ?Pattern

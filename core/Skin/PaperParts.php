@@ -29,11 +29,13 @@ use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
+use Chartula\Core\Part\Pattern\Palette;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
 use Chartula\Core\Part\TurnedOpening;
+use Chartula\Core\Part\Weather;
 use Chartula\Core\Shell\WallEnd;
 use Chartula\Core\Shell\WallMarks;
 use Chartula\Core\Shell\Walls;
@@ -265,12 +267,12 @@ final readonly class PaperParts
                 ),
             };
         }
-        $pattern = Coverings::of($claim->covering, $building, $paper)?->pattern;
+        $pattern = Coverings::of($claim->covering, $building, $paper, $claim->palette)?->pattern;
         if ($pattern === null) {
             return $shape;
         }
         $colour = $claim->feature->said->text('colour');
-        $pattern = $colour === null ? $pattern : $pattern->inColour($colour);
+        $pattern = $colour === null ? $pattern : $pattern->inPalette(Palette::of($colour), null);
         $box = $claim->ring->bounds();
         $face = Box2::around(array_merge(...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
 
@@ -301,7 +303,7 @@ final readonly class PaperParts
         // A picture cannot be foreshortened: what recedes is drawn.
         $paper = $wall->receding === null ? $wall->wall->paper : null;
 
-        return Coverings::of($wall->wall->finish, $building, $paper)?->artwork(new CoveredFace(
+        return Coverings::of($wall->wall->finish, $building, $paper, $wall->wall->palette)?->artwork(new CoveredFace(
             -$building->scale->modelMm($block->base),
             [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
             // Walls that meet at a corner begin their courses by turns.
@@ -314,6 +316,15 @@ final readonly class PaperParts
             ['foot' => $block->plinth === null ? FaceArt::MORE_MM : 0.0, 'top' => FaceArt::MORE_MM],
             $wall->receding,
             self::printed($wall, $building),
+            self::weather($building, $wall),
         ));
+    }
+
+    /** Of a wall that recedes it is that of the wall as it is. */
+    private static function weather(Building $building, WallForm $wall): ?Weather
+    {
+        $skin = $building->methods->skin;
+
+        return max($skin->soot, $skin->damp) > 0.0 ? new Weather($skin->soot, $skin->damp, 0.0, $wall->height->mm) : null;
     }
 }

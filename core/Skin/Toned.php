@@ -17,14 +17,28 @@ final readonly class Toned
         $tones = array_map(static fn (string $colour): array => array_map(
             static fn (float $by): string => Shade::of($colour, $by * $palette->spread),
             Palette::TONES,
-        ), $palette->all());
+        ), [...$palette->all(), ...$palette->accents?->colours() ?? []]);
         $this->tones = array_merge(...$tones);
+    }
+
+    /** What the unit at a place is chosen by. */
+    public static function number(int $column, int $row): int
+    {
+        return crc32("$column,$row");
+    }
+
+    /** Which of them a brick has that is in the colour of an accent. */
+    public function accent(int $which, int $column, int $row): int
+    {
+        $count = count(Palette::TONES);
+
+        return (count($this->palette->all()) + $which) * $count + self::number($column, $row) % $count;
     }
 
     /** Which of them the unit at a place has. */
     public function at(int $column, int $row): int
     {
-        $number = crc32("$column,$row");
+        $number = self::number($column, $row);
         $count = count(Palette::TONES);
 
         return $this->palette->at(intdiv($number, $count)) * $count + $number % $count;

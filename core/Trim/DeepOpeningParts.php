@@ -130,7 +130,9 @@ final readonly class DeepOpeningParts
     {
         $span = $this->place->span;
 
-        return Coverings::of($span->form->wall->finish, $this->building, $span->form->wall->paper)?->artwork(new CoveredFace(
+        $wall = $span->form->wall;
+
+        return Coverings::of($wall->finish, $this->building, $wall->paper, $wall->palette)?->artwork(new CoveredFace(
             -$this->building->scale->modelMm($span->block->base),
             [0.0, $length],
             receding: $receding,

@@ -15,10 +15,6 @@ use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
 use App\Models\Revision;
 use App\Pictures\KeptPictures;
-use Chartula\Core\Building\BuildingReader;
-use Chartula\Core\Building\Finish;
-use Chartula\Core\Compression\Compressor;
-use Chartula\Core\Drawing\CoveringSwatch;
 use Chartula\Core\Drawing\PartDrawing;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Output\KitFiles;
@@ -26,7 +22,6 @@ use Chartula\Core\Output\PdfWriter;
 use Chartula\Core\Output\Plotter\PlotterWriter;
 use Chartula\Core\Output\Plotter\SimulatedCutter;
 use Chartula\Core\Output\SvgWriter;
-use Chartula\Core\Problem\Problems;
 use Chartula\Core\Sheets\Frame;
 use Chartula\Core\Sheets\Wanted;
 use Illuminate\Http\JsonResponse;
@@ -236,16 +231,6 @@ final readonly class BuildingFileController
         };
 
         return JsonResponse::fromJsonString($this->kept->of($text, 'faces '.json_encode($of), $make));
-    }
-
-    /** A piece of a covering as it comes out on this building. */
-    public function covering(Building $building, Finish $finish): Response
-    {
-        $text = $building->lastSoundOrFail()->text;
-        // Nothing of it has to be derived: what it is of is its scale, its bricks and its colours.
-        $building = Compressor::of(BuildingReader::fromText($text), new Problems)->building;
-
-        return self::picture(SvgWriter::write(CoveringSwatch::of($finish, $building)));
     }
 
     private static function footer(Revision $revision): string

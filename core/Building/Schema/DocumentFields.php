@@ -8,6 +8,7 @@ use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Building\FeatureReader;
 use Chartula\Core\Building\MethodsFields;
 use Chartula\Core\Building\OpeningFields;
+use Chartula\Core\Building\OwnPaletteFields;
 use Chartula\Core\Building\OwnPaperFields;
 use Chartula\Core\Building\ReliefReader;
 use Chartula\Core\Building\RoofFields;
@@ -32,6 +33,7 @@ final readonly class DocumentFields
 
         return [
             new FieldPlace('papers.*', OwnPaperFields::set(), 'a paper of your own', 'skin'),
+            new FieldPlace('palettes.*', OwnPaletteFields::set(), 'colours of your own', 'skin'),
             new FieldPlace('styles.*', StyleFields::set($kinds), 'a kind of opening', 'prototype'),
             new FieldPlace('blocks.*.walls.*.openings.*', OpeningFields::set($kinds), 'an opening', 'shell'),
             new FieldPlace('blocks.*.roof', RoofFields::set(), 'a roof', 'roof'),

@@ -37,6 +37,7 @@ final readonly class Claim
      *     or in plan
      * @param  ?Finish  $covering  with which the wall is covered there, under all else
      * @param  ?string  $paper  one of a person's own, in which that is printed
+     * @param  ?string  $palette  one of a person's own, whose colours it has
      * @param  array<string, array<'foot'|'head'|'left'|'right', list<float>>>  $turned  the same as $finishes, by the openings of the wall
      */
     public function __construct(
@@ -62,6 +63,7 @@ final readonly class Claim
         public ?Ring $shown = null,
         public ?Finish $covering = null,
         public ?string $paper = null,
+        public ?string $palette = null,
     ) {
     }
 

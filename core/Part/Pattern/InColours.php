@@ -16,9 +16,11 @@ trait InColours
         return $this->palette;
     }
 
-    public function inColour(string $colour): self
+    public function inPalette(Palette $palette, ?string $ground): self
     {
-        return $this->with(palette: Palette::of($colour, $this->palette->spread));
+        return $this->with(
+            palette: new Palette($palette->colours, $this->palette->spread, $palette->accents), ground: $ground ?? $this->ground,
+        );
     }
 
     public function ground(): string
@@ -35,6 +37,7 @@ trait InColours
     public function colours(): array
     {
         return ['colours' => [...$this->palette->all(), $this->ground]]
-            + (count($this->palette->colours) === 1 ? [] : ['shares' => $this->palette->toArray()]);
+            + (count($this->palette->colours) === 1 ? [] : ['shares' => $this->palette->toArray()])
+            + ($this->palette->accents === null ? [] : ['accents' => $this->palette->accents->toArray()]);
     }
 }

@@ -13,8 +13,9 @@ final readonly class Palette
     /**
      * @param  non-empty-list<array{string, float}>  $colours  each with its share; the shares need not add up to anything
      * @param  float  $spread  how many times as much as bricks its units differ
+     * @param  ?BrickAccents  $accents  bricks in other colours
      */
-    public function __construct(public array $colours, public float $spread = 1.0)
+    public function __construct(public array $colours, public float $spread = 1.0, public ?BrickAccents $accents = null)
     {
     }
 

@@ -16,8 +16,12 @@ interface Pattern
     /** Of its units. */
     public function palette(): Palette;
 
-    /** The same, with units in another colour. */
-    public function inColour(string $colour): self;
+    /**
+     * The same in other colours, its units as different from each other as they were.
+     *
+     * @param  ?string  $ground  what shows between them; null where that stays
+     */
+    public function inPalette(Palette $palette, ?string $ground): self;
 
     /** What shows between them. */
     public function ground(): string;

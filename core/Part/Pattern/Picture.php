@@ -48,7 +48,7 @@ final readonly class Picture implements Pattern
     }
 
     /** A picture has its own. */
-    public function inColour(string $colour): self
+    public function inPalette(Palette $palette, ?string $ground): self
     {
         return $this;
     }

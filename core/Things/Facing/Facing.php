@@ -11,7 +11,7 @@ use Chartula\Core\Field\ColourType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\LengthType;
-use Chartula\Core\Field\PaperType;
+use Chartula\Core\Field\NamedType;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\HowMade;
 use Chartula\Core\Form\Claims\Site;
@@ -51,7 +51,8 @@ final readonly class Facing implements Takes
         return new FieldSet(
             'facing',
             Field::optional('finish', 'of', Finish::forWalls(), 'brick-stretcher'),
-            Field::optional('paper', 'in a paper of your own', new PaperType)->meaning('as it is drawn'),
+            Field::optional('paper', 'in a paper of your own', NamedType::paper())->meaning('as it is drawn'),
+            Field::optional('palette', 'in colours of your own', NamedType::palette())->meaning('as elsewhere'),
             Field::optional('h', 'height', LengthType::real(), '2ft'),
             Field::optional('colour', 'in another colour', new ColourType)->meaning('as elsewhere'),
         );
@@ -72,7 +73,7 @@ final readonly class Facing implements Takes
         // Its colours are its covering's.
         return [new Claim(
             'facing', $feature, $ring, [], $site->masonry->brick, HowMade::Printed, 0.0,
-            isOver: true, covering: $finish, paper: $said->text('paper'),
+            isOver: true, covering: $finish, paper: $said->text('paper'), palette: $said->text('palette'),
         )];
     }
 }

@@ -10,7 +10,7 @@ use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\LengthType;
-use Chartula\Core\Field\PaperType;
+use Chartula\Core\Field\NamedType;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\HowMade;
 use Chartula\Core\Form\Claims\Site;
@@ -49,7 +49,7 @@ final readonly class Poster implements AtOnePlace, Takes
     {
         return new FieldSet(
             'poster',
-            Field::optional('paper', 'the picture', new PaperType)->meaning('none yet')->saying('laid once, over all of it'),
+            Field::optional('paper', 'the picture', NamedType::paper())->meaning('none yet')->saying('laid once, over all of it'),
             Field::optional('w', 'width', LengthType::real(), '2ft'),
             Field::optional('h', 'height', LengthType::real(), '3ft'),
         );

@@ -35,7 +35,7 @@ final class DescribedFieldsTest extends TestCase
 
     /** Places in the fullest document that there is, where the fields of each description are tried. */
     private const PLACES = [
-        'papers.*' => 'papers.0', 'styles.*' => 'styles.sash',
+        'papers.*' => 'papers.0', 'palettes.*' => 'palettes.0', 'styles.*' => 'styles.sash',
         'blocks.*.walls.*.openings.*' => 'blocks.0.walls.0.openings.0', 'blocks.*.roof' => 'blocks.0.roof',
         'methods' => 'methods', 'plot' => 'plot', 'relief' => 'relief', 'blocks.*' => 'blocks.0', '' => '',
     ];
@@ -155,6 +155,8 @@ final class DescribedFieldsTest extends TestCase
     private static function full(): stdClass
     {
         $said = [
+            'palettes' => '[{"id": "c1", "name": "Reds", "colours": [{"colour": "#a65f4a"}], "burnt": {"colour": "#303030"},
+                "bands": {"colour": "#303030"}, "diaper": {"colour": "#303030"}}]',
             'papers' => '[{"id": "p1", "name": "Old wall", "pixels": [9, 9], "mm_per_pixel": [1, 1], "sha256": "'
                 .str_repeat('0a', 32).'"}]',
             'plot' => '{"size": ["180mm", "90mm"], "clear": {"front": "1mm"}, "allow": {}, "lift": {}, "gap": "1mm",

@@ -178,8 +178,8 @@ final class OwnPaperTest extends TestCase
         yield 'pixels of no size' => [['mm_per_pixel' => [0, 0.05]], [], 'papers.0.mm_per_pixel.0', 'number-out-of-range'];
         yield 'no digest' => [['sha256' => 'abc'], [], 'papers.0.sha256', 'digest'];
         yield 'a first course past its top' => [['foot' => '21mm'], [], 'papers.0.foot', 'paper.foot'];
-        yield 'a wall in none of them' => [[], ['blocks.0.walls.2.paper' => 'other'], 'blocks.0.walls.2.paper', 'unknown-paper'];
-        yield 'a roof in none of them' => [[], ['blocks.0.roof.paper' => 'other'], 'blocks.0.roof.paper', 'unknown-paper'];
+        yield 'a wall in none of them' => [[], ['blocks.0.walls.2.paper' => 'other'], 'blocks.0.walls.2.paper', 'unknown-name'];
+        yield 'a roof in none of them' => [[], ['blocks.0.roof.paper' => 'other'], 'blocks.0.roof.paper', 'unknown-name'];
     }
 
     private static function scan(): OnePicture

@@ -621,6 +621,19 @@ export interface View {
       }[];
     }[];
     /**
+     * Items: Colours of a person's own: where the document says them, and names them.
+     */
+    palettes: {
+      id: string;
+      name: string;
+      path: string;
+      named: string[];
+    }[];
+    /**
+     * From where the layout is looked at, millimetres.
+     */
+    eye: number;
+    /**
      * Items: The covering of each block's roof: where the document says it, the papers of its slopes, and how its rows come out.
      */
     roofs: {

@@ -218,6 +218,8 @@ export const hut = (): Derived => ({
       flap: '3.01 mm',
       look: 'a1',
       papers: [],
+      palettes: [],
+      eye: 600,
       coverings: [
         { key: 'brick-stretcher', words: 'brick, stretcher bond', walls: true, roofs: false },
         { key: 'stone-ashlar', words: 'ashlar', walls: true, roofs: false },

@@ -1,8 +1,8 @@
 import type { Edit, View } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
 import { PictureChoice } from '../../document/PictureChoice';
-import { useOneAtATime } from '../../drawing/oneAtATime';
 import { SelectField } from '../../ui/SelectField';
+import { Swatch } from './Swatch';
 
 type Skin = View['skin'];
 
@@ -22,12 +22,13 @@ const own = (id: string) => `paper:${id}`;
 export function CoveringChooser({ title, path, skin, of, chosen }: Props) {
   const { state, save } = useBuilding();
   const paper = textAt(state.document, `${path}.paper`);
+  const palette = textAt(state.document, `${path}.palette`);
   const drawn = skin.coverings.filter((one) => one[of] || one.key === chosen);
   const choices = [
     ...drawn.map((one) => ({
       value: one.key,
       words: one.words,
-      picture: <Picture covering={one.key} look={skin.look} />,
+      picture: <Swatch covering={one.key} {...(palette === '' ? {} : { palette })} alt="" />,
     })),
     ...skin.papers.map((one) => ({
       value: own(one.id),
@@ -65,13 +66,15 @@ export function CoveringChooser({ title, path, skin, of, chosen }: Props) {
           onChange={(value) => save([{ op: 'set', path: `${path}.finish`, value }])}
         />
       )}
+      {(skin.palettes.length > 0 || palette !== '') && paper === '' && (
+        <SelectField
+          label="In the colours"
+          path={`${path}.palette`}
+          value={palette}
+          choices={[['', 'its own'] as const, ...skin.palettes.map((one) => [one.id, one.name] as const)]}
+          onChange={(value) => save([{ op: 'set', path: `${path}.palette`, value: value === '' ? null : value }])}
+        />
+      )}
     </>
   );
-}
-
-/** It changes with the building's look, and not with every edit. */
-function Picture({ covering, look }: { covering: string; look: string }) {
-  const { state } = useBuilding();
-  const { href, onLoad, onError } = useOneAtATime(`/api/buildings/${state.id}/coverings/${covering}.svg?look=${look}`);
-  return <img src={href} alt="" loading="lazy" onLoad={onLoad} onError={onError} />;
 }

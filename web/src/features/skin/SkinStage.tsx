@@ -1,17 +1,20 @@
 import { useState } from 'react';
-import type { Part, View } from '../../api/types';
+import type { FormField, Part, View } from '../../api/types';
 import { WallChooser } from '../../drawing/WallChooser';
 import { CoveringChooser } from './CoveringChooser';
+import { Compare } from './Compare';
 import { OwnPapers } from './OwnPapers';
+import { Palettes } from './Palettes';
 import { ColourField } from '../../ui/ColourField';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../../document/context';
+import { NumberField } from '../../document/form/PlainFields';
 
-/** A wall by its key, the roof of a block, or the papers of one’s own. */
-type Shown = { wall: string } | { roof: string } | 'own';
+/** A wall by its key, the roof of a block, or what belongs to neither. */
+type Shown = { wall: string } | { roof: string } | { more: string };
 
 /** Which papers, how cut, how folded, courses lining up where? */
 export function SkinStage() {
@@ -25,7 +28,7 @@ export function SkinStage() {
     );
   }
   const { walls, plan, skin } = derived.view;
-  if (shown === 'own') return <OwnPapersOf view={derived.view} onShown={setShown} />;
+  if (shown !== null && 'more' in shown) return <More view={derived.view} shown={shown.more} onShown={setShown} />;
   const asked = shown !== null && 'roof' in shown ? shown.roof : null;
   const roof = skin.roofs.find((one) => one.block === asked);
   const isRoof = roof !== undefined;
@@ -93,28 +96,35 @@ export function SkinStage() {
   );
 }
 
-const OWN = 'your own papers';
-const ALSO = ['roof', OWN];
+const MORE = ['your own papers', 'colours', 'compare'];
+const ALSO = ['roof', ...MORE];
 
 function shownBy(chosen: string, block: string): Shown {
-  if (chosen === OWN) return 'own';
+  if (MORE.includes(chosen)) return { more: chosen };
   return chosen === 'roof' ? { roof: block } : { wall: chosen };
 }
 
-function OwnPapersOf({ view, onShown }: { view: View; onShown: (shown: Shown) => void }) {
+function More({ view, shown, onShown }: { view: View; shown: string; onShown: (shown: Shown) => void }) {
   const first = view.walls[0]?.block ?? '';
-  return (
-    <OwnPapers papers={view.skin.papers}>
-      <WallChooser
-        view={view}
-        chosen={OWN}
-        onChoose={(chosen) => onShown(shownBy(chosen, first))}
-        also={ALSO}
-        block={first}
-        onBlock={(id) => onShown({ roof: id })}
-      />
-    </OwnPapers>
+  const nav = (
+    <WallChooser
+      view={view}
+      chosen={shown}
+      onChoose={(chosen) => onShown(shownBy(chosen, first))}
+      also={ALSO}
+      block={first}
+      onBlock={(id) => onShown({ roof: id })}
+    />
   );
+  if (shown === 'colours') return <Palettes skin={view.skin}>{nav}</Palettes>;
+  if (shown === 'compare') {
+    return (
+      <Compare skin={view.skin} first={view.walls[0]?.finish ?? 'brick-stretcher'}>
+        {nav}
+      </Compare>
+    );
+  }
+  return <OwnPapers papers={view.skin.papers}>{nav}</OwnPapers>;
 }
 
 /** Papers as they are printed and cut. */
@@ -149,6 +159,16 @@ function Papers({ papers, isRoof }: { papers: readonly Part[]; isRoof: boolean }
   );
 }
 
+const percent = (key: string, label: string): FormField => ({
+  key,
+  label,
+  optional: true,
+  holds: { what: 'number', after: '%' },
+  usual: 0,
+});
+const SOOT = percent('soot', 'soot under the eaves');
+const DAMP = percent('damp', 'damp at the foot');
+
 /** The figures of all papers together. */
 function SkinFigures() {
   const { state, derived, save } = useBuilding();
@@ -176,6 +196,8 @@ function SkinFigures() {
         ]}
         onChange={(value) => save([{ op: 'set', path: 'methods.skin.joints', value }])}
       />
+      <NumberField field={SOOT} path="methods.skin.soot" />
+      <NumberField field={DAMP} path="methods.skin.damp" />
       <LengthField
         label="lap round the corner"
         path="methods.skin.overlap"
