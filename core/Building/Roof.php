@@ -33,6 +33,7 @@ final readonly class Roof
         public string $path,
         public ?string $paper = null,
         public ?string $palette = null,
+        public RoofLaid $laid = RoofLaid::Paper,
     ) {
     }
 

@@ -51,6 +51,7 @@ final readonly class RoofFields
                 ->saying('of a lean-to; across from its `wall` edge, else the front, where nothing is said'),
             Field::optional('overhang', 'overhang', GroupType::gathering($overhang), (object) [])->saying('level, from the footprint line'),
             Field::optional('finish', 'finish', Finish::choice(), 'bare')->offTheForm(),
+            Field::optional('laid', 'laid', RoofLaid::choice(), 'paper')->offTheForm(),
             Field::optional('paper', 'in a paper of your own', NamedType::paper())->offTheForm(),
             Field::optional('palette', 'in colours of your own', NamedType::palette())->offTheForm(),
             Field::optional('edges', 'edges', new ListType(self::edge(), 'Edge', FootprintReader::MOST_CORNERS))->offTheForm()

@@ -11,6 +11,7 @@ use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\FoldedArt;
 use Chartula\Core\Part\PrintedArt;
+use Chartula\Core\Part\StackedArt;
 use Chartula\Core\Sheets\Bleed;
 use LogicException;
 
@@ -71,8 +72,22 @@ final readonly class ArtSymbol
             $art instanceof FaceArt => FaceDrawing::paths($art, $all, $beyond),
             $art instanceof PrintedArt => ShapeDrawing::own($art, $all),
             $art instanceof FoldedArt => self::faces($art, $all),
+            $art instanceof StackedArt => self::bands($art, $all),
             default => throw new LogicException('Nothing draws '.$art::class),
         };
+    }
+
+    /** @return list<Path> each row in its band, white where the next one covers it */
+    private static function bands(StackedArt $art, Ring $all): array
+    {
+        $box = $all->bounds();
+        $paths = [];
+        foreach ($art->faces() as $i => [$at, $face]) {
+            $foot = $i === 0 ? $box->y0 : $at->y0;
+            array_push($paths, ...self::paths($face, Ring::rectangle($box->x0, $foot, $box->x1, $at->y1), null));
+        }
+
+        return $paths;
     }
 
     /** @return list<Path> each face as far as it is seen, and what lies beyond the first and the last as they are */

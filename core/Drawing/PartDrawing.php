@@ -7,6 +7,8 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Part\Repeats;
+use Chartula\Core\Part\StackedArt;
 
 /** One part by itself, the right way up, for the screen. */
 final readonly class PartDrawing
@@ -54,10 +56,28 @@ final readonly class PartDrawing
     public static function face(LabelledPart $labelled): Drawing
     {
         $part = $labelled->part;
+        if ($part->art instanceof StackedArt && $part->shape->repeats !== null) {
+            return self::laid($labelled, $part->art, $part->shape->repeats);
+        }
         $drawing = new Drawing($part->width(), $part->height(), $part->name);
         if ($part->art !== null) {
             $drawing->place($symbol = ArtSymbol::of($labelled, $part->art), new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, 0.0, 0.0));
         }
+
+        return $drawing;
+    }
+
+    /** What many pieces show together where they lie. */
+    private static function laid(LabelledPart $labelled, StackedArt $art, Repeats $set): Drawing
+    {
+        $box = $set->body->ring->bounds();
+        $drawing = new Drawing($box->width(), $box->height(), $labelled->part->name);
+        $all = Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1);
+        $symbol = new Symbol(
+            ArtSymbol::name($labelled), $box->width(), $box->height(), [$set->body->ring, ...$set->holes],
+            FaceDrawing::paths($art->whole, $all, null),
+        );
+        $drawing->place($symbol, new Placement($symbol->id, 1.0, 0.0, 0.0, 1.0, -$box->x0, -$box->y0));
 
         return $drawing;
     }

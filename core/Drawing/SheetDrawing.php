@@ -9,14 +9,19 @@ use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Bevel;
 use Chartula\Core\Part\Score;
+use Chartula\Core\Part\StackedArt;
 use Chartula\Core\Sheets\Bleed;
 use Chartula\Core\Sheets\CuttingOrder;
 use Chartula\Core\Sheets\PlacedPart;
 use Chartula\Core\Sheets\Sheet;
+use Chartula\Core\Skin\SlopeSet;
 
 /** A sheet as it prints: its parts at 1:1, with labels, up arrows and score ticks, and everything round them. */
 final readonly class SheetDrawing
 {
+    /** Of the number of a row. */
+    private const NUMBER_MM = 1.0;
+
     private const CUT_MM = 0.1;
 
     private const TICK_MM = 1.2;
@@ -104,6 +109,23 @@ final readonly class SheetDrawing
         $this->drawing->path(new Path(Layer::Mark, $marks->ticks, false, new Stroke(0.15, SheetFurniture::MARK)));
         foreach ($part->bevels() as $bevel) {
             $this->bevel($placed, $bevel);
+        }
+        $this->rows($placed);
+    }
+
+    /** The number of each row of a slope, where the next one covers it. */
+    private function rows(PlacedPart $placed): void
+    {
+        $art = $placed->part->part->art;
+        if (! $art instanceof StackedArt) {
+            return;
+        }
+        $along = $placed->toSheet(new Vec2(1.0, 0.0))->minus($placed->toSheet(new Vec2(0.0, 0.0)));
+        foreach ($art->bands as $i => [$at]) {
+            $foot = new Vec2($at->x0 + self::NUMBER_MM, $at->y1 + (SlopeSet::UNDER_MM - SlopeSet::MORE_MM - self::NUMBER_MM) / 2.0);
+            $number = $i < $art->rows ? (string) ($i + 1) : 'spare';
+            $turn = rad2deg(atan2($along->y, $along->x));
+            $this->drawing->text(new Text($placed->toSheet($foot), $number, self::NUMBER_MM, 'start', $turn));
         }
     }
 

@@ -7,6 +7,7 @@ namespace Chartula\Core\Fit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\RoofKind;
+use Chartula\Core\Building\RoofLaid;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
@@ -14,6 +15,7 @@ use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\Pattern\Bricks;
+use Chartula\Core\Part\StackedArt;
 use Chartula\Core\Problem\Check;
 
 /** Coverings where they are not usual, and what will show white where it is cut. docs/formulas.md#advice */
@@ -25,7 +27,7 @@ final readonly class FinishChecks
     /** @return list<Check> */
     public static function all(Building $building, Kit $kit): array
     {
-        return [...self::roofs($building), ...self::edges($building, $kit)];
+        return [...self::roofs($building), ...self::laid($building, $kit), ...self::edges($building, $kit)];
     }
 
     /** @return list<Check> coverings that are laid flatter than is usual */
@@ -42,6 +44,31 @@ final readonly class FinishChecks
                 $checks[] = new Check('roof.too-flat', Check::NOTE, $block->id, sprintf(
                     'The roof of %s rises by %s°; %s are usually laid from %s° up: rain would come in under them. Make it steeper, or lay lead or zinc.',
                     $block->name, LengthFormat::trimmed($flattest, 1), $finish->words(), LengthFormat::trimmed($least, 0),
+                ));
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> what to do before strips or single pieces go on, and where they cannot be */
+    private static function laid(Building $building, Kit $kit): array
+    {
+        $checks = $sets = [];
+        foreach ($kit->parts as $part) {
+            if ($part->part->art instanceof StackedArt) {
+                $sets[$part->part->of->block ?? ''][] = $part->label;
+            }
+        }
+        foreach ($building->blocks as $block) {
+            $labels = $sets[$block->id] ?? [];
+            if ($labels !== []) {
+                $checks[] = new Check('roof.undercoat', Check::NOTE, $block->id, 'Paint the card under '.self::list($labels)
+                    .' dark before they go on: it shows at every slit and every slip. Begin at the eaves, row by row by their numbers.');
+            } elseif ($block->roof->laid !== RoofLaid::Paper && $block->roof->kind !== RoofKind::None) {
+                $checks[] = new Check('roof.laid', Check::NOTE, $block->id, sprintf(
+                    'The roof of %s is covered by papers as large as its slopes: only slates and tiles that lie in rows are cut as %s, and this is %s.',
+                    $block->name, $block->roof->laid->words(), $block->roof->finish->words(),
                 ));
             }
         }

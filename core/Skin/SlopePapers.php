@@ -6,6 +6,7 @@ namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\OwnPaper;
+use Chartula\Core\Building\RoofLaid;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
@@ -22,8 +23,10 @@ use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Pattern\Pattern;
 use Chartula\Core\Part\Ref;
+use Chartula\Core\Part\Repeats;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
+use Chartula\Core\Part\StackedArt;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofPanel;
 
@@ -57,13 +60,18 @@ final readonly class SlopePapers
         [$outline, $scores] = $this->outline($card);
         $region = $card->region();
         $id = "$card->id-paper";
+        $art = $this->art($panel, $covering?->pattern, $own);
+        $set = $roof->laid === RoofLaid::Paper ? null : SlopeSet::of($card, $art, $stock->thickness_mm, $roof->laid === RoofLaid::Pieces);
+        if ($set !== null) {
+            return $this->set($card, $roof->laid, $set);
+        }
         $part = Part::of(
             new PartName($id, $card->of->block, $card->of->edge, 'paper'), 'P',
             self::name($card), PartGroup::Skin, $stock, $stock->thickness_mm, $outline,
             [$card->placements[0]->moved(0.0, 0.0, $stock->thickness_mm)], $this->workings($card, $outline), $card->holes, $scores,
             mayTurn: false,
             shape: $scores === [] ? Shape::flat() : Shape::folded($region->nearACorner(10.0 * Tolerance::EDGE)),
-            art: $this->art($panel, $covering?->pattern, $own),
+            art: $art,
         );
 
         return new PartSet([$part], [new Joint(
@@ -73,10 +81,34 @@ final readonly class SlopePapers
         )]);
     }
 
-    /** As its card is called, but for the layer. */
-    private static function name(Part $card): string
+    /** @param  array{outline: Outline, slits: list<array{Vec2, Vec2}>, repeats: Repeats, art: StackedArt, rows: int, spares: int}  $set */
+    private function set(Part $card, RoofLaid $laid, array $set): PartSet
     {
-        return substr($card->name, 0, (int) strrpos($card->name, ', ')).', paper';
+        $stock = $this->building->methods->paper;
+        $id = "$card->id-paper";
+        $high = SlopeSet::LAYERS * $stock->thickness_mm;
+        $box = $set['outline']->ring->bounds();
+        $part = Part::of(
+            new PartName($id, $card->of->block, $card->of->edge, 'paper'), 'P', self::name($card, $laid->words()), PartGroup::Skin,
+            $stock, $stock->thickness_mm, $set['outline'], [$card->placements[0]->moved(0.0, 0.0, $high)],
+            [
+                'width' => $card->workings['width'] ?? Figure::given($box->width(), 'its slope'),
+                'height' => Figure::given($box->height(), sprintf('%d rows and %d spare, each with what lies under the next', $set['rows'], $set['spares'])),
+            ],
+            slits: $set['slits'], mayTurn: false, shape: Shape::repeated($set['repeats']), art: $set['art'],
+        );
+
+        return new PartSet([$part], [new Joint(
+            JointKind::Lap, Ref::inside($id), Ref::outside($card->id),
+            array_map(fn (Vec2 $p): Vec3 => $card->placements[0]->at($p, $high), $card->outline->ring->points),
+            why: 'laid on the slope', contact_mm2: $card->region()->area(),
+        )]);
+    }
+
+    /** As its card is called, but for the layer. */
+    private static function name(Part $card, string $layer = 'paper'): string
+    {
+        return substr($card->name, 0, (int) strrpos($card->name, ', ')).", $layer";
     }
 
     /** @return array{Outline, list<Score>} with what is turned down over the edges of its card */

@@ -41,7 +41,8 @@ final class CoveringsTest extends ApiTestCase
             $bare = BuildingGenerator::with($bare, "blocks.0.walls.$wall.finish", 'bare');
         }
         $building = $this->buildingOf($this->person('Bede Osier'), JsonText::encode($bare));
-        $this->getJson("/api/buildings/$building->id/coverings.pdf")->assertNotFound()->assertJsonPath('message', 'Nothing is covered yet.');
+        $this->getJson("/api/buildings/$building->id/coverings.pdf")->assertNotFound()
+            ->assertJsonPath('message', 'Nothing is covered yet.');
     }
 
     public function testWhatIsSeenFromADistance(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit;
 
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Region;
@@ -98,16 +99,32 @@ final class MeasureCheck
             if ($off > Tolerance::OVERLAP) {
                 $this->add('set.strip', $part->id, sprintf('Piece %d of %s is not on its strip', $i + 1, $part->id), $off);
             }
-            foreach (array_slice($part->register, 0, $i) as [$other]) {
-                $shared = Clip::sharedArea(new Region($ring), new Region($other));
-                if ($shared > Tolerance::OVERLAP) {
-                    $this->add('set.twice', $part->id, sprintf('Piece %d of %s is cut from another piece', $i + 1, $part->id), $shared);
-                }
-            }
             $place = $ring->moved($at->x - $ring->bounds()->x0, $at->y - $ring->bounds()->y0);
             $beyond = $ring->area() - Clip::sharedArea(new Region($place), $part->region);
             if ($beyond > Tolerance::OVERLAP) {
                 $this->add('set.body', $part->id, sprintf('Piece %d of %s does not lie on its body', $i + 1, $part->id), $beyond);
+            }
+        }
+        $this->twice($part);
+    }
+
+    /** Each is asked of those alone that do not lie all over it: of thousands of slates few are near each other. */
+    private function twice(KitPart $part): void
+    {
+        $boxes = array_map(static fn (array $piece): Box2 => $piece[0]->bounds(), $part->register);
+        uasort($boxes, static fn (Box2 $a, Box2 $b): int => $a->y0 <=> $b->y0);
+        $order = array_keys($boxes);
+        foreach ($order as $k => $i) {
+            for ($n = $k + 1; isset($order[$n]) && $boxes[$order[$n]]->y0 < $boxes[$i]->y1; $n++) {
+                $other = $order[$n];
+                if ($boxes[$i]->shared($boxes[$other]) === null) {
+                    continue;
+                }
+                $shared = Clip::sharedArea(new Region($part->register[$i][0]), new Region($part->register[$other][0]));
+                if ($shared > Tolerance::OVERLAP) {
+                    $text = sprintf('Piece %d of %s is cut from another piece', max($i, $other) + 1, $part->id);
+                    $this->add('set.twice', $part->id, $text, $shared);
+                }
             }
         }
     }

@@ -84,8 +84,10 @@ final class MakersTest extends TestCase
         $building = self::box();
         $kit = Kits::tried(Kit::derive($building, makers: [...Makers::all(), self::slates(self::LONG_MM)]));
         $beyond = [[0.0, 114.2], [96.3, 114.2], [96.3, 117.1], [0.0, 117.1]];
+        $before = [[0.0, 109.0], [96.3, 109.0], [96.3, 111.9], [0.0, 111.9]];
         $last = count((array) $kit['parts']) - 1;
-        foreach ([['outline', $beyond, 'set.strip'], ['at', [1.0, 0.0], 'set.body']] as [$key, $value, $code]) {
+        $spoilt = [['outline', $beyond, 'set.strip'], ['outline', $before, 'set.twice'], ['at', [1.0, 0.0], 'set.body']];
+        foreach ($spoilt as [$key, $value, $code]) {
             /** @var array<string, mixed> $wrong */
             $wrong = array_replace_recursive($kit, ['parts' => [$last => ['form' => ['register' => [39 => [$key => $value]]]]]]);
             $found = array_map(static fn (Finding $f): string => $f->code, DryFit::check($wrong, $building)->findings);

@@ -36,6 +36,8 @@ describe('Skin', () => {
     expect(screen.getByText('43 mm ÷ 3 mm: 15 rows.')).toBeInTheDocument();
     fireEvent.click(screen.getByLabelText('felt'));
     expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.roof.finish', value: 'felt' }]);
+    fireEvent.change(screen.getByLabelText('laid'), { target: { value: 'strips' } });
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.roof.laid', value: 'strips' }]);
     expect(screen.queryByLabelText('ashlar')).toBeNull();
   });
 });

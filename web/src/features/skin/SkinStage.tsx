@@ -71,6 +71,7 @@ export function SkinStage() {
       <aside className="sheet" aria-label="Figures">
         <h2>{isRoof ? `Roof of ${called}` : wall.title}</h2>
         {isRoof && roof.rows !== null && <p>{roof.rows}</p>}
+        {isRoof && <Laid path={roof.path.replace(/finish$/, 'laid')} />}
         {!isRoof && !described && (
           <p className="quiet">This wall is not described yet; add an opening to it under Shell first.</p>
         )}
@@ -125,6 +126,24 @@ function More({ view, shown, onShown }: { view: View; shown: string; onShown: (s
     );
   }
   return <OwnPapers papers={view.skin.papers}>{nav}</OwnPapers>;
+}
+
+/** How slates and tiles go on. */
+function Laid({ path }: { path: string }) {
+  const { state, save } = useBuilding();
+  return (
+    <SelectField
+      label="laid"
+      path={path}
+      value={textAt(state.document, path) || 'paper'}
+      choices={[
+        ['paper', 'as one paper'],
+        ['strips', 'in strips, slit'],
+        ['pieces', 'piece by piece'],
+      ]}
+      onChange={(value) => save([{ op: 'set', path, value }])}
+    />
+  );
 }
 
 /** Papers as they are printed and cut. */
