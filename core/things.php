@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Chartula\Core\Things\Arch\Arch;
 use Chartula\Core\Things\Band\Band;
 use Chartula\Core\Things\Chimney\Chimney;
+use Chartula\Core\Things\CornerQuoins\CornerQuoins;
 use Chartula\Core\Things\Facing\Facing;
 use Chartula\Core\Things\HoodMould\HoodMould;
 use Chartula\Core\Things\Keystone\Keystone;
@@ -25,6 +26,7 @@ return [
     Quoins::class,
     Surround::class,
     Band::class,
+    CornerQuoins::class,
     Facing::class,
     Poster::class,
     Chimney::class,

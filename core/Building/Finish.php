@@ -68,6 +68,18 @@ enum Finish: string
         };
     }
 
+    /** The pitch at which it is usually laid, for a roof of which nobody knows it, degrees; null where there is none. */
+    public function usualPitch(): ?float
+    {
+        return match ($this) {
+            self::Slate, self::Pantile => 35.0,
+            self::StoneSlate, self::PlainTile => 45.0,
+            self::Corrugated, self::Felt => 15.0,
+            self::Lead, self::Zinc => 5.0,
+            default => null,
+        };
+    }
+
     /** As it is called in a sentence. */
     public function words(): string
     {

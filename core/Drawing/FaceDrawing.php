@@ -53,6 +53,7 @@ final readonly class FaceDrawing
 
                 continue;
             }
+            $shape = $shape->runningOn($wall);
             // A joint runs round it too.
             $joint = $art->pattern->joint();
             $bed = $joint > 0.0 ? Offset::lines($shape->ring, array_fill(0, $shape->ring->count(), $joint)) : $shape->ring;

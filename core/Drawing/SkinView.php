@@ -78,6 +78,8 @@ final readonly class SkinView
 
         return [
             'block' => $block->id, 'path' => "$block->path.roof.finish", 'finish' => $block->roof->finish->value,
+            'usual_pitch' => $block->roof->kind->isPitched() ? $block->roof->finish->usualPitch() : null,
+            'words' => $block->roof->finish->words(),
             'papers' => array_map(
                 static fn (LabelledPart $p): string => $p->part->id,
                 array_values(array_filter($kit->parts, $isPaper)),

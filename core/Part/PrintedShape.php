@@ -7,8 +7,11 @@ namespace Chartula\Core\Part;
 use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Tone;
+use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Pattern\Pattern;
 
 /**
@@ -47,6 +50,28 @@ final readonly class PrintedShape
         $units = array_map(static fn (Ring $r): Ring => $r->moved($dx, $dy), $this->units);
 
         return $this->with(ring: $this->ring->moved($dx, $dy), units: $units);
+    }
+
+    /** With what of it lies at an end of the face drawn on to the sides of a box round that. */
+    public function runningOn(Box2 $to): self
+    {
+        $box = $this->ring->bounds();
+        $at = static fn (float $is, float $side): bool => abs($is - $side) < Tolerance::MEET;
+        $on = fn (Vec2 $p): Vec2 => new Vec2(
+            match (true) {
+                in_array('left', $this->runsOn, true) && $at($p->x, $box->x0) => min($p->x, $to->x0),
+                in_array('right', $this->runsOn, true) && $at($p->x, $box->x1) => max($p->x, $to->x1),
+                default => $p->x,
+            },
+            match (true) {
+                in_array('foot', $this->runsOn, true) && $at($p->y, $box->y0) => min($p->y, $to->y0),
+                in_array('top', $this->runsOn, true) && $at($p->y, $box->y1) => max($p->y, $to->y1),
+                default => $p->y,
+            },
+        );
+        $ring = static fn (Ring $r): Ring => new Ring(array_map($on, $r->points));
+
+        return $this->runsOn === [] ? $this : $this->with(ring: $ring($this->ring), units: array_map($ring, $this->units));
     }
 
     public function receding(?Homography $map): self

@@ -80,6 +80,7 @@ final readonly class ProblemText
         'thing.blocked' => 'another wall, block or roof stands where this {what} would be; move it',
         'chimney.too-thin' => 'this {what} is too thin for a box of its card; make it of layers, or of thinner card',
         'thing.in-the-way' => 'this {what} would stand where another {other} stands; move one of them',
+        'thing.too-many' => 'this {what} would be of more than 500 stones; make one of them higher',
         'thing.no-plot' => 'there is no plot for it to stand on; describe the plot first',
         'thing.no-track' => 'there is no track “{given}” on the plot',
         'head.rise-too-great' => 'a rise of {rise} over a width of {width} is more than a half circle; it must be under {limit}',

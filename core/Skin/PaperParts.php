@@ -255,7 +255,13 @@ final readonly class PaperParts
 
     private static function shape(Claim $claim, Building $building, WallForm $wall): PrintedShape
     {
-        $shape = PrintedShape::of($claim);
+        $box = $claim->ring->bounds();
+        $face = Box2::around(array_merge(...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
+        // Of one that recedes the claim is of the wall as it is.
+        $shape = PrintedShape::of($claim)->with(runsOn: $wall->receding !== null ? [] : array_keys(array_filter([
+            'left' => $box->x0 < $face->x0 + Tolerance::MEET, 'right' => $box->x1 > $face->x1 - Tolerance::MEET,
+            'foot' => $box->y0 < $face->y0 + Tolerance::MEET, 'top' => $box->y1 > $face->y1 - Tolerance::MEET,
+        ])));
         $paper = $wall->receding === null ? $claim->paper : null;
         $own = $building->papers[$claim->paper ?? ''] ?? null;
         if ($claim->covering === null) {
@@ -273,17 +279,8 @@ final readonly class PaperParts
         }
         $colour = $claim->feature->said->text('colour');
         $pattern = $colour === null ? $pattern : $pattern->inPalette(Palette::of($colour), null);
-        $box = $claim->ring->bounds();
-        $face = Box2::around(array_merge(...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
 
-        return $shape->with(
-            tone: new Tone($pattern->palette()->all()[0], $pattern->ground()), pattern: $pattern,
-            // Of one that recedes the claim is of the wall as it is.
-            runsOn: $wall->receding !== null ? [] : array_keys(array_filter([
-                'left' => $box->x0 < $face->x0 + Tolerance::MEET, 'right' => $box->x1 > $face->x1 - Tolerance::MEET,
-                'foot' => $box->y0 < $face->y0 + Tolerance::MEET, 'top' => $box->y1 > $face->y1 - Tolerance::MEET,
-            ])),
-        );
+        return $shape->with(tone: new Tone($pattern->palette()->all()[0], $pattern->ground()), pattern: $pattern);
     }
 
     /**

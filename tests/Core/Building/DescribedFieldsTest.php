@@ -43,7 +43,7 @@ final class DescribedFieldsTest extends TestCase
     /** Where things of the fullest document are, by what they may stand on. */
     private const ON = [
         'wall' => ['edge' => 'front'], 'openings' => ['edge' => 'front', 'openings' => ['w1', 'w1-2']],
-        'roof-line' => ['edge' => 'front', 'line' => 'ridge'],
+        'roof-line' => ['edge' => 'front', 'line' => 'ridge'], 'corner' => ['corner' => 3],
     ];
 
     /** By what a field holds: something that it cannot hold. */

@@ -639,6 +639,8 @@ export interface View {
     roofs: {
       block: string;
       path: string;
+      usual_pitch: number | null;
+      words: string;
       finish: string;
       papers: string[];
       rows: string | null;

@@ -227,7 +227,15 @@ export const hut = (): Derived => ({
         { key: 'bare', words: 'bare card', walls: true, roofs: true },
       ],
       roofs: [
-        { block: 'main', path: 'blocks.0.roof.finish', finish: 'bare', papers: [], rows: '43 mm ÷ 3 mm: 15 rows.' },
+        {
+          block: 'main',
+          path: 'blocks.0.roof.finish',
+          finish: 'bare',
+          usual_pitch: null,
+          words: 'bare card',
+          papers: [],
+          rows: '43 mm ÷ 3 mm: 15 rows.',
+        },
       ],
     },
     shelf: [

@@ -33,6 +33,17 @@ describe('Prototype', () => {
     expect(save).toHaveBeenCalledWith([{ op: 'block-to-chimney', block: 'main' }]);
   });
 
+  it('takes the bricks of a usual size', () => {
+    const { save } = showIn(hutState(), <PrototypeStage />, hut());
+    expect(screen.getByLabelText('usual bricks')).toHaveDisplayValue('imperial');
+    fireEvent.change(screen.getByLabelText('usual bricks'), { target: { value: '2' } });
+    expect(save).toHaveBeenCalledWith([
+      { op: 'set', path: 'gauge.brick', value: '225mm' },
+      { op: 'set', path: 'gauge.course', value: '75mm' },
+      { op: 'set', path: 'gauge.joint', value: '10mm' },
+    ]);
+  });
+
   it('takes another scale', () => {
     const { save } = showIn(hutState(), <PrototypeStage />, hut());
     fireEvent.change(screen.getByLabelText('usual scales'), { target: { value: '1:148' } });

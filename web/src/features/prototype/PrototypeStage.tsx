@@ -6,6 +6,7 @@ import { WallChooser } from '../../drawing/WallChooser';
 import { entriesAt } from '../../document/entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
+import { GAUGES } from './gauges';
 import { TextField } from '../../ui/TextField';
 import { Kinds } from '../../document/Kinds';
 import { textAt, useBuilding } from '../../document/context';
@@ -202,9 +203,23 @@ function Prototype() {
   const { state, save } = useBuilding();
   const text = (path: string) => textAt(state.document, path);
   const scale = text('scale');
+  const said = (key: 'brick' | 'course' | 'joint') => text(`gauge.${key}`) || GAUGES[0][key];
+  const gauge = GAUGES.findIndex(
+    (one) => one.brick === said('brick') && one.course === said('course') && one.joint === said('joint'),
+  );
+  const set = (key: string, value: string) => ({ op: 'set' as const, path: `gauge.${key}`, value });
   return (
     <>
       <h3 className="mt-3">Brickwork, joint included</h3>
+      <SelectField
+        label="usual bricks"
+        value={String(gauge)}
+        choices={[...GAUGES.map((one, i) => [String(i), one.name] as const), ['-1', 'others'] as const]}
+        onChange={(next) => {
+          const one = GAUGES[Number(next)];
+          if (one !== undefined) save(['brick', 'course', 'joint'].map((key) => set(key, one[key as 'brick'])));
+        }}
+      />
       <LengthField label="brick" path="gauge.brick" value={text('gauge.brick') || '9in'} />
       <LengthField label="course" path="gauge.course" value={text('gauge.course') || '3in'} />
       <LengthField label="joint" path="gauge.joint" value={text('gauge.joint') || '3/8in'} />

@@ -5,9 +5,10 @@ import { textAt, useBuilding } from '../../document/context';
 
 const HAVE_PITCH = ['gable', 'hip', 'half-hip', 'lean-to', 'mansard'];
 
-/** The pitch of another block, or of a building that was taken for a neighbour, in one press. */
+/** Where nobody knows the pitch: that of another block, of a building that was taken for a neighbour, or of what it is covered with. */
 export function NeighboursPitch({ block, blocks }: { block: number; blocks: PlanBlock[] }) {
-  const { state, save } = useBuilding();
+  const { state, derived, save } = useBuilding();
+  const covered = derived?.view.skin.roofs.find((one) => one.path === `blocks.${block}.roof.finish`);
   const pitchOf = (at: number) => textAt(state.document, `blocks.${at}.roof.pitch`);
   const own = pitchOf(block);
   if (!HAVE_PITCH.includes(textAt(state.document, `blocks.${block}.roof.kind`))) return null;
@@ -16,6 +17,7 @@ export function NeighboursPitch({ block, blocks }: { block: number; blocks: Plan
     ...entriesAt(state.document, 'plot.neighbours').map(
       (one) => [textAt(one, 'name'), textAt(one, 'of.pitch')] as const,
     ),
+    [`${covered?.words ?? ''} usually are`, String(covered?.usual_pitch ?? '')] as const,
   ].filter(([, pitch]) => pitch !== '' && Number(pitch) > 0 && pitch !== own);
   if (others.length === 0) return null;
   return (

@@ -14,6 +14,14 @@ describe('Roof', () => {
     expect(save).toHaveBeenCalledWith([{ op: 'choose', path: 'blocks.0.roof.kind', value: 'hip' }]);
   });
 
+  it('offers a pitch that nobody knows', () => {
+    const derived = hut();
+    derived.view.skin.roofs = derived.view.skin.roofs.map((one) => ({ ...one, usual_pitch: 45, words: 'plain tiles' }));
+    const { save } = showIn(hutState(), <RoofStage />, derived);
+    fireEvent.click(screen.getByRole('button', { name: '45°, as plain tiles usually are' }));
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.roof.pitch', value: 45 }]);
+  });
+
   it('says of one edge what the roof does over it', () => {
     const edge = hut().view.plan.blocks[0]?.edges[0];
     if (edge === undefined) throw new Error('The hut has a front');

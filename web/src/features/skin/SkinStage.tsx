@@ -171,7 +171,7 @@ function Papers({ papers, isRoof }: { papers: readonly Part[]; isRoof: boolean }
       </div>
       <p className="quiet">
         {isRoof
-          ? 'Solid lines are cut, dashed ones folded. At eaves and verges the paper is turned down over the card’s edge; strips go over ridges and hips.'
+          ? 'Solid lines are cut, dashed ones folded. A paper is turned down over the card’s edge at eaves and verges; rows that are cut apart lie each over the one before it. Strips go over ridges and hips.'
           : 'Solid lines are cut, dashed ones folded. Flaps turn into the openings; laps go round the corner under the neighbour’s paper, which stops flush.'}
       </p>
     </>
