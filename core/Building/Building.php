@@ -45,6 +45,12 @@ final readonly class Building
     ) {
     }
 
+    /** Whether a paper lies on a wall: none does on a textured sheet, which shows itself. */
+    public function papers(Wall $wall): bool
+    {
+        return $wall->isCovered() && ($this->methods->stacks[$wall->stack] ?? null)?->texture() === null;
+    }
+
     /**
      * Gives the building with everything so many times as large, which is another scale; bricks and courses keep their size on the
      * model, and so do figures beside it.

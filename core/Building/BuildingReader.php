@@ -16,6 +16,7 @@ use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Stock\BuiltInStock;
 use Chartula\Core\Stock\Stock;
+use Chartula\Core\Stock\Texture;
 use LogicException;
 use stdClass;
 
@@ -197,7 +198,7 @@ final readonly class BuildingReader
             if (preg_match('/^[a-z0-9.-]{1,32}$/D', $id) !== 1) {
                 $entry->fault('id-shape', ['given' => mb_substr($id, 0, 40)]);
             }
-            if (! $entry->isObject(['kind', 'thickness'], ['name', 'sheet', 'price'])) {
+            if (! $entry->isObject(['kind', 'thickness'], ['name', 'sheet', 'price', 'texture'])) {
                 continue;
             }
             $kind = $entry->get('kind')?->choice(Stock::KINDS);
@@ -209,12 +210,30 @@ final readonly class BuildingReader
             }
             $name = $entry->get('name')?->text(Stock::LONGEST_NAME);
             $price = self::price($entry->get('price'));
+            $texture = self::texture($entry->get('texture'), $values);
             if ($kind !== null && $thickness !== null) {
-                $stocks[$id] = new Stock($id, $kind, $thickness->mm, $sheet, $price, true, $name === '' ? null : $name);
+                $stocks[$id] = new Stock($id, $kind, $thickness->mm, $sheet, $price, true, $name === '' ? null : $name, $texture);
             }
         }
 
         return $stocks;
+    }
+
+    private static function texture(?Node $node, Values $values): ?Texture
+    {
+        if ($node === null || ! $node->isObject(['of', 'pitch'], ['lines'])) {
+            return null;
+        }
+        $of = $node->get('of')?->choice(array_keys(Texture::KINDS));
+        $pitch = $values->model($node->get('pitch'));
+        $lines = $node->get('lines')?->choice(['across', 'up']);
+        if ($pitch !== null && $pitch->mm < Texture::LEAST_MM) {
+            $node->get('pitch')?->fault('length.too-short', ['given' => "{$pitch->mm} mm", 'least' => Texture::LEAST_MM.' mm']);
+
+            return null;
+        }
+
+        return $of === null || $pitch === null ? null : new Texture($of, $pitch->mm, $lines === 'up');
     }
 
     /** @return array<string, list<string>> places by the code of the remark that stays as it is there */

@@ -127,7 +127,7 @@ final readonly class Sketch
         $eaves = $scale->modelMm($block->eaves) - $scale->modelMm($block->base);
         $outline = $this->outline($block, $wall->edge, $length, $eaves);
         $openings = new OpeningsView($this->building, $length, $this->openings($wall));
-        $showsCourses = $wall->isCovered();
+        $showsCourses = $this->building->papers($wall);
         $apex = max(array_map(static fn (Vec2 $p): float => $p->y, $outline->points));
 
         return [

@@ -13,6 +13,8 @@ use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\FaceArt;
+use Chartula\Core\Part\Mark;
+use Chartula\Core\Part\MarkKind;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\Pattern\Bricks;
 use Chartula\Core\Part\StackedArt;
@@ -27,7 +29,10 @@ final readonly class FinishChecks
     /** @return list<Check> */
     public static function all(Building $building, Kit $kit): array
     {
-        return [...self::roofs($building), ...self::laid($building, $kit), ...self::edges($building, $kit)];
+        return [
+            ...self::roofs($building), ...self::laid($building, $kit), ...self::textured($building, $kit),
+            ...self::edges($building, $kit),
+        ];
     }
 
     /** @return list<Check> coverings that are laid flatter than is usual */
@@ -69,6 +74,35 @@ final readonly class FinishChecks
                 $checks[] = new Check('roof.laid', Check::NOTE, $block->id, sprintf(
                     'The roof of %s is covered by papers as large as its slopes: only slates and tiles that lie in rows are cut as %s, and this is %s.',
                     $block->name, $block->roof->laid->words(), $block->roof->finish->words(),
+                ));
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> which way up textured sheets go on, how many lines they have, and that nothing is printed over them */
+    private static function textured(Building $building, Kit $kit): array
+    {
+        $lines = $textures = [];
+        foreach ($kit->parts as $labelled) {
+            [$part, $texture] = [$labelled->part, $labelled->part->stock->texture];
+            $marks = array_filter($part->marks, static fn (Mark $m): bool => $m->kind === MarkKind::Texture);
+            if ($texture !== null && $marks !== []) {
+                $textures[$part->of->block ?? ''][$part->stock->id] = $texture;
+                $place = static fn (Mark $m): float => $texture->isUpright ? $m->path[0]->x : $m->path[0]->y;
+                $at = array_map(static fn (Mark $m): string => sprintf('%.3f', $place($m)), $marks);
+                $lines[$part->of->block ?? ''][$part->stock->id][] = $labelled->label.' '.(count(array_unique($at)) + 1);
+            }
+        }
+        $checks = [];
+        foreach ($building->blocks as $block) {
+            foreach ($textures[$block->id] ?? [] as $stock => $texture) {
+                $checks[] = new Check('texture.lay', Check::NOTE, $block->id, sprintf(
+                    'Lay the lines of the templates on those of the sheet, %s, %s mm apart%s. Of them there are: %s. No paper goes over it.',
+                    $texture->words(), LengthFormat::trimmed($texture->pitch_mm, 2),
+                    $texture->laps() ? ', each over the one below: a thumbnail catches on its way up, not down' : '',
+                    implode(', ', $lines[$block->id][$stock] ?? []),
                 ));
             }
         }

@@ -243,7 +243,7 @@ final readonly class Surfaces
         $foot = $wall->ground === null || $ground === null ? 0.0 : min(0.0, min($ground) - $this->building->methods->bury_mm);
         $section = $this->section($i, $block, $edge, $solids, $foot, $key);
         $top = $section->topLine(0.0);
-        $isPapered = $wall->isCovered();
+        $isPapered = $this->building->papers($wall);
         $openings = [];
         foreach ($wall->openings as $opening) {
             for ($k = 0; $k < $opening->count; $k++) {

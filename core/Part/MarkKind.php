@@ -17,6 +17,9 @@ enum MarkKind: string
     /** A joint between the boards of a door, which is to be seen. */
     case Plank = 'plank';
 
+    /** Where a line of a textured sheet lies on what is cut of it. */
+    case Texture = 'texture';
+
     /** A line to draw or measure by. */
     case Guide = 'guide';
 }

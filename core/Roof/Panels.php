@@ -19,13 +19,16 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Meeting;
 use Chartula\Core\Part\Outline;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\RoofSeat;
+use Chartula\Core\Part\TextureMarks;
 use Chartula\Core\Stock\Stack;
+use Chartula\Core\Stock\Stock;
 use LogicException;
 
 /** The panels of all roofs, layer by layer. docs/formulas.md#panel-edges */
@@ -189,7 +192,7 @@ final class Panels
             $layer->stock, $layer->thickness_mm,
             new Outline($cut->outline, $edges, $inside?->turned($first)->outline),
             [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
-            $cut->holes,
+            $cut->holes, marks: self::texture($layer->stock, $k, $cut),
             roof: new RoofSeat(
                 $block->id,
                 $facet->name,
@@ -200,6 +203,16 @@ final class Panels
                 ),
             ),
         ));
+    }
+
+    /** @return list<Mark> where the lines of a textured sheet lie, from the eaves up, or along them */
+    private static function texture(Stock $stock, int $layer, Patch $cut): array
+    {
+        $box = $cut->outline->bounds();
+
+        return $layer > 0 || $stock->texture === null
+            ? []
+            : TextureMarks::of($stock->texture, $cut->region(), new Vec2($box->x0, $box->y0));
     }
 
     /** The corner at which it is begun: the left end of the eaves. */

@@ -18,9 +18,11 @@ use Chartula\Core\Measure\Figure;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
+use Chartula\Core\Part\TextureMarks;
 
 /** The card of all walls: what every other room that meets a wall asks. docs/formulas.md#corner */
 final class Walls
@@ -150,13 +152,24 @@ final class Walls
                 $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))],
                 $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
                 // Of a wall that is papered they stand on the paper: between card and paper nobody would see them.
-                marks: $k === 0 && ! $span->form->isPapered
-                    ? WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes))
-                    : [],
+                marks: $k === 0 && ! $span->form->isPapered ? [
+                    ...WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes)),
+                    ...self::texture($span, $shape),
+                ] : [],
             ));
         }
 
         return $pieces;
+    }
+
+    /** @return list<Mark> where the lines of a textured sheet lie: courses from the datum, upright ones from the wall's left end */
+    private static function texture(WallSpan $span, WallShape $shape): array
+    {
+        $texture = $span->stack->texture();
+
+        return $texture === null ? [] : TextureMarks::of(
+            $texture, new Region($shape->outline->ring, $shape->holes), new Vec2(0.0, -$span->form->frame->origin->z),
+        );
     }
 
     /** @return list<WallShape> bevelled where it is mitred and under slopes, else square; without what is too narrow for its mitres */

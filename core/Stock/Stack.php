@@ -22,6 +22,12 @@ final readonly class Stack
         return array_map(static fn (Layer $layer): float => $layer->thickness_mm, $this->layers);
     }
 
+    /** What is scribed or pressed into its outside. */
+    public function texture(): ?Texture
+    {
+        return $this->layers[0]->stock->texture;
+    }
+
     /** How far the outside face of layer $index lies behind the stack's, mm. */
     public function depthOf(int $index): float
     {

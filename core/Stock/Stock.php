@@ -16,6 +16,7 @@ final readonly class Stock
      * @param  ?string  $name  what a person calls it, where it is not one of the usual ones
      * @param  array{float, float}  $sheet_mm  width and height
      * @param  bool  $measured  whether the thickness was typed by the person rather than being the usual one
+     * @param  ?Texture  $texture  what is scribed or pressed into it
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class Stock
         public ?string $price,
         public bool $measured,
         public ?string $name = null,
+        public ?Texture $texture = null,
     ) {
     }
 

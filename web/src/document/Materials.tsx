@@ -5,6 +5,7 @@ import { textAt, useBuilding } from './context';
 import { SelectField } from '../ui/SelectField';
 import { Layers } from './Layers';
 import { StockField } from './StockField';
+import { StockTexture } from './StockTexture';
 
 const KINDS = [
   ['board', 'board'],
@@ -55,6 +56,11 @@ export function Materials() {
         .filter((stock) => used.has(stock.id) || isOwn(state.document.stock, stock))
         .map((stock) => (
           <StockField key={stock.id} stock={stock} />
+        ))}
+      {shelf
+        .filter((stock) => isOwn(state.document.stock, stock))
+        .map((stock) => (
+          <StockTexture key={stock.id} stock={stock} />
         ))}
       <NewStock />
     </section>

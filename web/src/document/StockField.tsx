@@ -44,6 +44,6 @@ export function StockField({ stock }: { stock: ShelfStock }) {
 }
 
 /** Ids of stocks have points in them. */
-function keyOf(id: string): string {
+export function keyOf(id: string): string {
   return id.replaceAll('.', '~.');
 }

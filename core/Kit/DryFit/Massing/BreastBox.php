@@ -78,7 +78,7 @@ final readonly class BreastBox
         [$asSaid, $cut, $stack] = $runs;
         $mm = static fn (?RealLength $l): float => $l === null ? 0.0 : $building->scale->modelMm($l);
         $said = $feature->said;
-        $behind = $mass->block->walls[$place->edge ?? 0]->isCovered() ? $building->methods->paper->thickness_mm : 0.0;
+        $behind = $building->papers($mass->block->walls[$place->edge ?? 0]) ? $building->methods->paper->thickness_mm : 0.0;
         $card = self::card($building, $feature);
         $deep = $mm($said->real('d')) - $behind;
         $isBox = $said->text('of') === 'box' || ($said->text('of') !== 'solid' && min($deep, $stack->length()) >= self::LEAST_BOX * $card);

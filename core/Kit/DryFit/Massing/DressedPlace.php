@@ -85,7 +85,7 @@ final readonly class DressedPlace
                 && abs(($other->said->real('h')->mm ?? 0.0) - ($own->said->real('h')->mm ?? 0.0)) < Tolerance::MEET
                 && in_array($other->said->text('as'), ['raised', 'both'], true);
             if ($goesOn) {
-                $on = self::frontOf($building, $next->isCovered(), $other);
+                $on = self::frontOf($building, $building->papers($next), $other);
                 $places[] = $this->with(of: '', box: new Box2($this->box->x0, $this->box->y0, $this->box->x1 + $on, $this->box->y1));
             }
         }

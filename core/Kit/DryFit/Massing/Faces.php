@@ -134,7 +134,7 @@ final readonly class Faces
         $building = $this->massing->building;
         [$from, $to] = [$mass->ring->point($edge), $mass->ring->point($edge + 1)];
         $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
-        $isPapered = $wall->isCovered();
+        $isPapered = $building->papers($wall);
         $isShorter = in_array($edge, $mass->changed, true);
         $openings = [];
         foreach ($wall->openings as $opening) {
