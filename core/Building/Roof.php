@@ -34,6 +34,7 @@ final readonly class Roof
         public ?string $paper = null,
         public ?string $palette = null,
         public RoofLaid $laid = RoofLaid::Paper,
+        public bool $hasOpenValleys = false,
     ) {
     }
 

@@ -52,6 +52,8 @@ final readonly class RoofFields
             Field::optional('overhang', 'overhang', GroupType::gathering($overhang), (object) [])->saying('level, from the footprint line'),
             Field::optional('finish', 'finish', Finish::choice(), 'bare')->offTheForm(),
             Field::optional('laid', 'laid', RoofLaid::choice(), 'paper')->offTheForm(),
+            Field::optional('valleys', 'valleys', ChoiceType::of(['close' => 'closed', 'open' => 'open, lined with lead']), 'close')
+                ->offTheForm(),
             Field::optional('paper', 'in a paper of your own', NamedType::paper())->offTheForm(),
             Field::optional('palette', 'in colours of your own', NamedType::palette())->offTheForm(),
             Field::optional('edges', 'edges', new ListType(self::edge(), 'Edge', FootprintReader::MOST_CORNERS))->offTheForm()

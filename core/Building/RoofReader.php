@@ -50,7 +50,7 @@ final readonly class RoofReader
             ? null
             : new Roof(
                 $kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path, $said->text('paper'), $said->text('palette'),
-                RoofLaid::tryFrom($said->text('laid') ?? '') ?? RoofLaid::Paper,
+                RoofLaid::tryFrom($said->text('laid') ?? '') ?? RoofLaid::Paper, $said->text('valleys') === 'open',
             );
     }
 

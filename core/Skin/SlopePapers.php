@@ -7,6 +7,8 @@ namespace Chartula\Core\Skin;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\OwnPaper;
 use Chartula\Core\Building\RoofLaid;
+use Chartula\Core\Form\Claims\Tone;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\Figure;
@@ -22,6 +24,7 @@ use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Pattern\Pattern;
+use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Repeats;
 use Chartula\Core\Part\Score;
@@ -33,6 +36,9 @@ use Chartula\Core\Roof\RoofPanel;
 /** A paper on each slope that has a covering, turned down over its card at eaves and verges. docs/formulas.md#coverings */
 final readonly class SlopePapers
 {
+    /** Lead shows so far on either side of an open valley, real millimetres: five inches. */
+    private const VALLEY_MM = 127.0;
+
     /** A shorter edge has nothing turned down over it. */
     private const LEAST_EDGE_MM = 1.0;
 
@@ -191,6 +197,28 @@ final readonly class SlopePapers
         assert($shown !== null);
 
         return (new Covering($shown, 0.0))
-            ->artwork(new CoveredFace($datum, [$box->x0, $box->x1]));
+            ->artwork(new CoveredFace($datum, [$box->x0, $box->x1], dressings: $this->valleys($panel)));
+    }
+
+    /** @return list<PrintedShape> the lead that shows along open valleys */
+    private function valleys(RoofPanel $panel): array
+    {
+        $roof = $this->panels->form->blocks[$panel->facet->block]->block->roof;
+        [$card, $wide] = [$panel->part, self::VALLEY_MM / $this->building->scale->ratio];
+        $shapes = [];
+        foreach ($roof->hasOpenValleys ? $card->outline->edges : [] as $i => $edge) {
+            $ring = $card->outline->ring;
+            if ($edge->name !== 'valley' || $ring->edgeLength($i) < self::LEAST_EDGE_MM) {
+                continue;
+            }
+            [$from, $to] = [$ring->point($i), $ring->point($i + 1)];
+            $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
+            // The paper lies to the left of its edge; beyond it the lead is printed as far as anything is.
+            [$in, $out] = [(new Vec2(-$along->y, $along->x))->times($wide), (new Vec2($along->y, -$along->x))->times(FaceArt::MORE_MM)];
+            $lead = new Ring([$from->plus($out), $to->plus($out), $to->plus($in), $from->plus($in)]);
+            $shapes[] = new PrintedShape($lead, [], new Tone(Tone::LEAD, Tone::LEAD), of: "valley-$i");
+        }
+
+        return $shapes;
     }
 }

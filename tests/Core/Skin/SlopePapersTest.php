@@ -8,6 +8,7 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Derivation;
 use Chartula\Core\Labelling\LabelledPart;
+use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Pattern\Rows;
@@ -179,6 +180,42 @@ final class SlopePapersTest extends TestCase
             }
         }
         self::assertGreaterThan(60, $covered);
+    }
+
+    /** Five inches of lead, 1.667, on either side of every valley, printed on as far beyond it as anything is; else none. */
+    public function testOpenValleysShowLead(): void
+    {
+        $document = JsonText::decode(Kits::exampleText('creamery'));
+        foreach (is_array($document->blocks) ? array_keys($document->blocks) : [] as $i) {
+            $document = BuildingGenerator::with($document, "blocks.$i.roof.finish", 'slate');
+        }
+        $closed = Kits::of($document);
+        foreach (is_array($document->blocks) ? array_keys($document->blocks) : [] as $i) {
+            $document = BuildingGenerator::with($document, "blocks.$i.roof.valleys", 'open');
+        }
+        $derived = Kits::of($document);
+        self::assertSame(count($closed->dryFit->findings), count($derived->dryFit->findings));
+        $seen = 0;
+        foreach ($derived->kit->parts as $labelled) {
+            $card = $labelled->part;
+            $isCard = $card->of->layer === 'carrier' && $card->of->feature === null && str_contains($card->name, 'slope');
+            $art = $isCard ? $derived->kit->part("$card->id-paper")->part->art : null;
+            if (! $art instanceof FaceArt) {
+                continue;
+            }
+            $valleys = array_keys(array_filter($card->outline->edges, static fn (Edge $e): bool => $e->name === 'valley'));
+            self::assertCount(count($valleys), $art->dressings, $card->id);
+            foreach ($valleys as $k => $edge) {
+                $lead = $art->dressings[$k];
+                self::assertSame('#8a9096', $lead->tone->unit);
+                $long = $card->outline->ring->edgeLength($edge);
+                self::assertEqualsWithDelta($long * (127.0 / 76.2 + 2.0), $lead->ring->area(), 1e-6);
+                $seen++;
+            }
+            $was = $closed->kit->part("$card->id-paper")->part;
+            self::assertSame([], $was->art instanceof FaceArt ? $was->art->dressings : null);
+        }
+        self::assertGreaterThanOrEqual(2, $seen);
     }
 
     private static function office(string $finish): Derivation

@@ -71,7 +71,7 @@ export function SkinStage() {
       <aside className="sheet" aria-label="Figures">
         <h2>{isRoof ? `Roof of ${called}` : wall.title}</h2>
         {isRoof && roof.rows !== null && <p>{roof.rows}</p>}
-        {isRoof && <Laid path={roof.path.replace(/finish$/, 'laid')} />}
+        {isRoof && <Laid path={roof.path.replace(/\.finish$/, '')} />}
         {!isRoof && !described && (
           <p className="quiet">This wall is not described yet; add an opening to it under Shell first.</p>
         )}
@@ -128,21 +128,30 @@ function More({ view, shown, onShown }: { view: View; shown: string; onShown: (s
   return <OwnPapers papers={view.skin.papers}>{nav}</OwnPapers>;
 }
 
-/** How slates and tiles go on. */
+/** How slates and tiles go on, and what shows where two slopes meet in a valley. */
 function Laid({ path }: { path: string }) {
   const { state, save } = useBuilding();
-  return (
+  const field = (key: string, label: string, choices: readonly (readonly [string, string])[]) => (
     <SelectField
-      label="laid"
-      path={path}
-      value={textAt(state.document, path) || 'paper'}
-      choices={[
+      label={label}
+      path={`${path}.${key}`}
+      value={textAt(state.document, `${path}.${key}`) || (choices[0]?.[0] ?? '')}
+      choices={choices}
+      onChange={(value) => save([{ op: 'set', path: `${path}.${key}`, value }])}
+    />
+  );
+  return (
+    <>
+      {field('laid', 'laid', [
         ['paper', 'as one paper'],
         ['strips', 'in strips, slit'],
         ['pieces', 'piece by piece'],
-      ]}
-      onChange={(value) => save([{ op: 'set', path, value }])}
-    />
+      ])}
+      {field('valleys', 'valleys', [
+        ['close', 'closed'],
+        ['open', 'open, lined with lead'],
+      ])}
+    </>
   );
 }
 
