@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Geometry\Box2;
@@ -13,7 +12,6 @@ use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
-use Chartula\Core\Skin\Coverings;
 
 /** A building's front as it is papered, small: how it is known again among others. Millimetres of the picture. */
 final readonly class FrontPicture
@@ -53,7 +51,7 @@ final readonly class FrontPicture
         foreach ($shapes as $shape) {
             $on = static fn (Ring $r): Ring => $r->scaled($scale)->moved($dx, $dy);
             $region = new Region($on($shape['region']->outline), array_map($on, $shape['region']->holes));
-            self::shape($drawing, $region, $shape['kind'], Coverings::tone(Finish::tryFrom($shape['finish']) ?? Finish::Bare, $building));
+            self::shape($drawing, $region, $shape['kind'], $shape['colour']);
             if ($course >= self::LEAST_COURSE && str_starts_with($shape['finish'], 'brick-')) {
                 self::courses($drawing, $region, $course, $skin->mortar);
             }

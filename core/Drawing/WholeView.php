@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\Roof;
+use Chartula\Core\Building\Wall;
 use Chartula\Core\Drawing\Guide\Leaf;
 use Chartula\Core\Drawing\Guide\Painter;
 use Chartula\Core\Form\Claims\Seen;
@@ -30,7 +31,7 @@ use Chartula\Core\Trim\PaneHoles;
  * datum.
  *
  * @phpstan-type Link array{from: float, to: float, opening: null, size: array<string, string|float>, bricks: string}
- * @phpstan-type Shape array{kind: string, region: Region, wall: ?string, opening: ?string, finish: string}
+ * @phpstan-type Shape array{kind: string, region: Region, wall: ?string, opening: ?string, finish: string, colour: ?string}
  */
 final readonly class WholeView
 {
@@ -65,24 +66,31 @@ final readonly class WholeView
         $shapes = [];
         foreach (Painter::inOrder($leaves, $this->to, $this->flat(...)) as [$region, $i]) {
             if ($shown[$i] instanceof Seen) {
-                $finish = $shown[$i]->finish->value;
-                $shapes[] = ['kind' => 'wall', 'region' => $region, 'wall' => null, 'opening' => null, 'finish' => $finish];
+                $shapes[] = ['kind' => 'wall', 'region' => $region, 'wall' => null, 'opening' => null] + $this->covered($shown[$i]);
 
                 continue;
             }
             if ($shown[$i] instanceof Facet) {
-                $finish = $this->form->blocks[$shown[$i]->block]->block->roof->finish->value;
-                $shapes[] = ['kind' => 'roof', 'region' => $region, 'wall' => null, 'opening' => null, 'finish' => $finish];
+                $roof = $this->form->blocks[$shown[$i]->block]->block->roof;
+                $shapes[] = ['kind' => 'roof', 'region' => $region, 'wall' => null, 'opening' => null] + $this->covered($roof);
 
                 continue;
             }
             [$wall, $patch] = $shown[$i];
             $key = $this->key($wall);
-            $shapes[] = ['kind' => 'wall', 'region' => $region, 'wall' => $key, 'opening' => null, 'finish' => $wall->wall->finish->value];
+            $shapes[] = ['kind' => 'wall', 'region' => $region, 'wall' => $key, 'opening' => null] + $this->covered($wall->wall);
             array_push($shapes, ...$this->openings($wall, $patch, $key));
         }
 
         return $shapes;
+    }
+
+    /** @return array{finish: string, colour: ?string} what is seen of it from afar */
+    private function covered(Roof|Seen|Wall $of): array
+    {
+        [$paper, $palette] = $of instanceof Seen ? [null, null] : [$of->paper, $of->palette];
+
+        return ['finish' => $of->finish->value, 'colour' => Coverings::tone($of->finish, $this->building, $paper, $palette)];
     }
 
     /**
@@ -144,7 +152,7 @@ final readonly class WholeView
             if (! $patch->region()->contains($opening->ring()->bounds()->centre())) {
                 continue;
             }
-            $one = ['wall' => $key, 'opening' => $opening->id, 'finish' => ''];
+            $one = ['wall' => $key, 'opening' => $opening->id, 'finish' => '', 'colour' => null];
             $shapes[] = ['kind' => $opening->opening->style->kind->value, 'region' => $on($opening->ring())] + $one;
             foreach ($holes->of($opening) as $pane) {
                 $shapes[] = ['kind' => 'pane', 'region' => $on($pane->moved($opening->left, $opening->sill))] + $one;
@@ -162,10 +170,9 @@ final readonly class WholeView
     public function toArray(): array
     {
         $seen = $this->shapes();
-        $tone = fn (Finish $finish): ?string => Coverings::tone($finish, $this->building);
         $shapes = array_map(static fn (array $shape): array => [
             'kind' => $shape['kind'], 'wall' => $shape['wall'], 'opening' => $shape['opening'], 'finish' => $shape['finish'],
-            'colour' => $shape['finish'] === '' ? null : $tone(Finish::from($shape['finish'])),
+            'colour' => $shape['colour'],
             'ring' => $shape['region']->outline->toArray(),
             'holes' => array_map(static fn (Ring $r): array => $r->toArray(), $shape['region']->holes),
         ], $seen);

@@ -55,12 +55,10 @@ final readonly class Coverings
         });
     }
 
-    /** The colour of most of its units; null where the finish is bare card. */
-    public static function tone(Finish $finish, Building $building): ?string
+    /** All of it as one colour: that of most of its units, or of a picture; null where it is bare card. */
+    public static function tone(Finish $finish, Building $building, ?string $paper = null, ?string $palette = null): ?string
     {
-        $pattern = (new self($building))->pattern($finish);
-
-        return $pattern === null ? null : $pattern->palette()->all()[0];
+        return self::of($finish, $building, $paper, $palette)?->pattern->palette()->all()[0];
     }
 
     private function coloured(Finish $finish): ?Pattern

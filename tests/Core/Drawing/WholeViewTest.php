@@ -13,6 +13,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\BuildingGenerator;
 use Tests\Support\Kits;
+use Tests\Support\OnePicture;
 
 /** A whole side with all blocks in their places. */
 final class WholeViewTest extends TestCase
@@ -37,6 +38,22 @@ final class WholeViewTest extends TestCase
         }
         // The hall's three windows of 4 ft begin 3 ft from its left, 8 ft apart.
         self::assertEqualsWithDelta([12.0, 16.0, 16.0, 16.0, 16.0, 16.0], array_slice($chains[0], 0, 6), 0.01);
+    }
+
+    /** A wall in a paper of one's own, and a roof in colours of one's own, are seen as what they wear. */
+    public function testItWearsPapersAndColoursOfOnesOwn(): void
+    {
+        $document = JsonText::decode(Kits::exampleText('weigh-office'));
+        foreach ([
+            'papers' => [(object) OnePicture::of(620, 420, 21, 62)->said(['tone' => '#998877'])], 'blocks.0.walls.0.paper' => 'scan',
+            'palettes' => json_decode('[{"id": "c1", "name": "Green", "colours": [{"colour": "#456654"}]}]'),
+            'blocks.0.roof.finish' => 'slate', 'blocks.0.roof.palette' => 'c1',
+        ] as $path => $value) {
+            $document = BuildingGenerator::with($document, $path, $value);
+        }
+        $derived = Kits::of($document);
+        $seen = array_column((new WholeView($derived->building, $derived->kit->form, 'front'))->shapes(), 'colour', 'kind');
+        self::assertSame(['#998877', '#456654'], [$seen['wall'] ?? null, $seen['roof'] ?? null]);
     }
 
     /**
