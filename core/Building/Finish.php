@@ -80,6 +80,18 @@ enum Finish: string
         };
     }
 
+    /** How far apart its rows may be at the most so that each still laps over the one below, real millimetres; null where nothing laps. */
+    public function mostRow(): ?float
+    {
+        return match ($this) {
+            // Half of what a slate of 24 in, or a tile of 10 1/2, has beyond a lap of 2 in.
+            self::Slate, self::StoneSlate => 279.4,
+            self::PlainTile => 107.95,
+            self::Pantile => 292.1,
+            default => null,
+        };
+    }
+
     /** As it is called in a sentence. */
     public function words(): string
     {

@@ -20,6 +20,9 @@ final readonly class Roof
      * @param  RealLength  $parapet  how far the walls of a flat roof stand above its deck
      * @param  ?string  $paper  one of a person's own, in which the finish is printed
      * @param  ?string  $palette  one of a person's own, whose colours it has
+     * @param  ?RealLength  $row  from row to row of slates or tiles; null where that is usual for them
+     * @param  ?RealLength  $unit  how wide each is, likewise
+     * @param  ?string  $ridge_colour  of the tiles of ridges and hips, as #rrggbb; null where they are as the covering's usually are
      */
     public function __construct(
         public RoofKind $kind,
@@ -35,6 +38,9 @@ final readonly class Roof
         public ?string $palette = null,
         public RoofLaid $laid = RoofLaid::Paper,
         public bool $hasOpenValleys = false,
+        public ?string $ridge_colour = null,
+        public ?RealLength $row = null,
+        public ?RealLength $unit = null,
     ) {
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Field\ChoiceType;
+use Chartula\Core\Field\ColourType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
 use Chartula\Core\Field\GroupType;
@@ -35,8 +36,7 @@ final readonly class RoofFields
             Field::optional('verge', 'overhang at the verges', LengthType::real(Sign::ZeroOrMore), '0mm'),
         );
 
-        return new FieldSet(
-            'roof',
+        return new FieldSet('roof', ...[
             Field::required('kind', 'kind', self::kinds()),
             Field::optional('pitch', 'pitch', new PitchType)->when('kind', self::PITCHED)->insteadOf('rise')->beginning(40)
                 ->saying('or `rise`'),
@@ -50,15 +50,26 @@ final readonly class RoofFields
             Field::optional('low', 'lowest at', EdgeName::type())->offTheForm()
                 ->saying('of a lean-to; across from its `wall` edge, else the front, where nothing is said'),
             Field::optional('overhang', 'overhang', GroupType::gathering($overhang), (object) [])->saying('level, from the footprint line'),
+            ...self::covering(),
+            Field::optional('edges', 'edges', new ListType(self::edge(), 'Edge', FootprintReader::MOST_CORNERS))->offTheForm()
+                ->saying('where one does otherwise than the kind says'),
+        ]);
+    }
+
+    /** @return list<Field> with what it is covered, and how that is laid */
+    private static function covering(): array
+    {
+        return [
             Field::optional('finish', 'finish', Finish::choice(), 'bare')->offTheForm(),
             Field::optional('laid', 'laid', RoofLaid::choice(), 'paper')->offTheForm(),
+            Field::optional('row', 'rows apart', LengthType::real())->meaning('as usual for it')->offTheForm(),
+            Field::optional('unit', 'each wide', LengthType::real())->meaning('as usual for it')->offTheForm(),
+            Field::optional('ridge_colour', 'ridge and hip tiles', new ColourType)->meaning('as usual for it')->offTheForm(),
             Field::optional('valleys', 'valleys', ChoiceType::of(['close' => 'closed', 'open' => 'open, lined with lead']), 'close')
                 ->offTheForm(),
             Field::optional('paper', 'in a paper of your own', NamedType::paper())->offTheForm(),
             Field::optional('palette', 'in colours of your own', NamedType::palette())->offTheForm(),
-            Field::optional('edges', 'edges', new ListType(self::edge(), 'Edge', FootprintReader::MOST_CORNERS))->offTheForm()
-                ->saying('where one does otherwise than the kind says'),
-        );
+        ];
     }
 
     private static function kinds(): ChoiceType

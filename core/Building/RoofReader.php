@@ -10,6 +10,7 @@ use Chartula\Core\Field\Node;
 use Chartula\Core\Field\PitchType;
 use Chartula\Core\Field\Values;
 use Chartula\Core\Measure\Angle;
+use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
 
 /** Reads `roof`: the kind says what each edge does, `edges` says where one does otherwise. */
@@ -48,10 +49,29 @@ final readonly class RoofReader
 
         return $edges === null
             ? null
-            : new Roof(
-                $kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path, $said->text('paper'), $said->text('palette'),
-                RoofLaid::tryFrom($said->text('laid') ?? '') ?? RoofLaid::Paper, $said->text('valleys') === 'open',
-            );
+            : self::covered(new Roof($kind, $ridge, $pitch, $rise, $edges, $upper, $parapet, $finish, $node->path), $said);
+    }
+
+    private static function covered(Roof $roof, Fields $said): Roof
+    {
+        return $roof->with(
+            paper: $said->text('paper'), palette: $said->text('palette'),
+            laid: RoofLaid::tryFrom($said->text('laid') ?? '') ?? RoofLaid::Paper, hasOpenValleys: $said->text('valleys') === 'open',
+            ridge_colour: $said->text('ridge_colour'), row: self::row($said, $roof->finish), unit: $said->real('unit'),
+        );
+    }
+
+    /** None where rows so far apart would leave no lap. */
+    private static function row(Fields $said, Finish $finish): ?RealLength
+    {
+        [$row, $most] = [$said->real('row'), $finish->mostRow()];
+        if ($row !== null && $most !== null && $row->mm > $most) {
+            $said->at('row')?->fault('roof.no-lap', [
+                'given' => LengthFormat::metric($row->mm), 'what' => $finish->words(), 'most' => LengthFormat::metric($most),
+            ]);
+        }
+
+        return $row;
     }
 
     /** @return ?array{Angle, RealLength} */

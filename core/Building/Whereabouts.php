@@ -21,6 +21,7 @@ final readonly class Whereabouts
         'from' => 'from the left end', 'style' => 'kind', 'styles' => 'kind', 'w' => 'width', 'h' => 'height', 'at' => 'where it stands',
         'place' => 'where it stands', 'footprint' => 'outline', 'methods' => 'how it is built', 'wall' => 'card of the walls',
         'skin' => 'papers', 'papers' => 'papers of your own', 'paper' => 'paper of your own', 'mm_per_pixel' => 'mm a pixel',
+        'ridge_colour' => 'ridge and hip tiles', 'row' => 'rows apart', 'unit' => 'width of each',
         'palettes' => 'colours of your own', 'palette' => 'colours of your own', 'burnt' => 'burnt headers', 'diaper' => 'lozenges',
         'flap' => 'flaps into openings', 'overlap' => 'lap round the corner', 'sheets' => 'pages',
         'proof' => 'proving rules',

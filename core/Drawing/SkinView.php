@@ -71,7 +71,7 @@ final readonly class SkinView
     private static function roof(Building $building, Kit $kit, BlockForm $form, int $at): array
     {
         $block = $form->block;
-        $covering = Coverings::of($block->roof->finish, $building);
+        $covering = Coverings::ofRoof($block->roof, $building);
         $slopes = array_values(array_filter($kit->form->facets, static fn (Facet $f): bool => $f->block === $at && $f->patches !== []));
         $isPaper = static fn (LabelledPart $p): bool => $p->part->of->block === $block->id && str_ends_with($p->part->id, '-paper')
             && $p->part->of->feature === null && $p->part->of->layer === 'paper';

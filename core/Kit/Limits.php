@@ -65,7 +65,9 @@ final readonly class Limits
     /** Of the roof: as if all of it were as steep as its steepest slope. */
     private static function tiles(Building $building, Block $block, Problems $problems): void
     {
-        $unit = Coverings::of($block->roof->finish, $building, $block->roof->paper)->unit ?? 0.0;
+        $roof = $block->roof;
+        $covering = $roof->paper === null ? Coverings::ofRoof($roof, $building) : Coverings::of($roof->finish, $building, $roof->paper);
+        $unit = $covering->unit ?? 0.0;
         $least = min([1.0, ...array_map(static fn (RoofEdge $e): float => $e->pitch->cos(), $block->roof->edges)]);
         $area = $block->footprint->ring()->area() / max(self::STEEPEST, $least) / $building->scale->ratio ** 2;
         $tiles = $unit > 0.0 ? (int) ceil($area / $unit) : 0;

@@ -81,6 +81,7 @@ final readonly class ProblemText
         'chimney.too-thin' => 'this {what} is too thin for a box of its card; make it of layers, or of thinner card',
         'thing.in-the-way' => 'this {what} would stand where another {other} stands; move one of them',
         'thing.too-many' => 'this {what} would be of more than 500 stones; make one of them higher',
+        'roof.no-lap' => 'rows {given} apart leave no lap: {what} are laid no more than {most} apart',
         'thing.no-plot' => 'there is no plot for it to stand on; describe the plot first',
         'thing.no-track' => 'there is no track “{given}” on the plot',
         'head.rise-too-great' => 'a rise of {rise} over a width of {width} is more than a half circle; it must be under {limit}',

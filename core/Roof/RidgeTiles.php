@@ -6,6 +6,7 @@ namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
+use Chartula\Core\Building\Roof;
 use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Pattern\Palette;
@@ -28,9 +29,10 @@ final readonly class RidgeTiles
     /**
      * @param  array{float, float}  $size  of the strip, along its line and across
      */
-    public static function art(Finish $finish, Building $building, array $size): ?FaceArt
+    public static function art(Roof $roof, Building $building, array $size): ?FaceArt
     {
-        $colour = match ($finish) {
+        $finish = $roof->finish;
+        $usual = match ($finish) {
             Finish::Slate => Tone::SLATE,
             Finish::StoneSlate => Tone::STONE_SLATE,
             Finish::PlainTile, Finish::Pantile => Tone::TILE,
@@ -40,9 +42,11 @@ final readonly class RidgeTiles
             Finish::Felt => Tone::FELT,
             default => null,
         };
-        if ($colour === null) {
+        if ($usual === null) {
             return null;
         }
+        // What is said of them, or else as the slopes where those have colours of their own.
+        $colour = $roof->ridge_colour ?? $building->palettes[$roof->palette ?? '']->colours[0][0] ?? $usual;
         [$length, $across] = $size;
         $isOfTiles = in_array($finish, [Finish::Slate, Finish::StoneSlate, Finish::PlainTile, Finish::Pantile], true);
         $ratio = $building->scale->ratio;

@@ -262,7 +262,7 @@ final class Strips
         $leg = $open + $cover;
         $kind = $this->kind($one, $p, $i);
         $own = $this->panels->form->blocks[$one->facet->block]->block;
-        [$block, $finish] = [$own->id, $own->roof->finish];
+        [$block, $roof] = [$own->id, $own->roof];
         $this->names["$block.$kind"] = $n = ($this->names["$block.$kind"] ?? 0) + 1;
         $id = "$block.$kind".($n > 1 ? "-$n" : '').'.strip';
         // From the far end of the line back, so that the strip's y runs out over it.
@@ -307,7 +307,7 @@ final class Strips
             shape: Shape::folded($isPlain
                 ? new Vec2($length / 2.0, $leg / 2.0)
                 : (new Ring($below === [] ? [new Vec2(0.0, 0.0)] : $below))->middle()),
-            art: RidgeTiles::art($finish, $this->building, [$length, 2.0 * $leg]),
+            art: RidgeTiles::art($roof, $this->building, [$length, 2.0 * $leg]),
         );
         $this->parts[] = $part;
         foreach ([$one, $other] as $k => $panel) {

@@ -8,6 +8,7 @@ use Chartula\Core\Building\BrickBond;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\OwnPalette;
+use Chartula\Core\Building\Roof;
 use Chartula\Core\Form\Claims\Masonry;
 use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Part\Pattern\BrickAccents;
@@ -48,11 +49,33 @@ final readonly class Coverings
 
         return $pattern === null ? null : new Covering($pattern, match (true) {
             $pattern instanceof Bricks => $pattern->brick * $pattern->course,
-            $pattern instanceof Rows => $pattern->long * array_sum($pattern->rows) / count($pattern->rows) / count($pattern->across),
+            $pattern instanceof Rows => self::size($pattern),
             $pattern instanceof Picture => $pattern->isTiled ? $pattern->size[0] * $pattern->size[1] / self::DRAWN_AS_BRICKS : 0.0,
             $pattern instanceof Rubble => $pattern->stone[0] * $pattern->stone[1],
             default => 0.0,
         });
+    }
+
+    /** Of a roof's slopes, its rows and units as large as it says; null where it is bare card. */
+    public static function ofRoof(Roof $roof, Building $building): ?Covering
+    {
+        $covering = self::of($roof->finish, $building, palette: $roof->palette);
+        $pattern = $covering?->pattern;
+        if (! $pattern instanceof Rows || $pattern->long <= 0.0) {
+            return $covering;
+        }
+        $row = $roof->row === null ? null : $building->scale->modelMm($roof->row);
+        $unit = $roof->unit === null ? null : $building->scale->modelMm($roof->unit);
+        [$rows, $long] = $pattern->isUpright ? [$unit, $row] : [$row, $unit];
+        $own = $pattern->with(rows: $rows === null ? $pattern->rows : [$rows], long: $long ?? $pattern->long);
+
+        return new Covering($own, self::size($own));
+    }
+
+    /** How large a unit of rows is, mm². */
+    private static function size(Rows $rows): float
+    {
+        return $rows->long * array_sum($rows->rows) / count($rows->rows) / count($rows->across);
     }
 
     /** All of it as one colour: that of most of its units, or of a picture; null where it is bare card. */

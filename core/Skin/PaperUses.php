@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Skin;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\OwnPaper;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\Facet;
@@ -30,6 +31,7 @@ final readonly class PaperUses
         return $building->papers === [] ? [] : array_merge(
             ...array_map($own->onWall(...), $form->walls()),
             ...array_map($own->onRoof(...), $blocks, array_keys($blocks)),
+            ...array_map($own->onThings(...), array_keys($blocks)),
         );
     }
 
@@ -67,6 +69,31 @@ final readonly class PaperUses
         return $uses;
     }
 
+    /** @return list<PaperUse> what wears one round itself, and not on a wall */
+    private function onThings(int $at): array
+    {
+        $block = $this->building->blocks[$at];
+        $onWalls = [];
+        foreach ($this->form->walls() as $wall) {
+            foreach ($wall->claims as $claim) {
+                $onWalls += $claim->paper === null ? [] : [$claim->feature->said->path => true];
+            }
+        }
+        $uses = [];
+        foreach ($block->features as $feature) {
+            $paper = $this->paper($feature->said->text('paper'));
+            $finish = Finish::tryFrom($feature->said->text('finish') ?? '');
+            if ($paper !== null && $finish !== null && ! isset($onWalls[$feature->said->path])) {
+                $uses[] = new PaperUse(
+                    $paper, FittedPaper::of($paper, Coverings::of($finish, $this->building)?->pattern),
+                    'the '.lcfirst($feature->kind->title())." of $block->name", "{$feature->said->path}.paper", $block->id, [0.0, 0.0],
+                );
+            }
+        }
+
+        return $uses;
+    }
+
     /** @return list<PaperUse> */
     private function onRoof(BlockForm $form, int $at): array
     {
@@ -92,7 +119,7 @@ final readonly class PaperUses
     private static function courses(Building $building, array $slopes): ?Pattern
     {
         $roof = $building->blocks[$slopes[0]->block]->roof;
-        $pattern = Coverings::of($roof->finish, $building)?->pattern;
+        $pattern = Coverings::ofRoof($roof, $building)?->pattern;
 
         return $pattern === null ? null : SlopeCourses::of(
             SlopeCourses::alike($slopes[0], $slopes), $pattern, $building->methods->roof()->thickness_mm,

@@ -57,7 +57,7 @@ final readonly class SlopePapers
     {
         $roof = $this->panels->form->blocks[$panel->facet->block]->block->roof;
         $own = $this->building->papers[$roof->paper ?? ''] ?? null;
-        $covering = Coverings::of($roof->finish, $this->building, palette: $roof->palette);
+        $covering = Coverings::ofRoof($roof, $this->building);
         if (($covering === null && $own === null) || $this->panels->stack->texture() !== null) {
             return new PartSet;
         }

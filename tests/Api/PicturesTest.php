@@ -69,6 +69,35 @@ final class PicturesTest extends ApiTestCase
         }
     }
 
+    /** Held upright when it was taken, as a camera notes it: 40 by 20 lying comes out 20 by 40. */
+    public function testItStandsAsItWasHeld(): void
+    {
+        $image = imagecreatetruecolor(40, 20);
+        ob_start();
+        imagejpeg($image);
+        $jpeg = (string) ob_get_clean();
+        $exif = "Exif\0\0MM\0*".pack('N', 8).pack('n', 1).pack('nnNnn', 0x0112, 3, 1, 6, 0).pack('N', 0);
+        $held = substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
+        $picture = self::said($this->send($this->buildingOf($this->person()), $held, 'wall.jpg')->assertStatus(201));
+        self::assertSame([20, 40], $picture['pixels']);
+        self::assertStringNotContainsString('Exif', (string) base64_decode(Picture::query()->firstOrFail()->jpeg, true));
+    }
+
+    /** Those that no revision names go where room is wanted; where that is not enough, it is said. */
+    public function testThereIsAnEndToThem(): void
+    {
+        $building = $this->buildingOf($this->person());
+        $row = ['user_id' => $building->project->user_id, 'jpeg' => '', 'small' => '', 'created_at' => now()];
+        Picture::query()->insert(['sha256' => str_repeat('a', 64), 'bytes' => 96 * 1024 * 1024] + $row);
+        $this->send($building, self::jpeg(), 'a.jpg')->assertStatus(201);
+        self::assertSame(1, Picture::query()->count(), 'the one that nothing names is gone');
+        Picture::query()->insert(['sha256' => str_repeat('b', 64), 'bytes' => 96 * 1024 * 1024] + $row);
+        $said = ['id' => 'p1', 'name' => 'x', 'sha256' => str_repeat('b', 64), 'pixels' => [9, 9], 'mm_per_pixel' => [1, 1]];
+        $this->edit($building, 1, [['op' => 'set', 'path' => 'papers.=p1', 'value' => $said]])->assertStatus(201);
+        $this->send($building, self::jpeg(0x112233), 'b.jpg')->assertStatus(422)->assertJsonPath('problems.0.code', 'picture.quota');
+        self::assertSame(1, Picture::query()->where('sha256', str_repeat('b', 64))->count());
+    }
+
     #[DataProvider('provideBad')]
     public function testWhatIsNoneIsRefused(string $bytes, string $words): void
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Things\Chimney;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -20,7 +19,6 @@ use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Skin\CoveredFace;
-use Chartula\Core\Skin\Coverings;
 
 /** The papers of a breast: round its left, its front and its right in one, and one on each shoulder. docs/formulas.md#chimneys-on-walls */
 final readonly class BreastPapers
@@ -70,7 +68,7 @@ final readonly class BreastPapers
         // At its upper end it stops at the paper of the stack, at its front it is flush with the card there.
         $less = $paper->thickness_mm * $frame->normal->z / max(0.1, $frame->y->z);
         $ring = Ring::rectangle(0.0, 0.0, $this->breast->deep, $long - $less);
-        $covering = Coverings::of(Finish::from($this->stack->said->text('finish') ?? 'bare'), $this->building);
+        $covering = StackCovering::of($this->stack->said, $this->building);
         $part = Part::of(
             $this->stack->name("shoulder-$side-paper"), 'P', "Chimney, paper of the $side shoulder", PartGroup::Skin,
             $paper, $paper->thickness_mm, new Outline($ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points)),

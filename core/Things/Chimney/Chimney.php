@@ -10,7 +10,6 @@ use Chartula\Core\Building\Feature\AtOnePlace;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Feature\HasHeights;
 use Chartula\Core\Building\Feature\RoofLineKind;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\FieldSet;
@@ -80,7 +79,7 @@ final readonly class Chimney implements AtOnePlace, HasHeights, Makes, Remarks, 
             Field::optional('turn', 'turned by', NumberType::degrees(), 0)->saying('counter-clockwise, as a plan shows it'),
             Field::optional('h', 'high', LengthType::real(), '3ft')->saying('to the top of its cap, without pots'),
             Field::optional('above', 'over', $above, 'ridge')->saying('of the roof under it the highest place'),
-            Field::optional('finish', 'of', Finish::choice(), 'brick-stretcher'),
+            ...StackCovering::fields(),
         ];
     }
 

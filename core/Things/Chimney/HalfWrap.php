@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Things\Chimney;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -22,7 +21,6 @@ use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
 use Chartula\Core\Skin\CoveredFace;
-use Chartula\Core\Skin\Coverings;
 
 /** A paper round three sides of what stands on a wall: its left side, its front, its right side. docs/formulas.md#chimneys-on-walls */
 final readonly class HalfWrap
@@ -122,7 +120,7 @@ final readonly class HalfWrap
 
     private function art(float $end): ?Artwork
     {
-        $covering = Coverings::of(Finish::from($this->stack->said->text('finish') ?? 'bare'), $this->building);
+        $covering = StackCovering::of($this->stack->said, $this->building);
         $faces = [[0.0, $this->creases[0]], $this->creases, [$this->creases[1], $end]];
 
         // Sides that meet at a corner begin their courses by turns.

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Things\Chimney;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Figure;
@@ -21,7 +20,6 @@ use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
 use Chartula\Core\Skin\CoveredFace;
-use Chartula\Core\Skin\Coverings;
 
 /** A paper that goes round a chimney in one, folded at its corners, with a lap at the one farthest back. docs/formulas.md#chimneys */
 final readonly class StackPapers
@@ -170,8 +168,7 @@ final readonly class StackPapers
 
     private function art(): ?Artwork
     {
-        $finish = $this->round->finish ?? Finish::from($this->stack->said->text('finish') ?? 'bare');
-        $covering = Coverings::of($finish, $this->building);
+        $covering = StackCovering::of($this->stack->said, $this->building, $this->round->finish);
 
         // Sides that meet at a corner begin their courses by turns.
         return $covering === null ? null : new FoldedArt(array_map(fn (int $i): Artwork => $covering->artwork(

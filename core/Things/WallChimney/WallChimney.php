@@ -9,7 +9,6 @@ use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\AtOnePlace;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Feature\HasHeights;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
@@ -25,6 +24,7 @@ use Chartula\Core\Things\Chimney\AgainstWall;
 use Chartula\Core\Things\Chimney\Breast;
 use Chartula\Core\Things\Chimney\BreastChecks;
 use Chartula\Core\Things\Chimney\Stack;
+use Chartula\Core\Things\Chimney\StackCovering;
 use Chartula\Core\Things\Chimney\StackFaces;
 use Chartula\Core\Things\Chimney\StackFields;
 use Chartula\Core\Things\Chimney\StackMaker;
@@ -83,7 +83,7 @@ final readonly class WallChimney implements AtOnePlace, GoesUp, HasHeights, Make
             Field::optional('d', 'deep', LengthType::real(), '18in')->saying('out from the wall'),
             Field::optional('h', 'high', LengthType::real(), '3ft')->saying('to the top of its cap, without pots'),
             Field::optional('above', 'over', $above, 'ridge')->saying('of the roof behind it the highest place'),
-            Field::optional('finish', 'of', Finish::choice(), 'brick-stretcher'),
+            ...StackCovering::fields(),
         ];
     }
 

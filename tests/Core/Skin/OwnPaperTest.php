@@ -12,10 +12,13 @@ use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Output\PdfWriter;
 use Chartula\Core\Output\SvgWriter;
 use Chartula\Core\Part\FaceArt;
+use Chartula\Core\Part\FoldedArt;
 use Chartula\Core\Part\Pattern\Picture;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
+use Chartula\Core\Skin\PaperUse;
+use Chartula\Core\Skin\PaperUses;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SimpleXMLElement;
@@ -123,6 +126,26 @@ final class OwnPaperTest extends TestCase
         // It was scanned 31 by 21: 12 high it would be 17.71 wide.
         self::assertStringContainsString('12.00 mm high it would be 17.71 mm wide', self::check($derived, 'paper.stretched'));
         self::assertSame([], $derived->dryFit->findings);
+    }
+
+    /** Round a chimney its courses are the chimney's; what stands out of it in stone is drawn. Its picture is asked for. */
+    public function testOnAChimney(): void
+    {
+        $on = (object) ['anchor' => 'roof-line', 'edge' => 'front', 'line' => 'ridge', 'from' => '9ft'];
+        $derived = self::derived(['up' => '21mm'], ['blocks.0.features' => [
+            (object) ['id' => 'c1', 'kind' => 'chimney', 'paper' => 'scan', 'on' => $on],
+        ]]);
+        self::assertSame([], $derived->dryFit->findings);
+        $worn = [];
+        foreach ($derived->kit->parts as $part) {
+            $faces = $part->part->art instanceof FoldedArt ? $part->part->art->faces : [];
+            foreach ($faces as $face) {
+                $worn[] = $face instanceof FaceArt && $face->pattern instanceof Picture ? round($face->pattern->size[1], 4) : 0.0;
+            }
+        }
+        self::assertContains(20.0, $worn);
+        $uses = PaperUses::of($derived->building, $derived->kit->form);
+        self::assertSame(['the chimney of Office'], array_map(static fn (PaperUse $u): string => $u->words, $uses));
     }
 
     /**

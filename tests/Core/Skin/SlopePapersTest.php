@@ -182,6 +182,34 @@ final class SlopePapersTest extends TestCase
         self::assertGreaterThan(60, $covered);
     }
 
+    /** Slates of 16 × 8 in, 6 1/2 in apart = 2.167: up 43.078 go 20 rows; their ridge in clay. What leaves no lap is refused. */
+    public function testRowsAndUnitsOfTheirOwn(): void
+    {
+        $document = self::document('slate');
+        foreach (['row' => '6 1/2in', 'unit' => '8in', 'ridge_colour' => '#8d4b39'] as $key => $value) {
+            $document = BuildingGenerator::with($document, "blocks.0.roof.$key", $value);
+        }
+        $derived = Kits::of($document);
+        $rows = self::rows(self::paper($derived, 'front'));
+        self::assertEqualsWithDelta([33.0 / cos(deg2rad(40.0)) / 20.0], $rows->rows, 1e-4);
+        self::assertEqualsWithDelta(8.0 * 25.4 / 76.2, $rows->long, 1e-9);
+        $ridge = $derived->kit->part('main.ridge.strip')->part->art;
+        self::assertInstanceOf(FaceArt::class, $ridge);
+        self::assertSame(['#8d4b39'], $ridge->pattern->palette()->all());
+        // Pantiles stand in columns: those are as wide as one is, and a row is as long.
+        $document = BuildingGenerator::with(self::document('pantile'), 'blocks.0.roof.row', '11in');
+        $document = BuildingGenerator::with($document, 'blocks.0.roof.unit', '9in');
+        $rows = self::rows(self::paper(Kits::of($document), 'front'));
+        self::assertEqualsWithDelta([3.0], $rows->rows, 1e-9);
+        self::assertEqualsWithDelta(33.0 / cos(deg2rad(40.0)) / 12.0, $rows->long, 1e-4);
+        try {
+            Kits::of(BuildingGenerator::with(self::document('plain-tile'), 'blocks.0.roof.row', '5in'));
+            self::fail('no fault');
+        } catch (InvalidInput $e) {
+            self::assertSame(['blocks.0.roof.row', 'roof.no-lap'], [$e->problems[0]->path, $e->problems[0]->code]);
+        }
+    }
+
     /** Five inches of lead, 1.667, on either side of every valley, printed on as far beyond it as anything is; else none. */
     public function testOpenValleysShowLead(): void
     {

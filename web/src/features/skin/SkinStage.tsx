@@ -147,6 +147,14 @@ function Laid({ path }: { path: string }) {
         ['strips', 'in strips, slit'],
         ['pieces', 'piece by piece'],
       ])}
+      <LengthField label="rows apart" path={`${path}.row`} value={textAt(state.document, `${path}.row`)} optional />
+      <LengthField label="each wide" path={`${path}.unit`} value={textAt(state.document, `${path}.unit`)} optional />
+      <ColourField
+        label="ridge and hip tiles"
+        path={`${path}.ridge_colour`}
+        value={textAt(state.document, `${path}.ridge_colour`)}
+        unsaid="as usual"
+      />
       {field('valleys', 'valleys', [
         ['close', 'closed'],
         ['open', 'open, lined with lead'],
