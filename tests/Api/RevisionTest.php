@@ -159,7 +159,7 @@ final class RevisionTest extends ApiTestCase
         $forms = $this->actingAs($this->person())->getJson('/api/forms')->assertOk();
         self::assertMatches('api.schema.json#/$defs/forms', self::decoded($forms));
         $forms->assertJsonPath('forms.style.0.label', 'called')->assertJsonPath('forms.roof.0.holds.choices.0.value', 'gable');
-        $all = ['style', 'opening', 'roof', 'methods', 'plot', 'relief', 'things', 'things-of-the-plot'];
+        $all = ['paper', 'palette', 'style', 'opening', 'roof', 'methods', 'plot', 'relief', 'things', 'things-of-the-plot'];
         self::assertSame($all, array_keys((array) $forms->json('forms')));
     }
 

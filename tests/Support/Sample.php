@@ -23,7 +23,7 @@ final class Sample
     }
 
     /**
-     * One in so many, at random places; all of them in a deep run.
+     * Of each so many that follow one another one, at a random place; all of them in a deep run.
      *
      * @template K
      * @template V
@@ -34,10 +34,13 @@ final class Sample
     public static function oneIn(int $count, iterable $all): iterable
     {
         $random = new Randomizer(new Mt19937(self::seed()));
+        $n = $taken = 0;
         foreach ($all as $key => $one) {
-            if (self::isDeep() || $random->getInt(1, $count) === 1) {
+            $taken = $n % $count === 0 ? $n + $random->getInt(0, $count - 1) : $taken;
+            if (self::isDeep() || $n === $taken) {
                 yield $key => $one;
             }
+            $n++;
         }
     }
 }
