@@ -39,6 +39,23 @@ final readonly class PaperChecks
             }
         }
 
+        return [...$checks, ...self::blank($building, $kit)];
+    }
+
+    /** @return list<Check> posters that show nothing yet */
+    private static function blank(Building $building, Kit $kit): array
+    {
+        $checks = [];
+        foreach ($kit->form->walls() as $wall) {
+            $at = $building->blocks[$wall->block]->id.'.'.$wall->wall->name;
+            foreach ($wall->claims as $claim) {
+                array_push($checks, ...$claim->id === 'poster' && $claim->paper === null ? [new Check(
+                    'paper.none', Check::WARN, "$at.{$claim->owner()}",
+                    $claim->feature->kind->title().': a blank board so far. Add its picture under Skin, to your own papers, and choose it here.',
+                )] : []);
+            }
+        }
+
         return $checks;
     }
 

@@ -15,6 +15,7 @@ use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\HowMade;
 use Chartula\Core\Form\Claims\Site;
 use Chartula\Core\Form\Claims\Takes;
+use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Geometry\Ring;
 
 /** A picture at a place on a wall, over what that is covered with. docs/formulas.md#own-papers */
@@ -67,7 +68,8 @@ final readonly class Poster implements AtOnePlace, Takes
         $ring = Ring::rectangle($at->x - $half, $at->y, $at->x + $half, $at->y + $site->masonry->mm($said->real('h')));
 
         return [new Claim(
-            'poster', $feature, $ring, [], $site->masonry->brick, HowMade::Printed, 0.0, isOver: true, paper: $said->text('paper'),
+            'poster', $feature, $ring, [], new Tone(Tone::RENDER, Tone::RENDER), HowMade::Printed, 0.0, isOver: true,
+            paper: $said->text('paper'),
         )];
     }
 }

@@ -123,6 +123,9 @@ final class OwnPaperTest extends TestCase
         self::assertInstanceOf(Picture::class, $poster->pattern);
         self::assertEqualsWithDelta(new Box2(16.0, 8.0, 24.0, 20.0), $poster->ring->bounds(), 1e-9);
         self::assertEqualsWithDelta([8.0, 12.0], $poster->pattern->size, 1e-9);
+        self::assertSame('', self::check($derived, 'paper.none'));
+        $blank = self::derived([], ['blocks.0.features' => [(object) ['id' => 'p1', 'kind' => 'poster', 'on' => $on]]]);
+        self::assertStringContainsString('a blank board so far', self::check($blank, 'paper.none'));
         // It was scanned 31 by 21: 12 high it would be 17.71 wide.
         self::assertStringContainsString('12.00 mm high it would be 17.71 mm wide', self::check($derived, 'paper.stretched'));
         self::assertSame([], $derived->dryFit->findings);
