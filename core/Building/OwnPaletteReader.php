@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Field\Fields;
-use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\ListType;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Values;
 
@@ -14,27 +14,20 @@ final readonly class OwnPaletteReader
 {
     private const MOST = 50;
 
-    private FieldSet $fields;
+    private ListType $list;
 
     public function __construct(private Values $values)
     {
-        $this->fields = OwnPaletteFields::set();
+        $this->list = new ListType(OwnPaletteFields::set(), 'Colours', self::MOST);
     }
 
     /** @return array<string, OwnPalette> by id */
     public function readAll(?Node $node): array
     {
         $palettes = [];
-        foreach ($node?->items(self::MOST) ?? [] as $item) {
-            $said = $this->fields->read($item, $this->values);
-            $id = $said?->text('id');
-            if ($said === null || $id === null) {
-                continue;
-            }
-            if (isset($palettes[$id])) {
-                $said->at('id')?->fault('id-twice', ['given' => $id]);
-            }
-            $palettes[$id] = self::palette($id, $said);
+        foreach ($node === null ? [] : $this->list->read($node, $this->values) as $said) {
+            $id = $said->text('id');
+            $palettes += $id === null ? [] : [$id => self::palette($id, $said)];
         }
 
         return $palettes;

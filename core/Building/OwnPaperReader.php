@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Field\Fields;
-use Chartula\Core\Field\FieldSet;
+use Chartula\Core\Field\ListType;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Said;
 use Chartula\Core\Field\Values;
@@ -16,28 +16,24 @@ final readonly class OwnPaperReader
 {
     private const MOST = 50;
 
-    private FieldSet $fields;
+    /** No paper is smaller, as it was scanned. */
+    public const LEAST_MM = 1.0;
+
+    private ListType $list;
 
     public function __construct(private Values $values)
     {
-        $this->fields = OwnPaperFields::set();
+        $this->list = new ListType(OwnPaperFields::set(), 'Paper', self::MOST);
     }
 
     /** @return array<string, OwnPaper> by id */
     public function readAll(?Node $node): array
     {
         $papers = [];
-        foreach ($node?->items(self::MOST) ?? [] as $item) {
-            $said = $this->fields->read($item, $this->values);
-            $id = $said?->text('id');
-            if ($said === null || $id === null) {
-                continue;
-            }
-            if (isset($papers[$id])) {
-                $said->at('id')?->fault('id-twice', ['given' => $id]);
-            }
-            $paper = $this->paper($id, $said);
-            $papers += $paper === null ? [] : [$id => $paper];
+        foreach ($node === null ? [] : $this->list->read($node, $this->values) as $said) {
+            $id = $said->text('id');
+            $paper = $id === null ? null : $this->paper($id, $said);
+            $papers += $paper === null ? [] : [$paper->id => $paper];
         }
 
         return $papers;
@@ -55,7 +51,12 @@ final readonly class OwnPaperReader
             self::pitch($said, 'along', 'units'), self::pitch($said, 'up', 'courses'), $said->model('foot')->mm ?? 0.0,
             $said->text('tone') ?? '#8a7a6a', trim($said->text('licence') ?? ''), $said->node->path,
         );
-        $high = $paper->size()[1];
+        [$wide, $high] = $paper->size();
+        if (min($wide, $high) < self::LEAST_MM) {
+            $said->at('mm_per_pixel')?->fault('paper.tiny', [
+                'given' => LengthFormat::trimmed($wide, 3).' by '.LengthFormat::trimmed($high, 3), 'least' => self::LEAST_MM,
+            ]);
+        }
         if ($paper->foot_mm >= $high) {
             $said->at('foot')?->fault('paper.foot', [
                 'given' => LengthFormat::millimetres($paper->foot_mm), 'height' => LengthFormat::millimetres($high),

@@ -46,7 +46,7 @@ final readonly class FaceDrawing
     {
         $art = $this->art;
         $wall = ($art->receding()?->inverse()->ring($all) ?? $all)->bounds();
-        $paths = [...$this->grounds($all), ...$this->toned(array_map($this->onPaper(...), $this->units($wall)))];
+        $paths = [...$this->grounds($all), ...$this->toned($this->units($wall))];
         foreach ($art->dressings as $shape) {
             if ($shape->pattern !== null) {
                 array_push($paths, ...$this->covered($shape, $shape->pattern, $wall));
@@ -75,18 +75,14 @@ final readonly class FaceDrawing
     {
         $over = array_values(array_filter($this->art->dressings, static fn (PrintedShape $s): bool => $s->pattern === null));
         $own = new self($this->art->with(pattern: $pattern, dressings: $over, reveals: []));
-        [$box, $on] = [$shape->ring->bounds(), $shape->runsOn];
-        $box = new Box2(
-            in_array('left', $on, true) ? min($box->x0, $wall->x0) : $box->x0, in_array('foot', $on, true) ? min($box->y0, $wall->y0) : $box->y0,
-            in_array('right', $on, true) ? max($box->x1, $wall->x1) : $box->x1, in_array('top', $on, true) ? max($box->y1, $wall->y1) : $box->y1,
-        );
+        $box = $shape->runningOn($wall)->ring->bounds();
         $units = [];
         foreach ($own->units($box) as $unit) {
             $cut = Hull::around($unit);
             foreach ($box->corners() as $i => $p) {
                 $cut = $cut?->leftOf($p, $box->corners()[($i + 1) % 4]->minus($p));
             }
-            array_push($units, ...$cut === null || count($cut->points) < 3 ? [] : [$own->onPaper($cut->points)]);
+            array_push($units, ...$cut === null || count($cut->points) < 3 ? [] : [$cut->points]);
         }
 
         return [...$own->grounds(new Ring($own->onPaper($box->corners())), $shape), ...$own->toned($units)];
@@ -180,7 +176,7 @@ final readonly class FaceDrawing
     {
         $picture = $this->art->pattern;
         if (! $picture instanceof Picture) {
-            return [$this->ground($ring), ...$this->art->weather === null || $this->art->receding() !== null ? [] : WeatheredUnits::ground(
+            return [$this->ground($ring), ...$this->art->weather === null || $this->art->receding() !== null ? [] : Weathered::ground(
                 $this->art->weather, $ring->bounds(), $picture->ground(),
             )];
         }
@@ -209,7 +205,8 @@ final readonly class FaceDrawing
     }
 
     /**
-     * Units in their tones, a path for each tone.
+     * Units in their tones, a path for each tone and what years have left on it: by where they lie on the face, whatever becomes of that
+     * on the paper.
      *
      * @param  list<non-empty-list<Vec2>>  $units
      * @return list<Path>
@@ -218,14 +215,16 @@ final readonly class FaceDrawing
     {
         $byTone = array_fill(0, count($this->layout->tones()), []);
         foreach ($units as $unit) {
-            $byTone[$this->layout->toneOf($unit)][] = $unit;
+            $tone = $this->layout->toneOf($unit);
+            $colour = $this->layout->tones()[$tone];
+            $worn = $this->art->weather === null ? $colour : Weathered::unit($this->art->weather, $unit, $colour);
+            $byTone[$tone][$worn][] = $this->onPaper($unit);
         }
         $paths = [];
-        foreach (array_filter($byTone) as $tone => $lines) {
-            $colour = $this->layout->tones()[$tone];
-            array_push($paths, ...$this->art->weather === null
-                ? [new Path(Layer::Art, $lines, true, null, $colour)]
-                : WeatheredUnits::paths($this->art->weather, $lines, $colour));
+        foreach ($byTone as $colours) {
+            foreach ($colours as $colour => $lines) {
+                $paths[] = new Path(Layer::Art, $lines, true, null, $colour);
+            }
         }
 
         return $paths;

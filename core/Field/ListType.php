@@ -31,7 +31,8 @@ final readonly class ListType implements FieldType
         return $this->begins instanceof Closure ? ($this->begins)($document) : $this->begins;
     }
 
-    public function read(Node $node, Values $values): mixed
+    /** @return list<Fields> */
+    public function read(Node $node, Values $values): array
     {
         $read = [];
         $seen = [];

@@ -6,11 +6,15 @@ namespace Chartula\Core\Kit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\Wall;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Pattern\Picture;
 use Chartula\Core\Problem\Problems;
+use Chartula\Core\Skin\Covering;
 use Chartula\Core\Skin\Coverings;
 
 /** What one building may ask for, checked on what would be derived before it is made. docs/formats.md */
@@ -23,6 +27,12 @@ final readonly class Limits
 
     /** A browser and a printer can still draw about this many in seconds. */
     public const BRICKS = 500_000;
+
+    /** Of a textured sheet, on one wall. */
+    public const LINES = 5_000;
+
+    /** A copy of a picture that is laid again and again is no smaller. */
+    private const LEAST_COPY_MM = 0.5;
 
     /** The cosine of the steepest slope that is counted as it is. */
     private const STEEPEST = 0.1;
@@ -39,8 +49,14 @@ final readonly class Limits
                     $parts += (2 + self::raised($building, $opening)) * $opening->count;
                 }
                 self::bricks($building, $block, $wall, $problems);
+                self::copies(Coverings::of($wall->finish, $building, $wall->paper), "$wall->path.paper", $problems);
+                self::lines($building, $block, $wall, $problems);
             }
             self::tiles($building, $block, $problems);
+            self::copies(Coverings::of($block->roof->finish, $building, $block->roof->paper), "{$block->roof->path}.paper", $problems);
+            foreach ($block->features as $feature) {
+                self::copies(self::coveringOf($feature, $building), "{$feature->said->path}.paper", $problems);
+            }
             if ($parts > self::PARTS) {
                 $problems->add($block->path.'.walls', 'limit.parts', ['given' => $parts, 'limit' => self::PARTS]);
 
@@ -76,6 +92,35 @@ final readonly class Limits
         }
     }
 
+    /** What a thing is covered with, or covers; null where it is with nothing. */
+    private static function coveringOf(Feature $feature, Building $building): ?Covering
+    {
+        $finish = Finish::tryFrom($feature->said->text('finish') ?? '');
+
+        return $finish === null ? null : Coverings::of($finish, $building, $feature->said->text('paper'));
+    }
+
+    /** Pictures of which thousands would lie on a hand's breadth. */
+    private static function copies(?Covering $covering, string $path, Problems $problems): void
+    {
+        $picture = $covering?->pattern;
+        if ($picture instanceof Picture && $picture->isTiled && min($picture->size) < self::LEAST_COPY_MM) {
+            $size = array_map(static fn (float $mm): string => LengthFormat::trimmed($mm, 3), $picture->size);
+            $problems->add($path, 'paper.copies', ['given' => implode(' by ', $size)]);
+        }
+    }
+
+    /** Of a textured sheet. */
+    private static function lines(Building $building, Block $block, Wall $wall, Problems $problems): void
+    {
+        $texture = ($building->methods->stacks[$wall->stack] ?? null)?->texture();
+        $real = max($block->footprint->length($wall->edge)->mm, $block->eaves->mm - $block->base->mm);
+        $lines = $texture === null ? 0 : (int) ceil($real / $building->scale->ratio / $texture->pitch_mm);
+        if ($lines > self::LINES) {
+            $problems->add($wall->path, 'limit.lines', ['given' => $lines, 'limit' => self::LINES]);
+        }
+    }
+
     private static function bricks(Building $building, Block $block, Wall $wall, Problems $problems): void
     {
         $length = $block->footprint->length($wall->edge)->mm;
@@ -84,9 +129,8 @@ final readonly class Limits
         // As if the whole wall were covered in whatever a part of it is.
         $units = [Coverings::of($wall->finish, $building, $wall->paper)->unit ?? 0.0];
         foreach ($block->features as $feature) {
-            $finish = Finish::tryFrom($feature->said->text('finish') ?? '');
-            $isHere = $feature->place?->edge === $wall->edge && $finish !== null;
-            $units[] = $isHere ? Coverings::of($finish, $building, $feature->said->text('paper'))->unit ?? 0.0 : 0.0;
+            $isHere = $feature->place?->edge === $wall->edge;
+            $units[] = $isHere ? self::coveringOf($feature, $building)->unit ?? 0.0 : 0.0;
         }
         $unit = min([INF, ...array_filter($units, static fn (float $u): bool => $u > 0.0)]);
         // English bond's header courses have twice as many bricks: one and a half on average.

@@ -92,6 +92,7 @@ final readonly class PrintedShape
         return [
             'ring' => $this->ring->toArray(), 'units' => array_map(static fn (Ring $r): array => $r->toArray(), $this->units),
             'colours' => [$this->tone->unit, $this->tone->joint],
-        ] + ($this->pattern === null ? [] : ['covering' => $this->pattern->rule() + $this->pattern->colours()]) + ($accents === [] ? [] : ['accents' => $accents]) + ($this->of === '' ? [] : ['of' => $this->of]);
+        ] + ($this->pattern === null ? [] : ['covering' => $this->pattern->rule() + $this->pattern->colours()])
+            + ($accents === [] ? [] : ['accents' => $accents]) + ($this->of === '' ? [] : ['of' => $this->of]);
     }
 }

@@ -16,9 +16,6 @@ final readonly class TextureMarks
     /** A shorter line tells nobody anything, mm. */
     private const SHORTEST_MM = 1.0;
 
-    /** More lines than these nobody lays a template on. */
-    public const MOST = 2000;
-
     /**
      * In the axes of the face.
      *
@@ -30,9 +27,9 @@ final readonly class TextureMarks
         $box = $card->outline->bounds();
         [$from, $to, $at] = $texture->isUpright ? [$box->x0, $box->x1, $datum->x] : [$box->y0, $box->y1, $datum->y];
         $marks = [];
-        $first = (int) ceil(($from - $at) / $texture->pitch_mm + Tolerance::ROUNDING);
-        for ($i = $first; $at + $i * $texture->pitch_mm < $to - Tolerance::MEET && $i - $first < self::MOST; $i++) {
-            $line = $at + $i * $texture->pitch_mm;
+        $pitch = $texture->pitch_mm;
+        $first = $at + $pitch * ceil(($from - $at) / $pitch + Tolerance::ROUNDING);
+        for ($line = $first; $line < $to - Tolerance::MEET; $line += $pitch) {
             $ends = $texture->isUpright
                 ? [new Vec2($line, $box->y0), new Vec2($line, $box->y1)]
                 : [new Vec2($box->x0, $line), new Vec2($box->x1, $line)];

@@ -90,6 +90,9 @@ final readonly class ProblemText
         'frame.no-room' => 'stiles of {stile} and bars of {bar} leave no glass in a frame {width} wide and {height} high (model mm); use fewer panes or thinner members',
         'colour' => '“{given}” is not a colour; write it as #rrggbb',
         'digest' => '“{given}” is no SHA-256 of a file; that has 64 digits, 0 to 9 and a to f',
+        'paper.tiny' => 'the paper would be {given} mm; it is at least {least} each way',
+        'paper.copies' => 'a copy of this picture comes out {given} mm, too small to be laid again and again; measure its courses anew, or lay it once',
+        'limit.lines' => 'there would be {given} lines of its sheet on this; at most {limit} are drawn',
         'paper.foot' => 'a first course {given} above the foot of a picture {height} high lies past its top; measure from the foot to the first bed joint',
         'date' => '“{given}” is no day; write it as 2026-11-30',
         // as built

@@ -250,13 +250,15 @@ final readonly class PaperParts
         // What is covered otherwise lies under all that stands round openings.
         usort($printed, static fn (Claim $a, Claim $b): int => ($a->covering === null) <=> ($b->covering === null));
 
-        return array_map(static fn (Claim $claim): PrintedShape => self::shape($claim, $building, $wall), $printed);
+        $face = Box2::around(array_merge([], ...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
+
+        return array_map(static fn (Claim $claim): PrintedShape => self::shape($claim, $building, $wall, $face), $printed);
     }
 
-    private static function shape(Claim $claim, Building $building, WallForm $wall): PrintedShape
+    /** @param  Box2  $face  round all of the wall that is built */
+    private static function shape(Claim $claim, Building $building, WallForm $wall, Box2 $face): PrintedShape
     {
         $box = $claim->ring->bounds();
-        $face = Box2::around(array_merge(...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
         // Of one that recedes the claim is of the wall as it is.
         $shape = PrintedShape::of($claim)->with(runsOn: $wall->receding !== null ? [] : array_keys(array_filter([
             'left' => $box->x0 < $face->x0 + Tolerance::MEET, 'right' => $box->x1 > $face->x1 - Tolerance::MEET,

@@ -127,20 +127,23 @@ final class TexturedTest extends TestCase
         self::assertGreaterThan(6, $tried);
     }
 
+    /** @param  array<string, mixed>  $more */
     #[DataProvider('provideFaults')]
-    public function testAFaultHasItsPlace(string $texture, string $path): void
+    public function testAFaultHasItsPlace(string $texture, string $path, array $more = []): void
     {
         try {
-            self::derived($texture);
+            self::derived($texture, $more);
             self::fail('no fault');
         } catch (InvalidInput $e) {
             self::assertSame($path, $e->problems[0]->path);
         }
     }
 
-    /** @return iterable<string, array{string, string}> */
+    /** @return iterable<string, array{0: string, 1: string, 2?: array<string, mixed>}> */
     public static function provideFaults(): iterable
     {
+        $long = ['blocks.0.footprint' => (object) ['rect' => ['300ft', '12ft']]];
+        yield 'more lines than are drawn' => ['{"of": "boards", "pitch": "0.2mm"}', 'blocks.0.walls.0', $long];
         yield 'no distance' => ['{"of": "boards", "pitch": "0mm"}', 'stock.own.texture.pitch'];
         yield 'too fine' => ['{"of": "boards", "pitch": "0.1mm"}', 'stock.own.texture.pitch'];
         yield 'of nothing known' => ['{"of": "fur", "pitch": "1mm"}', 'stock.own.texture.of'];

@@ -208,6 +208,45 @@ final class OwnPaperTest extends TestCase
         yield 'a roof in none of them' => [[], ['blocks.0.roof.paper' => 'other'], 'blocks.0.roof.paper', 'unknown-name'];
     }
 
+    /**
+     * A picture of next to no size, and one whose course is measured longer than anything, would be laid thousands of times.
+     *
+     * @param  array<string, mixed>  $said
+     */
+    #[DataProvider('provideTiny')]
+    public function testNothingIsLaidWithoutEnd(array $said, string $code): void
+    {
+        $on = (object) ['anchor' => 'roof-line', 'edge' => 'front', 'line' => 'ridge', 'from' => '9ft'];
+        foreach ([
+            'a wall' => ['blocks.0.walls.2.paper' => 'scan'],
+            'a roof' => ['blocks.0.roof.paper' => 'scan', 'blocks.0.roof.finish' => 'slate'],
+            'a chimney' => ['blocks.0.features' => [(object) ['id' => 'c1', 'kind' => 'chimney', 'paper' => 'scan', 'on' => $on]]],
+            'a part of a wall' => ['blocks.0.features' => [
+                (object) ['id' => 'f1', 'kind' => 'facing', 'paper' => 'scan', 'on' => (object) ['edge' => 'back']],
+            ]],
+        ] as $what => $more) {
+            try {
+                self::derived($said, $more);
+                self::fail("no fault of $what");
+            } catch (InvalidInput $e) {
+                self::assertContains($code, array_map(static fn (Problem $p): string => $p->code, $e->problems), $what);
+            }
+        }
+        // A poster is stretched over its own size, whatever was measured.
+        if ($code === 'paper.copies') {
+            $on = (object) ['edge' => 'back', 'from' => '5ft'];
+            $poster = ['blocks.0.features' => [(object) ['id' => 'p1', 'kind' => 'poster', 'paper' => 'scan', 'on' => $on]]];
+            self::assertSame([], self::derived($said, $poster)->dryFit->findings);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function provideTiny(): iterable
+    {
+        yield 'pixels of no size' => [['mm_per_pixel' => [1e-300, 1e-300]], 'paper.tiny'];
+        yield 'a course of two metres' => [['up' => '2000mm', 'courses' => 1], 'paper.copies'];
+    }
+
     private static function scan(): OnePicture
     {
         return OnePicture::of(620, 420, 21, 62);

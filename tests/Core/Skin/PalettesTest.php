@@ -12,6 +12,7 @@ use Chartula\Core\Drawing\Path;
 use Chartula\Core\Drawing\SeenFrom;
 use Chartula\Core\Drawing\SwatchPages;
 use Chartula\Core\Geometry\Box2;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\Weather;
@@ -55,6 +56,32 @@ final class PalettesTest extends TestCase
             $course = (int) floor($box->centre()->y + 1e-9);
             self::assertSame($course % 8 < 2, self::brightest($colour) === 2, "course $course");
         }
+    }
+
+    /** A wall that recedes has its bands in the courses that recede with it, not level ones of the paper. */
+    public function testBandsRecedeWithTheirCourses(): void
+    {
+        $derived = self::derived(['bands' => ['colour' => self::BLUE, 'every' => 8, 'high' => 2]], [
+            'blocks.0.walls.1.palette' => 'own', 'blocks.0.walls.1.finish' => 'brick-stretcher',
+            'perspective' => json_decode('{"depth": "25mm", "axis": "10mm"}'),
+        ]);
+        $paper = $derived->kit->part('main.right.paper');
+        $art = $paper->part->art;
+        self::assertInstanceOf(FaceArt::class, $art);
+        $back = $art->receding()?->inverse() ?? self::fail('it does not recede');
+        $bands = 0;
+        foreach (ArtSymbol::of($paper, $art, true)->paths as $path) {
+            foreach ($path->lines as $unit) {
+                $box = $back->ring(new Ring($unit))->bounds();
+                if ($box->width() > 3.01 || $box->height() > 1.01 || $path->fill === $art->pattern->ground()) {
+                    continue;
+                }
+                $course = (int) floor($box->centre()->y - $art->datum + 1e-6);
+                self::assertSame((($course % 8) + 8) % 8 < 2, self::brightest((string) $path->fill) === 2, "course $course");
+                $bands += (int) (self::brightest((string) $path->fill) === 2);
+            }
+        }
+        self::assertGreaterThan(50, $bands);
     }
 
     /** Twelve half bricks, 18, wide: from half brick 0 lines go up to both sides, cross at 6 and come together again twelve courses up. */

@@ -11,7 +11,7 @@ use Chartula\Core\Part\Weather;
 use Chartula\Core\Skin\Shade;
 
 /** Units and what shows between them, as years have left them. docs/formulas.md#coverings */
-final readonly class WeatheredUnits
+final readonly class Weathered
 {
     private const SOOT = '#2b2825';
 
@@ -26,23 +26,15 @@ final readonly class WeatheredUnits
     private const STRIPS = 24;
 
     /**
-     * @param  non-empty-list<non-empty-list<Vec2>>  $units  of one colour
-     * @return list<Path>
+     * What has become of the colour of a unit.
+     *
+     * @param  non-empty-list<Vec2>  $unit
      */
-    public static function paths(Weather $weather, array $units, string $colour): array
+    public static function unit(Weather $weather, array $unit, string $colour): string
     {
-        $by = [];
-        foreach ($units as $unit) {
-            $at = Box2::around($unit)->centre();
-            $share = crc32(sprintf('%.2f,%.2f', $at->x, $at->y)) % 1000 / 1000.0;
-            $by[self::colour($colour, $weather->at($at, $share))][] = $unit;
-        }
-        $paths = [];
-        foreach ($by as $tone => $lines) {
-            $paths[] = new Path(Layer::Art, $lines, true, null, $tone);
-        }
+        $at = Box2::around($unit)->centre();
 
-        return $paths;
+        return self::colour($colour, $weather->at($at, crc32(sprintf('%.2f,%.2f', $at->x, $at->y)) % 1000 / 1000.0));
     }
 
     /** @return list<Path> */
