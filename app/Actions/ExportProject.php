@@ -7,11 +7,11 @@ namespace App\Actions;
 use App\Http\Resources\PrintRunResource;
 use App\Http\Resources\RevisionResource;
 use App\Models\Building;
-use App\Models\Picture;
 use App\Models\Piece;
 use App\Models\PrintRun;
 use App\Models\Project;
 use App\Models\Revision;
+use App\Pictures\KeptPictures;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use RuntimeException;
@@ -48,8 +48,10 @@ final readonly class ExportProject
             $folder = rtrim(sprintf('buildings/%02d-%s', $i + 1, Str::slug($building->name)), '-');
             $buildings[] = $this->building($building, $folder, $zip);
         }
-        foreach (Picture::query()->where('user_id', $project->user_id)->whereIn('sha256', self::pictures($project))->get() as $picture) {
-            $zip->addFromString("papers/$picture->sha256.jpg", (string) base64_decode($picture->jpeg, true));
+        $pictures = KeptPictures::of($project);
+        foreach (self::pictures($project) as $sha256) {
+            $jpeg = $pictures->jpeg($sha256);
+            $jpeg === null ? null : $zip->addFromString("papers/$sha256.jpg", $jpeg);
         }
         $zip->addFromString(
             'project.json',

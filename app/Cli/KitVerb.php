@@ -7,13 +7,13 @@ namespace App\Cli;
 use App\Pictures\FolderPictures;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\MissingPictures;
 use Chartula\Core\Drawing\NoPictures;
 use Chartula\Core\Drawing\Pictures;
 use Chartula\Core\Output\KitFiles;
 use Chartula\Core\Packing\Effort;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Sheets\Wanted;
-use Chartula\Core\Skin\PaperUses;
 use DateTimeImmutable;
 use RuntimeException;
 
@@ -80,13 +80,12 @@ final readonly class KitVerb extends Verb
         }
         $pictures = $folder === null ? new NoPictures : FolderPictures::in($folder);
         $isPrinted = array_intersect(['svg', 'pdf'], $formats) !== [];
-        foreach ($isPrinted ? PaperUses::of($derived->building, $derived->kit->form) : [] as $use) {
-            if ($pictures->jpeg($use->paper->sha256) === null) {
-                throw new RuntimeException(
-                    "the picture of the paper “{$use->paper->name}” on $use->words is missing: "
-                    .($folder === null ? 'say with --assets DIR where it lies' : "no JPEG file in $folder has the SHA-256 {$use->paper->sha256}"),
-                );
-            }
+        $missing = $isPrinted ? MissingPictures::of($derived->building, $derived->kit->form, $pictures)[0] ?? null : null;
+        if ($missing !== null) {
+            $cure = $folder === null
+                ? 'say with --assets DIR where it lies'
+                : "no JPEG file in $folder has the SHA-256 {$missing->paper->sha256}";
+            throw new RuntimeException("the picture of the paper “{$missing->paper->name}” on $missing->words is missing: $cure");
         }
 
         return $pictures;

@@ -152,11 +152,12 @@ final readonly class KeepPicture
         ]);
     }
 
-    /** Of those that no revision of any of somebody's buildings names. */
+    /** Of those that no revision of any of somebody's buildings names, and that were not sent a moment ago: one may be about to. */
     private static function letGo(User $user): void
     {
         $texts = Revision::query()->whereHas('building.project', static fn ($q) => $q->where('user_id', $user->id));
-        foreach (Picture::query()->where('user_id', $user->id)->pluck('sha256') as $sha256) {
+        $old = Picture::query()->where('user_id', $user->id)->where('created_at', '<', now()->subHour());
+        foreach ($old->pluck('sha256') as $sha256) {
             assert(is_string($sha256));
             if (! (clone $texts)->whereLike('text', "%$sha256%")->exists()) {
                 Picture::query()->where('user_id', $user->id)->where('sha256', $sha256)->delete();

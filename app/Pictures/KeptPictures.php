@@ -6,13 +6,14 @@ namespace App\Pictures;
 
 use App\Models\Building;
 use App\Models\Picture;
+use App\Models\Project;
 use Chartula\Core\Building\Building as Described;
+use Chartula\Core\Drawing\MissingPictures;
 use Chartula\Core\Drawing\Pictures;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
 use Chartula\Core\Skin\PaperUse;
-use Chartula\Core\Skin\PaperUses;
 
 /** The pictures of whoever a building belongs to. */
 final class KeptPictures implements Pictures
@@ -20,14 +21,23 @@ final class KeptPictures implements Pictures
     /** @var array<string, ?string> */
     private array $read = [];
 
-    /** @param  'jpeg'|'small'  $how  as large as they are, or as a screen shows them */
-    private function __construct(private readonly int $user, private readonly string $how)
+    /**
+     * @param  'jpeg'|'small'  $how  as large as they are, or as a screen shows them
+     * @param  bool  $isKept  whether what was read is asked for again
+     */
+    private function __construct(private readonly int $user, private readonly string $how, private readonly bool $isKept = true)
     {
     }
 
     public static function fine(Building $building): self
     {
         return new self($building->project->user_id, 'jpeg');
+    }
+
+    /** As large as they are, each read when it is asked for and then let go. */
+    public static function of(Project $project): self
+    {
+        return new self($project->user_id, 'jpeg', false);
     }
 
     public static function small(Building $building): self
@@ -37,13 +47,15 @@ final class KeptPictures implements Pictures
 
     public function jpeg(string $sha256): ?string
     {
-        if (! array_key_exists($sha256, $this->read)) {
-            $kept = Picture::query()->where('user_id', $this->user)->where('sha256', $sha256)->value($this->how);
-            $bytes = is_string($kept) ? base64_decode($kept, true) : false;
-            $this->read[$sha256] = $bytes === false ? null : $bytes;
+        if (array_key_exists($sha256, $this->read)) {
+            return $this->read[$sha256];
         }
+        $kept = Picture::query()->where('user_id', $this->user)->where('sha256', $sha256)->value($this->how);
+        $bytes = is_string($kept) ? base64_decode($kept, true) : false;
+        $jpeg = $bytes === false ? null : $bytes;
+        $this->read += $this->isKept ? [$sha256 => $jpeg] : [];
 
-        return $this->read[$sha256];
+        return $jpeg;
     }
 
     /**
@@ -63,17 +75,23 @@ final class KeptPictures implements Pictures
             ->pluck('sha256')->all();
     }
 
-    /** @throws InvalidInput where something would be printed in one colour because its picture is not there */
+    /** @return list<Problem> of what would be printed in one colour because its picture is not there */
+    public function missing(Described $building, Kit $kit): array
+    {
+        return array_map(
+            static fn (PaperUse $u): Problem => new Problem(
+                $u->paper->path, 'picture.missing', ['given' => $u->paper->name, 'on' => $u->words],
+            ),
+            MissingPictures::of($building, $kit->form, $this),
+        );
+    }
+
+    /** @throws InvalidInput where there is such a thing */
     public function demand(Described $building, Kit $kit): void
     {
-        $missing = array_filter(PaperUses::of($building, $kit->form), fn (PaperUse $u): bool => $this->jpeg($u->paper->sha256) === null);
+        $missing = $this->missing($building, $kit);
         if ($missing !== []) {
-            throw new InvalidInput(array_values(array_map(
-                static fn (PaperUse $u): Problem => new Problem(
-                    $u->paper->path, 'picture.missing', ['given' => $u->paper->name, 'on' => $u->words],
-                ),
-                $missing,
-            )));
+            throw new InvalidInput($missing);
         }
     }
 }

@@ -20,6 +20,9 @@ use Chartula\Core\Field\Sign;
 /** What is said of a roof. Lengths of the real thing. */
 final readonly class RoofFields
 {
+    /** What lies in rows that can be cut apart. */
+    private const LIE = ['slate', 'stone-slate', 'plain-tile'];
+
     private const PITCHED = ['gable', 'hip', 'half-hip', 'lean-to', 'mansard'];
 
     public static function set(): FieldSet
@@ -61,12 +64,13 @@ final readonly class RoofFields
     {
         return [
             Field::optional('finish', 'finish', Finish::choice(), 'bare')->offTheForm(),
-            Field::optional('laid', 'laid', RoofLaid::choice(), 'paper')->offTheForm(),
-            Field::optional('row', 'rows apart', LengthType::real())->meaning('as usual for it')->offTheForm(),
-            Field::optional('unit', 'each wide', LengthType::real())->meaning('as usual for it')->offTheForm(),
-            Field::optional('ridge_colour', 'ridge and hip tiles', new ColourType)->meaning('as usual for it')->offTheForm(),
-            Field::optional('valleys', 'valleys', ChoiceType::of(['close' => 'closed', 'open' => 'open, lined with lead']), 'close')
-                ->offTheForm(),
+            Field::optional('laid', 'laid', RoofLaid::choice(), 'paper')->offered('finish', self::LIE),
+            Field::optional('row', 'rows apart', LengthType::real())->meaning('as usual for it')
+                ->offered('finish', [...self::LIE, 'pantile']),
+            Field::optional('unit', 'each wide', LengthType::real())->meaning('as usual for it')
+                ->offered('finish', [...self::LIE, 'pantile']),
+            Field::optional('ridge_colour', 'ridge and hip tiles', new ColourType)->meaning('as usual'),
+            Field::optional('valleys', 'valleys', ChoiceType::of(['close' => 'closed', 'open' => 'open, lined with lead']), 'close'),
             Field::optional('paper', 'in a paper of your own', NamedType::paper())->offTheForm(),
             Field::optional('palette', 'in colours of your own', NamedType::palette())->offTheForm(),
         ];

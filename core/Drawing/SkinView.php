@@ -37,10 +37,7 @@ final readonly class SkinView
             'coverings' => array_map(static fn (Finish $f): array => [
                 'key' => $f->value, 'words' => $f->words(), 'walls' => $f->isForWalls(), 'roofs' => $f->isForRoofs(),
             ], Finish::cases()),
-            'papers' => array_map(
-                static fn (OwnPaper $p): array => self::paper($building, PaperUses::of($building, $kit->form), $p),
-                array_values($building->papers),
-            ),
+            'papers' => self::papers($building, $kit),
             'palettes' => array_map(
                 static fn (OwnPalette $p): array => [
                     'id' => $p->id, 'name' => $p->name, 'path' => $p->path, 'named' => self::named($building, 'palette', $p->id),
@@ -90,6 +87,14 @@ final readonly class SkinView
                     SlopeCourses::alike($slopes[0], $slopes), $covering->pattern, $building->methods->roof()->thickness_mm,
                 )),
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function papers(Building $building, Kit $kit): array
+    {
+        $uses = PaperUses::of($building, $kit->form);
+
+        return array_map(static fn (OwnPaper $p): array => self::paper($building, $uses, $p), array_values($building->papers));
     }
 
     /**

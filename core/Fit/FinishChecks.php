@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fit;
 
+use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\RoofKind;
@@ -72,13 +73,23 @@ final readonly class FinishChecks
                     .' dark before they go on: it shows at every slit and every slip. Begin at the eaves, row by row by their numbers.');
             } elseif ($block->roof->laid !== RoofLaid::Paper && $block->roof->kind !== RoofKind::None) {
                 $checks[] = new Check('roof.laid', Check::NOTE, $block->id, sprintf(
-                    'The roof of %s is covered by papers as large as its slopes: only slates and tiles that lie in rows are cut as %s, and this is %s.',
-                    $block->name, $block->roof->laid->words(), $block->roof->finish->words(),
+                    'Nothing of the roof of %s is cut as %s: only slates and tiles that are drawn, and lie in rows, are, and this is %s.',
+                    $block->name, $block->roof->laid->words(), self::shown($building, $block),
                 ));
             }
         }
 
         return $checks;
+    }
+
+    /** What is seen of a roof. */
+    private static function shown(Building $building, Block $block): string
+    {
+        return match (true) {
+            $building->methods->roof()->texture() !== null => 'a textured sheet',
+            $block->roof->paper !== null => 'a paper of your own',
+            default => $block->roof->finish->words(),
+        };
     }
 
     /** @return list<Check> which way up textured sheets go on, how many lines they have, and that nothing is printed over them */

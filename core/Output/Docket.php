@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Output;
 
 use Chartula\Core\Building\Block;
-use Chartula\Core\Building\Finish;
 use Chartula\Core\Derivation;
 use Chartula\Core\Fit\Plot\Clearance;
 use Chartula\Core\Fit\Plot\Fit;
@@ -109,7 +108,7 @@ final readonly class Docket
         $openings = array_sum(array_map(static fn (WallForm $w): int => count($w->openings), $d->kit->form->walls()));
         $papers = count(array_filter($d->kit->parts, static fn (LabelledPart $p): bool => $p->part->group === PartGroup::Skin
             && [$p->part->of->layer, $p->part->of->opening, $p->part->of->feature] === ['paper', null, null]));
-        $bare = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => $w->wall->finish === Finish::Bare));
+        $bare = count(array_filter($d->kit->form->walls(), static fn (WallForm $w): bool => ! $w->isPapered));
 
         return [
             'prototype' => 'described',

@@ -87,7 +87,7 @@ final class PicturesTest extends ApiTestCase
     public function testThereIsAnEndToThem(): void
     {
         $building = $this->buildingOf($this->person());
-        $row = ['user_id' => $building->project->user_id, 'jpeg' => '', 'small' => '', 'created_at' => now()];
+        $row = ['user_id' => $building->project->user_id, 'jpeg' => '', 'small' => '', 'created_at' => now()->subDay()];
         Picture::query()->insert(['sha256' => str_repeat('a', 64), 'bytes' => 96 * 1024 * 1024] + $row);
         $this->send($building, self::jpeg(), 'a.jpg')->assertStatus(201);
         self::assertSame(1, Picture::query()->count(), 'the one that nothing names is gone');
@@ -145,11 +145,15 @@ final class PicturesTest extends ApiTestCase
             ->assertJsonPath('problems.0.path', 'papers.0');
         $this->getJson("$at/sheets/2.svg?download=1")->assertStatus(422);
         $shown = fn (): string => (string) $this->get("$at/parts/main.back.paper.svg?art=1")->assertOk()->getContent();
+        $this->getJson("$at/sheets")->assertJsonPath(
+            'missing.0', 'the picture of the paper “Old wall” on the back wall of Office is not here; choose it again under Skin',
+        );
         self::assertStringNotContainsString('data:image', $shown());
         Picture::query()->insert([
             'user_id' => $building->project->user_id, 'sha256' => $scan->sha256, 'bytes' => 1, 'created_at' => now(),
             'jpeg' => base64_encode((string) $scan->jpeg($scan->sha256)), 'small' => base64_encode((string) $scan->jpeg($scan->sha256)),
         ]);
+        $this->getJson("$at/sheets")->assertJsonPath('missing', []);
         self::assertStringContainsString('/Subtype /Image', (string) $this->get("$at/sheets.pdf")->assertOk()->getContent());
         self::assertStringContainsString('data:image', $shown());
         self::assertStringContainsString('data:image\/jpeg', (string) $this->getJson("$at/faces?r=1")->assertOk()->getContent());

@@ -8,8 +8,10 @@ use App\Actions\DeriveKit;
 use App\Actions\PackedSheets;
 use App\Http\Requests\SheetsRequest;
 use App\Models\Building;
+use App\Pictures\KeptPictures;
 use Chartula\Core\Output\Docket;
 use Chartula\Core\Packing\Effort;
+use Chartula\Core\Problem\ProblemText;
 use Chartula\Core\Sheets\Sheet;
 use Illuminate\Http\JsonResponse;
 
@@ -41,6 +43,11 @@ final readonly class SheetsController
             'percent' => round(100.0 * $plan->yield, 1),
             'docket' => Docket::sheets($printed),
             'stage' => Docket::pages($printed),
+            // Without them nothing is sent to a printer: said before somebody asks for it.
+            'missing' => array_map(
+                ProblemText::of(...),
+                KeptPictures::small($building)->missing($printed->building, $printed->kit),
+            ),
             'sheets' => array_map(static fn (Sheet $s): array => $s->toArray(), $plan->sheets),
         ]);
     }

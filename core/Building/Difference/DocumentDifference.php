@@ -16,18 +16,27 @@ final class DocumentDifference
     /** A summary names so many changes; of more it gives the number. */
     private const SAID = 4;
 
+    /** Lists whose entries have names of their own, by the keys under which one is chosen. */
+    private const NAMED = ['paper' => 'papers', 'palette' => 'palettes'];
+
     /** @var list<Change> */
     private array $changes = [];
 
-    /** @param  mixed  $styles  of the later document, for what an opening is called */
-    private function __construct(private readonly mixed $styles)
+    /**
+     * @param  mixed  $styles  of the later document, for what an opening is called
+     * @param  array<string, array<string, string>>  $names  of what lists of either document name, by the keys under which it is chosen
+     */
+    private function __construct(private readonly mixed $styles, private readonly array $names)
     {
     }
 
     /** @return list<Change> what turns $before into $after, in the document's order */
     public static function of(stdClass $before, stdClass $after): array
     {
-        $self = new self($after->styles ?? null);
+        $self = new self($after->styles ?? null, array_map(
+            static fn (string $list): array => self::names($before->{$list} ?? null) + self::names($after->{$list} ?? null),
+            self::NAMED,
+        ));
         $self->objects($before, $after, [], new Subject('', []));
 
         return $self->changes;
@@ -63,8 +72,23 @@ final class DocumentDifference
         } elseif (self::isList($before, $after) && self::isList($after, $before)) {
             $this->lists($before ?? [], $after ?? [], $keys, $subject);
         } elseif (! self::same($before, $after)) {
-            $this->add($keys, $subject->words, Words::change($subject->field($keys), $before, $after), $before, $after);
+            $named = fn (mixed $id): mixed => is_string($id) ? $this->names[end($keys)][$id] ?? $id : $id;
+            $words = Words::change($subject->field($keys), $named($before), $named($after));
+            $this->add($keys, $subject->words, $words, $before, $after);
         }
+    }
+
+    /** @return array<string, string> by their ids */
+    private static function names(mixed $list): array
+    {
+        $names = [];
+        foreach (is_array($list) ? $list : [] as $one) {
+            $id = $one instanceof stdClass ? $one->id ?? null : null;
+            $name = $one instanceof stdClass ? $one->name ?? null : null;
+            $names += is_string($id) && is_string($name) ? [$id => "“{$name}”"] : [];
+        }
+
+        return $names;
     }
 
     /** @param  list<string>  $keys */
@@ -102,7 +126,8 @@ final class DocumentDifference
                 $this->add(
                     $path,
                     $subject->words,
-                    $this->called($is ?? $was, (string) $name).($was === null ? ' added' : ' removed'),
+                    ($this->ownName((string) end($keys), (string) $name) ?? $this->called($is ?? $was, (string) $name))
+                        .($was === null ? ' added' : ' removed'),
                     $was,
                     $is,
                 );
@@ -140,8 +165,15 @@ final class DocumentDifference
             // One block is the building; its name would stand before everything.
             'blocks' => new Subject('', $path),
             'walls' => new Subject($name, $path),
+            'papers', 'palettes' => new Subject($this->ownName($path[count($path) - 2], $name) ?? $name, $path),
             default => new Subject(($subject->words === '' ? '' : "$subject->words, ").$this->called($entry, $name), $path),
         };
+    }
+
+    /** Of a paper or of colours, as a person called them. */
+    private function ownName(string $list, string $id): ?string
+    {
+        return $this->names[array_search($list, self::NAMED, true)][$id] ?? null;
     }
 
     /** `sash w1`, `band on the front` */

@@ -15,12 +15,21 @@ final readonly class Words
         'w' => 'width', 'h' => 'height', 'rect.0' => 'width', 'rect.1' => 'depth', 'panes.0' => 'columns of panes',
         'panes.1' => 'rows of panes',
         'at.0' => 'place across', 'at.1' => 'place back', 'sheet.0' => 'sheet width', 'sheet.1' => 'sheet height',
-        'through' => 'walls that run through', 'apex' => 'height to the peak', 'up' => 'panel up to the ridge',
-        'along' => 'panel along the eaves', 'built' => 'as built', 'as' => 'made',
+        'through' => 'walls that run through', 'built' => 'as built', 'as' => 'made',
         'on.over' => 'centred on', 'on.from' => 'place along', 'on.to' => 'far end', 'on.in' => 'place in from the wall',
         'on.up' => 'foot above base', 'on.up_to' => 'head above base', 'on.edge' => 'wall', 'on.anchor' => 'where it is',
-        'roof.finish' => 'covering of the roof', 'finish' => 'covering', 'on.line' => 'line of the roof', 'on.turn' => 'turned by',
+        'roof.finish' => 'covering of the roof', 'finish' => 'covering', 'roof.paper' => 'paper of the roof', 'palette' => 'colours',
+        'roof.palette' => 'colours of the roof', 'roof.laid' => 'slates and tiles laid', 'roof.valleys' => 'valleys',
+        'roof.row' => 'rows apart', 'roof.unit' => 'width of each slate or tile', 'roof.ridge_colour' => 'ridge and hip tiles',
+        'skin.soot' => 'soot under the eaves', 'skin.damp' => 'damp at the foot', 'burnt' => 'burnt headers', 'diaper' => 'lozenges',
+        'mm_per_pixel.0' => 'mm a pixel across', 'mm_per_pixel.1' => 'mm a pixel up', 'sha256' => 'picture', 'lies' => 'laid',
+        'courses' => 'courses counted', 'up' => 'measure of those courses', 'units' => 'bricks counted',
+        'along' => 'measure of those bricks', 'foot' => 'first course above the foot', 'tone' => 'tone as a whole',
+        'on.line' => 'line of the roof', 'on.turn' => 'turned by',
     ];
+
+    /** What was measured of a wall or a panel. */
+    private const BUILT = ['apex' => 'height to the peak', 'up' => 'panel up to the ridge', 'along' => 'panel along the eaves'];
 
     /** Lists steps of a path that a person would not name. */
     private const SILENT = ['blocks', 'walls', 'openings', 'styles', 'footprint', 'frame', 'head', 'methods', 'sheets', 'gauge', 'roof'];
@@ -33,7 +42,7 @@ final readonly class Words
         $keys = array_map(static fn (string $key): string => ltrim($key, Identity::MARK), $keys);
         $built = array_search('built', $keys, true);
         if ($built !== false && isset($keys[$built + 1])) {
-            $said = self::FIELDS[$keys[$built + 1]] ?? $keys[$built + 1];
+            $said = self::BUILT[$keys[$built + 1]] ?? self::FIELDS[$keys[$built + 1]] ?? $keys[$built + 1];
 
             return $said.' as built'.match ($keys[$built + 2] ?? 'measured') {
                 'measured' => '', 'reason' => ', and why,', default => ', and when,'

@@ -1665,6 +1665,10 @@ export interface StandPiece {
 export interface LaidSheets {
   revision: number;
   packing: 'quick' | 'usual' | 'thorough';
+  /**
+   * Of which papers the pictures are not here, in words; nothing is sent to a printer while there are some.
+   */
+  missing: string[];
   looking: boolean;
   bound: number;
   percent: number;

@@ -16,6 +16,7 @@ export function useSheets(): LaidSheets | null {
     revision: state.derived_from ?? 0,
     packing: 'quick',
     looking: false,
+    missing: [],
     bound: totals.sheets_bound,
     percent: 100 * totals.sheets_yield,
     docket,

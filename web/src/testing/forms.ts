@@ -17,6 +17,19 @@ export const FORMS: Record<string, FormField[]> = {
         ],
       },
     },
+    {
+      key: 'laid',
+      label: 'laid',
+      optional: true,
+      usual: 'paper',
+      holds: {
+        what: 'choice',
+        choices: [
+          { value: 'paper', words: 'as one paper' },
+          { value: 'strips', words: 'in strips, slit' },
+        ],
+      },
+    },
   ],
   methods: [],
   things: [

@@ -42,6 +42,19 @@ final class DocumentDifferenceTest extends TestCase
         ];
         yield 'a wall’s paper' => [[$set('blocks.0.walls.=back.finish', 'bare')], 'back: covering from brick, Flemish bond to bare card'];
         yield 'a roof’s covering' => [[$set('blocks.0.roof.finish', 'stone-slate')], 'covering of the roof stone slates'];
+        $scan = ['id' => 'p1', 'name' => 'Old wall', 'sha256' => str_repeat('a', 64), 'pixels' => [9, 9], 'mm_per_pixel' => [1, 1]];
+        $reds = ['id' => 'c1', 'name' => 'Reds', 'colours' => [['colour' => '#a65f4a']]];
+        yield 'a paper of one’s own' => [
+            [$set('papers.=p1', $scan), $set('papers.=p1.up', '21mm'), $set('blocks.0.walls.=back.paper', 'p1')],
+            'back: paper “Old wall”; “Old wall” added',
+        ];
+        yield 'colours of one’s own' => [
+            [$set('palettes.=c1', $reds), $set('blocks.0.roof.palette', 'c1')], 'colours of the roof “Reds”, “Reds” added',
+        ];
+        yield 'how slates are laid' => [
+            [$set('blocks.0.roof.laid', 'strips'), $set('blocks.0.roof.row', '6in'), $set('methods.skin.soot', 30)],
+            'soot under the eaves 30, slates and tiles laid strips, rows apart 6in',
+        ];
         yield 'one gone, one new' => [
             [['op' => 'remove-opening', 'wall' => 'front', 'id' => 'd1'], ['op' => 'add-opening', 'wall' => 'left', 'style' => 'door']],
             'front: door d1 removed; left: door d1 added',

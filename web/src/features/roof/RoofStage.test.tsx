@@ -10,6 +10,7 @@ standInServer();
 describe('Roof', () => {
   it('changes the kind of roof', () => {
     const { save } = showIn(hutState(), <RoofStage />, hut());
+    expect(screen.queryByLabelText('laid')).toBeNull();
     fireEvent.click(screen.getByRole('radio', { name: 'hip' }));
     expect(save).toHaveBeenCalledWith([{ op: 'choose', path: 'blocks.0.roof.kind', value: 'hip' }]);
   });

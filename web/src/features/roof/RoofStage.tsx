@@ -6,6 +6,7 @@ import { SelectField } from '../../ui/SelectField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
 import { DocumentForm } from '../../document/form/DocumentForm';
+import { isOfCovering } from '../../document/roofs';
 import { ThingsHere } from '../../document/ThingsHere';
 import { NeighboursPitch, OwnEdges } from './Neighbours';
 import { EdgeFigures } from './EdgeFigures';
@@ -156,7 +157,7 @@ function RoofFigures({ drawn, onEdge }: { drawn: View; onEdge: (key: string) => 
           onChange={(value) => setSearch({ block: plan.blocks[Number(value)]?.id ?? '' }, { replace: true })}
         />
       )}
-      <DocumentForm form="roof" path={path} />
+      <DocumentForm form="roof" path={path} show={(field) => !isOfCovering(field)} />
       <NeighboursPitch block={at} blocks={plan.blocks} />
       <OwnEdges block={block} onEdge={onEdge} />
       {section !== null && (

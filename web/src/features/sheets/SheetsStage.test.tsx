@@ -1,5 +1,5 @@
 import { fireEvent, screen } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { faultAt, showIn, standInServer } from '../../testing/building';
 import { hut, hutState } from '../../testing/hut';
 import { today } from '../../ui/dates';
@@ -42,6 +42,20 @@ describe('Sheets', () => {
     state.document.sheets = { corrections: [{ ...first, part: 'main.gone' }] };
     showIn(state, <SheetsStage />, hut());
     expect(screen.getByText('A part that is gone')).toBeInTheDocument();
+  });
+
+  it('says before anybody prints that a picture is not here', async () => {
+    const derived = hut();
+    const laid = { revision: 1, packing: 'quick', looking: false, bound: 1, percent: 50, stage: '', sheets: [] };
+    const [docket] = derived.docket;
+    const missing = ['the picture of the paper “Old wall” is not here'];
+    vi.stubGlobal('fetch', (url: string) =>
+      url.endsWith('/sheets')
+        ? Promise.resolve(new Response(JSON.stringify({ ...laid, docket, missing })))
+        : new Promise(() => undefined),
+    );
+    showIn(hutState(), <SheetsStage />, derived);
+    expect(await screen.findByText(/Nothing can be printed: the picture of the paper “Old wall”/)).toBeInTheDocument();
   });
 
   it('says in red what is on no page', () => {

@@ -63,6 +63,11 @@ export function SheetsStage() {
               {text}
             </p>
           ))}
+        {laid.missing.map((text) => (
+          <p key={text} role="alert" className="text-danger">
+            Nothing can be printed: {text}.
+          </p>
+        ))}
         <Laid laid={laid} />
         <p className="quiet">
           Print at 100 %, then lay a steel rule on both rules: they must measure 100 mm. Knives slip: a sharp blade, a

@@ -78,6 +78,8 @@ describe('Papers of one’s own', () => {
     await waitFor(() =>
       expect(save).toHaveBeenCalledWith(expect.arrayContaining([{ op: 'set', path: 'papers.0.sha256', value: 'cd' }])),
     );
+    // It is looked for again, also where it is the same one.
+    expect(screen.queryByText(/is not here/)).toBeNull();
   });
 
   it('covers a wall in one, and again in what is drawn', () => {

@@ -22,6 +22,8 @@ const LONGEST_NAME = 60;
 /** Scans and photographs of papers: how large they are, and how they come out where they are used. */
 export function OwnPapers({ papers, children }: { papers: readonly OwnPaper[]; children: ReactNode }) {
   const [chosen, setChosen] = useState('');
+  // One that was missing may have come with the same name.
+  const [round, setRound] = useState(0);
   const paper = papers.find((one) => one.id === chosen) ?? papers[0];
   return (
     <>
@@ -46,15 +48,15 @@ export function OwnPapers({ papers, children }: { papers: readonly OwnPaper[]; c
                 onClick={() => setChosen(one.id)}
                 aria-label={one.name}
               >
-                <Scan paper={one} alt="" />
+                <Scan key={round} paper={one} alt="" />
                 <span>{one.name}</span>
               </button>
             ))}
           </div>
         )}
-        {paper !== undefined && <Scan paper={paper} alt={`${paper.name}, as it was scanned`} isLarge />}
+        {paper !== undefined && <Scan key={round} paper={paper} alt={`${paper.name}, as it was scanned`} isLarge />}
       </section>
-      {paper !== undefined && <Figures paper={paper} />}
+      {paper !== undefined && <Figures paper={paper} onReplaced={() => setRound(round + 1)} />}
     </>
   );
 }
@@ -75,7 +77,7 @@ function Scan({ paper, alt, isLarge = false }: { paper: OwnPaper; alt: string; i
   );
 }
 
-function Figures({ paper }: { paper: OwnPaper }) {
+function Figures({ paper, onReplaced }: { paper: OwnPaper; onReplaced: () => void }) {
   const { save } = useBuilding();
   return (
     <aside className="sheet" aria-label="Figures">
@@ -93,7 +95,7 @@ function Figures({ paper }: { paper: OwnPaper }) {
           ))}
         </ul>
       )}
-      <Replace paper={paper} />
+      <Replace paper={paper} onReplaced={onReplaced} />
       <Button
         size="sm"
         variant="outline-secondary"
@@ -111,21 +113,22 @@ function Figures({ paper }: { paper: OwnPaper }) {
 }
 
 /** Where its picture is missing, or was scanned anew. */
-function Replace({ paper }: { paper: OwnPaper }) {
+function Replace({ paper, onReplaced }: { paper: OwnPaper; onReplaced: () => void }) {
   const { save } = useBuilding();
   const set = (key: string, value: Json) => ({ op: 'set' as const, path: `${paper.path}.${key}`, value });
   return (
     <Sending
       label={`Another picture of ${paper.name}`}
       words="Another picture of it …"
-      onSent={(sent) =>
+      onSent={(sent) => {
+        onReplaced();
         save([
           set('sha256', sent.sha256),
           set('pixels', sent.pixels),
           set('mm_per_pixel', sent.mm_per_pixel),
           set('tone', sent.tone),
-        ])
-      }
+        ]);
+      }}
     />
   );
 }

@@ -37,7 +37,7 @@ describe('Skin', () => {
     fireEvent.click(screen.getByLabelText('felt'));
     expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.roof.finish', value: 'felt' }]);
     fireEvent.change(screen.getByLabelText('laid'), { target: { value: 'strips' } });
-    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'blocks.0.roof.laid', value: 'strips' }]);
+    expect(save).toHaveBeenCalledWith([{ op: 'choose', path: 'blocks.0.roof.laid', value: 'strips' }]);
     expect(screen.queryByLabelText('ashlar')).toBeNull();
   });
 });

@@ -11,7 +11,9 @@ import { SelectField } from '../../ui/SelectField';
 import { Empty } from '../../ui/States';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { textAt, useBuilding } from '../../document/context';
+import { DocumentForm } from '../../document/form/DocumentForm';
 import { NumberField } from '../../document/form/PlainFields';
+import { isOfCovering } from '../../document/roofs';
 
 /** A wall by its key, the roof of a block, or what belongs to neither. */
 type Shown = { wall: string } | { roof: string } | { more: string };
@@ -71,7 +73,7 @@ export function SkinStage() {
       <aside className="sheet" aria-label="Figures">
         <h2>{isRoof ? `Roof of ${called}` : wall.title}</h2>
         {isRoof && roof.rows !== null && <p>{roof.rows}</p>}
-        {isRoof && <Laid path={roof.path.replace(/\.finish$/, '')} />}
+        {isRoof && <DocumentForm form="roof" path={roof.path.replace(/\.finish$/, '')} show={isOfCovering} />}
         {!isRoof && !described && (
           <p className="quiet">This wall is not described yet; add an opening to it under Shell first.</p>
         )}
@@ -126,41 +128,6 @@ function More({ view, shown, onShown }: { view: View; shown: string; onShown: (s
     );
   }
   return <OwnPapers papers={view.skin.papers}>{nav}</OwnPapers>;
-}
-
-/** How slates and tiles go on, and what shows where two slopes meet in a valley. */
-function Laid({ path }: { path: string }) {
-  const { state, save } = useBuilding();
-  const field = (key: string, label: string, choices: readonly (readonly [string, string])[]) => (
-    <SelectField
-      label={label}
-      path={`${path}.${key}`}
-      value={textAt(state.document, `${path}.${key}`) || (choices[0]?.[0] ?? '')}
-      choices={choices}
-      onChange={(value) => save([{ op: 'set', path: `${path}.${key}`, value }])}
-    />
-  );
-  return (
-    <>
-      {field('laid', 'laid', [
-        ['paper', 'as one paper'],
-        ['strips', 'in strips, slit'],
-        ['pieces', 'piece by piece'],
-      ])}
-      <LengthField label="rows apart" path={`${path}.row`} value={textAt(state.document, `${path}.row`)} optional />
-      <LengthField label="each wide" path={`${path}.unit`} value={textAt(state.document, `${path}.unit`)} optional />
-      <ColourField
-        label="ridge and hip tiles"
-        path={`${path}.ridge_colour`}
-        value={textAt(state.document, `${path}.ridge_colour`)}
-        unsaid="as usual"
-      />
-      {field('valleys', 'valleys', [
-        ['close', 'closed'],
-        ['open', 'open, lined with lead'],
-      ])}
-    </>
-  );
 }
 
 /** Papers as they are printed and cut. */
