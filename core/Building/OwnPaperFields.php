@@ -48,10 +48,10 @@ final readonly class OwnPaperFields
             Field::required('mm_per_pixel', 'mm a pixel', $size)->saying('of the paper as it was scanned'),
             Field::optional('lies', 'it is laid', ChoiceType::of(['tiled' => 'again and again', 'whole' => 'once']), 'tiled'),
             Field::optional('courses', 'courses counted', $measured, 20),
-            Field::optional('up', 'those courses measure', LengthType::model())->meaning('as it was scanned')
+            Field::optional('up', 'those courses measure', LengthType::model())->meaning('as scanned')
                 ->saying('together, on the paper'),
             Field::optional('units', 'bricks counted', $measured, 10)->saying('along a course'),
-            Field::optional('along', 'those bricks measure', LengthType::model())->meaning('as courses come out')
+            Field::optional('along', 'those bricks measure', LengthType::model())->meaning('alike')
                 ->saying('together, on the paper'),
             Field::optional('foot', 'first bed joint above its foot', LengthType::model(Sign::ZeroOrMore), '0mm')
                 ->saying('how far above the picture’s foot a course begins, on the paper'),

@@ -65,9 +65,9 @@ final readonly class RoofFields
         return [
             Field::optional('finish', 'finish', Finish::choice(), 'bare')->offTheForm(),
             Field::optional('laid', 'laid', RoofLaid::choice(), 'paper')->offered('finish', self::LIE),
-            Field::optional('row', 'rows apart', LengthType::real())->meaning('as usual for it')
+            Field::optional('row', 'rows apart', LengthType::real())->meaning('usual')
                 ->offered('finish', [...self::LIE, 'pantile']),
-            Field::optional('unit', 'each wide', LengthType::real())->meaning('as usual for it')
+            Field::optional('unit', 'each wide', LengthType::real())->meaning('usual')
                 ->offered('finish', [...self::LIE, 'pantile']),
             Field::optional('ridge_colour', 'ridge and hip tiles', new ColourType)->meaning('as usual'),
             Field::optional('valleys', 'valleys', ChoiceType::of(['close' => 'closed', 'open' => 'open, lined with lead']), 'close'),

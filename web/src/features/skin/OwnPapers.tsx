@@ -99,6 +99,7 @@ function Figures({ paper, onReplaced }: { paper: OwnPaper; onReplaced: () => voi
       <Button
         size="sm"
         variant="outline-secondary"
+        className="mt-2"
         onClick={() =>
           save([
             ...paper.named.map((path) => ({ op: 'set' as const, path, value: null })),
