@@ -19,6 +19,7 @@ final readonly class Methods
      * @param  'front-and-back'|'sides'  $through  which walls run full length at the corners
      * @param  bool  $hasSupports  formers and boards under the roofs
      * @param  float  $bury_mm  how far walls go below the lowest ground along them, on the model
+     * @param  float  $thin_edge_mm  how far overhangs of the outermost layer of roofs reach beyond those of the card under it, level
      * @param  bool  $bevelsPanels  at the edges where panels of a roof meet others or a wall
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Methods
         public Stock $glazing,
         public Stock $paper,
         public Stock $strip,
+        public float $thin_edge_mm = 0.0,
     ) {
     }
 

@@ -39,6 +39,8 @@ final readonly class MethodsFields
             Field::optional('braces', 'braces', ChoiceType::of(['auto' => 'as the card asks', 'none' => 'none']), 'auto')->offTheForm(),
             Field::optional('panels', 'edges of the panels', ChoiceType::of(['square' => 'cut square', 'bevelled' => 'bevelled']), 'square')
                 ->saying('where panels meet each other or a wall'),
+            Field::optional('thin_edge', 'thin edge at eaves and verges', LengthType::model(Sign::ZeroOrMore), '0mm')
+                ->saying('so far do the outermost layer of roofs and its overhang reach beyond the card under it, level; that ends at its walls at the least'),
             Field::optional('supports', 'formers and boards under them', self::supports(), 'none')
                 ->saying('spaced as their card asks'),
             Field::optional('bury', 'into the ground', LengthType::model(Sign::ZeroOrMore), '2mm')->offTheForm()
@@ -80,9 +82,16 @@ final readonly class MethodsFields
             Field::optional('mortar', 'mortar', new ColourType, '#d5cbb9'),
             Field::optional('soot', 'soot under eaves', NumberType::percent(), 0),
             Field::optional('damp', 'damp at the foot', NumberType::percent(), 0),
+            Field::optional('bond', 'bricks beside openings', self::bond(), 'anew')
+                ->saying('running through, upright joints stay in line from foot to eaves, and what does not come out in halves is cut under openings'),
             Field::optional('joints', 'joints too fine to print', self::joints(), 'tone')
                 ->saying('than to scale, as fine as they can be: two dots of 600 to the inch'),
         );
+    }
+
+    private static function bond(): ChoiceType
+    {
+        return ChoiceType::of(['anew' => 'begun anew at every jamb', 'broken' => 'running through, broken under openings']);
     }
 
     private static function joints(): ChoiceType

@@ -37,14 +37,19 @@ final readonly class MethodsReader
         $corner = CornerMethod::tryFrom($said->text('corner') ?? '');
         $through = $said->oneOf('through', ['front-and-back', 'sides']);
         $bury = $said->model('bury');
+        $thin = $said->model('thin_edge');
+        if ($thin !== null && $thin->mm > 0.0 && count($stacks['roof']->layers ?? [1, 1]) < 2) {
+            $said->node->get('thin_edge')?->fault('methods.thin-edge', ['given' => $thin->mm]);
+            $thin = null;
+        }
         $skin = self::skin($said->group('skin'));
         $frame = $said->group('trim')?->stock('frame');
         $glazing = $said->group('trim')?->stock('glazing');
         $paper = $said->group('skin')?->stock('stock');
         $strip = $said->group('ridge')?->stock('stock');
         if (
-            $stacks === null || $corner === null || $through === null || $bury === null || $skin === null || $template === null
-            || $frame === null || $glazing === null || $paper === null || $strip === null
+            $stacks === null || $corner === null || $through === null || $bury === null || $thin === null || $skin === null
+            || $template === null || $frame === null || $glazing === null || $paper === null || $strip === null
         ) {
             return null;
         }
@@ -65,6 +70,7 @@ final readonly class MethodsReader
             $glazing,
             $paper,
             $strip,
+            $thin->mm,
         );
     }
 
@@ -143,6 +149,7 @@ final readonly class MethodsReader
                 $said->text('joints') === 'widened',
                 ($said->number('soot') ?? 0.0) / 100.0,
                 ($said->number('damp') ?? 0.0) / 100.0,
+                $said->text('bond') === 'broken',
             );
     }
 }

@@ -16,6 +16,7 @@ final readonly class SkinMethod
      * @param  bool  $widensJoints  whether joints too fine to print are printed as fine as they can be, and not left to the units' tones
      * @param  float  $soot  how much of it is under eaves, from 0 to 1
      * @param  float  $damp  how much of it is at the foot, likewise
+     * @param  bool  $runsThrough  whether bricks are set out once for a whole wall, and broken under its openings
      */
     public function __construct(
         public float $overlap_mm,
@@ -26,6 +27,7 @@ final readonly class SkinMethod
         public bool $widensJoints = false,
         public float $soot = 0.0,
         public float $damp = 0.0,
+        public bool $runsThrough = false,
     ) {
     }
 

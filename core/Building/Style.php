@@ -20,6 +20,8 @@ final readonly class Style
      * @param  ?RealLength  $rise  of a segmental head; null for a flat one
      * @param  list<Feature>  $dress  what stands round each of them
      * @param  ?RealLength  $rebate  by which the layers behind its face are cut back; null where they are not
+     * @param  ?Finish  $lining  what its sides are of; null where that is what the wall is of
+     * @param  ?string  $lining_colour  as #rrggbb; null where it is as usual
      */
     public function __construct(
         public string $id,
@@ -32,6 +34,8 @@ final readonly class Style
         public ?Panes $frame,
         public array $dress = [],
         public ?RealLength $rebate = null,
+        public ?Finish $lining = null,
+        public ?string $lining_colour = null,
     ) {
     }
 

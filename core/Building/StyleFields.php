@@ -8,6 +8,7 @@ use Chartula\Core\Building\Feature\Anchor;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\Feature\Kinds;
 use Chartula\Core\Field\ChoiceType;
+use Chartula\Core\Field\ColourType;
 use Chartula\Core\Field\CountType;
 use Chartula\Core\Field\Field;
 use Chartula\Core\Field\Fields;
@@ -47,6 +48,9 @@ final readonly class StyleFields
             Field::optional('head', 'head', GroupType::gathering(self::head()), (object) ['shape' => 'flat']),
             Field::optional('reveal', 'set back by', LengthType::real(Sign::ZeroOrMore), '4 1/2in')
                 ->offered('kind', self::FILLED)->saying('from the face to what stands in it'),
+            Field::optional('lining', 'its sides are of', Finish::forWalls())->meaning('as the wall')
+                ->saying('what the wall’s paper shows where it turns in; what stands round it finishes its own edges'),
+            Field::optional('lining_colour', 'in the colour', new ColourType)->meaning('as usual'),
             Field::optional('rebate', 'rebated by', LengthType::real())->when('kind', self::FILLED, 'rebate.nothing-to-hold')
                 ->saying('by how much the layers behind the face are cut back, so that what stands in it leans against the face'),
             Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->offered('kind', ['window'])

@@ -67,6 +67,8 @@ final readonly class StyleReader
             $frame,
             $this->dress($said),
             $said->real('rebate'),
+            Finish::tryFrom($said->text('lining') ?? ''),
+            $said->text('lining_colour'),
         );
     }
 

@@ -104,6 +104,11 @@ final readonly class FaceDrawing
     /** @return list<Path> a picture goes on into it as it is */
     private function reveal(TurnedOpening $reveal, float $beyond): array
     {
+        if ($reveal->lining !== null) {
+            $own = $this->art->with(pattern: $reveal->lining, dressings: [], reveals: []);
+
+            return (new self($own))->reveal($reveal->with(lining: null), $beyond);
+        }
         $turned = new RevealLayout($this->layout, $this->art->pattern->joint(), $reveal, $beyond);
         $isPicture = $this->art->pattern instanceof Picture;
         $paths = $isPicture ? [] : [$this->ground($reveal->ring)];

@@ -73,7 +73,7 @@ final readonly class PrintedMarks
 
     private static function isForTheFace(Mark $mark): bool
     {
-        return in_array($mark->kind, [MarkKind::Seat, MarkKind::Plinth, MarkKind::Ground], true);
+        return in_array($mark->kind, [MarkKind::Seat, MarkKind::Plinth, MarkKind::Ground, MarkKind::Course], true);
     }
 
     /** @return list<array{Vec2, Vec2}> */

@@ -39,6 +39,7 @@ final readonly class Checks
             ...EndedRoofChecks::of($kit),
             ...self::braces($building, $kit->walls),
             ...FinishChecks::all($building, $kit),
+            ...BondChecks::all($building, $kit),
             ...PaperChecks::all($building, $kit),
             ...DressChecks::all($building, $kit),
             ...self::decks($building, $kit),

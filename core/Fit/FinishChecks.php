@@ -32,7 +32,7 @@ final readonly class FinishChecks
     {
         return [
             ...self::roofs($building), ...self::laid($building, $kit), ...self::textured($building, $kit),
-            ...self::edges($building, $kit),
+            ...self::linings($building, $kit), ...self::edges($building, $kit),
         ];
     }
 
@@ -114,6 +114,31 @@ final readonly class FinishChecks
                     $texture->words(), LengthFormat::trimmed($texture->pitch_mm, 2),
                     $texture->laps() ? ', each over the one below: a thumbnail catches on its way up, not down' : '',
                     implode(', ', $lines[$block->id][$stock] ?? []),
+                ));
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> sides of openings that are of something else, where nothing is turned in that could show it */
+    private static function linings(Building $building, Kit $kit): array
+    {
+        $without = [];
+        foreach ($kit->form->walls() as $wall) {
+            foreach ($wall->openings as $opening) {
+                $style = $opening->opening->style;
+                $turnsIn = $wall->isPapered && $building->methods->skin->turnsIn && $opening->true === null;
+                if ($style->lining !== null && ! $turnsIn) {
+                    $without[$building->blocks[$wall->block]->id][$style->name] = $style->lining->words();
+                }
+            }
+        }
+        $checks = [];
+        foreach ($without as $block => $styles) {
+            foreach ($styles as $name => $finish) {
+                $checks[] = new Check('lining.none', Check::NOTE, $block, sprintf(
+                    'The sides of %s are said to be of %s, but no paper turns in there that could show it: paint them.', $name, $finish,
                 ));
             }
         }

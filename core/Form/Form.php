@@ -4,23 +4,28 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form;
 
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Form\Claims\Site;
 use LogicException;
 
 /** A building as surfaces without thickness, walls and roofs resolved together. */
 final readonly class Form
 {
+    use CopiesWith;
+
     /**
      * @param  non-empty-list<BlockForm>  $blocks
      * @param  list<Facet>  $facets  of all roofs, cut to what is seen
      * @param  list<Solid>  $solids  what each block takes up
      * @param  list<Site>  $sites  where things are that say so themselves
+     * @param  ?list<Facet>  $under  the planes as far as the card under the outermost layer goes; null where that goes as far
      */
     public function __construct(
         public array $blocks,
         public array $facets,
         public array $solids,
         public array $sites = [],
+        public ?array $under = null,
     ) {
     }
 

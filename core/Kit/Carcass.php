@@ -53,7 +53,7 @@ final class Carcass
             block: $block($b->block),
             walls: array_map(static fn (WallForm $w): WallForm => $w->with(wall: $wall($w->wall), openings: [], claims: []), $b->walls),
         ), $this->form->blocks);
-        $form = new Form($blocks, $this->form->facets, $this->form->solids);
+        $form = new Form($blocks, $this->form->facets, $this->form->solids, under: $this->form->under);
         $building = $this->building->with(
             name: '', note: null, styles: [], blocks: array_map($block, $this->building->blocks), plot: null, relief: null,
             perspective: null, leave: [], features: [],
@@ -100,6 +100,7 @@ final class Carcass
         return [
             $this->building,
             $form->facets,
+            $form->under,
             $form->solids,
             array_map(static fn (BlockForm $b): array => [$b->ground, $b->ring, $b->base, $b->eaves, $b->roof, $b->plinth], $form->blocks),
             // What is built behind a wall's outside follows from the solids.

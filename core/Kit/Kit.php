@@ -6,6 +6,7 @@ namespace Chartula\Core\Kit;
 
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\ThinEdge;
 use Chartula\Core\Compression\Compressed;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Form\BuiltFigures;
@@ -64,17 +65,14 @@ final readonly class Kit
         $problems->throwIfAny();
         $compressed = Compressor::of($building, $problems);
         $problems->throwIfAny();
-        $modelled = ReliefCut::of(EndedRoofs::of($compressed->building), $problems);
-        $problems->throwIfAny();
-        $modelled = $modelled->with(Recession::of($modelled->building, $problems));
-        $problems->throwIfAny();
-        $building = $modelled->building;
-        $form = Surfaces::of($building, $problems, $recall);
-        $problems->throwIfAny();
-        $form = Claims::of($building, $form, $problems);
-        $problems->throwIfAny();
+        [$modelled, $form] = self::form($compressed->building, $recall);
         BuiltFigures::collectFaults($form, $problems);
         $problems->throwIfAny();
+        $building = $modelled->building;
+        $under = ThinEdge::under($compressed->building);
+        if ($under !== $compressed->building) {
+            $form = $form->with(under: self::form($under, $recall)[1]->facets);
+        }
         $carcass = new Carcass($building, $form, Walls::of($building, $form));
         foreach ($makers as $maker) {
             $maker->collectFaults($carcass, $problems);
@@ -86,6 +84,26 @@ final readonly class Kit
         $checks = array_merge(...array_map(static fn (Made $m): array => $m->checks, $made));
 
         return new self($compressed, $modelled, $form, $carcass->walls, $carcass->panels(), $parts, $set->joints, $checks);
+    }
+
+    /**
+     * @return array{Relieved, Form} what is modelled of a building, and its surfaces
+     *
+     * @throws InvalidInput
+     */
+    private static function form(Building $building, Recall $recall): array
+    {
+        $problems = new Problems;
+        $modelled = ReliefCut::of(EndedRoofs::of($building), $problems);
+        $problems->throwIfAny();
+        $modelled = $modelled->with(Recession::of($modelled->building, $problems));
+        $problems->throwIfAny();
+        $form = Surfaces::of($modelled->building, $problems, $recall);
+        $problems->throwIfAny();
+        $form = Claims::of($modelled->building, $form, $problems);
+        $problems->throwIfAny();
+
+        return [$modelled, $form];
     }
 
     public function part(string $id): LabelledPart

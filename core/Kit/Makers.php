@@ -17,6 +17,7 @@ use Chartula\Core\Shell\BaseParts;
 use Chartula\Core\Shell\BraceParts;
 use Chartula\Core\Shell\FormFaults;
 use Chartula\Core\Shell\WallParts;
+use Chartula\Core\Skin\CourseMarks;
 use Chartula\Core\Skin\PaperParts;
 use Chartula\Core\Skin\SlopePapers;
 use Chartula\Core\Trim\DeepOpeningParts;
@@ -42,7 +43,10 @@ final readonly class Makers
             new Maker('braces', static fn (Carcass $c): Made => new Made(BraceParts::make($c->building, $c->walls))),
             new Maker(
                 'roofs',
-                static fn (Carcass $c): Made => new Made(RoofParts::make($c->building, $c->panels(), $c->walls)->with(self::supports($c))),
+                static fn (Carcass $c): Made => new Made(
+                    CourseMarks::on(RoofParts::make($c->building, $c->panels(), $c->walls), $c->building, $c->panels())
+                        ->with(self::supports($c)),
+                ),
                 sees: static fn (Carcass $c): Carcass => $c->plain(),
             ),
             new Maker('ledges', static fn (Carcass $c): Made => new Made(LedgeParts::make($c->panels(), $c->walls))),

@@ -20,6 +20,9 @@ enum MarkKind: string
     /** Where a line of a textured sheet lies on what is cut of it. */
     case Texture = 'texture';
 
+    /** Where a row of slates or tiles begins on the card they are laid on. */
+    case Course = 'course';
+
     /** A line to draw or measure by. */
     case Guide = 'guide';
 }

@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Part;
 
+use Chartula\Core\Building\CopiesWith;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Part\Pattern\Pattern;
 
 /** One opening as its paper turns in. The part's own frame, model millimetres. */
 final readonly class TurnedOpening
 {
+    use CopiesWith;
+
     /**
      * @param  Ring  $ring  the finished opening: lower left, lower right, then the head from right to left
      * @param  float  $flap  how deep the paper turns in
      * @param  float  $drop  how much lower the jambs' flaps end at their free edges than at the jambs
      * @param  array<'foot'|'head'|'left'|'right', TurnedEdge>  $finishes  edges that are a thing's own
+     * @param  ?Pattern  $lining  of its sides, where they are of something else than the face
      */
     public function __construct(
         public Ring $ring,
@@ -22,12 +27,13 @@ final readonly class TurnedOpening
         public float $drop,
         public bool $reachesFoot,
         public array $finishes = [],
+        public ?Pattern $lining = null,
     ) {
     }
 
     public function moved(float $dx, float $dy): self
     {
-        return new self($this->ring->moved($dx, $dy), $this->flap, $this->drop, $this->reachesFoot, $this->finishes);
+        return $this->with(ring: $this->ring->moved($dx, $dy));
     }
 
     /** @return array<string, mixed> */
@@ -38,6 +44,6 @@ final readonly class TurnedOpening
             'drop' => round($this->drop, 4), 'foot' => $this->reachesFoot,
         ] + ($this->finishes === [] ? [] : [
             'finishes' => array_map(static fn (TurnedEdge $e): array => $e->toArray(), $this->finishes),
-        ]);
+        ]) + ($this->lining === null ? [] : ['lining' => $this->lining->rule() + $this->lining->colours()]);
     }
 }

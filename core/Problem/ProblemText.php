@@ -51,6 +51,7 @@ final readonly class ProblemText
         'opening.below-ground' => 'the ground along the wall stands {over|real} above the opening’s sill; raise the sill or lower the ground there',
         'plinth.off-wall' => 'the plinth’s top, {given}, must lie between the base, {base}, and the eaves, {eaves}',
         'not-made-yet' => '“{given}” cannot be made yet; {instead}',
+        'methods.thin-edge' => 'roofs of one layer have no thinner one to reach beyond it by {given} mm; give them two layers, the thin one first, or leave this at 0',
         'thing.not-its-own' => 'what stands there is not placed so; take it out, or say another anchor',
         'thing.no-thing' => 'there is no other thing “{given}” in this list for it to stand on',
         'thing.circle' => 'it stands on “{given}”, which stands on it in the end; let one of them stand on the building',

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Roof;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Form\Facet;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\PlaneId;
@@ -15,8 +14,6 @@ use Chartula\Core\Geometry\Necks;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
-use Chartula\Core\Measure\Figure;
-use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\Mark;
@@ -39,6 +36,8 @@ final class Panels
 
     public readonly Stack $stack;
 
+    private readonly PanelFigures $figures;
+
     /** @var list<array{Facet, float}> planes of which square cuts leave no card, and how wide they are in plan */
     public readonly array $leftOut;
 
@@ -48,25 +47,50 @@ final class Panels
     public function __construct(private readonly Building $building, public readonly Form $form)
     {
         $this->stack = $building->methods->roof();
+        $this->figures = new PanelFigures($building, $form);
         $leftOut = [];
         foreach ($form->facets as $facet) {
-            $made = [];
-            foreach ($facet->built as $piece => $patch) {
-                $shape = PanelShape::of($form, $facet, $piece, $this->stack->thickness_mm);
-                foreach (array_keys($this->stack->layers) as $k) {
-                    $parted = $this->parted($facet, $patch, $shape, $k);
-                    foreach ($parted as [$cut, $inside]) {
-                        $made[$k] = ($made[$k] ?? -1) + 1;
-                        $this->panels[] = $this->panel($facet, $piece, $made[$k], $k, $shape, $cut, $inside);
-                    }
-                    if ($parted === [] && $k === $this->carrier()) {
-                        $leftOut[] = [$facet, 2.0 * $patch->area() / $patch->outline->perimeter()];
-                    }
-                }
+            $panels = [];
+            foreach (array_keys($this->stack->layers) as $k) {
+                [$cut, $leaves] = $this->cut($k === 0 ? $facet : $this->under($facet), $k);
+                array_push($panels, ...$cut);
+                array_push($leftOut, ...$k === $this->carrier() ? $leaves : []);
             }
+            usort($panels, static fn (RoofPanel $a, RoofPanel $b): int => [$a->patch, $a->layer] <=> [$b->patch, $b->layer]);
+            array_push($this->panels, ...$panels);
         }
         $this->leftOut = $leftOut;
         $this->panels = array_map($this->freed(...), $this->panels);
+    }
+
+    /** The same plane as far as the card under the outermost layer goes. */
+    private function under(Facet $facet): Facet
+    {
+        foreach ($this->form->under ?? [] as $other) {
+            if ($other->id()->key() === $facet->id()->key()) {
+                return $other;
+            }
+        }
+
+        return $facet;
+    }
+
+    /** @return array{list<RoofPanel>, list<array{Facet, float}>} the panels of a plane in a layer, and what it leaves out */
+    private function cut(Facet $facet, int $k): array
+    {
+        $panels = $leftOut = [];
+        foreach ($facet->built as $piece => $patch) {
+            $shape = PanelShape::of($this->form, $facet, $piece, $this->stack->thickness_mm);
+            $parted = $this->parted($facet, $patch, $shape, $k);
+            foreach ($parted as [$cut, $inside]) {
+                $panels[] = $this->panel($facet, $piece, count($panels), $k, $shape, $cut, $inside);
+            }
+            if ($parted === []) {
+                $leftOut[] = [$facet, 2.0 * $patch->area() / $patch->outline->perimeter()];
+            }
+        }
+
+        return [$panels, $leftOut];
     }
 
     /** What square cuts have left of a line may be too little for its other side to have any: there a panel only stays clear. */
@@ -144,7 +168,7 @@ final class Panels
     /** How far the underside of a layer lies above the roof's underside, square to it. */
     public function above(int $layer): float
     {
-        return $this->stack->thickness_mm - $this->stack->depthOf($layer) - $this->stack->layers[$layer]->thickness_mm;
+        return $this->stack->below($layer);
     }
 
     /**
@@ -191,7 +215,7 @@ final class Panels
             ucfirst($facet->name).($facet->name === 'deck' ? '' : ' slope').', '.$layer->id, PartGroup::Roof,
             $layer->stock, $layer->thickness_mm,
             new Outline($cut->outline, $edges, $inside?->turned($first)->outline),
-            [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->workings($facet, $k, $cut, $above),
+            [$facet->frame->moved(0.0, 0.0, $above + $layer->thickness_mm)], $this->figures->of($facet, $k, $cut),
             $cut->holes, marks: self::texture($layer->stock, $k, $cut),
             roof: new RoofSeat(
                 $block->id,
@@ -276,82 +300,5 @@ final class Panels
             abs($along->y) < Tolerance::FIGURE => 'ridge',
             default => 'hip',
         };
-    }
-
-    /** @return array<string, Figure> */
-    private function workings(Facet $facet, int $k, Patch $cut, float $above): array
-    {
-        $box = $cut->outline->bounds();
-        $block = $this->form->blocks[$facet->block];
-        if ($facet->edge >= $block->ring->count()) {
-            return [
-                'width' => Figure::given($box->width(), 'what the cut has left of it'),
-                'height' => Figure::given(
-                    $box->height(),
-                    'what the cut has left of it, '.LengthFormat::trimmed($box->height() * $facet->pitch->cos(), 3).' ÷ cos '
-                        .$facet->pitch->text(),
-                ),
-            ];
-        }
-        $roof = $block->block->roof;
-        $scale = $this->building->scale;
-        $n = $block->block->footprint->count();
-        $ends = [$roof->edges[($facet->edge + $n - 1) % $n], $roof->edges[($facet->edge + 1) % $n]];
-        $along = $block->wall($facet->edge)->length;
-        $verges = array_map(static fn ($edge): float => $edge->slopesFromEaves() ? 0.0 : $scale->modelMm($edge->overhang), $ends);
-        if ($verges[0] === $verges[1]) {
-            $along = $along->plus(2.0 * $verges[0], 'plus 2 × the verge, '.LengthFormat::trimmed($verges[0], 3));
-        } else {
-            foreach ($verges as $verge) {
-                $along = $along->plus($verge, 'plus the verge, '.LengthFormat::trimmed($verge, 3));
-            }
-        }
-
-        return [
-            'width' => self::corrected($along, $box->width(), 'cut to the lines it meets'),
-            'height' => self::corrected($this->slope($facet, $above), $box->height(), 'cut to the lines it meets'),
-        ];
-    }
-
-    /**
-     * Works out the length up the slope: the run and the overhang over the cosine of the pitch; a layer that lies higher reaches
-     * further at a ridge.
-     */
-    private function slope(Facet $facet, float $above): Figure
-    {
-        $block = $this->form->blocks[$facet->block];
-        $roof = $block->block->roof;
-        $pitch = $facet->pitch;
-        $out = $this->building->scale->modelMm($roof->edges[$facet->edge]->overhang);
-        $wall = $block->wall($facet->edge);
-        $top = -INF;
-        foreach ($facet->whole->outline->points as $p) {
-            $top = max($top, $wall->frame->normal->dot(new Vec3($wall->frame->origin->x - $p->x, $wall->frame->origin->y - $p->y, 0.0)));
-        }
-        $rect = $block->block->footprint->rect;
-        $isPlain = $rect !== null
-            && $roof->kind === RoofKind::Gable
-            && abs($top * 2.0 - $this->building->scale->modelMm($rect[$facet->edge % 2 === 0 ? 1 : 0])) < Tolerance::FIGURE;
-        $figure = $isPlain
-            ? Figure::measured($rect[$facet->edge % 2 === 0 ? 1 : 0], $this->building->scale, 'span')->over(2.0, '÷ 2, the run')
-            : Figure::given($top, 'run '.LengthFormat::trimmed($top, 3).', from the wall to the highest line');
-        $figure = $figure->plus($out, 'plus the overhang, '.LengthFormat::trimmed($out, 3))->over($pitch->cos(), '÷ cos '.$pitch->text());
-
-        return $above === 0.0
-            ? $figure
-            : $figure->plus($above * $pitch->tan(), 'plus '.LengthFormat::trimmed($above, 3).' × tan '.$pitch->text().', lying higher');
-    }
-
-    private static function corrected(Figure $figure, float $mm, string $why): Figure
-    {
-        $off = $figure->mm - $mm;
-
-        return abs($off) < Tolerance::FIGURE
-            ? $figure
-            : (
-                $off > 0.0
-                ? $figure->less($off, "$why, ".LengthFormat::trimmed($off, 3))
-                : $figure->plus(-$off, "$why, ".LengthFormat::trimmed(-$off, 3))
-            );
     }
 }

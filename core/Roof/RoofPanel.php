@@ -55,6 +55,12 @@ final readonly class RoofPanel
         return new self($this->facet, $this->patch, $this->piece, $this->layer, $this->labels, $this->holeLabels, $part);
     }
 
+    /** Whether both are of one piece of one plane. */
+    public function isOver(self $other): bool
+    {
+        return $this->facet->id()->key() === $other->facet->id()->key() && $this->piece === $other->piece;
+    }
+
     /** @return list<array{?int, int}> hole and edge of every side on which it meets the plane of another panel */
     public function meetings(self $other): array
     {

@@ -46,7 +46,7 @@ final readonly class RoofParts
         foreach ($ends as $joint) {
             $met[$joint->a->part.'#'.$joint->a->edge] = true;
         }
-        $parts = array_map(static fn (RoofPanel $p): Part => self::freed($p, $met)->part, $panels->all());
+        $parts = array_map(static fn (RoofPanel $p): Part => $self->freed($p, $met)->part, $panels->all());
 
         return (new PartSet($parts, $self->laps()))
             ->with($self->lines())
@@ -54,15 +54,24 @@ final readonly class RoofParts
     }
 
     /**
-     * A short side that should meet a wall or a roof below, of which card has no more there, stays clear.
+     * A short side that should meet a wall or a roof below, of which card has no more there, stays clear; so does one layer of several
+     * where another meets it.
      *
      * @param  array<string, true>  $met  sides that do, by part and edge
      */
-    private static function freed(RoofPanel $panel, array $met): RoofPanel
+    private function freed(RoofPanel $panel, array $met): RoofPanel
     {
+        $isMet = fn (string $label): bool => array_filter(
+            $this->panels->of($panel->facet->id(), $panel->layer === 0 ? $this->panels->carrier() : 0),
+            static fn (RoofPanel $other): bool => array_filter(
+                array_keys($other->labels, $label, true),
+                static fn (int $i): bool => $other !== $panel && isset($met[$other->part->id.'#'.$i]),
+            ) !== [],
+        ) !== [];
+
         return $panel->freed(static fn (int $i, string $label): bool => Side::isOfKind($label, SideKind::Wall, SideKind::Over)
             && ! isset($met[$panel->part->id.'#'.$i])
-            && $panel->part->outline->ring->edgeLength($i) < self::SHORT_MM);
+            && ($panel->part->outline->ring->edgeLength($i) < self::SHORT_MM || $isMet($label)));
     }
 
     /** @return list<Joint> */
@@ -71,7 +80,7 @@ final readonly class RoofParts
         $joints = [];
         foreach ($this->panels->all() as $panel) {
             foreach ($panel->layer === 0 ? [] : $this->panels->all() as $outer) {
-                if ($outer->layer === $panel->layer - 1 && $outer->facet === $panel->facet && $outer->piece === $panel->piece) {
+                if ($outer->layer === $panel->layer - 1 && $outer->isOver($panel)) {
                     $joints[] = new Joint(
                         JointKind::Lap, Ref::inside($outer->part->id), Ref::outside($panel->part->id), $panel->part->corners(),
                         why: 'layers stuck together', contact_mm2: self::shared($panel, $outer),
@@ -153,7 +162,8 @@ final readonly class RoofParts
                 $side = Side::of($label);
                 if ($side->kind === SideKind::Over) {
                     array_push($joints, ...$this->onRoofs($panel, $edge, $this->panels->of($side->planeOrFail(), 0)));
-                } elseif ($side->kind === SideKind::Wall) {
+                } elseif ($side->kind === SideKind::Wall || $side->kind === SideKind::Beside) {
+                    // Of several layers those below may touch the wall beside which the next roof begins.
                     $wall = $side->wallOrFail();
                     array_push($joints, ...$this->atWall($panel, $edge, $this->walls->span($wall->block, $wall->edge)));
                 } elseif ($side->kind === SideKind::Open) {

@@ -334,7 +334,7 @@ final class Strips
     private function outermost(RoofPanel $panel): Part
     {
         foreach ($this->panels->layer(0) as $outer) {
-            if ($outer->facet === $panel->facet && $outer->piece === $panel->piece) {
+            if ($outer->isOver($panel)) {
                 return $outer->part;
             }
         }

@@ -18,7 +18,7 @@ final readonly class Bond
     private const EVENED = [[1.0, 0.04], [0.5, 0.1]];
 
     /** No bat is shorter than this. */
-    private const LEAST = 0.25;
+    public const LEAST = 0.25;
 
     private const STRETCHER = 1.0;
 
@@ -88,11 +88,9 @@ final readonly class Bond
         if ($length < 0.0) {
             throw new LogicException('A run has a length');
         }
-        foreach (self::EVENED as [$step, $most]) {
-            $even = max($step, round($length / $step) * $step);
-            if (abs($length / $even - 1.0) <= $most) {
-                return array_map(static fn (float $unit): float => $unit * $length / $even, $this->laid($even));
-            }
+        $even = self::evened($length);
+        if ($even !== null) {
+            return array_map(static fn (float $unit): float => $unit * $length / $even, $this->laid($even));
         }
         $units = $this->laid($length);
         // What is left in the middle is shared with the brick beside it.
@@ -103,6 +101,55 @@ final readonly class Bond
         }
 
         return $units;
+    }
+
+    /** As how many stretchers a run is laid with all its joints alike; null where one of its bricks has to be cut. */
+    public static function evened(float $length): ?float
+    {
+        foreach (self::EVENED as [$step, $most]) {
+            $even = max($step, round($length / $step) * $step);
+            if (abs($length / $even - 1.0) <= $most) {
+                return $even;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Units along a whole face from both its ends, which meet at a place: there is what is left.
+     *
+     * @param  float  $length  in stretchers, of halves
+     * @param  float  $meet  from its left end, likewise
+     * @return list<float> widths from left to right, adding up to the length
+     */
+    public function through(float $length, float $meet): array
+    {
+        $ends = [];
+        $rest = $length;
+        $meet = max(1.0, floor($meet));
+        foreach ([$meet, $length - $meet] as $side => $upTo) {
+            [$ends[$side], $laid] = [[], 0.0];
+            for ($i = 0; $laid + $this->unit($i) <= $upTo + Tolerance::FIGURE; $i++) {
+                $ends[$side][] = $this->unit($i);
+                $laid += $this->unit($i);
+            }
+            $rest -= $laid;
+        }
+        if ($this->start === [self::HEADER] && $this->then === [self::STRETCHER] && abs($rest - self::HEADER) < Tolerance::FIGURE) {
+            // A half brick too many would have its joint over that of the course below: two three-quarter bats do not.
+            $rest += array_pop($ends[1]) ?? 0.0;
+            $bats = $rest > self::STRETCHER ? [self::BAT, self::BAT] : [];
+            $ends[0] = [...$ends[0], ...$bats];
+            $rest -= array_sum($bats);
+        }
+        for ($i = count($ends[0]); $rest > Tolerance::FIGURE; $i++) {
+            $unit = min($rest, $this->unit($i));
+            $ends[0][] = $unit;
+            $rest -= $unit;
+        }
+
+        return [...$ends[0], ...array_reverse($ends[1])];
     }
 
     /** @return non-empty-list<float> whole units from both ends, and in the middle what is left */

@@ -15,9 +15,12 @@ final readonly class BrickLayout implements Layout
 {
     private Toned $toned;
 
+    private ?ThroughBond $through;
+
     public function __construct(private FaceArt $art, private Bricks $bricks)
     {
         $this->toned = new Toned($bricks->palette());
+        $this->through = $bricks->isThrough ? ThroughBond::of($art, $bricks->brick) : null;
     }
 
     public function units(Box2 $box): array
@@ -69,23 +72,36 @@ final readonly class BrickLayout implements Layout
     /** @return list<Box2> the bricks of one course; course 0 lies on the datum */
     public function course(int $course): array
     {
-        $bond = Bond::course($this->bricks->bond, $course, $this->art->swapped);
         $low = $this->art->datum + $course * $this->bricks->course;
         $high = $low + $this->bricks->course - $this->bricks->joint();
         $bricks = [];
         foreach (Runs::of($this->art, $low, $high) as $run) {
             [$x0, $x1] = [$run->from, $run->to];
-            $x = $x0;
-            foreach ($bond->fill(($x1 - $x0) / $this->bricks->brick) as $unit) {
-                $end = $x + $unit * $this->bricks->brick;
+            foreach ($this->laid($course, $run) as $unit) {
+                [$x, $end] = [$unit->from, $unit->to];
                 // A brick's own ends stand half a joint inside its place, but for those at the end of the run.
                 $from = $x <= $x0 + Tolerance::FIGURE ? $x0 : $x + $this->bricks->joint() / 2.0;
                 $to = $end >= $x1 - Tolerance::FIGURE ? $x1 : $end - $this->bricks->joint() / 2.0;
                 if ($to - $from > $this->bricks->joint() / 4.0) {
                     $bricks[] = new Box2($from, $low, $to, $high);
                 }
-                $x = $end;
             }
+        }
+
+        return $bricks;
+    }
+
+    /** @return list<Interval> the bricks of a run, each with its joint */
+    private function laid(int $course, Interval $run): array
+    {
+        $bond = Bond::course($this->bricks->bond, $course, $this->art->swapped);
+        if ($this->through !== null) {
+            return $this->through->bricks($bond, Bond::course($this->bricks->bond, $course + 1, $this->art->swapped), $run);
+        }
+        [$bricks, $x] = [[], $run->from];
+        foreach ($bond->fill($run->length() / $this->bricks->brick) as $unit) {
+            $bricks[] = new Interval($x, $x + $unit * $this->bricks->brick);
+            $x += $unit * $this->bricks->brick;
         }
 
         return $bricks;

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Finish;
 use Chartula\Core\Building\OwnPalette;
 use Chartula\Core\Building\Roof;
+use Chartula\Core\Building\Style;
 use Chartula\Core\Form\Claims\Masonry;
 use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Part\Pattern\BrickAccents;
@@ -78,6 +79,16 @@ final readonly class Coverings
         return $rows->long * array_sum($rows->rows) / count($rows->rows) / count($rows->across);
     }
 
+    /** Of the sides of an opening, where they are of something else than their wall; null where they are not. */
+    public static function ofLining(Style $style, Building $building): ?Covering
+    {
+        $covering = $style->lining === null ? null : self::of($style->lining, $building);
+
+        return $covering === null || $style->lining_colour === null
+            ? $covering
+            : new Covering($covering->pattern->inPalette(Palette::of($style->lining_colour), null), $covering->unit);
+    }
+
     /** All of it as one colour: that of most of its units, or of a picture; null where it is bare card. */
     public static function tone(Finish $finish, Building $building, ?string $paper = null, ?string $palette = null): ?string
     {
@@ -116,7 +127,7 @@ final readonly class Coverings
 
         return new Bricks(
             $bond, $gauge->brick_mm / $this->ratio, $gauge->course_mm / $this->ratio, $this->joint($gauge->joint_mm),
-            Palette::of($skin->brick), $skin->mortar,
+            Palette::of($skin->brick), $skin->mortar, $skin->runsThrough,
         );
     }
 

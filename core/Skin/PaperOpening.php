@@ -9,6 +9,7 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Edge;
+use Chartula\Core\Part\Pattern\Pattern;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\TurnedEdge;
 use Chartula\Core\Part\TurnedOpening;
@@ -27,16 +28,20 @@ final readonly class PaperOpening
 
     public float $flap;
 
-    /** @param  list<Claim>  $claims  of things on its wall */
+    /**
+     * @param  float  $wanted  how deep it should turn in; 0 where it is cut at the edge
+     * @param  list<Claim>  $claims  of things on its wall
+     * @param  ?Pattern  $lining  of its sides, where they are of something else than the wall
+     */
     public function __construct(
         private OpeningForm $opening,
-        private bool $folded,
         float $wanted,
         private array $claims = [],
+        private ?Pattern $lining = null,
     ) {
         $shape = $opening->shape;
         $up = $opening->reachesFoot() ? $shape->height - self::LEAST_GAP_MM : ($shape->height - self::LEAST_GAP_MM) / 2.0;
-        $this->flap = $folded ? max(0.0, min($wanted, ($shape->width - self::LEAST_GAP_MM) / 2.0, $up)) : 0.0;
+        $this->flap = max(0.0, min($wanted, ($shape->width - self::LEAST_GAP_MM) / 2.0, $up));
     }
 
     /** Gives what is cut right out: the opening less its flaps. */
@@ -75,6 +80,7 @@ final readonly class PaperOpening
             $shape->springing() - $shape->springing(-$this->flap),
             $this->opening->reachesFoot(),
             $this->finishes(),
+            $this->lining,
         );
     }
 
@@ -94,7 +100,7 @@ final readonly class PaperOpening
     /** @return list<array{Vec2, Vec2}> */
     public function slits(): array
     {
-        if (! $this->folded || $this->flap <= 0.0) {
+        if ($this->flap <= 0.0) {
             return [];
         }
         $shape = $this->opening->shape;
@@ -128,7 +134,7 @@ final readonly class PaperOpening
     /** @return list<Score> */
     public function scores(): array
     {
-        if (! $this->folded || $this->flap <= 0.0) {
+        if ($this->flap <= 0.0) {
             return [];
         }
         $shape = $this->opening->shape;

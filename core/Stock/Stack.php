@@ -33,4 +33,10 @@ final readonly class Stack
     {
         return array_sum(array_slice($this->thicknesses(), 0, $index));
     }
+
+    /** How much of the stack lies inside layer $index, mm. */
+    public function below(int $index): float
+    {
+        return $this->thickness_mm - $this->depthOf($index) - $this->layers[$index]->thickness_mm;
+    }
 }

@@ -132,7 +132,10 @@ final readonly class DeepOpeningParts
 
         $wall = $span->form->wall;
 
-        return Coverings::of($wall->finish, $this->building, $wall->paper, $wall->palette)?->artwork(new CoveredFace(
+        $covering = Coverings::ofLining($this->place->opening->opening->style, $this->building)
+            ?? Coverings::of($wall->finish, $this->building, $wall->paper, $wall->palette);
+
+        return $covering?->artwork(new CoveredFace(
             -$this->building->scale->modelMm($span->block->base),
             [0.0, $length],
             receding: $receding,

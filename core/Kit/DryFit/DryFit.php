@@ -39,6 +39,7 @@ final readonly class DryFit
             ...$edges->all(),
             ...OverlapCheck::all($assembly, $recall),
             ...$cover->all(),
+            ...ThinEdgeCheck::all($assembly, $building, $massing),
             ...DressCheck::all($assembly, $massing),
             ...StackCheck::all($assembly, $massing),
             ...(new MeasureCheck($assembly))->all(),

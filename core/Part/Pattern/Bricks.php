@@ -11,7 +11,10 @@ final readonly class Bricks implements Pattern
 {
     use InColours;
 
-    /** @param  float  $brick  from brick to brick, with a joint */
+    /**
+     * @param  float  $brick  from brick to brick, with a joint
+     * @param  bool  $isThrough  whether it is set out once for a whole face, and broken under its openings
+     */
     public function __construct(
         public BrickBond $bond,
         public float $brick,
@@ -19,6 +22,7 @@ final readonly class Bricks implements Pattern
         private float $joint,
         private Palette $palette,
         private string $ground,
+        public bool $isThrough = false,
     ) {
     }
 
@@ -27,6 +31,6 @@ final readonly class Bricks implements Pattern
         return [
             'kind' => 'brick', 'bond' => $this->bond->value, 'brick' => round($this->brick, 4),
             'course' => round($this->course, 4), 'joint' => round($this->joint, 4),
-        ];
+        ] + ($this->isThrough ? ['through' => true] : []);
     }
 }

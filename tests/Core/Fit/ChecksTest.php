@@ -47,6 +47,7 @@ final class ChecksTest extends TestCase
             ['methods.skin.flap' => '6.5mm'], 'flap.narrow-opening', 'main.front.w1', Check::NOTE, null,
         ];
         yield 'feet for inches' => [['styles.door.w' => '18in'], 'size.unusual', 'main.front.d1', Check::NOTE, null];
+        yield 'a brick cut beside an opening' => [["$front.0.from" => '1ft 3in'], 'bond.cut', 'main.front', Check::NOTE, null];
         yield 'card never measured' => [['methods.roof.0.stock' => 'greyboard-2'], 'stock.not-measured', 'greyboard-2', Check::NOTE, 2.0];
         // 18 ft and two verges of 6 in at 1:20 are 289.6 long; a page takes 194 by 275.
         yield 'a part larger than a page' => [['scale' => '1:20'], 'part.too-large', 'main.front-slope.carrier', Check::STOP, 289.56];
@@ -59,6 +60,24 @@ final class ChecksTest extends TestCase
         foreach ($tones as $said) {
             self::assertStringContainsString($said, $edges);
         }
+    }
+
+    /** 15 in are 1½ in more than a brick and a half, and more than a tenth; 14 in are evened. */
+    public function testByHowMuchBricksDoNotComeOutIsSaidInInches(): void
+    {
+        $from = 'blocks.0.walls.0.openings.0.from';
+        self::assertStringContainsString(
+            'between its left end and sash it is 1ft 3in, 1 1/2in too long for 1.5 bricks',
+            (string) self::found([$from => '1ft 3in'], 'bond.cut', 'main.front')?->text,
+        );
+        self::assertNull(self::found([$from => '1ft 2in'], 'bond.cut', 'main.front'));
+        // A door of 15 in matters only where bricks run over it.
+        $narrow = ['styles.door.w' => '1ft 3in'];
+        self::assertStringNotContainsString('over and under', (string) self::found($narrow, 'bond.cut', 'main.front')?->text);
+        self::assertStringContainsString(
+            'over and under door it is 1ft 3in, 1 1/2in too long',
+            (string) self::found($narrow + ['methods.skin.bond' => 'broken'], 'bond.cut', 'main.front')?->text,
+        );
     }
 
     public function testHeadsOnABedJointAreLeftAlone(): void

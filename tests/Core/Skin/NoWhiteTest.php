@@ -39,6 +39,9 @@ final class NoWhiteTest extends TestCase
             }
         }
         yield 'soot and damp' => ['brick-english', ['methods.skin.soot' => 90, 'methods.skin.damp' => 90]];
+        yield 'sides of openings of something else' => [
+            'brick-flemish', ['styles.sash.lining' => 'render', 'styles.door.lining' => 'brick-header'],
+        ];
         yield 'joints printed wider' => ['brick-stretcher', ['methods.skin.joints' => 'widened', 'scale' => '1:115']];
         yield 'a paper of one’s own' => ['brick-flemish', ['papers' => [(object) self::scan()->said(['up' => '21mm'])]] + array_fill_keys(
             array_map(static fn (int $i): string => "blocks.0.walls.$i.paper", range(0, 3)),

@@ -94,7 +94,7 @@ final class PaperTest extends TestCase
     {
         $form = self::firstOpening(Kits::example('weigh-office')->kit);
         foreach ([1.0, 3.0, 5.9, 6.0, 40.0] as $wanted) {
-            $paper = new PaperOpening($form, true, $wanted);
+            $paper = new PaperOpening($form, $wanted);
             self::assertLessThanOrEqual(min($wanted, 6.0), $paper->flap);
             self::assertGreaterThan(0.0, $paper->cutOut()->signedArea());
             foreach ($paper->slits() as [$inner, $outer]) {
@@ -107,7 +107,7 @@ final class PaperTest extends TestCase
     public function testTabsOfACurvedHeadStayWithinATenthOfTheirArc(): void
     {
         $form = self::firstOpening(Kits::example('weigh-office')->kit);
-        $paper = new PaperOpening($form, true, 3.0);
+        $paper = new PaperOpening($form, 3.0);
         $radius = (6.0 ** 2 + (4.0 / 3.0) ** 2) / (2.0 * 4.0 / 3.0);
         $head = array_values(
             array_filter($paper->scores(), static fn (Score $s): bool => min($s->from->y, $s->to->y) > $form->sill + 18.0),

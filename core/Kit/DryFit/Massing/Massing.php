@@ -7,6 +7,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Perspective;
+use Chartula\Core\Building\ThinEdge;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Geometry\Box2;
@@ -41,10 +42,20 @@ final class Massing
     ) {
     }
 
-    /** Of a building that can be made. */
+    /** Of a building that can be made; its roofs as far as the card that carries them goes. */
     public static function of(Building $building, Recall $recall = new Recall): self
     {
-        $building = Compressor::of($building, new Problems)->building;
+        return self::made(ThinEdge::under(Compressor::of($building, new Problems)->building), $recall);
+    }
+
+    /** The same with roofs as far as their outermost layer goes. */
+    public static function finished(Building $building, Recall $recall = new Recall): self
+    {
+        return self::made(Compressor::of($building, new Problems)->building, $recall);
+    }
+
+    private static function made(Building $building, Recall $recall): self
+    {
         $masses = self::whole($building, $recall);
         $masses = EndedMasses::of($building, $masses, self::reach(array_map(static fn (Mass $m): Ring => $m->ring, $masses)));
         $masses = $building->relief === null ? $masses : LowRelief::of($building, $building->relief, $masses);

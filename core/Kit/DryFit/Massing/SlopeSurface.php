@@ -175,6 +175,22 @@ final class SlopeSurface implements Surface
         return $this->isCut ? [$wanted, Stretches::without($all, $wanted)] : [[], $all];
     }
 
+    /** Whether a place is farther than so much from every other plane and block, in plan. */
+    public function isClearOfOthers(Vec2 $at, float $clear): bool
+    {
+        foreach ([$this->mass, ...$this->others] as $mass) {
+            $slopes = array_filter($mass->slopes, fn (Slope $s): bool => $s !== $this->slope);
+            $rings = array_map(static fn (Slope $s): Ring => $s->plan, $slopes);
+            foreach ($mass === $this->mass ? $rings : [$mass->ring, ...$mass->tails, ...$rings] as $ring) {
+                if ($ring->contains($at) || $ring->distanceTo($at) < $clear) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
     /** Whether the roof comes to a place beyond its block without having died into another on the way. */
     private function isRooted(Vec2 $at): bool
     {
