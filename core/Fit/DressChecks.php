@@ -70,6 +70,8 @@ final readonly class DressChecks
         if ($wall->receding !== null && $said !== 'printed') {
             $text = "$what: printed and not raised, since its wall is built to look deeper than it is.";
             $checks[] = $this->check($claim->owner(), 'dress.receding', Check::NOTE, $text);
+        } elseif ($said !== 'printed' && ! $claim->how->isRaised()) {
+            $checks[] = $this->check($claim->owner(), 'dress.inner', Check::NOTE, "$what: printed and not raised, in an inner corner.");
         } elseif ($claim->how->isRaised() && $claim->isTooFine) {
             $text = "$what: not raised where so little of it is left that there would be no card to cut.";
             $checks[] = $this->check($claim->owner(), 'dress.too-fine', Check::WARN, $text);

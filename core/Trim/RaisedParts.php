@@ -6,6 +6,7 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
+use Chartula\Core\Form\Claims\InTheWay;
 use Chartula\Core\Form\Claims\RaisedRoom;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
@@ -90,7 +91,7 @@ final readonly class RaisedParts
     {
         $paper = $this->building->methods->paper;
         [$thickness, $layers] = $this->layers($claim);
-        $claim = $claim->opening === null ? $this->roundCorner($claim) : $claim;
+        $claim = $this->underRoofs($claim->opening === null ? $this->roundCorner($claim) : $claim);
         $box = $claim->ring->bounds();
         $isSquare = $claim->ring->count() === 4 && abs($claim->ring->area() - $box->width() * $box->height()) < Tolerance::ROUNDING;
         $ring = $isSquare ? Offset::lines($claim->ring, array_fill(0, 4, -$paper->thickness_mm)) : $claim->ring;
@@ -127,7 +128,7 @@ final readonly class RaisedParts
     private function roundCorner(Claim $claim): Claim
     {
         $box = $claim->ring->bounds();
-        $isAtEnd = $claim->ring->count() === 4 && abs($box->x1 - $this->span->form->length->mm) < Tolerance::MEET;
+        $isAtEnd = abs($box->x1 - $this->span->form->length->mm) < Tolerance::MEET;
         if (! $isAtEnd || abs($this->span->right->angle - 90.0) > self::SQUARE_DEG) {
             return $claim;
         }
@@ -137,11 +138,43 @@ final readonly class RaisedParts
             $goesOn = $other->feature->kind->name() === $claim->feature->kind->name() && abs($its->x0) < Tolerance::MEET
                 && abs($its->y0 - $box->y0) < Tolerance::MEET && abs($its->y1 - $box->y1) < Tolerance::MEET;
             if ($goesOn && RaisedRoom::has($next->form, $other)) {
-                return $claim->with(ring: Ring::rectangle($box->x0, $box->y0, $box->x1 + $this->front($other, $next), $box->y1));
+                $on = $this->front($other, $next);
+
+                return $claim->with(ring: new Ring(array_map(
+                    static fn (Vec2 $p): Vec2 => abs($p->x - $box->x1) < Tolerance::MEET ? new Vec2($p->x + $on, $p->y) : $p,
+                    $claim->ring->points,
+                )));
             }
         }
 
         return $claim;
+    }
+
+    /** An eaves or a verge over it comes down before the wall: it ends under that. */
+    private function underRoofs(Claim $claim): Claim
+    {
+        $box = $claim->ring->bounds();
+        $top = $box->y1;
+        $foot = $this->frame(new Vec2(0.0, 0.0), 0.0);
+        $front = $this->front($claim, $this->span);
+        $plan = new Ring(array_map(static function (array $at) use ($foot): Vec2 {
+            $place = $foot->point($at[0], 0.0, $at[1]);
+
+            return new Vec2($place->x, $place->y);
+        }, [[$box->x0, $front], [$box->x1, $front], [$box->x1, 0.0], [$box->x0, 0.0]]));
+        foreach ($this->walls->form->facets as $facet) {
+            foreach ($facet->patches as $patch) {
+                foreach ($patch->outline->bounds()->gapTo($plan->bounds()) > 0.0 ? [] : InTheWay::shared($patch, $plan) as $over) {
+                    $under = min(array_map($facet->heightAt(...), $over->outline->points)) - $foot->origin->z;
+                    $top = $under > $box->y0 + Tolerance::CUT ? min($top, $under) : $top;
+                }
+            }
+        }
+
+        return $top > $box->y1 - Tolerance::FIGURE ? $claim : $claim->with(ring: Ring::ofDistinct(array_map(
+            static fn (Vec2 $p): Vec2 => new Vec2($p->x, min($p->y, $top)),
+            $claim->ring->points,
+        )));
     }
 
     /**
@@ -263,7 +296,12 @@ final readonly class RaisedParts
         }
         foreach ($wall->isPapered ? [] : $this->walls->facing($this->span, true) as $piece) {
             // What is raised lies over no opening: where it follows the arc of one, it is by other chords.
-            $shared = Clip::sharedArea($on($wall->frame), new Region($piece->shape->whole));
+            $ends = $piece->shape->outline->ring->bounds();
+            $whole = new Ring(array_map(
+                static fn (Vec2 $p): Vec2 => new Vec2(max($ends->x0, min($ends->x1, $p->x)), $p->y),
+                $piece->shape->whole->points,
+            ));
+            $shared = Clip::sharedArea($on($wall->frame), new Region($whole));
             $behind[] = [Ref::outside($piece->part->id), $shared];
         }
 

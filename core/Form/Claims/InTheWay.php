@@ -56,9 +56,11 @@ final readonly class InTheWay
             }
         }
         $box = $claim->ring->bounds();
-        $plan = self::plan($wall, [$box->x0, $box->x1], [0.0, $claim->proud + self::MORE_MM]);
         $foot = $wall->frame->origin->z;
         foreach ($this->form->facets as $facet) {
+            // Eaves are cut square: their tops come out farther than their undersides.
+            $tip = $this->thickness * $facet->pitch->sin();
+            $plan = self::plan($wall, [$box->x0 - $tip, $box->x1 + $tip], [0.0, $claim->proud + self::MORE_MM]);
             if ($facet->block !== $wall->block && $this->comesInto($facet, $plan, [$foot + $box->y0, $foot + $box->y1])) {
                 return true;
             }

@@ -51,15 +51,14 @@ final readonly class CornerQuoins implements Takes
 
     public function fields(): FieldSet
     {
-        return new FieldSet(
-            'corner-quoins',
+        return new FieldSet('corner-quoins', ...[
             Field::optional('h', 'height of one', LengthType::real(), '12in')->saying('as near to that as equal ones come'),
             Field::optional('long', 'long on one wall', LengthType::real(), '18in'),
             Field::optional('short', 'short on the other', LengthType::real(), '9in'),
             Field::optional('first', 'lowest long', ChoiceType::of(['left' => 'to the left', 'right' => 'to the right']), 'left')
                 ->saying('as seen from outside, before the corner'),
             Field::optional('colour', 'in another colour', new ColourType)->meaning('of stone'),
-        );
+        ], ...HowMade::fields('1 1/2in'));
     }
 
     public function objection(Feature $feature, Site $site): ?string
@@ -78,6 +77,9 @@ final readonly class CornerQuoins implements Takes
         [$said, $masonry, $count] = [$feature->said, $site->masonry, self::count($feature, $site)];
         $sizes = [$masonry->mm($said->real('long')), $masonry->mm($said->real('short'))];
         $colour = $said->text('colour');
+        // In an inner corner cards would run into each other.
+        $isInner = $site->faces[0]->wall->frame->x->cross($site->faces[1]->wall->frame->x)->z < 0.0;
+        $how = $isInner ? HowMade::Printed : HowMade::from($said->text('as') ?? 'printed');
         $tone = new Tone($colour ?? Tone::STONE, $colour === null ? Tone::STONE_JOINT : $masonry->brick->joint);
         $claims = [];
         // The wall that ends at the corner is to its left.
@@ -94,7 +96,7 @@ final readonly class CornerQuoins implements Takes
             $ring = [new Vec2($at->x, $at->y), ...$out, new Vec2($at->x, $at->y + $site->height)];
             $claims[] = new Claim(
                 "quoins-$side", $feature, Ring::ofDistinct($way > 0.0 ? $ring : array_reverse($ring)), $units, $tone,
-                HowMade::Printed, 0.0, face: $i,
+                $how, $how->isRaised() ? $masonry->mm($said->real('proud')) : 0.0, face: $i,
             );
         }
 

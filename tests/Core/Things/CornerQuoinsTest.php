@@ -4,17 +4,26 @@ declare(strict_types=1);
 
 namespace Tests\Core\Things;
 
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Drawing\ArtSymbol;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Kit\DryFit\DryFit;
+use Chartula\Core\Kit\DryFit\Finding;
+use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\ProblemText;
 use PHPUnit\Framework\TestCase;
+use stdClass;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\HouseGenerator;
+use Tests\Support\Kits;
 use Tests\Support\OnTheWeighOffice;
+use Tests\Support\Sample;
 
 /** Quoins up the corner between the back and the left wall, where no opening is; 1:76.2. docs/formulas.md#dressings */
 final class CornerQuoinsTest extends TestCase
@@ -69,6 +78,80 @@ final class CornerQuoinsTest extends TestCase
             [$end, $outermost] = $side === 'right' ? [$symbol->width, max([0.0, ...$ends])] : [0.0, min([INF, ...$ends])];
             self::assertEqualsWithDelta($end, $outermost, 0.01, $wall);
         }
+    }
+
+    /**
+     * Raised by half a millimetre: one card of 0.52 on its label of 0.12, a paper of 0.1 before it and one behind it. What ends at the
+     * corner runs on by those 0.84 over the edge of the other, and ends as much times tan 40° below the eaves: there the slope comes down.
+     */
+    public function testRaisedTheyCloseTheCorner(): void
+    {
+        $derived = self::derived(['as' => 'both']);
+        self::assertSame([], $derived->dryFit->findings);
+        [$back, $left] = [$derived->kit->part('main.back.quoins-left.q1')->part, $derived->kit->part('main.left.quoins-right.q1')->part];
+        self::assertEqualsWithDelta([6.84, 38.0 - 0.84 * 0.839099631], [$back->width(), $back->height()], 1e-6);
+        self::assertEqualsWithDelta([6.0, 38.0], [$left->width(), $left->height()], 1e-6);
+        self::assertSame($back->height(), $derived->kit->part('main.back.quoins-left-paper.q1')->part->height());
+        // Stones of another length, and cards that lie elsewhere, are found by the document.
+        $longer = BuildingReader::fromDocument(self::document(['as' => 'both', 'long' => '19in']));
+        /** @var array<string, mixed> $kit */
+        $kit = Kits::serialised($derived);
+        $found = array_map(static fn (Finding $f): string => $f->at, DryFit::check($kit, $longer)->findings);
+        self::assertContains('main.back.quoins-left.q1', $found);
+        self::assertContains('main.left.quoins-right.q1', $found);
+        self::assertContains('main.back.paper', $found);
+    }
+
+    public function testInAnInnerCornerTheyAreOnlyPrinted(): void
+    {
+        $ring = [['0mm', '0mm'], ['80mm', '0mm'], ['80mm', '30mm'], ['40mm', '30mm'], ['40mm', '60mm'], ['0mm', '60mm']];
+        $document = BuildingGenerator::with(Kits::box('80mm', '60mm', '40mm', 40.0), 'blocks.0.footprint', (object) ['polygon' => $ring]);
+        $document = BuildingGenerator::with($document, 'blocks.0.roof', (object) ['kind' => 'hip', 'pitch' => 40]);
+        $sizes = ['h' => '4mm', 'long' => '6mm', 'short' => '3mm'];
+        $document = BuildingGenerator::with($document, 'blocks.0.features', [
+            (object) (['id' => 'q', 'kind' => 'corner-quoins', 'on' => (object) ['corner' => 3], 'as' => 'both'] + $sizes),
+        ]);
+        $derived = Kits::of($document);
+        self::assertCount(0, self::cards($derived));
+        self::assertContains('dress.inner', array_map(static fn (Check $c): string => $c->code, $derived->checks));
+    }
+
+    /** At three corners of every class of house, raised and bare or papered under them: what closes without them does so with them. */
+    public function testHousesCloseWithThem(): void
+    {
+        $made = 0;
+        for ($i = 0; $i < (Sample::isDeep() ? 150 : 10); $i++) {
+            $seed = ($i + (Sample::isDeep() ? 0 : Sample::seed())) % 150;
+            $document = (new HouseGenerator($seed))->document();
+            try {
+                $isSound = Kits::of($document)->dryFit->findings === [];
+                $derived = Kits::of(self::quoined($document, $seed % 2 === 0 ? 'raised' : 'both'));
+            } catch (InvalidInput) {
+                continue;
+            }
+            self::assertSame([], $isSound ? $derived->dryFit->findings : [], "seed $seed");
+            $made += count(self::cards($derived));
+        }
+        self::assertGreaterThan(20, $made);
+    }
+
+    /** @return array<int, LabelledPart> */
+    private static function cards(Derivation $derived): array
+    {
+        return array_filter($derived->kit->parts, static fn (LabelledPart $p): bool => str_contains($p->part->id, '.quoins-'));
+    }
+
+    private static function quoined(stdClass $document, string $as): stdClass
+    {
+        $blocks = is_array($document->blocks ?? null) ? count($document->blocks) : 0;
+        for ($block = 0; $block < $blocks; $block++) {
+            $quoins = static fn (int $corner): stdClass => (object) [
+                'id' => "cq$corner", 'kind' => 'corner-quoins', 'on' => (object) ['corner' => $corner], 'h' => '11in', 'as' => $as,
+            ];
+            $document = BuildingGenerator::with($document, "blocks.$block.features", array_map($quoins, [0, 1, 2]));
+        }
+
+        return $document;
     }
 
     /** At the door's corner they come into the door, and that is said. */

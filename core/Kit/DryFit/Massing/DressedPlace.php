@@ -11,6 +11,8 @@ use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Interval;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Tolerance;
 
@@ -58,7 +60,11 @@ final readonly class DressedPlace
             foreach ($face->features as $feature) {
                 foreach (self::onWall($massing->building, $face, $feature, [$taken, $round]) as $box) {
                     $place = self::at($face, $box, $feature->id ?? '', $feature->id ?? '');
-                    array_push($places, ...$place->closed($massing->building, $face, $feature));
+                    foreach ($place->closed($massing->building, $face, $feature) as $one) {
+                        array_push($places, $one, ...$one->underRoofs($massing, self::frontOf(
+                            $massing->building, $massing->building->papers($face->block->walls[$face->edge]), $feature,
+                        )));
+                    }
                 }
             }
         }
@@ -76,7 +82,11 @@ final readonly class DressedPlace
     {
         $places = [$this];
         $next = $face->next;
-        $isAtEnd = $this->isRaised && $own->kind->name() === 'band' && abs($this->box->x1 - $face->length) < self::LEAST_MM;
+        $isAtEnd = $this->isRaised && abs($this->box->x1 - $face->length) < self::LEAST_MM;
+        if ($isAtEnd && $own->kind->name() === 'corner-quoins' && $next !== null) {
+            return [$this, $this->runningOn(self::frontOf($building, $building->papers($next), $own))];
+        }
+        $isAtEnd = $isAtEnd && $own->kind->name() === 'band';
         foreach ($isAtEnd ? $face->block->features : [] as $other) {
             $its = $other->place;
             $goesOn = $other->kind->name() === 'band' && $next !== null && $its?->edge === $next->edge
@@ -85,12 +95,46 @@ final readonly class DressedPlace
                 && abs(($other->said->real('h')->mm ?? 0.0) - ($own->said->real('h')->mm ?? 0.0)) < Tolerance::MEET
                 && in_array($other->said->text('as'), ['raised', 'both'], true);
             if ($goesOn) {
-                $on = self::frontOf($building, $building->papers($next), $other);
-                $places[] = $this->with(of: '', box: new Box2($this->box->x0, $this->box->y0, $this->box->x1 + $on, $this->box->y1));
+                $places[] = $this->runningOn(self::frontOf($building, $building->papers($next), $other));
             }
         }
 
         return $places;
+    }
+
+    /**
+     * Where a roof comes down before its wall it ends under that: under whichever is seen there.
+     *
+     * @param  float  $front  how far it stands before the wall
+     * @return list<self>
+     */
+    private function underRoofs(Massing $massing, float $front): array
+    {
+        $tops = [];
+        $plan = new Ring(array_map(function (array $at): Vec2 {
+            $place = $this->frame->point($at[0], 0.0, $at[1]);
+
+            return new Vec2($place->x, $place->y);
+        }, [[$this->box->x0, $front], [$this->box->x1, $front], [$this->box->x1, 0.0], [$this->box->x0, 0.0]]));
+        foreach ($this->isRaised ? array_merge(...array_map(static fn (Mass $m): array => $m->slopes, $massing->masses)) : [] as $slope) {
+            $top = $this->box->y1;
+            foreach ($slope->plan->bounds()->gapTo($plan->bounds()) > 0.0 ? [] : Roofs::within($slope->plan, $plan) as $over) {
+                $under = min(array_map($slope->height(...), $over->points)) - $this->frame->origin->z;
+                $top = $under > $this->box->y0 ? min($top, $under) : $top;
+            }
+            array_push($tops, ...$top < $this->box->y1 - Tolerance::FIGURE ? [$top] : []);
+        }
+
+        return array_map(
+            fn (float $top): self => $this->with(of: '', box: new Box2($this->box->x0, $this->box->y0, $this->box->x1, $top)),
+            $tops,
+        );
+    }
+
+    /** Its card so much longer to the right. */
+    private function runningOn(float $by): self
+    {
+        return $this->with(of: '', box: new Box2($this->box->x0, $this->box->y0, $this->box->x1 + $by, $this->box->y1));
     }
 
     /** How far the front of what is raised stands before its wall: as many layers as come nearest to what is said. */
@@ -118,9 +162,31 @@ final readonly class DressedPlace
         return match (true) {
             $feature->place?->anchor === Anchor::Openings => self::overSeveral($building, $face, $feature, $there[1]),
             $feature->kind->name() === 'band' => self::bands($building, $face, $feature, $there[0]),
+            $feature->kind->name() === 'corner-quoins' => self::cornerQuoins($building, $face, $feature),
             $feature->kind->name() === 'facing' => [new DressedBox('facing', self::facing($building, $face, $feature), false)],
             default => [],
         };
+    }
+
+    /**
+     * On the wall that ends at the corner, or on the one that begins there.
+     *
+     * @return list<DressedBox>
+     */
+    private static function cornerQuoins(Building $building, DressedFace $face, Feature $feature): array
+    {
+        $mm = static fn (?RealLength $length): float => $length === null ? 0.0 : $building->scale->modelMm($length);
+        [$said, $place, $block] = [$feature->said, $feature->place, $face->block];
+        $out = max($mm($said->real('long')), $mm($said->real('short')));
+        $foot = $face->base + $mm($place?->up);
+        $top = $place?->upTo === null ? $building->scale->modelMm($block->eaves) : $face->base + $mm($place->upTo);
+        $begins = $place?->corner === $face->edge;
+
+        return [new DressedBox(
+            $begins ? 'quoins-right' : 'quoins-left',
+            $begins ? new Box2(0.0, $foot, $out, $top) : new Box2($face->length - $out, $foot, $face->length, $top),
+            in_array($said->text('as'), ['raised', 'both'], true),
+        )];
     }
 
     /** What is covered otherwise, openings or not. */

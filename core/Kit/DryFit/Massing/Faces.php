@@ -80,7 +80,9 @@ final readonly class Faces
                 if ($wall === null) {
                     continue;
                 }
-                $isHere = static fn (Feature $f): bool => $f->place?->edge === $wall->edge;
+                // A corner is where one wall ends and the next begins.
+                $ends = [$wall->edge, ($wall->edge + 1) % count($mass->block->walls)];
+                $isHere = static fn (Feature $f): bool => $f->place?->edge === $wall->edge || in_array($f->place?->corner, $ends, true);
                 $features = array_values(array_filter($mass->block->features, $isHere));
                 $dressed = array_filter($wall->openings, static fn (Opening $o): bool => $o->dress() !== []);
                 if ($features !== [] || $dressed !== []) {
