@@ -37,7 +37,7 @@ final readonly class Roof
         public ?string $paper = null,
         public ?string $palette = null,
         public RoofLaid $laid = RoofLaid::Paper,
-        public bool $hasOpenValleys = false,
+        public Valleys $valleys = Valleys::Close,
         public ?string $ridge_colour = null,
         public ?RealLength $row = null,
         public ?RealLength $unit = null,

@@ -70,7 +70,8 @@ final readonly class RoofFields
             Field::optional('unit', 'each wide', LengthType::real())->meaning('usual')
                 ->offered('finish', [...self::LIE, 'pantile']),
             Field::optional('ridge_colour', 'ridge and hip tiles', new ColourType)->meaning('as usual'),
-            Field::optional('valleys', 'valleys', ChoiceType::of(['close' => 'closed', 'open' => 'open, lined with lead']), 'close'),
+            Field::optional('valleys', 'valleys', Valleys::choice(), Valleys::Close->value)
+                ->saying('swept where slates or tiles lie in rows on paper'),
             Field::optional('paper', 'in a paper of your own', NamedType::paper())->offTheForm(),
             Field::optional('palette', 'in colours of your own', NamedType::palette())->offTheForm(),
         ];

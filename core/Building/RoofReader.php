@@ -56,7 +56,7 @@ final readonly class RoofReader
     {
         return $roof->with(
             paper: $said->text('paper'), palette: $said->text('palette'),
-            laid: RoofLaid::tryFrom($said->text('laid') ?? '') ?? RoofLaid::Paper, hasOpenValleys: $said->text('valleys') === 'open',
+            laid: RoofLaid::tryFrom($said->text('laid') ?? '') ?? RoofLaid::Paper, valleys: Valleys::tryFrom($said->text('valleys') ?? '') ?? Valleys::Close,
             ridge_colour: $said->text('ridge_colour'), row: self::row($said, $roof->finish), unit: $said->real('unit'),
         );
     }

@@ -206,6 +206,10 @@ final readonly class FaceDrawing
      */
     private function onPaper(array $unit): array
     {
+        foreach ($this->art->sweeps as $sweep) {
+            $unit = $sweep->unit($unit);
+        }
+
         return $this->art->receding()?->ring(new Ring($unit))->points ?? $unit;
     }
 

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\RoofEdge;
 use Chartula\Core\Building\RoofKind;
 use Chartula\Core\Building\RoofLaid;
+use Chartula\Core\Building\Valleys;
 use Chartula\Core\Kit\Kit;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Measure\LengthFormat;
@@ -32,7 +33,7 @@ final readonly class FinishChecks
     {
         return [
             ...self::roofs($building), ...self::laid($building, $kit), ...self::textured($building, $kit),
-            ...self::linings($building, $kit), ...self::edges($building, $kit),
+            ...self::valleys($building, $kit), ...self::linings($building, $kit), ...self::edges($building, $kit),
         ];
     }
 
@@ -75,6 +76,30 @@ final readonly class FinishChecks
                 $checks[] = new Check('roof.laid', Check::NOTE, $block->id, sprintf(
                     'Nothing of the roof of %s is cut as %s: only slates and tiles that are drawn, and lie in rows, are, and this is %s.',
                     $block->name, $block->roof->laid->words(), self::shown($building, $block),
+                ));
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return list<Check> valleys that are to be swept, of what does not lie in rows on paper */
+    private static function valleys(Building $building, Kit $kit): array
+    {
+        $swept = $closed = [];
+        foreach ($kit->parts as $part) {
+            $of = $part->part->of->block ?? '';
+            $hasValley = array_filter($part->part->outline->edges, static fn (Edge $e): bool => $e->name === 'valley') !== [];
+            $swept[$of] = ($swept[$of] ?? false) || ($part->part->art instanceof FaceArt && $part->part->art->sweeps !== []);
+            $closed[$of] = ($closed[$of] ?? false) || ($part->part->group === PartGroup::Roof && $hasValley);
+        }
+        $checks = [];
+        foreach ($building->blocks as $block) {
+            if ($block->roof->valleys === Valleys::Swept && ($closed[$block->id] ?? false) && ! ($swept[$block->id] ?? false)) {
+                $laid = $block->roof->laid === RoofLaid::Paper ? '' : ', in '.$block->roof->laid->words();
+                $checks[] = new Check('roof.swept', Check::NOTE, $block->id, sprintf(
+                    'The valleys of %s are closed and not swept: only slates and tiles drawn in rows on one paper turn through them, and this is %s.',
+                    $block->name, self::shown($building, $block).$laid,
                 ));
             }
         }

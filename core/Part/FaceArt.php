@@ -26,6 +26,7 @@ final readonly class FaceArt implements Artwork
      * @param  list<TurnedOpening>  $reveals  openings into which the paper turns
      * @param  list<PrintedShape>  $dressings  what is printed over the covering, and ends its courses
      * @param  array<string, float>  $beyond  by side: so much farther it is printed at the foot and at the top, to be turned under
+     * @param  list<Sweep>  $sweeps  towards which rows curve
      * @param  ?Homography  $receding  from the face on which units are laid to the paper, where that is in forced perspective
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class FaceArt implements Artwork
         private array $beyond = ['foot' => 0.0, 'top' => 0.0],
         public array $dressings = [],
         public ?Weather $weather = null,
+        public array $sweeps = [],
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class FaceArt implements Artwork
             reveals: array_map(static fn (TurnedOpening $r): TurnedOpening => $r->moved($dx, $dy), $this->reveals),
             dressings: array_map(static fn (PrintedShape $s): PrintedShape => $s->moved($dx, $dy), $this->dressings),
             weather: $this->weather?->moved($dy),
+            sweeps: array_map(static fn (Sweep $s): Sweep => $s->moved($dx, $dy), $this->sweeps),
         );
     }
 
@@ -89,6 +92,7 @@ final readonly class FaceArt implements Artwork
                 $this->jambs,
             ),
         ] + $this->pattern->colours() + ['beyond' => $this->beyond]
+            + ($this->sweeps === [] ? [] : ['sweeps' => array_map(static fn (Sweep $s): array => $s->toArray(), $this->sweeps)])
             + ($this->weather === null ? [] : ['weather' => $this->weather->toArray()])
             + ($this->receding === null ? [] : ['receding' => $this->receding->toArray()])
             + ($this->dressings === [] ? [] : [

@@ -7,6 +7,7 @@ namespace Chartula\Core\Skin;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Part\PrintedShape;
+use Chartula\Core\Part\Sweep;
 use Chartula\Core\Part\TurnedOpening;
 use Chartula\Core\Part\Weather;
 
@@ -21,6 +22,7 @@ final readonly class CoveredFace
      * @param  list<TurnedOpening>  $reveals  openings into which the paper turns
      * @param  list<PrintedShape>  $dressings  what is printed over the covering
      * @param  array{foot: float, top: float}  $beyond  so much farther it is printed at the foot and at the top, to be turned under
+     * @param  list<Sweep>  $sweeps  towards which rows curve
      * @param  ?Homography  $receding  from the face as it is to the paper, where that is in forced perspective
      */
     public function __construct(
@@ -33,6 +35,7 @@ final readonly class CoveredFace
         public ?Homography $receding = null,
         public array $dressings = [],
         public ?Weather $weather = null,
+        public array $sweeps = [],
     ) {
     }
 }

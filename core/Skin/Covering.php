@@ -20,7 +20,7 @@ final readonly class Covering
     {
         return new FaceArt(
             $this->pattern, $face->datum, $face->isSecond, $face->ends, $face->jambs, $face->receding, $face->reveals, $face->beyond,
-            $face->dressings, $face->weather,
+            $face->dressings, $face->weather, $face->sweeps,
         );
     }
 }

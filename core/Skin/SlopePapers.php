@@ -7,7 +7,10 @@ namespace Chartula\Core\Skin;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\OwnPaper;
 use Chartula\Core\Building\RoofLaid;
+use Chartula\Core\Building\Valleys;
 use Chartula\Core\Form\Claims\Tone;
+use Chartula\Core\Form\Facet;
+use Chartula\Core\Form\Side;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
@@ -24,12 +27,14 @@ use Chartula\Core\Part\PartGroup;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Pattern\Pattern;
+use Chartula\Core\Part\Pattern\Rows;
 use Chartula\Core\Part\PrintedShape;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Part\Repeats;
 use Chartula\Core\Part\Score;
 use Chartula\Core\Part\Shape;
 use Chartula\Core\Part\StackedArt;
+use Chartula\Core\Part\Sweep;
 use Chartula\Core\Roof\Panels;
 use Chartula\Core\Roof\RoofPanel;
 
@@ -38,6 +43,9 @@ final readonly class SlopePapers
 {
     /** Lead shows so far on either side of an open valley, real millimetres: five inches. */
     private const VALLEY_MM = 127.0;
+
+    /** So far from a swept valley rows of the slope with the flatter lean begin to curve, real millimetres: fifteen inches. */
+    private const SWEEP_MM = 381.0;
 
     /** A shorter edge has nothing turned down over it. */
     private const LEAST_EDGE_MM = 1.0;
@@ -196,8 +204,37 @@ final readonly class SlopePapers
         $shown = $own === null ? $drawn : FittedPaper::of($own, $drawn)->pattern;
         assert($shown !== null);
 
-        return (new Covering($shown, 0.0))
-            ->artwork(new CoveredFace($datum, [$box->x0, $box->x1], dressings: $this->valleys($panel)));
+        return (new Covering($shown, 0.0))->artwork(new CoveredFace(
+            $datum, [$box->x0, $box->x1], dressings: $this->valleys($panel),
+            sweeps: $shown instanceof Rows && ! $shown->isUpright ? $this->sweeps($panel) : [],
+        ));
+    }
+
+    /** @return list<Sweep> valleys through which its rows go in a curve, each sinking as far as those of the other slope there */
+    private function sweeps(RoofPanel $panel): array
+    {
+        $form = $this->panels->form;
+        $isSwept = $form->blocks[$panel->facet->block]->block->roof->valleys === Valleys::Swept;
+        $card = $panel->part;
+        $sweeps = [];
+        foreach ($isSwept ? $card->outline->edges : [] as $i => $edge) {
+            [$from, $to] = [$card->outline->ring->point($i), $card->outline->ring->point($i + 1)];
+            if ($edge->name !== 'valley' || $from->distanceTo($to) < self::LEAST_EDGE_MM) {
+                continue;
+            }
+            $along = $card->placements[0]->at($to)->minus($card->placements[0]->at($from));
+            $leans = array_map(
+                static fn (Facet $f): float => abs($along->dot($f->frame->x)) / max(Tolerance::NOTHING, abs($along->dot($f->frame->y))),
+                [$panel->facet, $form->plane(Side::of($panel->labels[$i])->planeOrFail())],
+            );
+            if (min($leans) > Tolerance::PLANE) {
+                [$low, $high] = $from->y < $to->y ? [$from, $to] : [$to, $from];
+                $sinks = min($leans) * self::SWEEP_MM / $this->building->scale->ratio;
+                $sweeps[] = new Sweep($low, $high, $sinks / $leans[0], $leans[0]);
+            }
+        }
+
+        return $sweeps;
     }
 
     /** @return list<PrintedShape> the lead that shows along open valleys */
@@ -206,7 +243,7 @@ final readonly class SlopePapers
         $roof = $this->panels->form->blocks[$panel->facet->block]->block->roof;
         [$card, $wide] = [$panel->part, self::VALLEY_MM / $this->building->scale->ratio];
         $shapes = [];
-        foreach ($roof->hasOpenValleys ? $card->outline->edges : [] as $i => $edge) {
+        foreach ($roof->valleys === Valleys::Open ? $card->outline->edges : [] as $i => $edge) {
             $ring = $card->outline->ring;
             if ($edge->name !== 'valley' || $ring->edgeLength($i) < self::LEAST_EDGE_MM) {
                 continue;
