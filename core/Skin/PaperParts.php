@@ -7,6 +7,7 @@ namespace Chartula\Core\Skin;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
 use Chartula\Core\Form\Claims\Tone;
+use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
@@ -105,7 +106,7 @@ final readonly class PaperParts
             mayTurn: false,
             // On the wall itself, where no opening and none of its flaps can be.
             shape: Shape::folded((new Region($patch->outline))->nearACorner(10.0 * Tolerance::EDGE)),
-            art: self::art($building, $span, $forms, $openings),
+            art: self::art($building, $walls->form, $span, [$forms, $openings]),
         );
         $joints = [];
         foreach ($walls->facing($span, true) as $card) {
@@ -285,12 +286,10 @@ final readonly class PaperParts
         return $shape->with(tone: new Tone($pattern->palette()->all()[0], $pattern->ground()), pattern: $pattern);
     }
 
-    /**
-     * @param  list<OpeningForm>  $openings
-     * @param  list<PaperOpening>  $papers  the same, in the same order
-     */
-    private static function art(Building $building, WallSpan $span, array $openings, array $papers): ?Artwork
+    /** @param  array{list<OpeningForm>, list<PaperOpening>}  $openings  and how paper turns into them, in the same order */
+    private static function art(Building $building, Form $form, WallSpan $span, array $openings): ?Artwork
     {
+        [$openings, $papers] = $openings;
         $ratio = $building->scale->ratio;
         $wall = $span->form;
         $block = $span->block;
@@ -302,8 +301,12 @@ final readonly class PaperParts
         // A picture cannot be foreshortened: what recedes is drawn.
         $paper = $wall->receding === null ? $wall->wall->paper : null;
 
-        return Coverings::of($wall->wall->finish, $building, $paper, $wall->wall->palette)?->artwork(new CoveredFace(
-            -$building->scale->modelMm($block->base),
+        $covering = Coverings::of($wall->wall->finish, $building, $paper, $wall->wall->palette);
+        $cheek = $wall->receding === null ? CheekCourses::of($building, $form, $wall, $covering?->pattern) : null;
+        $covering = $cheek === null ? $covering : new Covering($cheek->pattern, 0.0);
+
+        return $covering?->artwork(new CoveredFace(
+            $cheek->datum ?? -$building->scale->modelMm($block->base),
             [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
             // Walls that meet at a corner begin their courses by turns.
             $footprint->rect === null ? abs($along->y) > abs($along->x) : $wall->wall->edge % 2 === 1,

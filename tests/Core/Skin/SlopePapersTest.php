@@ -7,6 +7,7 @@ namespace Tests\Core\Skin;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Derivation;
+use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Edge;
 use Chartula\Core\Part\FaceArt;
@@ -84,6 +85,44 @@ final class SlopePapersTest extends TestCase
             $levels[] = $frame->origin->z + ($art->datum + 3.0 * self::rows($paper)->rows[0]) * $frame->y->z;
         }
         self::assertEqualsWithDelta(array_fill(0, 4, $levels[0]), $levels, 0.01);
+    }
+
+    /** Slates hung on a dormer's cheeks and front lie at the levels of those on the roof it stands on; bricks count from the datum. */
+    public function testCoursesRunOnOverCheeks(): void
+    {
+        $document = JsonText::decode(Kits::exampleText('creamery'));
+        $blocks = is_array($document->blocks ?? null) ? $document->blocks : [];
+        foreach ($blocks as $i => $block) {
+            $document = BuildingGenerator::with($document, "blocks.$i.roof.finish", 'slate');
+            if ($block instanceof stdClass && $block->id === 'dormer') {
+                $finishes = ['front' => 'slate', 'right' => 'slate', 'left' => 'plain-tile'];
+                $document = BuildingGenerator::with($document, "blocks.$i.walls", array_map(
+                    static fn (string $edge, string $finish): stdClass => (object) ['edge' => $edge, 'finish' => $finish],
+                    array_keys($finishes),
+                    $finishes,
+                ));
+            }
+        }
+        $derived = Kits::of($document);
+        self::assertSame([], $derived->dryFit->findings);
+        $slope = $derived->kit->part('hall.front-slope.carrier-paper')->part;
+        $art = $slope->art;
+        self::assertInstanceOf(FaceArt::class, $art);
+        // On the card's outside, row by row.
+        $levels = array_map(
+            static fn (int $row): float => $slope->placements[0]
+                ->at(new Vec2(0.0, $art->datum + $row * self::rows($slope)->rows[0]), -$slope->thickness)->z,
+            range(4, 10),
+        );
+        foreach (['front', 'right', 'left'] as $side) {
+            $cheek = $derived->kit->part("dormer.$side.paper")->part;
+            $its = $cheek->art;
+            self::assertInstanceOf(FaceArt::class, $its);
+            self::assertEqualsWithDelta($levels, array_map(
+                static fn (int $row): float => $cheek->placements[0]->origin->z + $its->datum + $row * self::rows($cheek)->rows[0],
+                range(4, 10),
+            ), 0.001, $side);
+        }
     }
 
     /** Pantiles stand in columns, whose tiles divide the slope; stone slates become evenly less up it. */
