@@ -45,12 +45,13 @@ final readonly class PanelFigures
         $n = $block->block->footprint->count();
         $ends = [$roof->edges[($facet->edge + $n - 1) % $n], $roof->edges[($facet->edge + 1) % $n]];
         $along = $block->wall($facet->edge)->length;
+        $less = $this->less($k);
         $verges = array_map(fn (RoofEdge $edge): float => $edge->slopesFromEaves() ? 0.0 : $this->overhang($edge, $k), $ends);
         if ($verges[0] === $verges[1]) {
-            $along = $along->plus(2.0 * $verges[0], 'plus 2 × the verge, '.LengthFormat::trimmed($verges[0], 3));
+            $along = $along->plus(2.0 * $verges[0], "plus 2 × the verge$less, ".LengthFormat::trimmed($verges[0], 3));
         } else {
             foreach ($verges as $verge) {
-                $along = $along->plus($verge, 'plus the verge, '.LengthFormat::trimmed($verge, 3));
+                $along = $along->plus($verge, "plus the verge$less, ".LengthFormat::trimmed($verge, 3));
             }
         }
 
@@ -83,11 +84,16 @@ final readonly class PanelFigures
         $figure = $isPlain
             ? Figure::measured($rect[$facet->edge % 2 === 0 ? 1 : 0], $this->building->scale, 'span')->over(2.0, '÷ 2, the run')
             : Figure::given($top, 'run '.LengthFormat::trimmed($top, 3).', from the wall to the highest line');
-        $figure = $figure->plus($out, 'plus the overhang, '.LengthFormat::trimmed($out, 3))->over($pitch->cos(), '÷ cos '.$pitch->text());
+        $figure = $figure->plus($out, 'plus the overhang'.$this->less($k).', '.LengthFormat::trimmed($out, 3))->over($pitch->cos(), '÷ cos '.$pitch->text());
 
         return $above === 0.0
             ? $figure
             : $figure->plus($above * $pitch->tan(), 'plus '.LengthFormat::trimmed($above, 3).' × tan '.$pitch->text().', lying higher');
+    }
+
+    private function less(int $k): string
+    {
+        return $k > 0 && $this->building->methods->thin_edge_mm > 0.0 ? ' less the thin edge' : '';
     }
 
     /** The card under the outermost layer ends before a thin edge, at its wall at the least. */

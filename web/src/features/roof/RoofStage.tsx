@@ -6,6 +6,7 @@ import { SelectField } from '../../ui/SelectField';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
 import { DocumentForm } from '../../document/form/DocumentForm';
+import { Layers } from '../../document/Layers';
 import { isOfCovering } from '../../document/roofs';
 import { ThingsHere } from '../../document/ThingsHere';
 import { NeighboursPitch, OwnEdges } from './Neighbours';
@@ -186,6 +187,7 @@ function HowMade() {
   return (
     <>
       <h3 className="mt-3">How they are made</h3>
+      <Layers stack="roof" label="Layers" />
       <DocumentForm form="methods" path="methods" />
     </>
   );

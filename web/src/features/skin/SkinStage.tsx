@@ -190,6 +190,16 @@ function SkinFigures() {
         value={text('methods.skin.mortar') || derived.view.skin.mortar}
       />
       <SelectField
+        label="bricks beside openings"
+        path="methods.skin.bond"
+        value={text('methods.skin.bond') || 'anew'}
+        choices={[
+          ['anew', 'begun anew at every jamb'],
+          ['broken', 'running through, broken under openings'],
+        ]}
+        onChange={(value) => save([{ op: 'set', path: 'methods.skin.bond', value }])}
+      />
+      <SelectField
         label="joints too fine to print"
         path="methods.skin.joints"
         value={text('methods.skin.joints') || 'tone'}
