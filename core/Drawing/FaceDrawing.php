@@ -223,16 +223,14 @@ final readonly class FaceDrawing
     private function toned(array $units): array
     {
         $byTone = array_fill(0, count($this->layout->tones()), []);
+        $weather = $this->art->weather;
         foreach ($units as $unit) {
-            $tone = $this->layout->toneOf($unit);
-            $colour = $this->layout->tones()[$tone];
-            $worn = $this->art->weather === null ? $colour : Weathered::unit($this->art->weather, $unit, $colour);
-            $byTone[$tone][$worn][] = $this->onPaper($unit);
+            $byTone[$this->layout->toneOf($unit)][$weather === null ? 0 : Weathered::steps($weather, $unit)][] = $this->onPaper($unit);
         }
         $paths = [];
-        foreach ($byTone as $colours) {
-            foreach ($colours as $colour => $lines) {
-                $paths[] = new Path(Layer::Art, $lines, true, null, $colour);
+        foreach ($byTone as $tone => $worn) {
+            foreach ($worn as $steps => $lines) {
+                $paths[] = new Path(Layer::Art, $lines, true, null, Weathered::worn($this->layout->tones()[$tone], $steps));
             }
         }
 

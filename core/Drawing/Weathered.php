@@ -22,19 +22,29 @@ final readonly class Weathered
 
     private const DAMP_STEP = 0.14;
 
+    /** More than there are steps. */
+    private const BASE = 16;
+
     /** What shows between units is darkened in so many strips. */
     private const STRIPS = 24;
 
     /**
-     * What has become of the colour of a unit.
+     * How many steps of soot and of damp a unit has, as one number.
      *
      * @param  non-empty-list<Vec2>  $unit
      */
-    public static function unit(Weather $weather, array $unit, string $colour): string
+    public static function steps(Weather $weather, array $unit): int
     {
         $at = Box2::around($unit)->centre();
+        [$soot, $damp] = $weather->at($at, crc32(sprintf('%.2f,%.2f', $at->x, $at->y)) % 1000 / 1000.0);
 
-        return self::colour($colour, $weather->at($at, crc32(sprintf('%.2f,%.2f', $at->x, $at->y)) % 1000 / 1000.0));
+        return $soot * self::BASE + $damp;
+    }
+
+    /** What has become of a colour after so many of them. */
+    public static function worn(string $colour, int $steps): string
+    {
+        return self::colour($colour, [intdiv($steps, self::BASE), $steps % self::BASE]);
     }
 
     /** @return list<Path> */

@@ -44,9 +44,9 @@ final readonly class BrickLayout implements Layout
         $along = ($unit[0]->x - $this->art->quoins[0]) / $this->bricks->brick;
         [$quarter, $course] = [(int) floor($along * 4.0 + 0.5), (int) round(($unit[0]->y - $this->art->datum) / $this->bricks->course)];
         $accents = $this->bricks->palette()->accents;
-        $box = Box2::around($unit);
+        $box = $accents === null ? null : Box2::around($unit);
         // Bricks on edge over openings and under them are as the rest.
-        if ($accents !== null && abs($box->height() - $this->bricks->course + $this->bricks->joint()) < Tolerance::MEET) {
+        if ($box !== null && abs($box->height() - $this->bricks->course + $this->bricks->joint()) < Tolerance::MEET) {
             $long = $box->width() / $this->bricks->brick;
             $which = $accents->of($course, (int) round($along * 2.0), (int) round($long * 2.0), Toned::number($quarter, $course) >> 3);
         }
