@@ -17,7 +17,7 @@ final readonly class Style
 
     /**
      * @param  string  $name  what a person calls it
-     * @param  ?RealLength  $rise  of a segmental head; null for a flat one
+     * @param  ?RealLength  $rise  of its head, where that is said
      * @param  list<Feature>  $dress  what stands round each of them
      * @param  ?RealLength  $rebate  by which the layers behind its face are cut back; null where they are not
      * @param  ?Finish  $lining  what its sides are of; null where that is what the wall is of
@@ -36,7 +36,14 @@ final readonly class Style
         public ?RealLength $rebate = null,
         public ?Finish $lining = null,
         public ?string $lining_colour = null,
+        public HeadShape $head = HeadShape::Flat,
     ) {
+    }
+
+    /** How far its head rises, as wide as it is now; null where it is level. */
+    public function riseMm(): ?float
+    {
+        return $this->head->rise($this->w->mm, $this->rise?->mm);
     }
 
     public function filling(): Filling

@@ -17,7 +17,6 @@ use Chartula\Core\Field\FlagType;
 use Chartula\Core\Field\GroupType;
 use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\LengthType;
-use Chartula\Core\Field\Option;
 use Chartula\Core\Field\PairType;
 use Chartula\Core\Field\Said;
 use Chartula\Core\Field\Sign;
@@ -90,19 +89,12 @@ final readonly class StyleFields
 
     private static function head(): FieldSet
     {
-        $shape = ChoiceType::among(
-            new Option('flat', 'flat', 'M5 20V6H19V20'),
-            new Option('segmental', 'segmental', 'M5 20V9Q12 3 19 9V20'),
-            new Option('round', 'round', 'M5 20V12A7 7 0 0 1 19 12V20', false),
-            new Option('pointed', 'pointed', 'M5 20V12Q6 6 12 3Q18 6 19 12V20', false),
-            new Option('three-centred', 'three-centred', 'M5 20V11Q5 6 12 6Q19 6 19 11V20', false),
-            new Option('elliptical', 'elliptical', 'M5 20V11A7 4 0 0 1 19 11V20', false),
-        );
-
         return new FieldSet(
             'head',
-            Field::required('shape', 'head', $shape),
-            Field::required('rise', 'rise of the head', LengthType::real())->when('shape', ['segmental'])->beginning('4in'),
+            Field::required('shape', 'head', HeadShape::choice()),
+            Field::optional('rise', 'rise of the head', LengthType::real())
+                ->when('shape', [...HeadShape::withRise(), HeadShape::Pointed->value])->beginning('4in')->emptiedBy(HeadShape::Pointed->value)
+                ->saying('has to be said but of a pointed one, which is equilateral where it is not: less makes a drop arch, more a lancet'),
         );
     }
 

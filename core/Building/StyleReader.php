@@ -12,6 +12,7 @@ use Chartula\Core\Field\Node;
 use Chartula\Core\Field\Values;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Measure\Tolerance;
 use stdClass;
 
 /** Reads `styles`: the kinds of openings. */
@@ -69,25 +70,35 @@ final readonly class StyleReader
             $said->real('rebate'),
             Finish::tryFrom($said->text('lining') ?? ''),
             $said->text('lining_colour'),
+            HeadShape::tryFrom($said->group('head')?->text('shape') ?? '') ?? HeadShape::Flat,
         );
     }
 
-    /** Gives the rise of a segmental head; null for a flat one, and for one that cannot be. */
+    /** Gives the rise that is said of a head; null where none is, and for one that cannot be. */
     private static function rise(?Fields $head, ?RealLength $w, ?RealLength $h): ?RealLength
     {
-        $rise = $head?->text('shape') === 'segmental' ? $head->real('rise') : null;
-        if ($head === null || $rise === null || $w === null || $h === null) {
+        $shape = HeadShape::tryFrom($head?->text('shape') ?? '');
+        if ($head === null || $shape === null || $w === null || $h === null || $shape === HeadShape::Flat) {
             return null;
         }
-        if ($rise->mm > $w->mm / 2.0) {
-            $head->at('rise')?->fault('head.rise-too-great', [
-                'rise' => LengthFormat::metric($rise->mm), 'width' => LengthFormat::metric($w->mm),
-                'limit' => LengthFormat::metric($w->mm / 2.0)]);
-        } elseif ($rise->mm >= $h->mm) {
-            $head->at('rise')?->fault(
-                'head.above-height',
-                ['rise' => LengthFormat::metric($rise->mm), 'height' => LengthFormat::metric($h->mm)],
-            );
+        $rise = $shape === HeadShape::Round ? null : $head->real('rise');
+        $mm = $shape->rise($w->mm, $rise?->mm);
+        if ($mm === null) {
+            if ($head->at('rise') === null) {
+                $head->node->missing('rise');
+            }
+
+            return null;
+        }
+        [$least, $most] = $shape->limits($w->mm);
+        $place = $rise === null ? $head->at('shape') : $head->at('rise');
+        $words = ['rise' => LengthFormat::metric($mm), 'width' => LengthFormat::metric($w->mm), 'shape' => $shape->value];
+        if ($mm > $most + Tolerance::ROUNDING) {
+            $place?->fault('head.rise-too-great', $words + ['limit' => LengthFormat::metric($most)]);
+        } elseif ($mm <= $least) {
+            $place?->fault('head.rise-too-small', $words + ['limit' => LengthFormat::metric($least)]);
+        } elseif ($mm >= $h->mm) {
+            $place?->fault('head.above-height', ['rise' => LengthFormat::metric($mm), 'height' => LengthFormat::metric($h->mm)]);
         }
 
         return $rise;

@@ -86,7 +86,7 @@ final readonly class Kept
                 LengthFormat::imperial($style->w->mm),
                 LengthFormat::imperial($style->h->mm),
             ),
-            [$opening->count, $style->w->mm, $style->h->mm, $style->rise->mm ?? 0.0],
+            [$opening->count, $style->w->mm, $style->h->mm, $style->riseMm() ?? 0.0],
         );
     }
 

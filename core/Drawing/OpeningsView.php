@@ -9,6 +9,7 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\OpeningNames;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Trim\PaneHoles;
@@ -44,6 +45,7 @@ final readonly class OpeningsView
         $style = $described->style;
         $scale = $this->building->scale;
         $panes = $this->panes->of($opening);
+        $rise = $style->riseMm();
 
         return [
             'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count, 'row' => $described->row,
@@ -51,7 +53,7 @@ final readonly class OpeningsView
             'style' => $style->id, 'kind' => $style->kind->value, 'path' => $described->path, 'style_path' => "styles.$style->id",
             'left' => Size::ofModel($opening->left, $scale), 'sill' => Size::ofModel($opening->sill, $scale),
             'width' => Size::ofReal($style->w, $scale), 'height' => Size::ofReal($style->h, $scale),
-            'rise' => $style->rise === null ? null : Size::ofReal($style->rise, $scale),
+            'rise' => $rise === null ? null : Size::ofReal(RealLength::ofMillimetres($rise), $scale),
             'pitch' => $described->pitch === null ? null : Size::ofReal($described->pitch, $scale),
             'ring' => $opening->ring()->toArray(),
             'panes' => array_map(static fn (Ring $r): array => $r->moved($opening->left, $opening->sill)->toArray(), $panes),

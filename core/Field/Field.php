@@ -17,6 +17,7 @@ final readonly class Field
      * @param  string  $unsaid  on the form, what it means that nothing is said
      * @param  bool  $isShyOnForm  a form shows it only where it is said
      * @param  ?array{key: string, label: string}  $beside  its label on the form where another field of its set is said
+     * @param  ?string  $emptiedBy  a value of the field it applies by, at the choice of which a form takes out what is said here
      * @param  ?string  $insteadOf  the field in whose place it may be said; where that one is said, a form does not ask for this one
      */
     private function __construct(
@@ -34,6 +35,7 @@ final readonly class Field
         public ?string $insteadOf = null,
         public bool $isShyOnForm = false,
         public ?array $beside = null,
+        public ?string $emptiedBy = null,
     ) {
     }
 
@@ -76,6 +78,11 @@ final readonly class Field
     public function beginning(mixed $begins): self
     {
         return $this->with(begins: $begins);
+    }
+
+    public function emptiedBy(string $value): self
+    {
+        return $this->with(emptiedBy: $value);
     }
 
     public function saying(string $says): self

@@ -23,13 +23,8 @@ final readonly class FlatHead implements Head
         return [new Vec2($fromX, $this->height + $by), new Vec2($toX, $this->height + $by)];
     }
 
-    public function radius(float $by): ?float
+    public function chains(): array
     {
-        return null;
-    }
-
-    public function centre(): ?Vec2
-    {
-        return null;
+        return [];
     }
 }

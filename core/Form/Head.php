@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form;
 
+use Chartula\Core\Geometry\ArcChain;
 use Chartula\Core\Geometry\Vec2;
 
 /** The upper side of an opening as a profile, grown by some amount: every side of the opening moved out as far. The opening's own frame. */
@@ -19,9 +20,6 @@ interface Head
      */
     public function points(float $fromX, float $toX, float $by): array;
 
-    /** Of its curve; null where it has none. */
-    public function radius(float $by): ?float;
-
-    /** Of its curve; null where it has none. */
-    public function centre(): ?Vec2;
+    /** @return list<ArcChain> its curves from the right to the left; none where it is level */
+    public function chains(): array;
 }

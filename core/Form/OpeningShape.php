@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form;
 
+use Chartula\Core\Building\HeadShape;
+use Chartula\Core\Geometry\ArcChain;
 use Chartula\Core\Geometry\Homography;
 use Chartula\Core\Geometry\Offset;
 use Chartula\Core\Geometry\Ring;
@@ -11,7 +13,7 @@ use Chartula\Core\Geometry\Vec2;
 
 /**
  * The shape of an opening. Frame: origin at the left jamb on the sill, x right, y up, model millimetres.
- * Growing moves every side outwards by the same amount and keeps the arc's centre. docs/formulas.md#segmental-arch
+ * Growing moves every side outwards by the same amount and keeps arcs' centres. docs/formulas.md#heads
  * One that recedes has upright jambs, but its sill and its head aim elsewhere; y is then counted from the lower end of its sill.
  */
 final class OpeningShape
@@ -41,10 +43,15 @@ final class OpeningShape
         [$this->width, $this->height, $this->head, $this->true, $this->receding] = $shape;
     }
 
-    /** @param  ?float  $rise  of a segmental head; null for a flat one */
-    public static function of(float $width, float $height, ?float $rise): self
+    /** @param  ?float  $rise  of its head; null for a level one */
+    public static function of(float $width, float $height, ?float $rise, HeadShape $shape = HeadShape::Segmental): self
     {
-        return new self($width, $height, $rise === null ? new FlatHead($height) : new SegmentalHead($width, $height, $rise));
+        return new self($width, $height, $rise === null ? new FlatHead($height) : new CurvedHead(match ($shape) {
+            HeadShape::Pointed => ArcChain::pointed($width, $height - $rise, $rise),
+            HeadShape::ThreeCentred => [ArcChain::threeCentred($width, $height - $rise, $rise)],
+            HeadShape::Elliptical => [ArcChain::ellipse($width, $height - $rise, $rise)],
+            default => [ArcChain::segment($width, $height - $rise, $rise)],
+        }));
     }
 
     /** @param  Homography  $map  from its own frame to that of what comes of it */
@@ -124,14 +131,9 @@ final class OpeningShape
         return new Ring([new Vec2(-$by, $foot), new Vec2($this->width + $by, $foot), ...$this->head($this->width + $by, -$by, $by)]);
     }
 
-    /** The radius of the head grown by $by; null for a flat one. */
-    public function radius(float $by = 0.0): ?float
+    /** @return list<ArcChain> the curves of its head from the right to the left; none where that is level */
+    public function chains(): array
     {
-        return $this->head->radius($by);
-    }
-
-    public function centre(): ?Vec2
-    {
-        return $this->head->centre();
+        return $this->head->chains();
     }
 }

@@ -10,7 +10,7 @@ use Chartula\Core\Measure\Scale;
 /** The shapes of the openings of one building: those that are of one size share theirs. */
 final class OpeningShapes
 {
-    /** @var array<string, OpeningShape> by real width, height and rise: low relief makes one of a kind narrower */
+    /** @var array<string, OpeningShape> by real width, height and head: low relief makes one of a kind narrower */
     private array $shapes = [];
 
     public function __construct(public readonly Scale $scale)
@@ -19,10 +19,13 @@ final class OpeningShapes
 
     public function of(Style $style): OpeningShape
     {
-        return $this->shapes["{$style->w->mm} {$style->h->mm} {$style->rise?->mm}"] ??= OpeningShape::of(
+        $rise = $style->riseMm();
+
+        return $this->shapes["{$style->w->mm} {$style->h->mm} {$style->head->value} $rise"] ??= OpeningShape::of(
             $this->scale->modelMm($style->w),
             $this->scale->modelMm($style->h),
-            $style->rise === null ? null : $this->scale->modelMm($style->rise),
+            $rise === null ? null : $rise / $this->scale->ratio,
+            $style->head,
         );
     }
 }

@@ -7,7 +7,7 @@ namespace Chartula\Core\Geometry;
 use Chartula\Core\Measure\Tolerance;
 use LogicException;
 
-/** The upper part of a circle over a span. docs/formulas.md#segmental-arch */
+/** The upper part of a circle over a span. docs/formulas.md#heads */
 final readonly class Arc
 {
     /** Chords of one arc at most; an arc of a metre's radius on the model needs fewer. */
@@ -52,8 +52,16 @@ final readonly class Arc
      */
     public function points(float $fromX, float $toX): array
     {
-        $from = $this->angleAt($fromX);
-        $to = $this->angleAt($toX);
+        return $this->between($this->angleAt($fromX), $this->angleAt($toX));
+    }
+
+    /**
+     * The same between two angles, radians.
+     *
+     * @return non-empty-list<Vec2>
+     */
+    public function between(float $from, float $to): array
+    {
         $step = 2.0 * acos(max(-1.0, 1.0 - min(1.0, Tolerance::CHORD / $this->radius)));
         // An even number, so that the crown of a whole head is one of the points.
         $n = 2 * max(1, min(self::MOST_CHORDS, (int) ceil(abs($to - $from) / $step / 2.0)));
@@ -65,7 +73,7 @@ final readonly class Arc
         return $points;
     }
 
-    private function at(float $angle): Vec2
+    public function at(float $angle): Vec2
     {
         return new Vec2($this->centre->x + $this->radius * cos($angle), $this->centre->y + $this->radius * sin($angle));
     }

@@ -114,16 +114,10 @@ final readonly class PaperOpening
             $slits[] = [new Vec2($f, $f), new Vec2(0.0, 0.0)];
             $slits[] = [new Vec2($w - $f, $f), new Vec2($w, 0.0)];
         }
-        $tabs = $this->tabPoints();
-        $centre = $shape->centre();
-        $radius = $shape->radius();
-        if ($centre !== null && $radius !== null) {
-            foreach (array_slice($tabs, 1, -1) as $point) {
-                $inner = $centre->plus($point->minus($centre)->times(($radius - $f) / $radius));
-                // Beyond the hole's corners the flaps of the jambs begin; the diagonal cuts them apart.
-                if ($inner->x > $f && $inner->x < $w - $f) {
-                    $slits[] = [$inner, $point];
-                }
+        foreach (array_slice($this->tabs(), 1, -1) as [$inner, $point]) {
+            // Beyond the hole's corners the flaps of the jambs begin; the diagonal cuts them apart.
+            if ($inner->x > $f && $inner->x < $w - $f) {
+                $slits[] = [$inner, $point];
             }
         }
         $by = new Vec2($this->opening->left, $this->opening->sill);
@@ -138,7 +132,8 @@ final readonly class PaperOpening
             return [];
         }
         $shape = $this->opening->shape;
-        $points = [new Vec2($shape->width, 0.0), ...$this->tabPoints(), new Vec2(0.0, 0.0)];
+        $head = array_column($this->tabs(), 1);
+        $points = [new Vec2($shape->width, 0.0), ...$head, new Vec2(0.0, 0.0)];
         if (! $this->opening->reachesFoot()) {
             $points[] = new Vec2($shape->width, 0.0);
         }
@@ -152,24 +147,18 @@ final readonly class PaperOpening
     }
 
     /**
-     * Where the head's flap is cut into tabs, from right to left, both springings included.
+     * Where the head's flap is cut into tabs, from right to left, both springings included, each with where its slit begins.
      *
-     * @return non-empty-list<Vec2>
+     * @return non-empty-list<array{Vec2, Vec2}>
      */
-    private function tabPoints(): array
+    private function tabs(): array
     {
-        $shape = $this->opening->shape;
-        $radius = $shape->radius();
-        $centre = $shape->centre();
-        if ($radius === null || $centre === null) {
-            return $shape->head($shape->width, 0.0);
+        $tabs = [];
+        foreach ($this->opening->shape->chains() as $chain) {
+            array_push($tabs, ...array_slice($chain->tabs(self::TAB_SAG_MM, $this->flap), $tabs === [] ? 0 : 1));
         }
-        $from = atan2($shape->springing() - $centre->y, $shape->width - $centre->x);
-        $to = M_PI - $from;
-        $n = max(1, (int) ceil($radius * ($to - $from) / sqrt(8.0 * $radius * self::TAB_SAG_MM)));
-        $at = static fn (int $i): Vec2 =>
-            $centre->plus((new Vec2(cos($from + ($to - $from) * $i / $n), sin($from + ($to - $from) * $i / $n)))->times($radius));
+        $level = $this->opening->shape->head($this->opening->shape->width, 0.0);
 
-        return array_map($at, range(0, $n));
+        return $tabs === [] ? array_map(static fn (Vec2 $p): array => [$p, $p], $level) : $tabs;
     }
 }

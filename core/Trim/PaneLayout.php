@@ -6,6 +6,7 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Panes;
 use Chartula\Core\Form\OpeningShape;
+use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Scale;
@@ -16,6 +17,11 @@ use Chartula\Core\Measure\Scale;
  */
 final readonly class PaneLayout
 {
+    private const LEAST_MM = 0.1;
+
+    /** What is left of a pane beside a curve is cut where it is so wide and so high. */
+    private const CUT_MM = 0.8;
+
     public float $stile;
 
     public float $bar;
@@ -48,11 +54,17 @@ final readonly class PaneLayout
         $this->paneHeight = ($shape->height - 2.0 * $this->inset - array_sum($this->rails)) / $panes->rows;
     }
 
-    /** Whether every pane has an extent, and the head's curve stays within the top row. */
+    /** Whether every pane has an extent, and the head's curve begins over the frame's foot. */
     public function isPossible(): bool
     {
-        return $this->paneWidth > 0.1 && $this->paneHeight > 0.1
-            && $this->shape->springing(-$this->inset) > $this->rowFoot($this->panes->rows - 1) + 0.1;
+        return $this->paneWidth > self::LEAST_MM && $this->paneHeight > self::LEAST_MM
+            && $this->shape->springing(-$this->inset) > $this->inset + self::LEAST_MM;
+    }
+
+    /** Whether the head's curve stays within the top row. */
+    private function isWithinTop(): bool
+    {
+        return $this->shape->springing(-$this->inset) > $this->rowFoot($this->panes->rows - 1) + self::LEAST_MM;
     }
 
     /** @return list<Ring> from the left, row by row from the foot; clockwise, being holes */
@@ -64,6 +76,11 @@ final readonly class PaneLayout
                 $x0 = $this->inset + $column * ($this->paneWidth + $this->bar);
                 $x1 = $x0 + $this->paneWidth;
                 $foot = $this->rowFoot($row);
+                if (! $this->isWithinTop()) {
+                    array_push($holes, ...$this->cut($x0, $x1, $foot));
+
+                    continue;
+                }
                 $top = $row === $this->panes->rows - 1
                     ? $this->shape->head($x1, $x0, -$this->inset)
                     : [new Vec2($x1, $foot + $this->paneHeight), new Vec2($x0, $foot + $this->paneHeight)];
@@ -72,6 +89,21 @@ final readonly class PaneLayout
         }
 
         return $holes;
+    }
+
+    /** @return list<Ring> what a head that comes down past the top row leaves of a pane; none where that is too small to be cut */
+    private function cut(float $x0, float $x1, float $foot): array
+    {
+        $top = $foot + $this->paneHeight;
+        $below = [new Vec2($x0, $this->inset), new Vec2($x1, $this->inset)];
+        $hull = Hull::around([...$below, ...$this->shape->head($x1, $x0, -$this->inset)])
+            ->leftOf(new Vec2($x0, $foot), new Vec2(1.0, 0.0))
+            ?->leftOf(new Vec2($x0, $top), new Vec2(-1.0, 0.0));
+        $box = $hull?->bounds();
+
+        $isCut = $box !== null && min($box->width(), $box->height()) >= self::CUT_MM;
+
+        return $isCut && count($hull->points) > 2 ? [new Ring($hull->points)] : [];
     }
 
     private function rowFoot(int $row): float

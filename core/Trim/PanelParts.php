@@ -175,14 +175,15 @@ final readonly class PanelParts
             ];
         }
 
-        $size = ['width' => [$size['width'], 2.0], 'height' => [$size['height'], $sides]];
+        $box = self::ring($opening, self::CLEARANCE_MM - $cut->rebate)->bounds();
+        $size = ['width' => [$size['width'], 2.0, $box->width()], 'height' => [$size['height'], $sides, $box->height()]];
 
         return array_map(static function (array $side) use ($cut): Figure {
-            [$figure, $times] = $side;
+            [$figure, $times, $mm] = $side;
             $words = static fn (float $mm): string => ($times > 1.0 ? '2 × ' : '').LengthFormat::trimmed($mm, 3);
             $figure = $cut->rebate > 0.0 ? $figure->plus($times * $cut->rebate, 'plus the rebate, '.$words($cut->rebate)) : $figure;
 
-            return $figure->less($times * self::CLEARANCE_MM, 'less clearance, '.$words(self::CLEARANCE_MM));
+            return $figure->less($times * self::CLEARANCE_MM, 'less clearance, '.$words(self::CLEARANCE_MM))->to($mm, 'in a point');
         }, $size);
     }
 
@@ -212,6 +213,7 @@ final readonly class PanelParts
         $edges = array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points);
         $id = $this->span->block->id.'.'.$this->span->name().'.glazing.'.$first->id;
         $workings = $this->workings($first, $cut);
+        $why = $first->true === null ? 'in a point' : 'where it recedes';
         $box = $ring->bounds();
         $glue = 2.0 * self::GLASS_INSET_MM;
         $name = new PartName($id, $this->span->block->id, $this->span->name(), 'glazing', $first->id);
@@ -222,11 +224,11 @@ final readonly class PanelParts
             [
                 'width' => $workings['width']
                     ->less($glue, 'less 2 × '.self::GLASS_INSET_MM.', room for glue')
-                    ->to($box->width(), 'where it recedes'),
+                    ->to($box->width(), $why),
                 'height' => $workings['height']->less(
                     $first->reachesFoot() ? self::CLEARANCE_MM + $glue : $glue,
                     'less room for glue',
-                )->to($box->height(), 'where it recedes'),
+                )->to($box->height(), $why),
             ],
         );
         // Both shapes in the opening's own frame: the area on which the glass touches the frame.

@@ -6,7 +6,6 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Form\Claims\Claim;
-use Chartula\Core\Form\Claims\InTheWay;
 use Chartula\Core\Form\Claims\RaisedRoom;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
@@ -45,18 +44,19 @@ final readonly class RaisedParts
     /** What lies on something over less than this is not stuck to it, mm². */
     private const LEAST_MM2 = 0.01;
 
-    /** At a corner no farther from square than this, degrees, what goes on round it is closed. */
-    private const SQUARE_DEG = 0.05;
-
-    private function __construct(private Building $building, private Walls $walls, private WallSpan $span)
-    {
+    private function __construct(
+        private Building $building,
+        private Walls $walls,
+        private WallSpan $span,
+        private RaisedPlace $place,
+    ) {
     }
 
     public static function make(Building $building, Walls $walls): PartSet
     {
         $sets = [];
         foreach ($walls->spans() as $span) {
-            $maker = new self($building, $walls, $span);
+            $maker = new self($building, $walls, $span, new RaisedPlace($building, $walls, $span));
             foreach ($span->isBuilt() ? $maker->alike() : [] as [$claim, $offs]) {
                 $sets[] = $maker->raised($claim, $offs);
             }
@@ -90,91 +90,19 @@ final readonly class RaisedParts
     private function raised(Claim $claim, array $offs): PartSet
     {
         $paper = $this->building->methods->paper;
-        [$thickness, $layers] = $this->layers($claim);
-        $claim = $this->underRoofs($claim->opening === null ? $this->roundCorner($claim) : $claim);
+        [$thickness, $layers] = $this->place->layers($claim);
+        $claim = $this->place->ended($claim);
         $box = $claim->ring->bounds();
-        $isSquare = $claim->ring->count() === 4 && abs($claim->ring->area() - $box->width() * $box->height()) < Tolerance::ROUNDING;
-        $ring = $isSquare ? Offset::lines($claim->ring, array_fill(0, 4, -$paper->thickness_mm)) : $claim->ring;
-        $on = $this->span->form->isPapered ? $paper->thickness_mm : 0.0;
+        $ring = self::isSquare($claim) ? Offset::lines($claim->ring, array_fill(0, 4, -$paper->thickness_mm)) : $claim->ring;
+        $on = $this->place->base($claim);
         $card = $this->card($claim, $offs, $ring, array_map(
             static fn (int $layer): float => $on + $thickness * $layer,
             range(1, $layers),
         ));
-        $front = $this->front($claim, $this->span);
-        $cover = $this->cover($claim, $offs, $isSquare ? $layers * $thickness + $paper->thickness_mm : 0.0, $front);
+        $front = $this->place->front($claim);
+        $cover = $this->cover($claim, $offs, $front);
 
-        return new PartSet([$card, $cover], $this->joints($card, $cover, count($offs), $layers));
-    }
-
-    /** @return array{float, int} how thick its card is, and of how many layers it is */
-    private function layers(Claim $claim): array
-    {
-        [$stock, $paper] = [$this->building->methods->frame, $this->building->methods->paper];
-        $thickness = $stock->thickness_mm + $this->building->methods->template->addsTo($stock);
-
-        return [$thickness, max(1, (int) round(($claim->proud - $paper->thickness_mm) / $thickness))];
-    }
-
-    /** How far its paper stands before a wall. */
-    private function front(Claim $claim, WallSpan $span): float
-    {
-        $paper = $this->building->methods->paper->thickness_mm;
-        [$thickness, $layers] = $this->layers($claim);
-
-        return ($span->form->isPapered ? $paper : 0.0) + $layers * $thickness + $paper;
-    }
-
-    /** What goes on round the corner at its right end, as high there, is closed by it: it runs on to the front of that. */
-    private function roundCorner(Claim $claim): Claim
-    {
-        $box = $claim->ring->bounds();
-        $isAtEnd = abs($box->x1 - $this->span->form->length->mm) < Tolerance::MEET;
-        if (! $isAtEnd || abs($this->span->right->angle - 90.0) > self::SQUARE_DEG) {
-            return $claim;
-        }
-        $next = $this->walls->span($this->span->form->block, $this->span->right->edge);
-        foreach ($next->isBuilt() ? $next->form->claims : [] as $other) {
-            $its = $other->ring->bounds();
-            $goesOn = $other->feature->kind->name() === $claim->feature->kind->name() && abs($its->x0) < Tolerance::MEET
-                && abs($its->y0 - $box->y0) < Tolerance::MEET && abs($its->y1 - $box->y1) < Tolerance::MEET;
-            if ($goesOn && RaisedRoom::has($next->form, $other)) {
-                $on = $this->front($other, $next);
-
-                return $claim->with(ring: new Ring(array_map(
-                    static fn (Vec2 $p): Vec2 => abs($p->x - $box->x1) < Tolerance::MEET ? new Vec2($p->x + $on, $p->y) : $p,
-                    $claim->ring->points,
-                )));
-            }
-        }
-
-        return $claim;
-    }
-
-    /** An eaves or a verge over it comes down before the wall: it ends under that. */
-    private function underRoofs(Claim $claim): Claim
-    {
-        $box = $claim->ring->bounds();
-        $top = $box->y1;
-        $foot = $this->frame(new Vec2(0.0, 0.0), 0.0);
-        $front = $this->front($claim, $this->span);
-        $plan = new Ring(array_map(static function (array $at) use ($foot): Vec2 {
-            $place = $foot->point($at[0], 0.0, $at[1]);
-
-            return new Vec2($place->x, $place->y);
-        }, [[$box->x0, $front], [$box->x1, $front], [$box->x1, 0.0], [$box->x0, 0.0]]));
-        foreach ($this->walls->form->facets as $facet) {
-            foreach ($facet->patches as $patch) {
-                foreach ($patch->outline->bounds()->gapTo($plan->bounds()) > 0.0 ? [] : InTheWay::shared($patch, $plan) as $over) {
-                    $under = min(array_map($facet->heightAt(...), $over->outline->points)) - $foot->origin->z;
-                    $top = $under > $box->y0 + Tolerance::CUT ? min($top, $under) : $top;
-                }
-            }
-        }
-
-        return $top > $box->y1 - Tolerance::FIGURE ? $claim : $claim->with(ring: Ring::ofDistinct(array_map(
-            static fn (Vec2 $p): Vec2 => new Vec2($p->x, min($p->y, $top)),
-            $claim->ring->points,
-        )));
+        return new PartSet([$card, $cover], $this->joints($card, $cover, [count($offs), $layers], $this->place->under($claim)));
     }
 
     /**
@@ -205,17 +133,37 @@ final readonly class RaisedParts
         );
     }
 
-    /**
-     * @param  non-empty-list<Vec2>  $offs
-     * @param  float  $turn  how far its paper turns round its edges; 0 where it does not
-     */
-    private function cover(Claim $claim, array $offs, float $turn, float $front): Part
+    private static function isSquare(Claim $claim): bool
     {
-        $paper = $this->building->methods->paper;
         $box = $claim->ring->bounds();
-        [$outline, $scores] = $turn > 0.0 ? EdgeWrap::of($box, $turn) : [
+
+        return $claim->ring->count() === 4 && abs($claim->ring->area() - $box->width() * $box->height()) < Tolerance::ROUNDING;
+    }
+
+    /** How far its paper turns round its edges; 0 where it does not. */
+    private function turn(Claim $claim): float
+    {
+        [$thickness, $layers] = $this->place->layers($claim);
+
+        return self::isSquare($claim) ? $layers * $thickness + $this->building->methods->paper->thickness_mm : 0.0;
+    }
+
+    /** @return array{Outline, list<Score>} of its paper, in the wall's frame */
+    private function wrap(Claim $claim): array
+    {
+        $turn = $this->turn($claim);
+
+        return $turn > 0.0 ? EdgeWrap::of($claim->ring->bounds(), $turn) : [
             new Outline($claim->ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $claim->ring->points)), [],
         ];
+    }
+
+    /** @param  non-empty-list<Vec2>  $offs */
+    private function cover(Claim $claim, array $offs, float $front): Part
+    {
+        $paper = $this->building->methods->paper;
+        [$box, $turn] = [$claim->ring->bounds(), $this->turn($claim)];
+        [$outline, $scores] = $this->wrap($claim);
         $width = Figure::given($box->width(), 'over all');
         $height = Figure::given($box->height(), 'over all');
         $more = 'plus 2 × what turns round its edges, '.LengthFormat::trimmed($turn, 3);
@@ -234,15 +182,23 @@ final readonly class RaisedParts
         );
     }
 
-    /** @return list<Joint> every layer on the one behind it, the first on the wall, the paper on the last */
-    private function joints(Part $card, Part $cover, int $copies, int $layers): array
+    /**
+     * Every layer on the one behind it, the first on the wall or what it lies over, the paper on the last.
+     *
+     * @param  array{int, int}  $counts  of copies, and of layers of each
+     * @param  list<Claim>  $under
+     * @return list<Joint>
+     */
+    private function joints(Part $card, Part $cover, array $counts, array $under): array
     {
+        [$copies, $layers] = $counts;
         $joints = [];
         $area = $card->outline->ring->area();
         for ($copy = 0; $copy < $copies; $copy++) {
             for ($k = 0; $k < $layers; $k++) {
                 $at = $copy * $layers + $k;
-                foreach ($k > 0 ? [[Ref::outside($card->id, $at - 1), $area]] : $this->behind($card, $at) as [$behind, $shared]) {
+                $on = $k > 0 ? [[Ref::outside($card->id, $at - 1), $area]] : $this->behind($card, [$at, $copy], $under);
+                foreach ($on as [$behind, $shared]) {
                     $joints[] = new Joint(
                         JointKind::Lap,
                         Ref::inside($card->id, $at),
@@ -276,20 +232,32 @@ final readonly class RaisedParts
             : array_map(static fn (Score $score): Vec3 => $frame->at($score->from), $cover->scores);
     }
 
-    /** @return list<array{Ref, float}> papers of the wall, or its bare card, behind a piece, and over how much, mm² */
-    private function behind(Part $card, int $copy): array
+    /**
+     * @param  array{int, int}  $which  of its pieces, and which of several alike that is of
+     * @param  list<Claim>  $under
+     * @return list<array{Ref, float}> papers of the wall, or its bare card, or of what it lies over, behind a piece, and over how much, mm²
+     */
+    private function behind(Part $card, array $which, array $under): array
     {
+        [$at, $copy] = $which;
         $wall = $this->span->form;
-        $on = static fn (Frame $frame): Region => new Region(new Ring(array_map(
-            static fn (Vec2 $p): Vec2 => $frame->project($card->placements[$copy]->at($p)),
+        $on = static fn (int $piece): Region => new Region(new Ring(array_map(
+            static fn (Vec2 $p): Vec2 => $wall->frame->project($card->placements[$piece]->at($p)),
             $card->outline->ring->points,
         )));
+        if ($under !== []) {
+            return array_map(fn (Claim $c): array => [
+                Ref::outside($this->name($c, "$c->id-paper")->id, $copy),
+                // With what of that paper turns round its edges, as it is cut.
+                Clip::sharedArea($on(0), new Region($this->wrap($this->place->ended($c))[0]->ring)),
+            ], $under);
+        }
         $behind = [];
         foreach ($wall->isPapered ? $wall->patches : [] as $i => $patch) {
             $paper = $this->span->block->id.'.'.$this->span->name().($i > 0 ? '-'.($i + 1) : '').'.paper';
-            $shared = Clip::sharedArea($on($wall->frame), new Region($patch->outline));
+            $shared = Clip::sharedArea($on($at), new Region($patch->outline));
             // What runs on past the end of the wall lies over the lap there, as the paper is cut.
-            $end = $on($wall->frame)->outline->bounds();
+            $end = $on($at)->outline->bounds();
             $past = min($end->x1, $wall->length->mm + PaperParts::lap($this->building, $this->walls, $this->span, $this->span->right))
                 - $wall->length->mm;
             $behind[] = [Ref::outside($paper), $shared + ($shared > 0.0 ? max(0.0, $past) * $end->height() : 0.0)];
@@ -301,7 +269,7 @@ final readonly class RaisedParts
                 static fn (Vec2 $p): Vec2 => new Vec2(max($ends->x0, min($ends->x1, $p->x)), $p->y),
                 $piece->shape->whole->points,
             ));
-            $shared = Clip::sharedArea($on($wall->frame), new Region($whole));
+            $shared = Clip::sharedArea($on($at), new Region($whole));
             $behind[] = [Ref::outside($piece->part->id), $shared];
         }
 

@@ -122,7 +122,6 @@ final class Exceptions
         'core/Fit/Sight/SeenFaces.php::face' => self::PLACE,
         'core/Fit/Sight/SightLines.php::ends' => self::MADE_OF,
         'core/Fit/Sight/SightLines.php::topEdge' => self::MADE_OF,
-        'core/Form/Claims/Units.php::ring' => self::MADE_OF,
         'core/Form/Crossings.php::of' => self::MADE_OF,
         'core/Form/EndedRoofs.php::runsOver' => self::PLACE,
         'core/Form/Envelope.php::of' => self::MADE_OF,

@@ -67,7 +67,9 @@ final readonly class FormEdit
             $there = SetField::get($document, "$beside.{$field->key}");
             $applies = in_array($value, $field->when->values, true);
             $instead = $field->insteadOf === null ? null : SetField::get($document, "$beside.{$field->insteadOf}");
-            if ($applies && $there === null && $instead === null && $field->begins !== null) {
+            if ($value === $field->emptiedBy) {
+                SetField::put($document, "$beside.{$field->key}", null);
+            } elseif ($applies && $there === null && $instead === null && $field->begins !== null) {
                 SetField::put($document, "$beside.{$field->key}", self::copied($field->begins));
             } elseif (! $applies && $there !== null && ($field->when->isOffer || $field->when->refusal !== null)) {
                 SetField::put($document, "$beside.{$field->key}", null);

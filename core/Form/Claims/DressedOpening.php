@@ -6,12 +6,16 @@ namespace Chartula\Core\Form\Claims;
 
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\OpeningShape;
+use Chartula\Core\Geometry\ArcChain;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
 
 /** An opening that things stand round, one after the other, each over what the one before it took. The wall's frame, model millimetres. */
 final readonly class DressedOpening
 {
+    /** What is looked for by halves is found as nearly as anything is counted after so many. */
+    private const HALVINGS = 60;
+
     /**
      * @param  OpeningForm  $opening  of a wall that recedes, as it is
      * @param  float  $over  how far what is over its head already reaches up from it
@@ -47,7 +51,7 @@ final readonly class DressedOpening
             foreach ($claim->finishes as $edge => $joints) {
                 $isIts = match ($edge) {
                     'foot' => abs($own->sill - $this->opening->sill) < Tolerance::FIGURE,
-                    'head' => abs($own->top() - $this->opening->top()) < Tolerance::FIGURE && $own->shape->radius() === null,
+                    'head' => abs($own->top() - $this->opening->top()) < Tolerance::FIGURE && $own->shape->chains() === [],
                     'left' => abs($own->left - $this->opening->left) < Tolerance::FIGURE,
                     'right' => abs($own->right() - $this->opening->right()) < Tolerance::FIGURE,
                 };
@@ -106,22 +110,30 @@ final readonly class DressedOpening
 
     public function isFlat(): bool
     {
-        return $this->opening->shape->radius() === null;
+        return $this->opening->shape->chains() === [];
     }
 
-    /** The centre of its head's curve; null where that is flat. */
-    public function centre(): ?Vec2
+    /** @return list<ArcChain> the curves of its head from right to left; none where that is level */
+    public function curves(): array
     {
-        return $this->opening->shape->centre()?->plus(new Vec2($this->opening->left, $this->opening->sill));
+        $by = new Vec2($this->opening->left, $this->opening->sill);
+
+        return array_map(static fn (ArcChain $curve): ArcChain => $curve->moved($by), $this->opening->shape->chains());
     }
 
-    /** @return array{float, float} where its head springs, seen from the centre of its curve, from right to left, radians */
-    public function angles(): array
+    /** How far outside the curve of its head lies what is over that already: in a point it reaches up farther than that. */
+    public function outside(): float
     {
-        $centre = $this->centre() ?? new Vec2(0.0, 0.0);
-        $springing = $this->opening->sill + $this->opening->shape->springing();
-        $right = atan2($springing - $centre->y, $this->opening->right() - $centre->x);
+        $shape = $this->opening->shape;
+        if (count($shape->chains()) < 2) {
+            return $this->over;
+        }
+        [$least, $most, $crown] = [0.0, $this->over, $shape->width / 2.0];
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $by = ($least + $most) / 2.0;
+            [$least, $most] = $shape->headAt($crown, $by) - $shape->height < $this->over ? [$by, $most] : [$least, $by];
+        }
 
-        return [$right, M_PI - $right];
+        return ($least + $most) / 2.0;
     }
 }

@@ -56,13 +56,18 @@ final readonly class InTheWay
             }
         }
         $box = $claim->ring->bounds();
+        $plan = self::plan($wall, [$box->x0, $box->x1], [0.0, $claim->proud + self::MORE_MM]);
         $foot = $wall->frame->origin->z;
         foreach ($this->form->facets as $facet) {
-            // Eaves are cut square: their tops come out farther than their undersides.
+            // Eaves are cut square: their tops come out farther down the slope than their undersides.
+            $up = $facet->frame->y;
             $tip = $this->thickness * $facet->pitch->sin();
-            $plan = self::plan($wall, [$box->x0 - $tip, $box->x1 + $tip], [0.0, $claim->proud + self::MORE_MM]);
-            if ($facet->block !== $wall->block && $this->comesInto($facet, $plan, [$foot + $box->y0, $foot + $box->y1])) {
-                return true;
+            $way = (new Vec2($up->x, $up->y))->times($tip / max(Tolerance::PLANE, hypot($up->x, $up->y)));
+            foreach ([[$plan, 0.0], [$plan->moved($way->x, $way->y), $tip * $facet->pitch->tan()]] as [$where, $lower]) {
+                $heights = [$foot + $box->y0 + $lower, $foot + $box->y1 + $lower];
+                if ($facet->block !== $wall->block && $this->comesInto($facet, $where, $heights)) {
+                    return true;
+                }
             }
         }
 

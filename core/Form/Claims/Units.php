@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Form\Claims;
 
-use Chartula\Core\Geometry\Arc;
+use Chartula\Core\Geometry\ArcChain;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Measure\Tolerance;
@@ -57,46 +57,54 @@ final readonly class Units
     }
 
     /**
-     * A ring of units round a centre.
+     * A ring of units along a curve.
      *
-     * @param  array{float, float}  $radii  of its inside and its outside
-     * @param  array{float, float}  $angles  from its right end to its left, radians
+     * @param  array{float, float}  $out  how far outside the curve its inside and its outside lie
      * @return list<Ring> from right to left
      */
-    public static function ring(Vec2 $centre, array $radii, array $angles, int $count, float $joint): array
+    public static function ring(ArcChain $curve, array $out, int $count, float $joint): array
     {
         $units = [];
-        [$from, $to] = $angles;
+        $points = $curve->isPointed();
+        $ends = static fn (int $i, float $by): array => [
+            $i / $count + ($i === 0 && ! $points[0] ? 0.0 : $joint / 2.0 / $curve->length($by)),
+            ($i + 1) / $count - ($i === $count - 1 && ! $points[1] ? 0.0 : $joint / 2.0 / $curve->length($by)),
+        ];
         for ($i = 0; $i < $count; $i++) {
-            $at = static fn (int $k, float $radius, float $gap): float => $from + ($to - $from) * $k / $count + $gap / $radius;
-            $ends = static fn (float $radius): array => [
-                $at($i, $radius, $i === 0 ? 0.0 : $joint / 2.0), $at($i + 1, $radius, $i === $count - 1 ? 0.0 : -$joint / 2.0),
-            ];
-            $units[] = self::sector($centre, $radii, $ends($radii[0]), $ends($radii[1]));
+            $units[] = self::piece($curve, $out, $ends($i, $out[0]), $ends($i, $out[1]));
         }
 
         return $units;
     }
 
     /**
-     * A piece of a ring, counter-clockwise.
+     * A piece of a band along a curve, counter-clockwise.
      *
-     * @param  array{float, float}  $radii
-     * @param  array{float, float}  $inside  angles of its inside from right to left, radians
-     * @param  array{float, float}  $outside  of its outside
+     * @param  array{float, float}  $out  how far outside the curve its inside and its outside lie
+     * @param  array{float, float}  $inside  where along the curve its inside begins and ends, from right to left, from 0 to 1
+     * @param  array{float, float}  $outside  the same of its outside
      */
-    public static function sector(Vec2 $centre, array $radii, array $inside, array $outside): Ring
+    public static function piece(ArcChain $curve, array $out, array $inside, array $outside): Ring
     {
         return new Ring([
-            ...self::arc($centre, $radii[1], $outside[0], $outside[1]),
-            ...array_reverse(self::arc($centre, $radii[0], $inside[0], $inside[1])),
+            ...$curve->run($outside[0], $outside[1], $out[1]),
+            ...array_reverse($curve->run($inside[0], $inside[1], $out[0])),
         ]);
     }
 
-    /** @return non-empty-list<Vec2> along the upper half, by the same chords as the head of an opening that it follows */
-    private static function arc(Vec2 $centre, float $radius, float $from, float $to): array
+    /**
+     * All of a band over a head.
+     *
+     * @param  non-empty-list<ArcChain>  $curves  from right to left
+     * @param  array{float, float}  $out
+     */
+    public static function band(array $curves, array $out): Ring
     {
-        return (new Arc($centre, $radius))->points($centre->x + $radius * cos($from), $centre->x + $radius * cos($to));
+        $line = static fn (float $by): array => array_merge(
+            ...array_map(static fn (ArcChain $c): array => $c->run(0.0, 1.0, $by), $curves),
+        );
+
+        return Ring::ofDistinct([...$line($out[1]), ...array_reverse($line($out[0]))]);
     }
 
     /** @param  array{Vec2, Vec2}  $line */

@@ -21,6 +21,7 @@ use Chartula\Core\Form\Claims\Dresses;
 use Chartula\Core\Form\Claims\HowMade;
 use Chartula\Core\Form\Claims\Tone;
 use Chartula\Core\Form\Claims\Units;
+use Chartula\Core\Geometry\ArcChain;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 
@@ -43,7 +44,7 @@ final readonly class Arch implements Dresses
 
     public function says(): string
     {
-        return 'Over a flat or a segmental head: bricks on end, on edge in one to three rings, or gauged wedges with skewbacks.';
+        return 'Over a head, level or curved: bricks on end, on edge in one to three rings, or gauged wedges with skewbacks.';
     }
 
     public function picture(): string
@@ -98,7 +99,9 @@ final readonly class Arch implements Dresses
         $how = HowMade::from($said->text('as') ?? 'printed');
         $proud = $at->masonry->mm($said->real('proud'));
 
-        $middle = $said->flag('keystone') && self::isOdd($said) ? [intdiv(count($units), 2) => Tone::STONE] : [];
+        // Two curves meet in a joint.
+        $hasMiddle = $said->flag('keystone') && self::isOdd($said) && count($over->curves()) < 2;
+        $middle = $hasMiddle ? [intdiv(count($units), 2) => Tone::STONE] : [];
 
         $joints = $relieves ? [] : ['head' => $along];
 
@@ -156,24 +159,28 @@ final readonly class Arch implements Dresses
     private static function curved(Said $said, DressedOpening $at): array
     {
         $masonry = $at->masonry;
-        $centre = $at->centre() ?? new Vec2(0.0, 0.0);
-        $radius = $at->opening->shape->radius() ?? 0.0;
-        $angles = $at->angles();
+        $curves = $at->curves();
+        assert($curves !== []);
         $depth = self::depth($said, $at);
-        $rings = $said->text('of') === 'rowlock' ? $said->count('rings') ?? 1 : 1;
-        $units = [];
-        $along = [];
-        for ($i = 0; $i < $rings; $i++) {
-            [$r0, $r1] = [$radius + $depth * $i / $rings, $radius + $depth * ($i + 1) / $rings];
-            // Bricks of a ring touch at its inside, and their joints open outwards; wedges are counted where they are widest.
-            $arc = ($said->text('of') === 'gauged' ? $r1 : $r0) * ($angles[1] - $angles[0]);
-            $count = $masonry->count($arc, self::isOdd($said));
-            $along = $i === 0 ? Units::joints($count) : $along;
-            $between = $i === $rings - 1 ? 0.0 : $masonry->joint;
-            $joint = $said->text('of') === 'gauged' ? 0.0 : $masonry->joint;
-            array_push($units, ...Units::ring($centre, [$r0, $r1 - $between], $angles, $count, $joint));
+        [$isGauged, $isRowlock] = [$said->text('of') === 'gauged', $said->text('of') === 'rowlock'];
+        $rings = $isRowlock ? $said->count('rings') ?? 1 : 1;
+        $units = $along = [];
+        $whole = array_sum(array_map(static fn (ArcChain $c): float => $c->length(), $curves));
+        $before = 0.0;
+        foreach ($curves as $k => $curve) {
+            for ($i = 0; $i < $rings; $i++) {
+                $out = [$depth * $i / $rings, $depth * ($i + 1) / $rings];
+                // Bricks of a ring touch at its inside, and their joints open outwards; wedges are counted where they are widest.
+                $count = $masonry->count($curve->length($out[$isGauged ? 1 : 0]), count($curves) === 1 && self::isOdd($said));
+                $own = array_map(static fn (float $share): float => ($before + $share * $curve->length()) / $whole, Units::joints($count));
+                // Where two curves meet in a point there is one.
+                array_push($along, ...$i > 0 ? [] : [...$k > 0 ? [$before / $whole] : [], ...$own]);
+                $out[1] -= $i === $rings - 1 ? 0.0 : $masonry->joint;
+                array_push($units, ...Units::ring($curve, $out, $count, $isGauged ? 0.0 : $masonry->joint));
+            }
+            $before += $curve->length();
         }
 
-        return [Units::sector($centre, [$radius, $radius + $depth], $angles, $angles), $units, $along];
+        return [Units::band($curves, [0.0, $depth]), $units, $along];
     }
 }

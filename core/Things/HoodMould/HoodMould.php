@@ -69,11 +69,10 @@ final readonly class HoodMould implements Dresses
         $high = $masonry->mm($said->real('h'));
         $foot = $at->opening->top() + $at->over;
         $out = $at->beside + $masonry->mm($said->real('beyond'));
-        $centre = $at->centre();
-        $radius = ($at->opening->shape->radius() ?? 0.0) + $at->over;
-        $ring = $centre === null
+        $curves = $at->curves();
+        $ring = $curves === []
             ? Ring::rectangle($at->opening->left - $out, $foot, $at->opening->right() + $out, $foot + $high)
-            : Units::sector($centre, [$radius, $radius + $high], $at->angles(), $at->angles());
+            : Units::band($curves, [$at->outside(), $at->outside() + $high]);
         $tone = new Tone(Tone::STONE, Tone::STONE);
         $how = HowMade::from($said->text('as') ?? 'printed');
 

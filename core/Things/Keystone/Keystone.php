@@ -71,17 +71,22 @@ final readonly class Keystone implements Dresses
         [$said, $masonry] = [$feature->said, $at->masonry];
         [$half, $depth] = [min($masonry->mm($said->real('w')), $at->opening->shape->width) / 2.0, $masonry->mm($said->real('depth'))];
         $middle = new Vec2($at->opening->left + $at->opening->shape->width / 2.0, $at->opening->top());
-        $centre = $at->centre();
-        $radius = $at->opening->shape->radius() ?? 0.0;
-        if ($centre !== null) {
-            $angle = asin($half / $radius);
-            $ends = [M_PI / 2.0 - $angle, M_PI / 2.0 + $angle];
-            $ring = Units::sector($centre, [$radius, $radius + $depth], $ends, $ends);
+        $curves = $at->curves();
+        $out = $half + $depth / tan(deg2rad(self::SIDES_DEG));
+        if (count($curves) === 1) {
+            // As far to either side of the crown as it is wide, seen from the centre of the curve there.
+            $share = asin($half / $curves[0]->crownRadius()) * $curves[0]->crownRadius() / $curves[0]->length();
+            $ends = [0.5 - $share, 0.5 + $share];
+            $ring = Units::piece($curves[0], [0.0, $depth], $ends, $ends);
         } else {
-            $out = $half + $depth / tan(deg2rad(self::SIDES_DEG));
-            $ring = new Ring([
-                new Vec2($middle->x - $half, $middle->y), new Vec2($middle->x + $half, $middle->y),
-                new Vec2($middle->x + $out, $middle->y + $depth), new Vec2($middle->x - $out, $middle->y + $depth),
+            // In a point it goes up to that, along both curves.
+            $foot = $curves === []
+                ? [new Vec2($middle->x - $half, $middle->y), new Vec2($middle->x + $half, $middle->y)]
+                : array_reverse([
+                    ...$curves[0]->over($middle->x, $middle->x + $half, 0.0), ...$curves[1]->over($middle->x - $half, $middle->x, 0.0),
+                ]);
+            $ring = Ring::ofDistinct([
+                ...$foot, new Vec2($middle->x + $out, $middle->y + $depth), new Vec2($middle->x - $out, $middle->y + $depth),
             ]);
         }
         $tone = new Tone(Tone::STONE, Tone::STONE);

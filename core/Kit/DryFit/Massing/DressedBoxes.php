@@ -6,6 +6,7 @@ namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\HeadShape;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Field\Said;
 use Chartula\Core\Geometry\Box2;
@@ -23,12 +24,43 @@ final class DressedBoxes
 
     private float $beside = 0.0;
 
-    /** Of the head's curve; 0 where it is flat. */
+    /** Of the head's curve, where that is a part of one circle; 0 where it is not. */
     private readonly float $radius;
 
-    private function __construct(private readonly Building $building, private readonly Box2 $box, ?RealLength $rise)
+    private function __construct(
+        private readonly Building $building,
+        private readonly Box2 $box,
+        private readonly HeadShape $shape,
+        private readonly float $rise,
+    ) {
+        $isCircle = in_array($shape, [HeadShape::Segmental, HeadShape::Round], true);
+        $this->radius = $isCircle && $rise > 0.0 ? ($box->width() ** 2 / 4.0 + $rise ** 2) / (2.0 * $rise) : 0.0;
+    }
+
+    /** Whether its curve stands upright where it springs, and is of more than one circle. */
+    private function isUpright(): bool
     {
-        $this->radius = $this->radius($rise);
+        return $this->radius <= 0.0 && $this->shape !== HeadShape::Flat;
+    }
+
+    /** The radius of either side of a pointed head. */
+    private function side(): float
+    {
+        return ($this->box->width() ** 2 / 4.0 + $this->rise ** 2) / $this->box->width();
+    }
+
+    /** How high a curve so far outside the head's reaches. */
+    private function top(float $out): float
+    {
+        return $this->shape !== HeadShape::Pointed
+            ? $this->box->y1 + $out
+            : $this->box->y1 - $this->rise + sqrt(($this->side() + $out) ** 2 - ($this->side() - $this->box->width() / 2.0) ** 2);
+    }
+
+    /** A band over a head that springs upright, from its springing up. */
+    private function band(float $out): Box2
+    {
+        return new Box2($this->box->x0 - $out, $this->box->y1 - $this->rise, $this->box->x1 + $out, $this->top($out));
     }
 
     /**
@@ -38,7 +70,9 @@ final class DressedBoxes
      */
     public static function of(Building $building, Opening $opening, array $dress, Ring $ring): array
     {
-        return (new self($building, $ring->bounds(), $opening->style->rise))->all($dress);
+        $rise = ($opening->style->riseMm() ?? 0.0) / $building->scale->ratio;
+
+        return (new self($building, $ring->bounds(), $opening->style->head, $rise))->all($dress);
     }
 
     /**
@@ -49,7 +83,7 @@ final class DressedBoxes
      */
     public static function over(Building $building, Feature $feature, Box2 $box, array $there): array
     {
-        $self = new self($building, $box, null);
+        $self = new self($building, $box, HeadShape::Flat, 0.0);
         array_map($self->goOver(...), $there);
 
         return $self->all([$feature]);
@@ -93,7 +127,7 @@ final class DressedBoxes
             'arch' => ['arch' => $this->arch($said)],
             'keystone' => ['keystone' => $this->keystone($mm('w'), $mm('depth'))],
             'hood-mould' => ['hood-mould' => $this->hood($mm('h'), $this->beside + $mm('beyond'))],
-            'surround' => ['surround' => new Box2($box->x0 - $mm('w'), $box->y0, $box->x1 + $mm('w'), $box->y1 + $mm('w'))],
+            'surround' => ['surround' => new Box2($box->x0 - $mm('w'), $box->y0, $box->x1 + $mm('w'), $this->top($mm('w')))],
             'quoins' => $this->quoins(max($mm('long'), $mm('short'))),
             default => [],
         };
@@ -109,6 +143,9 @@ final class DressedBoxes
             $said->real('depth') !== null => $this->mm($said->real('depth')),
             default => ($of === 'gauged' ? 4.0 * $gauge->course_mm : $gauge->brick_mm) / $ratio,
         };
+        if ($this->isUpright()) {
+            return $this->band($depth);
+        }
         if ($this->radius > 0.0) {
             return $this->ring($this->radius, $this->radius + $depth);
         }
@@ -132,9 +169,20 @@ final class DressedBoxes
     {
         $half = min($wide, $this->box->width()) / 2.0;
         $middle = $this->box->centre()->x;
-        if ($this->radius > 0.0) {
-            $out = $half * ($this->radius + $depth) / $this->radius;
-            $foot = $this->box->y1 - $this->radius + sqrt($this->radius ** 2 - $half ** 2);
+        if ($this->shape === HeadShape::Pointed) {
+            $out = $half + $depth / tan(deg2rad(80.0));
+            $foot = $this->box->y1 - $this->rise + sqrt($this->side() ** 2 - ($half + $this->side() - $this->box->width() / 2.0) ** 2);
+
+            return new Box2($middle - $out, $foot, $middle + $out, $this->box->y1 + $depth);
+        }
+        $crown = match ($this->shape) {
+            HeadShape::ThreeCentred => $this->box->width() - ($this->rise - (1.0 - sqrt(0.75)) * $this->box->width()) / (sqrt(3.0) - 1.0),
+            HeadShape::Elliptical => $this->box->width() ** 2 / 4.0 / $this->rise,
+            default => $this->radius,
+        };
+        if ($crown > 0.0) {
+            $out = $half * ($crown + $depth) / $crown;
+            $foot = $this->box->y1 - $crown + sqrt($crown ** 2 - $half ** 2);
 
             return new Box2($middle - $out, $foot, $middle + $out, $this->box->y1 + $depth);
         }
@@ -146,6 +194,13 @@ final class DressedBoxes
     private function hood(float $high, float $out): Box2
     {
         $foot = $this->box->y1 + $this->over;
+        if ($this->isUpright()) {
+            // In a point what is over it reaches up farther than out.
+            $below = $this->shape !== HeadShape::Pointed ? $this->over
+                : hypot($this->over + $this->rise, $this->side() - $this->box->width() / 2.0) - $this->side();
+
+            return $this->band($below + $high);
+        }
 
         return $this->radius > 0.0
             ? $this->ring($this->radius + $this->over, $this->radius + $this->over + $high)
@@ -182,8 +237,7 @@ final class DressedBoxes
     /** @return array<string, Box2> */
     private function quoins(float $out): array
     {
-        $sine = $this->radius > 0.0 ? $this->box->width() / 2.0 / $this->radius : 0.0;
-        $top = $this->box->y1 - ($this->radius > 0.0 ? $this->radius * (1.0 - sqrt(1.0 - $sine ** 2)) : 0.0);
+        $top = $this->box->y1 - ($this->shape === HeadShape::Flat ? 0.0 : $this->rise);
 
         return [
             'quoins-left' => new Box2($this->box->x0 - $out, $this->box->y0, $this->box->x0, $top),

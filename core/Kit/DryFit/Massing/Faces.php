@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\HeadShape;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
-use Chartula\Core\Geometry\Arc;
+use Chartula\Core\Geometry\ArcChain;
 use Chartula\Core\Geometry\Frame;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -178,19 +179,37 @@ final readonly class Faces
         $way = $described->point($wall->edge + 1)->minus($start)->times(1.0 / $described->edgeLength($wall->edge));
         $style = $opening->style;
         [$left, $width, $height] = [$opening->leftMm($i), $style->w->mm, $style->h->mm];
-        $rise = $style->rise?->mm;
-        $head = $rise === null
-            ? [new Vec2($width, $height), new Vec2(0.0, $height)]
-            : Arc::over(0.0, $width / $scale, ($height - $rise) / $scale, $rise / $scale)->points($width / $scale, 0.0);
+        $head = self::head($style->head, $width / $scale, $height / $scale, ($style->riseMm() ?? 0.0) / $scale);
         $points = [];
-        foreach ([new Vec2(0.0, 0.0), new Vec2($width, 0.0), ...$head] as $k => $p) {
-            $p = $k > 1 && $rise !== null ? $p : $p->times(1.0 / $scale);
+        foreach ([new Vec2(0.0, 0.0), new Vec2($width / $scale, 0.0), ...$head] as $p) {
             $at = $start->times(1.0 / $scale)->plus($way->times($left / $scale + $p->x));
             $place = $mass->place(new Vec3($at->x, $at->y, ($mass->block->base->mm + $opening->sill->mm) / $scale + $p->y));
             $points[] = new Vec2((new Vec2($place->x, $place->y))->minus($face[0])->dot($face[1]), $place->z);
         }
 
         return new Ring($points);
+    }
+
+    /**
+     * The upper side of an opening, as its document describes it.
+     *
+     * @return list<Vec2> from its right end to its left
+     */
+    private static function head(HeadShape $shape, float $width, float $height, float $rise): array
+    {
+        $curves = match ($shape) {
+            HeadShape::Flat => [],
+            HeadShape::Pointed => ArcChain::pointed($width, $height - $rise, $rise),
+            HeadShape::ThreeCentred => [ArcChain::threeCentred($width, $height - $rise, $rise)],
+            HeadShape::Elliptical => [ArcChain::ellipse($width, $height - $rise, $rise)],
+            HeadShape::Segmental, HeadShape::Round => [ArcChain::segment($width, $height - $rise, $rise)],
+        };
+        $points = [];
+        foreach ($curves as $curve) {
+            array_push($points, ...array_slice($curve->over(0.0, $width, 0.0), $points === [] ? 0 : 1));
+        }
+
+        return $points === [] ? [new Vec2($width, $height), new Vec2(0.0, $height)] : $points;
     }
 
     /** All that low relief may have made of an opening: where it came to lie, and as wide as it was. */
