@@ -91,7 +91,7 @@ final readonly class MethodsFields
 
     private static function bond(): ChoiceType
     {
-        return ChoiceType::of(['anew' => 'begun anew at every jamb', 'broken' => 'running through, broken under openings']);
+        return ChoiceType::of(['anew' => 'anew at every jamb', 'broken' => 'running through']);
     }
 
     private static function joints(): ChoiceType

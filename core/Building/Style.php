@@ -21,6 +21,7 @@ final readonly class Style
      * @param  list<Feature>  $dress  what stands round each of them
      * @param  ?RealLength  $rebate  by which the layers behind its face are cut back; null where they are not
      * @param  ?Finish  $lining  what its sides are of; null where that is what the wall is of
+     * @param  ?Leaf  $leaf  of a door that has no frame
      * @param  ?string  $lining_colour  as #rrggbb; null where it is as usual
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Style
         public ?Finish $lining = null,
         public ?string $lining_colour = null,
         public HeadShape $head = HeadShape::Flat,
+        public ?Leaf $leaf = null,
     ) {
     }
 

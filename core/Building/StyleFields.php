@@ -54,6 +54,8 @@ final readonly class StyleFields
                 ->saying('by how much the layers behind the face are cut back, so that what stands in it leans against the face'),
             Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->offered('kind', ['window'])
                 ->saying('of a door, what makes it a glazed one'),
+            Field::optional('leaf', 'leaf', GroupType::gathering(self::leaf()))->offered('kind', ['door'])
+                ->saying('of a door that is no glazed one'),
             Field::optional('dress', 'Round it', self::dressings($kinds))
                 ->saying('sills, lintels, arches and whatever else stands round it, each over what the one before it took'),
             Field::optional('sill', 'sill', GroupType::thing(self::sill(), 'stands proud'))->shownWhereSaid()
@@ -84,6 +86,22 @@ final readonly class StyleFields
             Field::optional('stile', 'frame, width', LengthType::real(), '2in'),
             Field::optional('bar', 'bars, width', LengthType::real(), '1in'),
             Field::optional('sash', 'a sash', new FlagType, false)->offTheForm(),
+        );
+    }
+
+    public static function leaf(): FieldSet
+    {
+        $kind = ChoiceType::of([Leaf::PLANKS => 'planks', Leaf::PANELLED => 'panelled', 'plain' => 'plain']);
+        $panels = new PairType(new CountType(1, self::MOST_PANES), ['panels across', 'panels up']);
+
+        return new FieldSet(
+            'leaf',
+            Field::optional('kind', 'leaf of', $kind, Leaf::PLANKS),
+            Field::optional('board', 'each plank', LengthType::real(), '6in')->when('kind', [Leaf::PLANKS])
+                ->saying('as near as they come out equal'),
+            Field::optional('panels', 'panels', $panels, [2, 3])->when('kind', [Leaf::PANELLED])->saying('columns and rows, of each leaf'),
+            Field::optional('rail', 'stiles and rails', LengthType::real(), '4in')->when('kind', [Leaf::PANELLED]),
+            Field::optional('double', 'two leaves', new FlagType, false),
         );
     }
 

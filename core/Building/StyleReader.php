@@ -56,6 +56,9 @@ final readonly class StyleReader
             return null;
         }
         $frame = $this->panes($said->group('frame'), $kind);
+        if ($said->at('leaf') !== null && ($frame !== null || $kind !== OpeningKind::Door)) {
+            $said->at('leaf')->fault('leaf.none', ['given' => $kind->words()]);
+        }
 
         return new Style(
             $id,
@@ -70,7 +73,8 @@ final readonly class StyleReader
             $said->real('rebate'),
             Finish::tryFrom($said->text('lining') ?? ''),
             $said->text('lining_colour'),
-            HeadShape::tryFrom($said->group('head')?->text('shape') ?? '') ?? HeadShape::Flat,
+            leaf: $frame === null && $kind === OpeningKind::Door ? $this->leaf($said->group('leaf')) : null,
+            head: HeadShape::tryFrom($said->group('head')?->text('shape') ?? '') ?? HeadShape::Flat,
         );
     }
 
@@ -118,6 +122,17 @@ final readonly class StyleReader
         $older = StyleFields::older($sill, $this->kinds);
 
         return $older === null ? $dress : [...$dress, $older];
+    }
+
+    /** A door that has no frame has one, whatever is said. */
+    private function leaf(?Fields $said): ?Leaf
+    {
+        $said ??= StyleFields::leaf()->read(Node::usual(new stdClass), $this->values->quiet());
+        [$board, $rail, $panels] = [$said?->real('board'), $said?->real('rail'), $said?->counts('panels') ?? []];
+
+        return $said === null || $board === null || $rail === null || count($panels) !== 2
+            ? null
+            : new Leaf($said->text('kind') ?? Leaf::PLANKS, $board, [$panels[0], $panels[1]], $rail, $said->flag('double'));
     }
 
     /** A window has a frame whatever is said; a door has one where something is. */

@@ -28,7 +28,7 @@ final readonly class Whereabouts
         'relief' => 'low relief', 'perspective' => 'depth by perspective', 'compression' => 'what is given up', 'gauge' => 'bricks',
         'ground' => 'ground along it', 'keep' => 'what is kept free', 'treat' => 'how it is treated', 'stock' => 'materials',
         'built' => 'as built', 'apex' => 'to the peak', 'up' => 'panel up to the ridge', 'along' => 'panel along the eaves',
-        'frame' => 'frame', 'eye' => 'the eye', 'verge' => 'overhang at gables', 'dress' => 'what stands round it',
+        'frame' => 'frame', 'leaf' => 'leaf', 'eye' => 'the eye', 'verge' => 'overhang at gables', 'dress' => 'what stands round it',
         'over' => 'centred on',
         'beyond' => 'beyond the jambs', 'proud' => 'proud of the wall', 'as' => 'how it is made', 'skew' => 'skewbacks',
     ];

@@ -62,10 +62,14 @@ final readonly class OpeningCut
         return $this->rebate > 0.0 ? min($flap, $this->round + $this->rebate) : $flap;
     }
 
-    /** How thick frame and glass are together, or a leaf. */
+    /** How thick frame and glass are together, or a leaf with what lies on it. */
     public static function takes(Building $building, Opening $opening): float
     {
-        return self::frameThickness($building) + ($opening->style->frame === null ? 0.0 : $building->methods->glazing->thickness_mm);
+        $layers = $opening->style->leaf?->isPanelled() === true ? 2.0 : 1.0;
+
+        $glass = $opening->style->frame === null ? 0.0 : $building->methods->glazing->thickness_mm;
+
+        return $layers * self::frameThickness($building) + $glass;
     }
 
     public static function frameThickness(Building $building): float

@@ -16,6 +16,9 @@ final class PaneHoles
     /** @var array<string, array{OpeningShape, Panes, list<Ring>}> by what they are of, which is kept, so that its place stays its own */
     private array $known = [];
 
+    /** @var array<int, Panes> of leaves, by object */
+    private array $leaves = [];
+
     public function __construct(private readonly Scale $scale)
     {
     }
@@ -23,10 +26,24 @@ final class PaneHoles
     /** @return list<Ring> in the opening's own frame; none where it has a leaf */
     public function of(OpeningForm $opening): array
     {
-        [$panes, $shape] = [$opening->opening->style->frame, $opening->shape];
-        if ($panes === null) {
-            return [];
-        }
+        $panes = $opening->opening->style->frame;
+
+        return $panes === null ? [] : $this->divided($opening->shape, $panes);
+    }
+
+    /** @return list<Ring> of the panels of a leaf, likewise; none where it has none */
+    public function panels(OpeningForm $opening): array
+    {
+        $leaf = $opening->opening->style->leaf;
+
+        return $leaf === null || ! $leaf->isPanelled()
+            ? []
+            : $this->divided($opening->shape, $this->leaves[spl_object_id($leaf)] ??= $leaf->divided());
+    }
+
+    /** @return list<Ring> */
+    private function divided(OpeningShape $shape, Panes $panes): array
+    {
         $key = spl_object_id($shape).' '.spl_object_id($panes);
         $this->known[$key] ??= [$shape, $panes, array_map(
             $shape->placed(...),

@@ -37,7 +37,7 @@ final readonly class PanelJoints
      * @param  non-empty-list<OpeningForm>  $forms
      * @return list<Joint>
      */
-    private function clearances(array $forms): array
+    public function clearances(array $forms): array
     {
         $gap = PanelParts::CLEARANCE_MM + $this->span->form->turnIn;
         $joints = [];

@@ -6,6 +6,7 @@ namespace Chartula\Core\Trim;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Leaf;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
@@ -43,9 +44,6 @@ final readonly class PanelParts
     /** Glass is smaller than its frame by this on each side, so that glue can creep. */
     public const GLASS_INSET_MM = 0.5;
 
-    /** A door plank, 6 in. */
-    private const PLANK_MM = 152.4;
-
     private function __construct(
         private Building $building,
         private Walls $walls,
@@ -81,13 +79,14 @@ final readonly class PanelParts
         foreach ($form->walls() as $wall) {
             foreach ($wall->openings as $opening) {
                 $style = $opening->opening->style;
-                if ($style->frame === null || isset($done[$style->id])) {
+                $divided = $style->frame ?? ($style->leaf?->isPanelled() === true ? $style->leaf->divided() : null);
+                if ($divided === null || isset($done[$style->id])) {
                     continue;
                 }
                 $done[$style->id] = true;
-                $layout = new PaneLayout($opening->shape->true ?? $opening->shape, $style->frame, $building->scale, self::CLEARANCE_MM);
+                $layout = new PaneLayout($opening->shape->true ?? $opening->shape, $divided, $building->scale, self::CLEARANCE_MM);
                 if (! $layout->isPossible()) {
-                    $problems->add("styles.$style->id.frame", 'frame.no-room', [
+                    $problems->add("styles.$style->id.".($style->frame === null ? 'leaf' : 'frame'), 'frame.no-room', [
                         'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
                         'width' => round($opening->shape->width, 2), 'height' => round($opening->shape->height, 2)]);
                 }
@@ -116,17 +115,60 @@ final readonly class PanelParts
         $cut = $this->span->cut($opening);
         $inset = self::CLEARANCE_MM - $cut->rebate;
         $holes = $this->panes->of($first);
+        $isPanelled = $isLeaf && $opening->style->leaf?->isPanelled() === true;
+        $behind = $isPanelled ? OpeningCut::frameThickness($this->building) : 0.0;
         $name = new PartName($id, $this->span->block->id, $this->span->name(), $isLeaf ? 'leaf' : 'frame', $first->id);
         $part = Part::of(
             $name, $isLeaf ? 'D' : 'F', $isLeaf ? 'Door leaf' : ucfirst($opening->style->name).' frame', PartGroup::Trim,
             $this->building->methods->frame, OpeningCut::frameThickness($this->building),
-            $this->outline($first, $inset), $this->frames($forms, $cut->depth),
+            $this->outline($first, $inset), $this->frames($forms, $cut->depth + $behind),
             $this->workings($first, $cut),
-            $holes, marks: $isLeaf ? $this->planks($first) : [],
+            $holes, marks: $isLeaf ? [...$this->planks($first), ...$isPanelled ? [] : $this->middle($first)] : [],
         );
-        $set = new PartSet([$part], (new PanelJoints($this->walls, $this->span, $part))->of($forms));
+        $joints = new PanelJoints($this->walls, $this->span, $part);
+        if ($isPanelled) {
+            return (new PartSet([$part], $joints->clearances($forms)))->with($this->panelled($forms, $part));
+        }
+        $set = new PartSet([$part], $joints->of($forms));
 
         return $isLeaf ? $set : $set->with($this->glazing($opening, $forms, $part));
+    }
+
+    /**
+     * What makes a leaf panelled: a card over it with an opening for each panel.
+     *
+     * @param  non-empty-list<OpeningForm>  $forms
+     */
+    private function panelled(array $forms, Part $leaf): PartSet
+    {
+        [$first, $style] = [$forms[0], $forms[0]->opening->style];
+        $cut = $this->span->cut($first->opening);
+        $id = $this->span->block->id.'.'.$this->span->name().'.leaf-face.'.$first->id;
+        $face = Part::of(
+            new PartName($id, $this->span->block->id, $this->span->name(), 'leaf-face', $first->id), 'D',
+            ucfirst($style->name).' leaf, panels', PartGroup::Trim, $this->building->methods->frame,
+            OpeningCut::frameThickness($this->building), $this->outline($first, self::CLEARANCE_MM - $cut->rebate),
+            $this->frames($forms, $cut->depth), $this->workings($first, $cut), $this->panes->panels($first),
+            marks: $this->middle($first),
+        );
+        $joints = [];
+        foreach (array_keys($forms) as $copy) {
+            $joints[] = new Joint(
+                JointKind::Lap, Ref::inside($id, $copy), Ref::outside($leaf->id, $copy), $leaf->corners($copy),
+                why: 'its panels stuck on the leaf', contact_mm2: $face->region()->area(),
+            );
+        }
+
+        return new PartSet([$face], [...$joints, ...(new PanelJoints($this->walls, $this->span, $face))->of($forms)]);
+    }
+
+    /** @return list<Mark> where two leaves meet */
+    private function middle(OpeningForm $opening): array
+    {
+        $x = $opening->shape->width / 2.0;
+        $top = new Vec2($x, $opening->shape->headAt($x, -self::CLEARANCE_MM));
+
+        return $opening->opening->style->leaf?->isDouble !== true ? [] : [new Mark([new Vec2($x, 0.0), $top], 'leaves', MarkKind::Plank)];
     }
 
     private function outline(OpeningForm $opening, float $inset): Outline
@@ -191,8 +233,12 @@ final readonly class PanelParts
     private function planks(OpeningForm $opening): array
     {
         $width = $opening->shape->width - 2.0 * self::CLEARANCE_MM;
-        $n = max(1, (int) round($width / (self::PLANK_MM / $this->building->scale->ratio)));
+        $leaf = $opening->opening->style->leaf;
         $marks = [];
+        if ($leaf === null || $leaf->kind !== Leaf::PLANKS) {
+            return $marks;
+        }
+        $n = max(1, (int) round($width / $this->building->scale->modelMm($leaf->board)));
         for ($i = 1; $i < $n; $i++) {
             $x = self::CLEARANCE_MM + $width * $i / $n;
             $top = new Vec2($x, $opening->shape->headAt($x, -self::CLEARANCE_MM));

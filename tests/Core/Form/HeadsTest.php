@@ -130,8 +130,9 @@ final class HeadsTest extends TestCase
     public function testHousesCloseUnderThem(): void
     {
         $made = [];
-        for ($i = 0; $i < (Sample::isDeep() ? 200 : 14); $i++) {
-            $seed = ($i + (Sample::isDeep() ? 0 : Sample::seed())) % 200;
+        for ($i = 0; $i < (Sample::isDeep() ? 90 : 12); $i++) {
+            // Every eleventh has openings.
+            $seed = 11 * (($i + (Sample::isDeep() ? 0 : Sample::seed())) % 90);
             $document = (new HouseGenerator($seed))->document();
             try {
                 $isSound = Kits::of($document)->dryFit->findings === [];
@@ -143,7 +144,7 @@ final class HeadsTest extends TestCase
             self::assertSame([], $isSound ? $derived->dryFit->findings : [], "seed $seed");
             $made = [...$made, ...$shapes];
         }
-        self::assertGreaterThan(3, count(array_unique($made)));
+        self::assertGreaterThan(2, count(array_unique($made)));
     }
 
     /** @return array{stdClass, list<string>} with its shapes */

@@ -98,7 +98,7 @@ final class DressedBoxes
         $all = [];
         foreach ($features as $feature) {
             foreach ($this->boxes($feature) as $id => $box) {
-                $all[] = new DressedBox($id, $box, in_array($feature->said->text('as'), ['raised', 'both'], true));
+                $all[] = new DressedBox($id, $box, in_array($feature->said->text('as'), ['raised', 'both'], true), $feature);
                 $this->goOver($box);
             }
         }

@@ -54,16 +54,16 @@ final readonly class DressedPlace
                     $taken[] = $box->box;
                     $round[$opening->copyId($copy)][] = $box->box;
                     // Of a row its card is called by the first that has one.
-                    $places[] = self::at($face, $box, $opening->id, $opening->copyId($copy));
+                    $place = self::at($face, $box, $opening->id, $opening->copyId($copy));
+                    $front = self::frontBefore($massing->building, $face, $box->feature);
+                    array_push($places, $place, ...$place->underRoofs($massing, $front));
                 }
             }
             foreach ($face->features as $feature) {
                 foreach (self::onWall($massing->building, $face, $feature, [$taken, $round]) as $box) {
                     $place = self::at($face, $box, $feature->id ?? '', $feature->id ?? '');
                     foreach ($place->closed($massing->building, $face, $feature) as $one) {
-                        array_push($places, $one, ...$one->underRoofs($massing, self::frontOf(
-                            $massing->building, $massing->building->papers($face->block->walls[$face->edge]), $feature,
-                        )));
+                        array_push($places, $one, ...$one->underRoofs($massing, self::frontBefore($massing->building, $face, $feature)));
                     }
                 }
             }
@@ -135,6 +135,12 @@ final readonly class DressedPlace
     private function runningOn(float $by): self
     {
         return $this->with(of: '', box: new Box2($this->box->x0, $this->box->y0, $this->box->x1 + $by, $this->box->y1));
+    }
+
+    /** How far the front of a thing on a face stands before that. */
+    private static function frontBefore(Building $building, DressedFace $face, ?Feature $feature): float
+    {
+        return $feature === null ? 0.0 : self::frontOf($building, $building->papers($face->block->walls[$face->edge]), $feature);
     }
 
     /** How far the front of what is raised stands before its wall: as many layers as come nearest to what is said. */

@@ -194,8 +194,8 @@ function SkinFigures() {
         path="methods.skin.bond"
         value={text('methods.skin.bond') || 'anew'}
         choices={[
-          ['anew', 'begun anew at every jamb'],
-          ['broken', 'running through, broken under openings'],
+          ['anew', 'anew at every jamb'],
+          ['broken', 'running through'],
         ]}
         onChange={(value) => save([{ op: 'set', path: 'methods.skin.bond', value }])}
       />
