@@ -85,7 +85,8 @@ final readonly class StyleFields
             Field::optional('panes', 'panes', $panes, [1, 1])->saying('columns and rows'),
             Field::optional('stile', 'frame, width', LengthType::real(), '2in'),
             Field::optional('bar', 'bars, width', LengthType::real(), '1in'),
-            Field::optional('sash', 'a sash', new FlagType, false)->offTheForm(),
+            Field::optional('sash', 'a sash', new FlagType, false)->saying('its meeting rail is as wide as its frame'),
+            Field::optional('deep', 'its lower half set back', new FlagType, false)->saying('of a sash: a card for each half, one behind the other'),
         );
     }
 

@@ -124,6 +124,17 @@ final readonly class StyleReader
         return $older === null ? $dress : [...$dress, $older];
     }
 
+    /** @param  list<int>  $counts  of panes */
+    private static function isDeep(Fields $said, array $counts): bool
+    {
+        $isDeep = $said->flag('deep');
+        if ($isDeep && (! $said->flag('sash') || ($counts[1] ?? 1) < 2)) {
+            $said->at('deep')?->fault('frame.not-deep');
+        }
+
+        return $isDeep;
+    }
+
     /** A door that has no frame has one, whatever is said. */
     private function leaf(?Fields $said): ?Leaf
     {
@@ -147,6 +158,6 @@ final readonly class StyleReader
 
         return $said === null || $stile === null || $bar === null || count($counts) !== 2
             ? null
-            : new Panes($counts[0], $counts[1], $stile, $bar, $said->flag('sash'));
+            : new Panes($counts[0], $counts[1], $stile, $bar, $said->flag('sash'), self::isDeep($said, $counts));
     }
 }

@@ -124,11 +124,14 @@ final readonly class OpeningChecks
     {
         $layout = $this->layout();
         $least = $this->building->methods->frame->leastWebMm();
+        // Of a sash in two cards half of it goes round the opening before the other half.
+        $isDeep = $this->opening->opening->style->frame?->isDeep === true;
+        $wide = ($layout->stile ?? INF) / ($isDeep ? 2.0 : 1.0);
 
-        return $layout === null || $layout->stile >= $least - Tolerance::FIGURE ? null
-            : $this->check('stile.too-fine', Check::WARN, sprintf('A stile of %s is finer than %s, the least that can be cut by hand in %s.',
-                LengthFormat::millimetres($layout->stile), LengthFormat::millimetres($least),
-                $this->building->methods->frame->words()), $layout->stile);
+        return $wide >= $least - Tolerance::FIGURE ? null
+            : $this->check('stile.too-fine', Check::WARN, sprintf('%s of %s is finer than %s, the least that can be cut by hand in %s.',
+                $isDeep ? 'Half a stile before the other half of the sash,' : 'A stile',
+                LengthFormat::millimetres($wide), LengthFormat::millimetres($least), $this->building->methods->frame->words()), $wide);
     }
 
     private function reveal(): ?Check

@@ -85,6 +85,7 @@ final readonly class ProblemText
         'roof.no-lap' => 'rows {given} apart leave no lap: {what} are laid no more than {most} apart',
         'thing.no-plot' => 'there is no plot for it to stand on; describe the plot first',
         'thing.no-track' => 'there is no track “{given}” on the plot',
+        'frame.not-deep' => 'only a sash has a half that can be set back: say that it is one, and two panes up at the least',
         'leaf.none' => 'this {given} has no leaf: it has panes, or nothing stands in it; take one of the two out',
         'head.rise-too-great' => 'a {shape} head rises by {limit} at the most over a width of {width}; {rise} is too much',
         'head.rise-too-small' => 'a {shape} head rises by more than {limit} over a width of {width}; {rise} is too little',

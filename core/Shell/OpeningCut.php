@@ -65,7 +65,7 @@ final readonly class OpeningCut
     /** How thick frame and glass are together, or a leaf with what lies on it. */
     public static function takes(Building $building, Opening $opening): float
     {
-        $layers = $opening->style->leaf?->isPanelled() === true ? 2.0 : 1.0;
+        $layers = $opening->style->leaf?->isPanelled() === true || $opening->style->frame?->isDeep === true ? 2.0 : 1.0;
 
         $glass = $opening->style->frame === null ? 0.0 : $building->methods->glazing->thickness_mm;
 

@@ -31,6 +31,15 @@ final class PaneHoles
         return $panes === null ? [] : $this->divided($opening->shape, $panes);
     }
 
+    /** @return array{list<Ring>, list<Ring>} of the two cards of a deep sash, the one in front first */
+    public function deep(OpeningForm $opening, Panes $panes): array
+    {
+        $shape = $opening->shape;
+        $layout = new PaneLayout($shape->true ?? $shape, $panes, $this->scale, PanelParts::CLEARANCE_MM);
+
+        return [array_map($shape->placed(...), $layout->upper()), array_map($shape->placed(...), $layout->under())];
+    }
+
     /** @return list<Ring> of the panels of a leaf, likewise; none where it has none */
     public function panels(OpeningForm $opening): array
     {

@@ -70,14 +70,48 @@ final readonly class PaneLayout
     /** @return list<Ring> from the left, row by row from the foot; clockwise, being holes */
     public function holes(): array
     {
+        return $this->rows(0, $this->panes->rows);
+    }
+
+    /** @return list<Ring> of the card of a deep sash that has its upper half: its panes, and an opening before those of the lower one */
+    public function upper(): array
+    {
+        $rim = $this->inset - $this->stile / 2.0;
+        $top = $this->rowFoot($this->lower()) - $this->stile;
+        $open = new Ring([
+            new Vec2($rim, $rim), new Vec2($this->shape->width - $rim, $rim),
+            new Vec2($this->shape->width - $rim, $top), new Vec2($rim, $top),
+        ]);
+
+        return [$open, ...$this->rows($this->lower(), $this->panes->rows)];
+    }
+
+    /** @return list<Ring> of the card behind it: the panes of the lower half, and an opening behind those of the upper one */
+    public function under(): array
+    {
+        $rim = $this->inset - $this->stile / 2.0;
+        $foot = $this->rowFoot($this->lower());
+
+        return [...$this->rows(0, $this->lower()), ...$this->cut([$rim, $this->shape->width - $rim], [$foot, $this->shape->height], $rim)];
+    }
+
+    /** How many rows the lower half of a sash has; the upper one has the odd one. */
+    private function lower(): int
+    {
+        return intdiv($this->panes->rows, 2);
+    }
+
+    /** @return list<Ring> */
+    private function rows(int $from, int $to): array
+    {
         $holes = [];
-        for ($row = 0; $row < $this->panes->rows; $row++) {
+        for ($row = $from; $row < $to; $row++) {
             for ($column = 0; $column < $this->panes->columns; $column++) {
                 $x0 = $this->inset + $column * ($this->paneWidth + $this->bar);
                 $x1 = $x0 + $this->paneWidth;
                 $foot = $this->rowFoot($row);
                 if (! $this->isWithinTop()) {
-                    array_push($holes, ...$this->cut($x0, $x1, $foot));
+                    array_push($holes, ...$this->cut([$x0, $x1], [$foot, $foot + $this->paneHeight], $this->inset));
 
                     continue;
                 }
@@ -91,12 +125,19 @@ final readonly class PaneLayout
         return $holes;
     }
 
-    /** @return list<Ring> what a head that comes down past the top row leaves of a pane; none where that is too small to be cut */
-    private function cut(float $x0, float $x1, float $foot): array
+    /**
+     * What a head that comes down past the top row leaves of a pane; none where that is too small to be cut.
+     *
+     * @param  array{float, float}  $run  from where to where
+     * @param  array{float, float}  $heights  likewise
+     * @param  float  $inset  from the opening's sides
+     * @return list<Ring>
+     */
+    private function cut(array $run, array $heights, float $inset): array
     {
-        $top = $foot + $this->paneHeight;
-        $below = [new Vec2($x0, $this->inset), new Vec2($x1, $this->inset)];
-        $hull = Hull::around([...$below, ...$this->shape->head($x1, $x0, -$this->inset)])
+        [[$x0, $x1], [$foot, $top]] = [$run, $heights];
+        $below = [new Vec2($x0, $inset), new Vec2($x1, $inset)];
+        $hull = Hull::around([...$below, ...$this->shape->head($x1, $x0, -$inset)])
             ->leftOf(new Vec2($x0, $foot), new Vec2(1.0, 0.0))
             ?->leftOf(new Vec2($x0, $top), new Vec2(-1.0, 0.0));
         $box = $hull?->bounds();

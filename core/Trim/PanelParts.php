@@ -114,7 +114,9 @@ final readonly class PanelParts
         $id = $this->span->block->id.'.'.$this->span->name().($isLeaf ? '.leaf.' : '.frame.').$first->id;
         $cut = $this->span->cut($opening);
         $inset = self::CLEARANCE_MM - $cut->rebate;
-        $holes = $this->panes->of($first);
+        $frame = $opening->style->frame;
+        $deep = $frame?->isDeep === true ? $this->panes->deep($first, $frame) : null;
+        $holes = $deep[0] ?? $this->panes->of($first);
         $isPanelled = $isLeaf && $opening->style->leaf?->isPanelled() === true;
         $behind = $isPanelled ? OpeningCut::frameThickness($this->building) : 0.0;
         $name = new PartName($id, $this->span->block->id, $this->span->name(), $isLeaf ? 'leaf' : 'frame', $first->id);
@@ -131,7 +133,41 @@ final readonly class PanelParts
         }
         $set = new PartSet([$part], $joints->of($forms));
 
-        return $isLeaf ? $set : $set->with($this->glazing($opening, $forms, $part));
+        return match (true) {
+            $isLeaf => $set,
+            $deep !== null => $set->with($this->lowerHalf($forms, $part, $deep[1])),
+            default => $set->with($this->glazing($forms, $part, $holes)),
+        };
+    }
+
+    /**
+     * The card of a deep sash that has its lower half, behind the one with the upper half, and the glass behind both.
+     *
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @param  list<Ring>  $holes
+     */
+    private function lowerHalf(array $forms, Part $front, array $holes): PartSet
+    {
+        [$first, $style] = [$forms[0], $forms[0]->opening->style];
+        $cut = $this->span->cut($first->opening);
+        $id = $this->span->block->id.'.'.$this->span->name().'.frame-back.'.$first->id;
+        $back = Part::of(
+            new PartName($id, $this->span->block->id, $this->span->name(), 'frame-back', $first->id), 'F',
+            ucfirst($style->name).' frame, lower half', PartGroup::Trim, $this->building->methods->frame,
+            $front->thickness, $this->outline($first, self::CLEARANCE_MM - $cut->rebate),
+            $this->frames($forms, $cut->depth + $front->thickness), $this->workings($first, $cut), $holes,
+        );
+        $shared = Clip::sharedArea($front->region(), $back->region());
+        $joints = [];
+        foreach (array_keys($forms) as $copy) {
+            $joints[] = new Joint(
+                JointKind::Lap, Ref::inside($front->id, $copy), Ref::outside($id, $copy), $back->corners($copy),
+                why: 'the lower half stuck behind the upper', contact_mm2: $shared,
+            );
+        }
+        $clear = (new PanelJoints($this->walls, $this->span, $back))->clearances($forms);
+
+        return (new PartSet([$back], [...$joints, ...$clear]))->with($this->glazing($forms, $back, $holes));
     }
 
     /**
@@ -248,10 +284,16 @@ final readonly class PanelParts
         return $marks;
     }
 
-    /** @param  non-empty-list<OpeningForm>  $forms */
-    private function glazing(Opening $opening, array $forms, Part $frame): PartSet
+    /**
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @param  Part  $frame  behind which it is stuck
+     * @param  list<Ring>  $holes  of that, in the opening's own frame
+     */
+    private function glazing(array $forms, Part $frame, array $holes): PartSet
     {
+        $opening = $forms[0]->opening;
         $cut = $this->span->cut($opening);
+        $depth = $cut->depth + ($opening->style->frame?->isDeep === true ? 2.0 : 1.0) * $frame->thickness;
         $stock = $this->building->methods->glazing;
         $inset = self::CLEARANCE_MM + self::GLASS_INSET_MM;
         $first = $forms[0];
@@ -266,7 +308,7 @@ final readonly class PanelParts
         $words = ucfirst($opening->style->name).' glazing';
         $part = Part::of(
             $name, 'G', $words, PartGroup::Trim, $stock, $stock->thickness_mm, new Outline($ring, $edges),
-            $this->frames($forms, $cut->depth + $frame->thickness),
+            $this->frames($forms, $depth),
             [
                 'width' => $workings['width']
                     ->less($glue, 'less 2 × '.self::GLASS_INSET_MM.', room for glue')
@@ -278,7 +320,7 @@ final readonly class PanelParts
             ],
         );
         // Both shapes in the opening's own frame: the area on which the glass touches the frame.
-        $shared = $this->touching($ring, $this->panes->of($first));
+        $shared = $this->touching($ring, $holes);
         $joints = [];
         foreach (array_keys($forms) as $copy) {
             $joints[] = new Joint(
