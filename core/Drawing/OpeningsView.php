@@ -46,6 +46,7 @@ final readonly class OpeningsView
         $scale = $this->building->scale;
         $panes = $this->panes->of($opening);
         $rise = $style->riseMm();
+        $placed = static fn (Ring $r): array => $r->moved($opening->left, $opening->sill)->toArray();
 
         return [
             'key' => $opening->id, 'id' => $described->id, 'copy' => $opening->copy, 'count' => $described->count, 'row' => $described->row,
@@ -56,7 +57,7 @@ final readonly class OpeningsView
             'rise' => $rise === null ? null : Size::ofReal(RealLength::ofMillimetres($rise), $scale),
             'pitch' => $described->pitch === null ? null : Size::ofReal($described->pitch, $scale),
             'ring' => $opening->ring()->toArray(),
-            'panes' => array_map(static fn (Ring $r): array => $r->moved($opening->left, $opening->sill)->toArray(), $panes),
+            'panes' => array_map($placed, $panes), 'panels' => array_map($placed, $this->panes->panels($opening)),
         ];
     }
 

@@ -48,7 +48,9 @@ final class AccountTest extends ApiTestCase
         $this->postJson('/api/demo')->assertOk()->assertJsonPath('user.name', 'Demo visitor');
         $this->getJson('/api/projects')
             ->assertJsonPath('projects.0.name', 'Marrowmere branch')
-            ->assertJsonPath('projects.0.buildings.*.name', ['Marrowmere Creamery', 'Marrowmere halt', 'Ropewalk Row', 'Weigh office']);
+            ->assertJsonPath('projects.0.buildings.*.name', [
+                'Harbour office', 'Marrowmere Creamery', 'Marrowmere halt', 'Ropewalk Row', 'Weigh office',
+            ]);
     }
 
     public function testSigningInIsLimited(): void

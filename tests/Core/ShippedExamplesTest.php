@@ -32,5 +32,6 @@ final class ShippedExamplesTest extends TestCase
         yield 'creamery' => ['creamery', 2];
         yield 'Ropewalk Row' => ['ropewalk-row', 2];
         yield 'halt' => ['halt', 0];
+        yield 'harbour office' => ['harbour-office', 1];
     }
 }

@@ -726,6 +726,7 @@ export interface Opening {
   pitch: Size | null;
   ring: Point[];
   panes: Point[][];
+  panels: Point[][];
   /**
    * Whether something is wrong with it.
    */

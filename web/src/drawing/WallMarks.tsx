@@ -38,6 +38,9 @@ export function OpeningMark({
       {opening.panes.map((pane, i) => (
         <path key={i} d={pathOf(pane)} fill="var(--pane)" stroke="var(--slate)" strokeWidth={perPx} />
       ))}
+      {opening.panels.map((panel, i) => (
+        <path key={i} d={pathOf(panel)} fill="none" stroke="var(--slate)" strokeWidth={perPx} />
+      ))}
       {isChosen && opening.row === null && (
         <Words
           x={(opening.ring[0]?.[0] ?? 0) + opening.width.model_mm / 2}

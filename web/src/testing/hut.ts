@@ -36,6 +36,7 @@ export const openingAt = (key: string, left: number): Opening => ({
     [left, 31],
   ],
   panes: [],
+  panels: [],
   clashes: false,
 });
 
