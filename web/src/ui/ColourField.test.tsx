@@ -9,6 +9,7 @@ describe('A colour', () => {
     const { save } = showIn(hutState(), <ColourField label="other" path="a.b" value="" unsaid="as elsewhere" />, hut());
     expect(screen.getByText('as elsewhere')).toBeInTheDocument();
     const swatch = screen.getByLabelText('other');
+    expect(swatch).toHaveAttribute('value', expect.stringMatching(/^#[\da-f]{6}$/));
     fireEvent.change(swatch, { target: { value: '#4a5568' } });
     fireEvent.blur(swatch);
     expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'a.b', value: '#4a5568' }]);

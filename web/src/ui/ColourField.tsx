@@ -9,6 +9,10 @@ interface Props {
   unsaid?: string | undefined;
 }
 
+/** From where a picker begins that has no colour yet: it must have one. */
+// eslint-disable-next-line no-restricted-syntax -- a picker takes no variable of the theme
+const NONE = '#808080';
+
 /** A colour of the document, saved when the field is left. */
 export function ColourField({ label, path, value, unsaid }: Props) {
   const { save } = useBuilding();
@@ -22,7 +26,7 @@ export function ColourField({ label, path, value, unsaid }: Props) {
         id={id}
         type="color"
         className={shown === '' ? 'swatch unsaid' : 'swatch'}
-        value={shown}
+        value={shown === '' ? NONE : shown}
         onChange={(event) => setDraft(event.target.value)}
         onBlur={() => {
           if (draft !== null && draft !== value) save([{ op: 'set', path, value: draft }]);
