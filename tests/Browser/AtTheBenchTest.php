@@ -103,7 +103,7 @@ final class AtTheBenchTest extends BrowserTestCase
         $this->sees('2 passes in card 0.52 mm, 5 passes in greyboard 1.05 mm, 2 passes in card 0.25 mm. Nothing leaves the sheet');
         self::assertSame('What the knife does on sheet 1', $this->browser->switchTo()->activeElement()->getText());
         $this->press('Run it');
-        // A line has to be followed before the next begins; on a busy machine it may be done before a second question comes, and runs again.
+        // A line has to be followed before the next begins; on a busy machine it may be done before a second question, and runs again.
         $hold = <<<'JS'
             const named = (name) => [...document.querySelectorAll('button')].find((one) => one.innerText.trim() === name);
             named('Run it')?.click();
