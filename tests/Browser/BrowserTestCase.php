@@ -194,9 +194,24 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** In view, and where it stays: pictures that come move what lies below them. */
     protected function link(string $text): RemoteWebElement
     {
-        return $this->find("//a[normalize-space()='$text' or .//*[normalize-space()='$text']]");
+        $xpath = "//a[normalize-space()='$text' or .//*[normalize-space()='$text']]";
+        $this->find($xpath);
+        $was = null;
+        $this->browser->wait(self::WAIT_S, 150)->until(function () use ($xpath, &$was): bool {
+            $at = $this->browser->executeScript(<<<'JS'
+                const link = document.evaluate(arguments[0], document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue;
+                link?.scrollIntoView({block: 'nearest'});
+                return link === null ? null : Math.round(link.getBoundingClientRect().top);
+                JS, [$xpath]);
+            [$isStill, $was] = [$at !== null && $at === $was, $at];
+
+            return $isStill;
+        }, "“{$text}” does not stay where it is");
+
+        return $this->find($xpath);
     }
 
     protected function heading(string $text): void
