@@ -22,7 +22,7 @@ final readonly class Words
         'roof.palette' => 'colours of the roof', 'roof.laid' => 'slates and tiles laid', 'roof.valleys' => 'valleys',
         'roof.row' => 'rows apart', 'roof.unit' => 'width of each slate or tile', 'roof.ridge_colour' => 'ridge and hip tiles',
         'skin.soot' => 'soot under the eaves', 'skin.damp' => 'damp at the foot', 'burnt' => 'burnt headers', 'diaper' => 'lozenges',
-        'skin.bond' => 'bricks beside openings', 'thin_edge' => 'thin edge of roofs', 'methods.thin_edge' => 'thin edge of roofs',
+        'skin.bond' => 'bricks beside openings', 'thin_edge' => 'thin edge of roofs',
         'lining' => 'covering of its sides', 'lining_colour' => 'colour of its sides',
         'mm_per_pixel.0' => 'mm a pixel across', 'mm_per_pixel.1' => 'mm a pixel up', 'sha256' => 'picture', 'lies' => 'laid',
         'courses' => 'courses counted', 'up' => 'measure of those courses', 'units' => 'bricks counted',
