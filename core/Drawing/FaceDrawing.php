@@ -192,7 +192,7 @@ final readonly class FaceDrawing
         }
         $copy = new Box2($x, $y - $picture->foot, $x + $picture->size[0], $y - $picture->foot + $picture->size[1]);
 
-        return [$this->ground($ring)->with(tiles: new Tiles($picture->sha256, $copy, $picture->isTiled))];
+        return [$this->ground($ring)->with(tiles: new Tiles($picture->sha256, $copy, $picture->isTiled, $this->art->receding()))];
     }
 
     private function ground(Ring $ring): Path

@@ -142,9 +142,6 @@ final readonly class SkinView
     /** How it comes out on a face. */
     private static function printed(PaperUse $use): string
     {
-        if ($use->isReceding) {
-            return 'not shown, since what recedes is drawn';
-        }
         [$across, $up] = array_map(static fn (float $f): string => LengthFormat::trimmed(100.0 * $f, 2).' %', $use->fitted->factors);
         [$unit, $course] = $use->fitted->wanted;
         $said = [$across === $up ? "printed at $up" : "printed at $across across and $up up"];

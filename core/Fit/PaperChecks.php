@@ -62,10 +62,6 @@ final readonly class PaperChecks
     /** @return list<Check> */
     private static function use(PaperUse $use): array
     {
-        if ($use->isReceding) {
-            return [self::check($use, 'paper.recedes', Check::WARN, 'is drawn by its finish: a picture cannot be foreshortened.')];
-        }
-
         return array_values(array_filter([self::pitch($use), self::stretched($use), self::coarse($use), self::small($use)]));
     }
 

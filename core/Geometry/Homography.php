@@ -25,6 +25,22 @@ final readonly class Homography
         return new Ring(array_map($this->at(...), $ring->points));
     }
 
+    /** The map without its bend: what it does close to a place, carried on everywhere. */
+    public function tangentAt(Vec2 $p): self
+    {
+        [$x, $y, $w] = $this->rows;
+        $over = $w[0] * $p->x + $w[1] * $p->y + $w[2];
+        $at = $this->at($p);
+        [$a, $b] = [($x[0] - $at->x * $w[0]) / $over, ($x[1] - $at->x * $w[1]) / $over];
+        [$c, $d] = [($y[0] - $at->y * $w[0]) / $over, ($y[1] - $at->y * $w[1]) / $over];
+
+        return new self([
+            [$a, $b, $at->x - $a * $p->x - $b * $p->y],
+            [$c, $d, $at->y - $c * $p->x - $d * $p->y],
+            [0.0, 0.0, 1.0],
+        ]);
+    }
+
     public function inverse(): self
     {
         [[$a, $b, $c], [$d, $e, $f], [$g, $h, $i]] = $this->rows;

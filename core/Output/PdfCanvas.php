@@ -7,6 +7,7 @@ namespace Chartula\Core\Output;
 use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\Layer;
 use Chartula\Core\Drawing\Path;
+use Chartula\Core\Drawing\PictureCopy;
 use Chartula\Core\Drawing\Pictures;
 use Chartula\Core\Drawing\Symbol;
 use Chartula\Core\Drawing\Text;
@@ -170,10 +171,11 @@ final class PdfCanvas extends TCPDF
             return [];
         }
         $this->lend($number);
-        $mm = self::POINTS_PER_MM;
-        $copies = array_map(static fn (Box2 $b): string => 'q '.self::numbers(
-            [$b->width() * $mm, 0.0, 0.0, $b->height() * $mm, $b->x0 * $mm, $b->y0 * $mm],
-        )." cm /I$number Do Q", $tiles->in($box));
+        $copies = array_map(
+            static fn (PictureCopy $copy): string => 'q '.($copy->clip === null ? '' : self::outline($copy->clip->points, true).' W n ')
+                .self::numbers(array_map(static fn (float $v): float => $v * self::POINTS_PER_MM, $copy->matrix()))." cm /I$number Do Q",
+            $tiles->in($box),
+        );
 
         return ['q', ...$outlines, 'W* n', ...$copies, 'Q'];
     }

@@ -102,13 +102,23 @@ final class SvgWriter
         $this->images[$id] = "<image id=\"$id\" width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"data:image/jpeg;base64,"
             .base64_encode($jpeg)."\"/>\n";
         $copies = '';
-        foreach ($tiles->in($box) as $at) {
-            $matrix = array_map(self::number(...), [$at->width(), 0.0, 0.0, -$at->height(), $at->x0, $at->y1]);
-            $copies .= "<use href=\"#$id\" transform=\"matrix(".implode(' ', $matrix).")\"/>\n";
+        foreach ($tiles->in($box) as $copy) {
+            // The image's own axis runs down.
+            [$a, $b, $c, $d1, $e, $f] = $copy->matrix();
+            $matrix = array_map(self::number(...), [$a, $b, -$c, -$d1, $e + $c, $f + $d1]);
+            $use = "<use href=\"#$id\" transform=\"matrix(".implode(' ', $matrix).")\"/>\n";
+            $copies .= $copy->clip === null ? $use : $this->clipped($id, self::line($copy->clip->points, true), $use);
         }
+
+        return $this->clipped($id, $d, $copies);
+    }
+
+    /** @param  string  $d  what shows */
+    private function clipped(string $id, string $d, string $svg): string
+    {
         $clip = "$id-".++$this->clips;
 
-        return "<clipPath id=\"$clip\"><path d=\"$d\" clip-rule=\"evenodd\"/></clipPath>\n<g clip-path=\"url(#$clip)\">$copies</g>\n";
+        return "<clipPath id=\"$clip\"><path d=\"$d\" clip-rule=\"evenodd\"/></clipPath>\n<g clip-path=\"url(#$clip)\">$svg</g>\n";
     }
 
     /** @param  non-empty-list<Vec2>  $points */

@@ -265,18 +265,13 @@ final readonly class PaperParts
             'left' => $box->x0 < $face->x0 + Tolerance::MEET, 'right' => $box->x1 > $face->x1 - Tolerance::MEET,
             'foot' => $box->y0 < $face->y0 + Tolerance::MEET, 'top' => $box->y1 > $face->y1 - Tolerance::MEET,
         ])));
-        $paper = $wall->receding === null ? $claim->paper : null;
         $own = $building->papers[$claim->paper ?? ''] ?? null;
         if ($claim->covering === null) {
-            return match (true) {
-                $own === null => $shape,
-                $paper === null => $shape->with(tone: new Tone($own->tone, $own->tone)),
-                default => $shape->with(
-                    tone: new Tone($own->tone, $own->tone), pattern: FittedPaper::stretched($own, $claim->ring->bounds())->pattern,
-                ),
-            };
+            return $own === null ? $shape : $shape->with(
+                tone: new Tone($own->tone, $own->tone), pattern: FittedPaper::stretched($own, $claim->ring->bounds())->pattern,
+            );
         }
-        $pattern = Coverings::of($claim->covering, $building, $paper, $claim->palette)?->pattern;
+        $pattern = Coverings::of($claim->covering, $building, $claim->paper, $claim->palette)?->pattern;
         if ($pattern === null) {
             return $shape;
         }
@@ -298,10 +293,7 @@ final readonly class PaperParts
         // Of a wall that recedes the bricks are laid as it is, and drawn as it comes to lie.
         $true = array_map(static fn (OpeningForm $o): OpeningForm => $o->true ?? $o, $openings);
 
-        // A picture cannot be foreshortened: what recedes is drawn.
-        $paper = $wall->receding === null ? $wall->wall->paper : null;
-
-        $covering = Coverings::of($wall->wall->finish, $building, $paper, $wall->wall->palette);
+        $covering = Coverings::of($wall->wall->finish, $building, $wall->wall->paper, $wall->wall->palette);
         $cheek = $wall->receding === null ? CheekCourses::of($building, $form, $wall, $covering?->pattern) : null;
         $covering = $cheek === null ? $covering : new Covering($cheek->pattern, 0.0);
 

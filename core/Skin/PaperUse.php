@@ -13,8 +13,7 @@ final readonly class PaperUse
      * @param  string  $words  which face that is, such as “the front wall of Dairy”
      * @param  string  $path  where the document says so
      * @param  string  $at  where a remark on it stands: a block, a wall, or a thing on one
-     * @param  array{float, float}  $size  of the face, model millimetres
-     * @param  bool  $isReceding  whether it is built to look deeper than it is, and shows no picture
+     * @param  array{float, float}  $size  of the face, of one that recedes as it is, model millimetres
      */
     public function __construct(
         public OwnPaper $paper,
@@ -23,7 +22,6 @@ final readonly class PaperUse
         public string $path,
         public string $at,
         public array $size,
-        public bool $isReceding = false,
     ) {
     }
 }

@@ -13,6 +13,7 @@ use Chartula\Core\Form\Form;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Patch;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Part\Pattern\Pattern;
 
 /** Which faces of a building show a person's own papers. */
@@ -45,11 +46,11 @@ final readonly class PaperUses
         $paper = $this->paper($wall->wall->paper);
         if ($paper !== null && $wall->isPapered) {
             $drawn = Coverings::of($wall->wall->finish, $this->building)?->pattern;
-            $box = Box2::around(array_merge(...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
+            $box = self::face($wall);
             $uses[] = new PaperUse(
                 $paper, FittedPaper::of($paper, $drawn), $words, "{$wall->wall->path}.paper", $at,
                 // It is laid from the wall's own end and the datum.
-                [$box->x1, $box->y1 + $this->building->scale->modelMm($block->base)], $wall->receding !== null,
+                [$box->x1, $box->y1 + $this->building->scale->modelMm($block->base)],
             );
         }
         foreach ($wall->claims as $claim) {
@@ -62,11 +63,19 @@ final readonly class PaperUses
             $uses[] = new PaperUse(
                 $paper, $claim->covering === null ? FittedPaper::stretched($paper, $box) : FittedPaper::of($paper, $drawn),
                 lcfirst($claim->feature->kind->title())." on $words", "{$claim->feature->said->path}.paper",
-                "$at.{$claim->owner()}", [$box->width(), $box->height()], $wall->receding !== null,
+                "$at.{$claim->owner()}", [$box->width(), $box->height()],
             );
         }
 
         return $uses;
+    }
+
+    /** Round all of it, as it is where it recedes. */
+    private static function face(WallForm $wall): Box2
+    {
+        $box = Box2::around(array_merge(...array_map(static fn (Patch $p): array => $p->outline->points, $wall->patches)));
+
+        return $wall->receding?->inverse()->ring(new Ring($box->corners()))->bounds() ?? $box;
     }
 
     /** @return list<PaperUse> what wears one round itself, and not on a wall */

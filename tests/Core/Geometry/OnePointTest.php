@@ -131,6 +131,15 @@ final class OnePointTest extends TestCase
         );
     }
 
+    /** x′ = 100·x/(100 + x), y′ = 100·y/(100 + x): close to (50, 30) a step of 1 to the right is (4/9, −2/15), one upwards (0, 2/3). */
+    public function testATangentDoesWhatTheMapDoesCloseToAPlace(): void
+    {
+        $flat = (new Homography([[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.01, 0.0, 1.0]]))->tangentAt(new Vec2(50.0, 30.0));
+        foreach ([[50.0, 30.0, 100 / 3, 20.0], [53.0, 30.0, 100 / 3 + 4 / 3, 19.6], [50.0, 36.0, 100 / 3, 24.0]] as [$x, $y, $u, $v]) {
+            self::assertEqualsWithDelta(new Vec2($u, $v), $flat->at(new Vec2($x, $y)), 1e-9);
+        }
+    }
+
     /**
      * Off its axis what should run straight back seems to aim aside. Two places of a line that recedes, carried on along the
      * lines of sight to a plane far behind, give that direction.
