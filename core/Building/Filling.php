@@ -13,5 +13,8 @@ enum Filling
     /** A leaf, closed. */
     case Leaf;
 
+    /** It is filled up, somewhat behind the face. */
+    case Blind;
+
     case Nothing;
 }

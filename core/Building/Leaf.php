@@ -6,19 +6,36 @@ namespace Chartula\Core\Building;
 
 use Chartula\Core\Measure\RealLength;
 
-/** How the leaf of a door is made. Real sizes. */
+/** How the leaf of a door, or what closes a window without glass, is made. Real sizes. docs/formulas.md#leaves */
 final readonly class Leaf
 {
     public const PLANKS = 'planks';
 
     public const PANELLED = 'panelled';
 
+    /** Framed, ledged and braced, over planks. */
+    public const BRACED = 'braced';
+
+    public const LOUVRED = 'louvred';
+
+    public const ROLLER = 'roller';
+
+    public const PLAIN = 'plain';
+
+    /** Those with a card over the leaf that is open over each panel. */
+    public const FACED = [self::PANELLED, self::BRACED, self::LOUVRED];
+
     /**
-     * @param  string  $kind  planks, panelled or plain
-     * @param  RealLength  $board  how wide a plank is, as near as they come out equal
+     * @param  self::PLANKS|self::PANELLED|self::BRACED|self::LOUVRED|self::ROLLER|self::PLAIN  $kind
+     * @param  RealLength  $board  how wide a plank or a slat is, as near as they come out equal
      * @param  array{int, int}  $panels  columns and rows
      * @param  RealLength  $rail  how wide it is round its panels and between them
      * @param  bool  $isDouble  two leaves that meet in the middle
+     * @param  ?UpperPanes  $glazed  what of it is glass, over a rail
+     * @param  ?RealLength  $split  up to where a stable door's lower leaf goes
+     * @param  'left'|'right'  $hinge  on which side a single leaf hangs, as seen from outside
+     * @param  string  $handle  none, knob, lever or ring
+     * @param  bool  $hasLetterPlate  a slot for letters
      */
     public function __construct(
         public string $kind,
@@ -26,17 +43,30 @@ final readonly class Leaf
         public array $panels,
         public RealLength $rail,
         public bool $isDouble,
+        public ?UpperPanes $glazed = null,
+        public ?RealLength $split = null,
+        public string $hinge = 'left',
+        public string $handle = 'none',
+        public bool $hasLetterPlate = false,
     ) {
     }
 
-    /** As a frame would be divided: in two leaves twice as often across. */
+    /** As a frame would be divided, a light for each leaf. */
     public function divided(): Panes
     {
-        return new Panes($this->panels[0] * ($this->isDouble ? 2 : 1), $this->panels[1], $this->rail, $this->rail, false);
+        $leaves = $this->isDouble ? 2 : 1;
+        [$columns, $rows] = match ($this->kind) {
+            self::PANELLED => $this->panels,
+            // Three ledges have two fields between them; over a lock rail one is left.
+            self::BRACED => [1, $this->glazed === null ? 2 : 1],
+            default => [1, 1],
+        };
+
+        return new Panes($columns, $rows, $this->rail, $this->rail, false, lights: $leaves, mullion: $this->rail, above: $this->glazed);
     }
 
-    public function isPanelled(): bool
+    public function isFaced(): bool
     {
-        return $this->kind === self::PANELLED;
+        return in_array($this->kind, self::FACED, true);
     }
 }

@@ -6,12 +6,28 @@ namespace Chartula\Core\Building;
 
 use Chartula\Core\Measure\RealLength;
 
-/** How a frame is divided. Real sizes. */
+/** How a frame is divided. Real sizes. docs/formulas.md#frame */
 final readonly class Panes
 {
+    public const CUT = 'cut';
+
+    public const WIDENED = 'widened';
+
+    public const PRINTED = 'printed';
+
+    public const DROPPED = 'dropped';
+
     /**
-     * @param  bool  $sash whether a meeting rail of a stile's width stands between the halves
+     * @param  int  $columns  of panes, in each of its lights
+     * @param  int  $rows  likewise, up to a transom where there is one
+     * @param  bool  $sash  whether a meeting rail of a stile's width stands between the halves
      * @param  bool  $isDeep  whether the lower half of a sash lies behind the upper one
+     * @param  int  $lights  side by side under one head
+     * @param  ?RealLength  $mullion  how wide what stands between two lights is; as wide as its stiles where it is not said
+     * @param  ?UpperPanes  $above  what lies over a transom
+     * @param  ?RealLength  $riser  up to where it is solid
+     * @param  bool  $opens  whether each light has a leaf of its own
+     * @param  string  $bars  what becomes of its bars: cut, cut wider where they are too fine, printed on the glass, or dropped
      */
     public function __construct(
         public int $columns,
@@ -20,6 +36,42 @@ final readonly class Panes
         public RealLength $bar,
         public bool $sash,
         public bool $isDeep = false,
+        public int $lights = 1,
+        public ?RealLength $mullion = null,
+        public ?UpperPanes $above = null,
+        public ?RealLength $riser = null,
+        public bool $opens = false,
+        public string $bars = self::CUT,
     ) {
+    }
+
+    /** Its lights as they are before anything divides them. */
+    public function undivided(): self
+    {
+        $above = $this->above;
+
+        return new self(
+            1, 1, $this->stile, $this->bar, false, lights: $this->lights, mullion: $this->mullion, riser: $this->riser,
+            above: $above === null ? null : new UpperPanes($above->from, $above->rail, 1, 1, $above->bar),
+        );
+    }
+
+    public function opening(bool $opens): self
+    {
+        return new self(
+            $this->columns, $this->rows, $this->stile, $this->bar, $this->sash, $this->isDeep, $this->lights, $this->mullion,
+            $this->above, $this->riser, $opens, $this->bars,
+        );
+    }
+
+    /** Whether its bars are of card. */
+    public function areBarsCut(): bool
+    {
+        return $this->bars === self::CUT || $this->bars === self::WIDENED;
+    }
+
+    public function hasBars(): bool
+    {
+        return max($this->columns, $this->rows, $this->above->columns ?? 1, $this->above->rows ?? 1) > 1;
     }
 }

@@ -21,7 +21,9 @@ final readonly class Style
      * @param  list<Feature>  $dress  what stands round each of them
      * @param  ?RealLength  $rebate  by which the layers behind its face are cut back; null where they are not
      * @param  ?Finish  $lining  what its sides are of; null where that is what the wall is of
-     * @param  ?Leaf  $leaf  of a door that has no frame
+     * @param  ?Leaf  $leaf  where it has no frame
+     * @param  ?Glass  $glass  what is to be seen on its glass; null where it is clear
+     * @param  ?Blind  $blind  what it is filled up with
      * @param  ?string  $lining_colour  as #rrggbb; null where it is as usual
      */
     public function __construct(
@@ -39,6 +41,8 @@ final readonly class Style
         public ?string $lining_colour = null,
         public HeadShape $head = HeadShape::Flat,
         public ?Leaf $leaf = null,
+        public ?Glass $glass = null,
+        public ?Blind $blind = null,
     ) {
     }
 
@@ -52,8 +56,29 @@ final readonly class Style
     {
         return match (true) {
             $this->kind === OpeningKind::Open => Filling::Nothing,
+            $this->blind !== null => Filling::Blind,
             $this->frame === null => Filling::Leaf,
             default => Filling::Frame,
+        };
+    }
+
+    /** How many cards lie behind each other in it. */
+    public function cards(): int
+    {
+        return match ($this->filling()) {
+            Filling::Frame => $this->frame?->isDeep === true || $this->frame?->opens === true ? 2 : 1,
+            Filling::Leaf => $this->leaf?->isFaced() === true ? 2 : 1,
+            Filling::Blind => 1,
+            Filling::Nothing => 0,
+        };
+    }
+
+    public function isGlazed(): bool
+    {
+        return match ($this->filling()) {
+            Filling::Frame => true,
+            Filling::Leaf => $this->leaf?->glazed !== null,
+            Filling::Blind, Filling::Nothing => false,
         };
     }
 

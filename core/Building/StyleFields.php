@@ -29,6 +29,8 @@ final readonly class StyleFields
 
     private const MOST_PANES = 50;
 
+    private const MOST_LIGHTS = 12;
+
     /** What is said before there were dressings: a sill that stands proud. It is one of them. */
     private const OLDER_SILL = ['as' => 'both', 'of' => 'stone'];
 
@@ -55,7 +57,10 @@ final readonly class StyleFields
             Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->offered('kind', ['window'])
                 ->saying('of a door, what makes it a glazed one'),
             Field::optional('leaf', 'leaf', GroupType::gathering(self::leaf()))->offered('kind', ['door'])
-                ->saying('of a door that is no glazed one'),
+                ->saying('of a door that is no glazed one; in a window, what closes it in place of a frame'),
+            Field::optional('glass', 'Glass', GroupType::folded(self::glass()))->offered('kind', self::FILLED),
+            Field::optional('blind', 'filled up', GroupType::thing(self::blind(), 'with what it is of'))->offered('kind', self::FILLED)
+                ->saying('in place of a frame or a leaf: bricked up, boarded up'),
             Field::optional('dress', 'Round it', self::dressings($kinds))
                 ->saying('sills, lintels, arches and whatever else stands round it, each over what the one before it took'),
             Field::optional('sill', 'sill', GroupType::thing(self::sill(), 'stands proud'))->shownWhereSaid()
@@ -79,31 +84,92 @@ final readonly class StyleFields
     public static function frame(): FieldSet
     {
         $panes = new PairType(new CountType(1, self::MOST_PANES), ['panes across', 'panes up']);
+        $more = 'More of the frame';
 
         return new FieldSet(
             'frame',
-            Field::optional('panes', 'panes', $panes, [1, 1])->saying('columns and rows'),
+            Field::optional('panes', 'panes', $panes, [1, 1])->saying('columns and rows, of each light'),
             Field::optional('stile', 'frame, width', LengthType::real(), '2in'),
             Field::optional('bar', 'bars, width', LengthType::real(), '1in'),
             Field::optional('sash', 'a sash', new FlagType, false)->saying('its meeting rail is as wide as its frame'),
-            Field::optional('deep', 'its lower half set back', new FlagType, false)->saying('of a sash: a card for each half, one behind the other'),
+            Field::optional('deep', 'its lower half set back', new FlagType, false)
+                ->saying('of a sash: a card for each half, one behind the other'),
+            Field::optional('bars', 'bars are', self::bars(), Panes::CUT)->under($more)
+                ->saying('what becomes of those that are too fine to be cut'),
+            Field::optional('lights', 'lights side by side', new CountType(1, self::MOST_LIGHTS), 1)->under($more)
+                ->saying('under one head, with mullions between them'),
+            Field::optional('mullion', 'mullions, width', LengthType::real(), '4in')->under($more)->saying('and of a transom'),
+            Field::optional('transom', 'transom, up', LengthType::real())->under($more)
+                ->saying('to its middle, above the sill; over it each light has one row of panes'),
+            Field::optional('riser', 'solid up to', LengthType::real())->under($more)->saying('above the sill, as under a shop’s window'),
+            Field::optional('opens', 'casements', new FlagType, false)->under($more)->saying('each light has a leaf of its own, behind the frame'),
         );
     }
 
     public static function leaf(): FieldSet
     {
-        $kind = ChoiceType::of([Leaf::PLANKS => 'planks', Leaf::PANELLED => 'panelled', 'plain' => 'plain']);
-        $panels = new PairType(new CountType(1, self::MOST_PANES), ['panels across', 'panels up']);
+        $kind = ChoiceType::of([
+            Leaf::PLANKS => 'planks', Leaf::PANELLED => 'panelled', Leaf::BRACED => 'framed and braced planks', Leaf::LOUVRED => 'louvres',
+            Leaf::ROLLER => 'a roller shutter', Leaf::PLAIN => 'plain',
+        ]);
+        $boards = [Leaf::PLANKS, Leaf::BRACED, Leaf::LOUVRED, Leaf::ROLLER];
+        $pair = static fn (string $of): PairType => new PairType(new CountType(1, self::MOST_PANES), ["$of across", "$of up"]);
+        $more = 'More of the leaf';
 
         return new FieldSet(
             'leaf',
             Field::optional('kind', 'leaf of', $kind, Leaf::PLANKS),
-            Field::optional('board', 'each plank', LengthType::real(), '6in')->when('kind', [Leaf::PLANKS])
+            Field::optional('board', 'each plank or slat', LengthType::real(), '6in')->when('kind', $boards)
                 ->saying('as near as they come out equal'),
-            Field::optional('panels', 'panels', $panels, [2, 3])->when('kind', [Leaf::PANELLED])->saying('columns and rows, of each leaf'),
-            Field::optional('rail', 'stiles and rails', LengthType::real(), '4in')->when('kind', [Leaf::PANELLED]),
+            Field::optional('panels', 'panels', $pair('panels'), [2, 3])->when('kind', [Leaf::PANELLED])
+                ->saying('columns and rows, of each leaf'),
+            Field::optional('rail', 'stiles and rails', LengthType::real(), '4in')->saying('round panels, fields and glass'),
             Field::optional('double', 'two leaves', new FlagType, false),
+            Field::optional('glazed', 'glazed from', LengthType::real())->under($more)
+                ->saying('to the middle of the rail under its glass, above the foot'),
+            Field::optional('panes', 'panes', $pair('panes'), [1, 1])->under($more)->saying('of that glass, columns and rows of each leaf'),
+            Field::optional('bar', 'bars, width', LengthType::real(), '1in')->under($more),
+            Field::optional('split', 'stable door, parted at', LengthType::real())->under($more)->saying('above its foot'),
+            Field::optional('hinge', 'hangs on the', ChoiceType::of(['left' => 'left', 'right' => 'right']), 'left')->under($more)
+                ->saying('as seen from outside, of a single leaf: braces rise from there, and handles are on the other side'),
+            Field::optional('handle', 'handle', ChoiceType::of([
+                'none' => 'none', 'knob' => 'a knob', 'lever' => 'a lever', 'ring' => 'a ring',
+            ]), 'none')->under($more)->saying('on the outside; a door that is never opened from there has none'),
+            Field::optional('letters', 'a letter plate', new FlagType, false)->under($more),
         );
+    }
+
+    public static function glass(): FieldSet
+    {
+        $look = ChoiceType::of([
+            Glass::CLEAR => 'clear', Glass::FROSTED => 'frosted', Glass::PAINTED => 'painted out', Glass::CURTAINS => 'with curtains',
+        ]);
+
+        return new FieldSet(
+            'glass',
+            Field::optional('look', 'it is', $look, Glass::CLEAR),
+            Field::optional('colour', 'in the colour', new ColourType)->meaning('as usual'),
+            Field::optional('leading', 'leaded', ChoiceType::of(['squares' => 'in squares', 'lozenges' => 'in lozenges']))->meaning('not'),
+            Field::optional('across', 'leads apart, across', LengthType::real(), '5in'),
+            Field::optional('up', 'leads apart, up', LengthType::real(), '7in'),
+        );
+    }
+
+    public static function blind(): FieldSet
+    {
+        return new FieldSet(
+            'blind',
+            Field::optional('of', 'filled up with', Finish::forWalls())->meaning('as the wall'),
+            Field::optional('colour', 'in the colour', new ColourType)->meaning('as usual'),
+        );
+    }
+
+    private static function bars(): ChoiceType
+    {
+        return ChoiceType::of([
+            Panes::CUT => 'cut', Panes::WIDENED => 'cut, and wider where they are too fine', Panes::PRINTED => 'printed on the glass',
+            Panes::DROPPED => 'left out',
+        ]);
     }
 
     private static function head(): FieldSet

@@ -13,7 +13,6 @@ use Chartula\Core\Field\Values;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Tolerance;
-use stdClass;
 
 /** Reads `styles`: the kinds of openings. */
 final readonly class StyleReader
@@ -55,10 +54,7 @@ final readonly class StyleReader
         if ($said === null || $kind === null || $w === null || $h === null || $reveal === null) {
             return null;
         }
-        $frame = $this->panes($said->group('frame'), $kind);
-        if ($said->at('leaf') !== null && ($frame !== null || $kind !== OpeningKind::Door)) {
-            $said->at('leaf')->fault('leaf.none', ['given' => $kind->words()]);
-        }
+        $filling = FillingReader::of($said, $kind, $this->values);
 
         return new Style(
             $id,
@@ -68,12 +64,14 @@ final readonly class StyleReader
             $h,
             $rise,
             $reveal,
-            $frame,
+            $filling->frame(),
             $this->dress($said),
             $said->real('rebate'),
             Finish::tryFrom($said->text('lining') ?? ''),
             $said->text('lining_colour'),
-            leaf: $frame === null && $kind === OpeningKind::Door ? $this->leaf($said->group('leaf')) : null,
+            leaf: $filling->leaf(),
+            glass: $filling->glass(),
+            blind: $filling->blind(),
             head: HeadShape::tryFrom($said->group('head')?->text('shape') ?? '') ?? HeadShape::Flat,
         );
     }
@@ -122,42 +120,5 @@ final readonly class StyleReader
         $older = StyleFields::older($sill, $this->kinds);
 
         return $older === null ? $dress : [...$dress, $older];
-    }
-
-    /** @param  list<int>  $counts  of panes */
-    private static function isDeep(Fields $said, array $counts): bool
-    {
-        $isDeep = $said->flag('deep');
-        if ($isDeep && (! $said->flag('sash') || ($counts[1] ?? 1) < 2)) {
-            $said->at('deep')?->fault('frame.not-deep');
-        }
-
-        return $isDeep;
-    }
-
-    /** A door that has no frame has one, whatever is said. */
-    private function leaf(?Fields $said): ?Leaf
-    {
-        $said ??= StyleFields::leaf()->read(Node::usual(new stdClass), $this->values->quiet());
-        [$board, $rail, $panels] = [$said?->real('board'), $said?->real('rail'), $said?->counts('panels') ?? []];
-
-        return $said === null || $board === null || $rail === null || count($panels) !== 2
-            ? null
-            : new Leaf($said->text('kind') ?? Leaf::PLANKS, $board, [$panels[0], $panels[1]], $rail, $said->flag('double'));
-    }
-
-    /** A window has a frame whatever is said; a door has one where something is. */
-    private function panes(?Fields $said, OpeningKind $kind): ?Panes
-    {
-        if ($said === null && $kind === OpeningKind::Window) {
-            $said = StyleFields::frame()->read(Node::usual(new stdClass), $this->values->quiet());
-        }
-        $counts = $said?->counts('panes') ?? [];
-        $stile = $said?->real('stile');
-        $bar = $said?->real('bar');
-
-        return $said === null || $stile === null || $bar === null || count($counts) !== 2
-            ? null
-            : new Panes($counts[0], $counts[1], $stile, $bar, $said->flag('sash'), self::isDeep($said, $counts));
     }
 }

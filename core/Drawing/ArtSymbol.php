@@ -10,6 +10,7 @@ use Chartula\Core\Labelling\LabelledPart;
 use Chartula\Core\Part\Artwork;
 use Chartula\Core\Part\FaceArt;
 use Chartula\Core\Part\FoldedArt;
+use Chartula\Core\Part\GlassArt;
 use Chartula\Core\Part\PrintedArt;
 use Chartula\Core\Part\StackedArt;
 use Chartula\Core\Sheets\Bleed;
@@ -71,10 +72,22 @@ final readonly class ArtSymbol
         return match (true) {
             $art instanceof FaceArt => FaceDrawing::paths($art, $all, $beyond),
             $art instanceof PrintedArt => ShapeDrawing::own($art, $all),
+            $art instanceof GlassArt => array_merge([], ...array_map(self::onGlass(...), $art->shapes)),
             $art instanceof FoldedArt => self::faces($art, $all),
             $art instanceof StackedArt => self::bands($art, $all),
             default => throw new LogicException('Nothing draws '.$art::class),
         };
+    }
+
+    /**
+     * Each by itself: where two of them cross, both are there.
+     *
+     * @param  array{string, list<Ring>}  $shapes
+     * @return list<Path>
+     */
+    private static function onGlass(array $shapes): array
+    {
+        return array_map(static fn (Ring $r): Path => new Path(Layer::Art, [$r->points], true, null, $shapes[0]), $shapes[1]);
     }
 
     /** @return list<Path> each row in its band, white where the next one covers it */

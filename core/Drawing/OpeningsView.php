@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Fillings\PaneHoles;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\OpeningNames;
 use Chartula\Core\Geometry\Ring;
@@ -12,7 +13,6 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Measure\Tolerance;
-use Chartula\Core\Trim\PaneHoles;
 
 /** The openings of one wall for the screen, with their figures, and the chains of dimensions along its foot. Model millimetres. */
 final readonly class OpeningsView
@@ -22,7 +22,7 @@ final readonly class OpeningsView
     /** @param  list<OpeningForm>  $openings  from left to right */
     public function __construct(private Building $building, private float $length, private array $openings)
     {
-        $this->panes = new PaneHoles($building->scale);
+        $this->panes = new PaneHoles($building);
     }
 
     /**
@@ -44,7 +44,7 @@ final readonly class OpeningsView
         $described = $opening->opening;
         $style = $described->style;
         $scale = $this->building->scale;
-        $panes = $this->panes->of($opening);
+        $panes = $this->panes->glass($opening);
         $rise = $style->riseMm();
         $placed = static fn (Ring $r): array => $r->moved($opening->left, $opening->sill)->toArray();
 

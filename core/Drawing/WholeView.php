@@ -9,6 +9,7 @@ use Chartula\Core\Building\Roof;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Drawing\Guide\Leaf;
 use Chartula\Core\Drawing\Guide\Painter;
+use Chartula\Core\Fillings\PaneHoles;
 use Chartula\Core\Form\Claims\Seen;
 use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Facet;
@@ -23,7 +24,6 @@ use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Size;
 use Chartula\Core\Skin\Coverings;
-use Chartula\Core\Trim\PaneHoles;
 
 /**
  * A whole side of the building with all its blocks in their places: walls, openings, roofs and chimneys as they are seen from far off, the
@@ -147,14 +147,14 @@ final readonly class WholeView
         $flat = fn (Vec2 $p): Vec2 => $this->flat($wall->frame->at($p));
         $on = static fn (Ring $r): Region => new Region(new Ring(array_map($flat, $r->points)));
         $shapes = [];
-        $holes = new PaneHoles($this->building->scale);
+        $holes = new PaneHoles($this->building);
         foreach ($wall->openings as $opening) {
             if (! $patch->region()->contains($opening->ring()->bounds()->centre())) {
                 continue;
             }
             $one = ['wall' => $key, 'opening' => $opening->id, 'finish' => '', 'colour' => null];
             $shapes[] = ['kind' => $opening->opening->style->kind->value, 'region' => $on($opening->ring())] + $one;
-            foreach ($holes->of($opening) as $pane) {
+            foreach ($holes->glass($opening) as $pane) {
                 $shapes[] = ['kind' => 'pane', 'region' => $on($pane->moved($opening->left, $opening->sill))] + $one;
             }
         }

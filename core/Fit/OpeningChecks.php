@@ -7,7 +7,11 @@ namespace Chartula\Core\Fit;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\OpeningKind;
+use Chartula\Core\Building\Panes;
 use Chartula\Core\Building\Storey;
+use Chartula\Core\Fillings\FillingParts;
+use Chartula\Core\Fillings\PaneHoles;
+use Chartula\Core\Fillings\PaneLayout;
 use Chartula\Core\Form\Covered;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
@@ -16,8 +20,6 @@ use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
-use Chartula\Core\Trim\PaneLayout;
-use Chartula\Core\Trim\PanelParts;
 
 /** Remarks on openings: bars, reveals, courses, heads, figures beside them, flaps. docs/formulas.md#checks */
 final readonly class OpeningChecks
@@ -102,36 +104,62 @@ final readonly class OpeningChecks
 
     private function layout(): ?PaneLayout
     {
-        $panes = $this->opening->opening->style->frame;
-
-        return $panes === null ? null : new PaneLayout($this->opening->shape, $panes, $this->building->scale, PanelParts::CLEARANCE_MM);
+        return $this->opening->opening->style->frame === null ? null : (new PaneHoles($this->building))->layout($this->opening);
     }
 
+    /** Bars that are too fine: what becomes of them, or what could. */
     private function bars(): ?Check
     {
         $panes = $this->opening->opening->style->frame;
         $layout = $this->layout();
+        if ($panes === null || $layout === null || ! $panes->hasBars()) {
+            return null;
+        }
         $least = $this->building->methods->frame->leastWebMm();
+        [$true, $seen] = [$this->building->scale->modelMm($panes->bar), LengthFormat::millimetres($layout->bar)];
+        $isFine = $true < $least - Tolerance::FIGURE;
+        $words = LengthFormat::millimetres($true);
 
-        return $panes === null || $layout === null || $panes->columns * $panes->rows === 1 || $layout->bar >= $least - Tolerance::FIGURE
-            ? null
-            : $this->check('bar.too-fine', Check::WARN, sprintf('A glazing bar of %s is finer than %s, the least that can be cut by hand in %s. Make the bars %s, or print them.',
-                LengthFormat::millimetres($layout->bar), LengthFormat::millimetres($least),
-                $this->building->methods->frame->words(), LengthFormat::imperial($least * $this->building->scale->ratio)), $layout->bar);
+        return match (true) {
+            $panes->bars === Panes::DROPPED => $this->check('bar.dropped', Check::NOTE, "Its bars of $words are left out.", $true),
+            $panes->bars === Panes::PRINTED => $this->check('bar.printed', Check::NOTE, $layout->bar > $true + Tolerance::FIGURE
+                ? "Its bars of $words are finer than two dots of a printer; they are printed $seen wide on the glass."
+                : "Its bars are printed on the glass, $seen wide.", $layout->bar),
+            ! $isFine => null,
+            $panes->bars === Panes::WIDENED => $this->check('bar.widened', Check::NOTE, sprintf(
+                'Its bars of %s are cut %s wide, the least that can be cut by hand in %s.',
+                $words, $seen, $this->building->methods->frame->words(),
+            ), $true),
+            default => $this->check('bar.too-fine', Check::WARN, sprintf(
+                'A glazing bar of %s is finer than %s, the least that can be cut by hand in %s. Make the bars %s, have them widened or left out, or print them on the glass.',
+                $words, LengthFormat::millimetres($least), $this->building->methods->frame->words(),
+                LengthFormat::imperial($least * $this->building->scale->ratio),
+            ), $true),
+        };
     }
 
+    /** What goes round panes, panels and lights. */
     private function stiles(): ?Check
     {
-        $layout = $this->layout();
+        $style = $this->opening->opening->style;
         $least = $this->building->methods->frame->leastWebMm();
         // Of a sash in two cards half of it goes round the opening before the other half.
-        $isDeep = $this->opening->opening->style->frame?->isDeep === true;
-        $wide = ($layout->stile ?? INF) / ($isDeep ? 2.0 : 1.0);
+        $isDeep = $style->frame?->isDeep === true;
+        $scale = $this->building->scale;
+        $leaf = $style->leaf?->isFaced() === true ? ['A rail of its leaf', $scale->modelMm($style->leaf->rail)] : [null, INF];
+        $hasMullions = $style->frame !== null && ($style->frame->lights > 1 || $style->frame->above !== null);
+        $mullion = $hasMullions && $style->frame->mullion !== null ? $scale->modelMm($style->frame->mullion) : INF;
+        [$what, $wide] = match (true) {
+            $style->frame === null => $leaf,
+            $isDeep => ['Half a stile before the other half of the sash,', $scale->modelMm($style->frame->stile) / 2.0],
+            $mullion < $scale->modelMm($style->frame->stile) => ['A mullion', $mullion],
+            default => ['A stile', $scale->modelMm($style->frame->stile)],
+        };
 
-        return $wide >= $least - Tolerance::FIGURE ? null
+        return $what === null || $wide >= $least - Tolerance::FIGURE ? null
             : $this->check('stile.too-fine', Check::WARN, sprintf('%s of %s is finer than %s, the least that can be cut by hand in %s.',
-                $isDeep ? 'Half a stile before the other half of the sash,' : 'A stile',
-                LengthFormat::millimetres($wide), LengthFormat::millimetres($least), $this->building->methods->frame->words()), $wide);
+                $what, LengthFormat::millimetres($wide), LengthFormat::millimetres($least), $this->building->methods->frame->words(),
+            ), $wide);
     }
 
     private function reveal(): ?Check
@@ -161,13 +189,13 @@ final readonly class OpeningChecks
                 ? "This wall is one layer of $wall: there is nothing behind its face to cut a rebate into, and what stands in it is not held. Build it of two."
                 : "Behind the face of this wall of $wall there is no room for a rebate with what stands in it; it is cut without, and nothing holds it.");
         }
-        $stop = $cut->rebate - PanelParts::CLEARANCE_MM - $this->span->form->turnIn;
+        $stop = $cut->rebate - FillingParts::CLEARANCE_MM - $this->span->form->turnIn;
         $reveal = $this->building->scale->modelMm($style->reveal);
 
         return match (true) {
             $stop < self::LEAST_STOP_MM => $this->check('rebate.slight', Check::WARN, sprintf(
                 'The rebate holds %s what stands in it when that lies to one side; make it %s.',
-                $stop > PanelParts::CLEARANCE_MM ? 'by '.LengthFormat::millimetres($stop - PanelParts::CLEARANCE_MM).' only' : 'nothing of',
+                $stop > FillingParts::CLEARANCE_MM ? 'by '.LengthFormat::millimetres($stop - FillingParts::CLEARANCE_MM).' only' : 'nothing of',
                 LengthFormat::imperial((self::LEAST_STOP_MM + $cut->rebate - $stop) * $this->building->scale->ratio),
             ), $stop),
             abs($cut->depth - $reveal) > self::OFF_REVEAL * max($reveal, $cut->depth) => $this->check('rebate.depth', Check::NOTE, sprintf(

@@ -21,13 +21,16 @@ final class OpeningShape
     /** @var array<string, Ring> by how much it is grown: hundreds of openings share one shape */
     private array $rings = [];
 
-    /** @param  ?self  $true  as it is, where it recedes */
+    /**
+     * @param  ?self  $true  as it is, where it recedes
+     * @param  ?Homography  $receding  from that to this one
+     */
     public function __construct(
         public readonly float $width,
         public readonly float $height,
         private readonly Head $head,
         public readonly ?self $true = null,
-        private readonly ?Homography $receding = null,
+        public readonly ?Homography $receding = null,
     ) {
     }
 

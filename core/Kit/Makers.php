@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit;
 
+use Chartula\Core\Fillings\FillingParts;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Problem\Problems;
@@ -23,7 +24,6 @@ use Chartula\Core\Skin\SlopePapers;
 use Chartula\Core\Trim\DeepOpeningParts;
 use Chartula\Core\Trim\DeepOpeningPlace;
 use Chartula\Core\Trim\GroundParts;
-use Chartula\Core\Trim\PanelParts;
 use Chartula\Core\Trim\RaisedParts;
 use Chartula\Core\Trim\ThingParts;
 
@@ -54,8 +54,8 @@ final readonly class Makers
             new Maker('papers of slopes', static fn (Carcass $c): Made => new Made(SlopePapers::make($c->building, $c->panels()))),
             new Maker(
                 'frames, panes and leaves',
-                static fn (Carcass $c, Recall $recall): Made => new Made(PanelParts::make($c->building, $c->walls, $recall)),
-                static fn (Carcass $c, Problems $p) => PanelParts::collectFaults($c->building, $c->form, $p),
+                static fn (Carcass $c, Recall $recall): Made => new Made(FillingParts::make($c->building, $c->walls, $recall)),
+                static fn (Carcass $c, Problems $p) => FillingParts::collectFaults($c->building, $c->form, $p),
             ),
             new Maker('what stands round openings', static fn (Carcass $c): Made => new Made(RaisedParts::make($c->building, $c->walls))),
             new Maker('things', static fn (Carcass $c): Made => new Made(ThingParts::make($c->building, $c->form, $c->panels(...)))),

@@ -62,14 +62,14 @@ final readonly class OpeningCut
         return $this->rebate > 0.0 ? min($flap, $this->round + $this->rebate) : $flap;
     }
 
-    /** How thick frame and glass are together, or a leaf with what lies on it. */
+    /** How thick all that stands in it is: cards, the glass behind them, the paper before what it is filled up with. */
     public static function takes(Building $building, Opening $opening): float
     {
-        $layers = $opening->style->leaf?->isPanelled() === true || $opening->style->frame?->isDeep === true ? 2.0 : 1.0;
+        $style = $opening->style;
 
-        $glass = $opening->style->frame === null ? 0.0 : $building->methods->glazing->thickness_mm;
-
-        return $layers * self::frameThickness($building) + $glass;
+        return $style->cards() * self::frameThickness($building)
+            + ($style->isGlazed() ? $building->methods->glazing->thickness_mm : 0.0)
+            + ($style->filling() === Filling::Blind ? $building->methods->paper->thickness_mm : 0.0);
     }
 
     public static function frameThickness(Building $building): float

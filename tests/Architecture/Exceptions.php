@@ -81,7 +81,6 @@ final class Exceptions
         'core/Trim/DeepOpeningParts.php::part' => self::PART,
         'core/Trim/DeepOpeningPlace.php::within' => self::SWEEP,
         'core/Trim/GroundParts.php::parts' => self::PART,
-        'core/Trim/PanelParts.php::glazing' => self::PART,
         'database/migrations/2026_11_24_000001_create_people_and_projects.php::up' => self::TABLE,
         'tests/Api/MadeTest.php::testWhatIsPrintedGoesStaleWithTheEditThatChangesItAndOnlyThatIsPrintedAgain' => self::JOURNEY,
         'tests/Api/PlotTest.php::testScalesAndStockAreAnswered' => self::JOURNEY,

@@ -16,7 +16,8 @@ final class RoomsTest extends TestCase
 {
     private const ROOMS = [
         'Problem', 'Recall', 'Measure', 'Geometry', 'Stock', 'Field', 'Building', 'Survey', 'Compression', 'Form', 'Mockup',
-        'Part', 'Labelling', 'Shell', 'Roof', 'Skin', 'Trim', 'Things', 'Kit', 'Fit', 'Packing', 'Sheets', 'Drawing', 'Output', 'Bench',
+        'Part', 'Labelling', 'Shell', 'Roof', 'Skin', 'Fillings', 'Trim', 'Things', 'Kit', 'Fit', 'Packing', 'Sheets', 'Drawing',
+        'Output', 'Bench',
     ];
 
     /** What the core may use of the outside: one library, in one room. */

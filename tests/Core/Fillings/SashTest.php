@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Trim;
+namespace Tests\Core\Fillings;
 
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;

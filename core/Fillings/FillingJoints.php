@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Chartula\Core\Trim;
+namespace Chartula\Core\Fillings;
 
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
@@ -18,19 +18,10 @@ use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 
 /** How a frame or a leaf meets its wall: clear of those round it, and against those before a rebate. docs/formulas.md#frame */
-final readonly class PanelJoints
+final readonly class FillingJoints
 {
     public function __construct(private Walls $walls, private WallSpan $span, private Part $panel)
     {
-    }
-
-    /**
-     * @param  non-empty-list<OpeningForm>  $forms  where it stands, copy by copy
-     * @return list<Joint>
-     */
-    public function of(array $forms): array
-    {
-        return [...$this->clearances($forms), ...$this->stops($forms)];
     }
 
     /**
@@ -39,7 +30,7 @@ final readonly class PanelJoints
      */
     public function clearances(array $forms): array
     {
-        $gap = PanelParts::CLEARANCE_MM + $this->span->form->turnIn;
+        $gap = FillingParts::CLEARANCE_MM + $this->span->form->turnIn;
         $joints = [];
         foreach ($forms as $copy => $opening) {
             foreach ($this->layersRound($opening) as $k) {
@@ -68,7 +59,7 @@ final readonly class PanelJoints
      * @param  non-empty-list<OpeningForm>  $forms
      * @return list<Joint>
      */
-    private function stops(array $forms): array
+    public function stops(array $forms): array
     {
         $cut = $this->span->cut($forms[0]->opening);
         $joints = [];

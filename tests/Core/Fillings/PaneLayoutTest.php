@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Trim;
+namespace Tests\Core\Fillings;
 
 use Chartula\Core\Building\Panes;
+use Chartula\Core\Fillings\PaneLayout;
 use Chartula\Core\Form\OpeningShape;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Measure\RealLength;
 use Chartula\Core\Measure\Scale;
-use Chartula\Core\Trim\PaneLayout;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -86,7 +86,6 @@ final class PaneLayoutTest extends TestCase
             $shape,
             new Panes($columns, $rows, RealLength::ofMillimetres(2.0), RealLength::ofMillimetres(1.0), $sash),
             Scale::of(1.0),
-            0.1,
         );
     }
 

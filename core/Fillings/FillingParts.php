@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fillings;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Opening;
+use Chartula\Core\Form\Form;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Geometry\Clip;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Part\Joint;
+use Chartula\Core\Part\JointKind;
+use Chartula\Core\Part\Part;
+use Chartula\Core\Part\PartName;
+use Chartula\Core\Part\PartSet;
+use Chartula\Core\Part\Ref;
+use Chartula\Core\Problem\Problems;
+use Chartula\Core\Recall\Recall;
+use Chartula\Core\Shell\Walls;
+use Chartula\Core\Shell\WallSpan;
+use LogicException;
+
+/** What stands in openings, sheet behind sheet, one part each for all equal ones of a row. docs/formulas.md#frame */
+final readonly class FillingParts
+{
+    /** The gap between the finished opening and what stands in it, each side. */
+    public const CLEARANCE_MM = 0.1;
+
+    private function __construct(
+        private Building $building,
+        private Walls $walls,
+        private WallSpan $span,
+        private Recall $recall,
+        private PaneHoles $panes,
+    ) {
+    }
+
+    public static function make(Building $building, Walls $walls, Recall $recall = new Recall): PartSet
+    {
+        $sets = [];
+        $panes = new PaneHoles($building);
+        foreach ($walls->spans() as $span) {
+            $maker = new self($building, $walls, $span, $recall, $panes);
+            $forms = [];
+            foreach ($span->form->openings as $form) {
+                $forms[spl_object_id($form->opening)][] = $form;
+            }
+            foreach ($span->isBuilt() ? $span->form->wall->openings : [] as $opening) {
+                array_push($sets, ...$maker->fillings($opening, $forms[spl_object_id($opening)] ?? []));
+            }
+        }
+
+        return PartSet::joined($sets);
+    }
+
+    public static function collectFaults(Building $building, Form $form, Problems $problems): void
+    {
+        $done = [];
+        $panes = new PaneHoles($building);
+        foreach ($form->walls() as $wall) {
+            foreach ($wall->openings as $opening) {
+                $style = $opening->opening->style;
+                if (isset($done[$style->id])) {
+                    continue;
+                }
+                $done[$style->id] = true;
+                $layout = $panes->layout($opening);
+                if ($layout !== null && ! $layout->isPossible()) {
+                    $problems->add("styles.$style->id.".($style->frame === null ? 'leaf' : 'frame'), 'frame.no-room', [
+                        'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
+                        'width' => round($opening->shape->width, 2), 'height' => round($opening->shape->height, 2)]);
+                }
+                $split = $style->leaf?->split;
+                if ($split !== null && $split->mm >= $style->h->mm) {
+                    $problems->add("styles.$style->id.leaf.split", 'leaf.split', ['height' => LengthFormat::imperial($style->h->mm)]);
+                }
+                $leads = $style->glass === null ? 0.0 : GlassPrint::leads($style->glass, $style->w->mm, $style->h->mm);
+                if ($leads > GlassPrint::MOST_LEADS) {
+                    $problems->add("styles.$style->id.glass", 'glass.leads', ['given' => round($leads), 'limit' => GlassPrint::MOST_LEADS]);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<OpeningForm>  $forms  the opening, and where it is repeated each of them
+     * @return list<PartSet>
+     */
+    private function fillings(Opening $opening, array $forms): array
+    {
+        if ($forms === []) {
+            throw new LogicException("The opening $opening->id has no form");
+        }
+        if ($opening->style->filling() === Filling::Nothing) {
+            return [];
+        }
+        // Of a row that recedes no two are alike.
+        $groups = $this->span->form->receding === null ? [$forms] : array_chunk($forms, 1);
+
+        return array_map($this->filling(...), $groups);
+    }
+
+    /** @param  non-empty-list<OpeningForm>  $forms  that are alike */
+    private function filling(array $forms): PartSet
+    {
+        $depth = $this->span->cut($forms[0]->opening)->depth;
+        [$parts, $joints, $before] = [[], [], null];
+        foreach ($this->sheets($forms[0]) as $sheet) {
+            $part = $this->part($sheet, $forms, $depth);
+            $meets = new FillingJoints($this->walls, $this->span, $part);
+            array_push($joints, ...$before === null ? [] : $this->laps($before, $part, $sheet->why));
+            array_push($joints, ...$sheet->isFitted ? $meets->clearances($forms) : []);
+            array_push($joints, ...$before === null ? $meets->stops($forms) : []);
+            $parts[] = $before = $part;
+            $depth += $sheet->thickness;
+        }
+
+        return new PartSet($parts, $joints);
+    }
+
+    /** @return non-empty-list<Sheet> the foremost first */
+    private function sheets(OpeningForm $opening): array
+    {
+        $style = $opening->opening->style;
+        $in = new Fitted($this->building, $opening, $this->span->cut($opening->opening));
+        $layout = $this->panes->layout($opening);
+
+        return match (true) {
+            $style->blind !== null => BlindSheets::of($in, $style->blind, $this->span),
+            $style->frame !== null && $layout !== null => FrameSheets::of($in, $style->frame, $layout),
+            $style->leaf !== null => LeafSheets::of($in, $style->leaf, $layout, $this->panes->panels($opening)),
+            default => throw new LogicException("Nothing fills $style->id"),
+        };
+    }
+
+    /** @param  non-empty-list<OpeningForm>  $forms */
+    private function part(Sheet $sheet, array $forms, float $depth): Part
+    {
+        [$block, $wall, $opening] = [$this->span->block->id, $this->span->name(), $forms[0]->id];
+
+        return Part::of(
+            new PartName("$block.$wall.$sheet->layer.$opening", $block, $wall, $sheet->layer, $opening),
+            $sheet->letter, $sheet->words, $sheet->group, $sheet->stock, $sheet->thickness, $sheet->outline,
+            array_map(fn (OpeningForm $o): Frame => $this->span->form->frame->moved($o->left, $o->sill, -$depth), $forms),
+            $sheet->workings, $sheet->holes, marks: $sheet->marks, art: $sheet->art,
+        );
+    }
+
+    /** @return list<Joint> how a sheet goes on the one before it */
+    private function laps(Part $before, Part $part, string $why): array
+    {
+        // Both in the opening's own frame: they differ by where their corners lie.
+        [$from, $to] = [$part->placements[0], $before->placements[0]];
+        $by = $to->project($from->origin);
+        $region = $part->region()->moved($by->x, $by->y);
+        $shared = $this->recall->of(
+            Recall::question('sheets', $before->outline->ring, $before->holes, $region->outline, $region->holes),
+            static fn (): float => Clip::sharedArea($before->region(), $region),
+        );
+
+        return array_map(static fn (int $copy): Joint => new Joint(
+            JointKind::Lap, Ref::inside($before->id, $copy), Ref::outside($part->id, $copy), $part->corners($copy),
+            why: $why, contact_mm2: $shared,
+        ), array_keys($part->placements));
+    }
+}
