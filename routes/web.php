@@ -11,6 +11,7 @@ use App\Http\Controllers\CoveringController;
 use App\Http\Controllers\DryFitController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FormController;
+use App\Http\Controllers\KindController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\MadeController;
 use App\Http\Controllers\MaterialController;
@@ -101,6 +102,11 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
             Route::get('sight', SightController::class)->name('sight');
             Route::get('material', MaterialController::class)->name('material');
 
+            Route::controller(KindController::class)->name('kinds.')->group(function (): void {
+                Route::get('kinds', 'index')->name('index');
+                Route::get('kinds/{kind}.svg', 'show')->where('kind', '[a-z0-9-]{1,32}')->name('show');
+                Route::get('kinds/shipped/{kind}.svg', 'shipped')->where('kind', '[a-z0-9-]{1,32}')->name('shipped');
+            });
             Route::controller(CoveringController::class)->group(function (): void {
                 Route::get('coverings/{finish}.svg', 'show')->name('covering');
                 Route::get('coverings.pdf', 'pdf')->name('coverings.pdf');

@@ -52,6 +52,17 @@ final readonly class ArtSymbol
         );
     }
 
+    /**
+     * What is drawn of it where no part has it.
+     *
+     * @param  Ring  $all  a box round what it covers
+     * @return list<Path>
+     */
+    public static function drawn(Artwork $art, Ring $all): array
+    {
+        return self::paths($art, $all, null);
+    }
+
     /** Parts of one shape and one print share it. */
     public static function name(LabelledPart $part): string
     {

@@ -20,9 +20,9 @@ final readonly class When
     ) {
     }
 
-    /** @return array{key: string, values: list<string>} */
+    /** @return array{key: string, values: list<string>, offer?: true} */
     public function toArray(): array
     {
-        return ['key' => $this->key, 'values' => $this->values];
+        return ['key' => $this->key, 'values' => $this->values] + ($this->isOffer ? ['offer' => true] : []);
     }
 }

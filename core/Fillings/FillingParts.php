@@ -107,9 +107,10 @@ final readonly class FillingParts
     /** @param  non-empty-list<OpeningForm>  $forms  that are alike */
     private function filling(array $forms): PartSet
     {
-        $depth = $this->span->cut($forms[0]->opening)->depth;
         [$parts, $joints, $before] = [[], [], null];
-        foreach ($this->sheets($forms[0]) as $sheet) {
+        $in = new Fitted($this->building, $forms[0], $this->span->cut($forms[0]->opening));
+        $depth = $in->cut->depth;
+        foreach (FillingSheets::of($in, $this->panes, $this->span) as $sheet) {
             $part = $this->part($sheet, $forms, $depth);
             $meets = new FillingJoints($this->walls, $this->span, $part);
             array_push($joints, ...$before === null ? [] : $this->laps($before, $part, $sheet->why));
@@ -120,21 +121,6 @@ final readonly class FillingParts
         }
 
         return new PartSet($parts, $joints);
-    }
-
-    /** @return non-empty-list<Sheet> the foremost first */
-    private function sheets(OpeningForm $opening): array
-    {
-        $style = $opening->opening->style;
-        $in = new Fitted($this->building, $opening, $this->span->cut($opening->opening));
-        $layout = $this->panes->layout($opening);
-
-        return match (true) {
-            $style->blind !== null => BlindSheets::of($in, $style->blind, $this->span),
-            $style->frame !== null && $layout !== null => FrameSheets::of($in, $style->frame, $layout),
-            $style->leaf !== null => LeafSheets::of($in, $style->leaf, $layout, $this->panes->panels($opening)),
-            default => throw new LogicException("Nothing fills $style->id"),
-        };
     }
 
     /** @param  non-empty-list<OpeningForm>  $forms */

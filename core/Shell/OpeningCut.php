@@ -48,6 +48,12 @@ final readonly class OpeningCut
             : new self($front, $rebate, $stack->depthOf($front) + $wall->turnIn, $stack->depthOf($front), $wall->turnIn);
     }
 
+    /** Of no wall: what stands in it by itself. */
+    public static function none(): self
+    {
+        return new self(1, 0.0, 0.0, 0.0, 0.0);
+    }
+
     /** How much larger than finished the opening is in a layer. */
     public function grow(int $layer): float
     {

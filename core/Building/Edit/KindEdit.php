@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\OpeningKind;
+use Chartula\Core\Building\ShippedKinds;
 use Chartula\Core\Building\Style;
 use Chartula\Core\Field\Node;
 use stdClass;
@@ -43,9 +44,15 @@ final readonly class KindEdit
         return (object) json_decode((string) json_encode($figures));
     }
 
+    /** Of a sort, one that is shipped, or one that another building has. */
     private function add(): void
     {
-        $this->edit->isObject(['op'], ['kind', 'name']);
+        $this->edit->isObject(['op'], ['kind', 'name', 'like', 'as']);
+        if ($this->edit->get('like') !== null || $this->edit->get('as') !== null) {
+            $this->addLike();
+
+            return;
+        }
         $said = $this->edit->get('kind') === null ? '' : $this->edit->get('kind')->choice(OpeningKind::known());
         if ($said !== null) {
             $kind = OpeningKind::said($said);
@@ -56,6 +63,22 @@ final readonly class KindEdit
             }
             $this->put($style, $kind->words());
         }
+    }
+
+    private function addLike(): void
+    {
+        [$like, $as] = [$this->edit->get('like'), $this->edit->get('as')];
+        $key = $like?->text(32) ?? '';
+        $style = $like === null ? $as?->value : ShippedKinds::find($key);
+        if (! $style instanceof stdClass) {
+            ($like ?? $as)?->fault('edit.no-such', ['given' => $key]);
+
+            return;
+        }
+        $copy = json_decode((string) json_encode($style));
+        assert($copy instanceof stdClass);
+        $word = $like === null ? OpeningKind::said($copy->kind ?? null)->words() : $key;
+        $this->put($copy, $word);
     }
 
     /** One like another; where an opening or a row is named, it becomes of the new kind. */

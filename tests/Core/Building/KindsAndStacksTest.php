@@ -7,6 +7,8 @@ namespace Tests\Core\Building;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\Edit\Edits;
 use Chartula\Core\Building\JsonText;
+use Chartula\Core\Building\ShippedKinds;
+use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -53,6 +55,34 @@ final class KindsAndStacksTest extends TestCase
             self::assertCount(1, $added, $kind);
             self::assertEqualsWithDelta(31.0 * 25.4, $added[0]->style->w->mm, 1e-9);
         }
+    }
+
+    /** Each of those that are shipped is sound, closes in a wall, and has nothing that is too fine to be cut at 1:76.2. */
+    public function testThoseThatAreShippedAreSound(): void
+    {
+        self::assertGreaterThanOrEqual(12, count(ShippedKinds::all()));
+        foreach (array_keys(ShippedKinds::all()) as $key) {
+            $document = self::edited([
+                ['op' => 'set', 'path' => 'blocks.0.walls.2.openings', 'value' => []],
+                ['op' => 'set', 'path' => 'blocks.0.eaves', 'value' => '14ft'],
+                ['op' => 'add-kind', 'like' => $key],
+                ['op' => 'add-opening', 'wall' => 'main.back', 'style' => $key === 'sash' ? 'sash-2' : $key],
+            ]);
+            $derived = Kits::of($document);
+            self::assertSame([], $derived->dryFit->findings, $key);
+            $about = array_filter($derived->checks, static fn (Check $c): bool => str_starts_with($c->at, 'main.back.'));
+            $codes = array_map(static fn (Check $c): string => $c->code, array_values($about));
+            self::assertSame([], array_intersect($codes, ['bar.too-fine', 'stile.too-fine', 'door.low']), $key);
+        }
+    }
+
+    public function testOneOfAnotherBuildingIsTakenOverAsItIs(): void
+    {
+        $other = json_decode('{"kind": "door", "w": "4ft", "h": "7ft", "leaf": {"kind": "braced"}}');
+        $styles = get_object_vars((object) self::edited([['op' => 'add-kind', 'as' => $other]])->styles);
+        self::assertEquals($other, $styles['door-2']);
+        $this->expectException(InvalidInput::class);
+        self::edited([['op' => 'add-kind', 'like' => 'marble']]);
     }
 
     /** A copy takes the opening along that asked for it; the others stay of the first. */

@@ -12,6 +12,7 @@ import type {
   DryFit,
   Forms,
   Found,
+  Kinds,
   LaidSheets,
   Made,
   Mockup,
@@ -65,6 +66,12 @@ export const asNeighbourOptions = (id: string, revision: number) =>
   queryOptions({
     queryKey: ['building', id, 'as neighbour', revision],
     queryFn: () => api.get<AsNeighbour>(`buildings/${id}/as-neighbour`),
+  });
+
+export const kindsOptions = (id: string, revision: number) =>
+  queryOptions({
+    queryKey: ['building', id, 'kinds', revision],
+    queryFn: () => api.get<Kinds>(`buildings/${id}/kinds`),
   });
 
 export const buildingOptions = (id: string) =>

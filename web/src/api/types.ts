@@ -157,6 +157,14 @@ export type Edit =
     }
   | {
       op: 'add-kind';
+      /**
+       * One of those that are shipped.
+       */
+      like?: string;
+      /**
+       * As another building says it.
+       */
+      as?: {};
       kind?: 'window' | 'door' | 'open';
       name?: string;
     }
@@ -1338,6 +1346,18 @@ export interface FoundResult {
     wall?: string | null;
   };
 }
+export interface Kinds {
+  kinds: {
+    id: string;
+    name: string;
+    said: Document;
+  }[];
+  shipped: {
+    key: string;
+    name: string;
+    kind: 'window' | 'door' | 'open';
+  }[];
+}
 export interface Made {
   revision: number;
   counts: {
@@ -1813,6 +1833,10 @@ export interface FormField {
   when?: {
     key: string;
     values: string[];
+    /**
+     * A form asks for it where it is said, too.
+     */
+    offer?: true;
   };
   usual?: Json;
   /**

@@ -3,6 +3,7 @@ import type { Opening, Wall } from '../api/types';
 import { useBuilding } from './context';
 import { SelectField } from '../ui/SelectField';
 import { KindFields } from './KindFields';
+import { KindPicture } from './KindPicture';
 import { kindsOf } from './kinds';
 
 /** Of which kind an opening or a row is; the kind itself, and one of its own. */
@@ -19,6 +20,7 @@ export function KindOf({ wall, opening }: { wall: Wall; opening: Opening }) {
       />
       <details open>
         <summary>Its kind: every {opening.name} follows</summary>
+        <KindPicture kind={opening.style} alt={`${opening.name}, from outside`} />
         <KindFields id={opening.style} name={opening.name} />
         <Button
           size="sm"

@@ -3,7 +3,9 @@ import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { useBuilding } from './context';
 import { KindFields } from './KindFields';
+import { KindPicture } from './KindPicture';
 import { kindsOf } from './kinds';
+import { MoreKinds } from './MoreKinds';
 
 const NEW = [
   ['window', 'Add a kind of window'],
@@ -37,6 +39,7 @@ export function Kinds() {
           </Button>
         ))}
       </div>
+      <MoreKinds />
     </section>
   );
 }
@@ -53,6 +56,7 @@ function OneKind({ id, name, isOpen }: { id: string; name: string; isOpen: boole
   return (
     <details ref={ref} className="kind">
       <summary>{name}</summary>
+      <KindPicture kind={id} alt={`${name}, from outside`} />
       <KindFields id={id} name={name} />
       <div className="tools mb-2">
         <Button size="sm" variant="outline-secondary" onClick={() => save([{ op: 'copy-kind', style: id }])}>

@@ -11,7 +11,7 @@ export function isAsked(field: FormField, among: readonly FormField[], document:
   if (field.instead_of !== undefined && said(field.instead_of) !== undefined && said(field.key) === undefined)
     return false;
   const { when } = field;
-  if (when === undefined) return true;
+  if (when === undefined || (when.offer === true && said(field.key) !== undefined)) return true;
   const other = among.find(({ key }) => key === when.key);
   return when.values.includes(asText(said(when.key)) || asText(other?.usual));
 }

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Drawing;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\Style;
+use Chartula\Core\Fillings\FillingSheets;
+use Chartula\Core\Fillings\Fitted;
+use Chartula\Core\Fillings\PaneHoles;
+use Chartula\Core\Fillings\Sheet;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\OpeningShapes;
+use Chartula\Core\Geometry\Ring;
+use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\RealLength;
+use Chartula\Core\Part\Mark;
+use Chartula\Core\Shell\OpeningCut;
+
+/** A kind of opening as it comes out on a building, from outside, sheet over sheet: at the size of the model. */
+final readonly class KindDrawing
+{
+    private const MARGIN_MM = 0.6;
+
+    private const LINE_MM = 0.08;
+
+    private const INK = '#3c3a34';
+
+    /** In the tones of what they are of, since nothing is painted yet. */
+    private const TONES = ['F' => '#f3efe3', 'D' => '#c9b594', 'G' => '#bfd0d6', 'P' => '#e6dcc6'];
+
+    /** What one looks into where nothing stands in it. */
+    private const DARK = '#5b5a55';
+
+    private function __construct(private Drawing $drawing, private Vec2 $by)
+    {
+    }
+
+    /** Null where what is said of it leaves nothing to be seen. */
+    public static function of(Building $building, Style $style): ?Drawing
+    {
+        $zero = RealLength::ofMillimetres(0.0);
+        $opening = OpeningForm::of(new Opening('kind', $style, $zero, $zero, 1, null, ''), 0, new OpeningShapes($building->scale), -1.0);
+        $panes = new PaneHoles($building);
+        if ($panes->layout($opening)?->isPossible() === false) {
+            return null;
+        }
+        $box = $opening->ring()->bounds()->grown(self::MARGIN_MM);
+        $drawing = new Drawing($box->width(), $box->height(), $style->name);
+        $own = new self($drawing, new Vec2(-$box->x0, -$box->y0));
+        $own->show('hole', [$opening->ring()], [new Path(Layer::Art, [$opening->ring()->points], true, null, self::DARK)]);
+        foreach ($style->filling() === Filling::Nothing ? [] : array_reverse(
+            FillingSheets::of(new Fitted($building, $opening, OpeningCut::none()), $panes, null),
+        ) as $sheet) {
+            $own->sheet($sheet);
+        }
+
+        return $drawing;
+    }
+
+    private function sheet(Sheet $sheet): void
+    {
+        $ring = $sheet->outline->ring;
+        $box = $ring->bounds();
+        $rings = [$ring, ...array_map(
+            static fn (Ring $r): Ring => $r->signedArea() > 0.0 ? new Ring(array_reverse($r->points)) : $r,
+            $sheet->holes,
+        )];
+        $lines = array_map(static fn (Ring $r): array => $r->points, $rings);
+        $stroke = new Stroke(self::LINE_MM, self::INK);
+        $marks = array_map(static fn (Mark $m): array => $m->path, $sheet->marks);
+        $this->show($sheet->layer, $rings, [
+            new Path(Layer::Art, $lines, true, null, self::TONES[$sheet->letter]),
+            ...$sheet->art === null ? [] : ArtSymbol::drawn($sheet->art, Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)),
+            ...$marks === [] ? [] : [new Path(Layer::Art, $marks, false, new Stroke(self::LINE_MM / 2.0, self::INK))],
+            ...$sheet->letter === 'G' ? [] : [new Path(Layer::Art, $lines, true, $stroke)],
+        ]);
+    }
+
+    /**
+     * Each over what was shown before it.
+     *
+     * @param  non-empty-list<Ring>  $clip
+     * @param  list<Path>  $paths
+     */
+    private function show(string $id, array $clip, array $paths): void
+    {
+        $symbol = new Symbol($id, $this->drawing->width, $this->drawing->height, $clip, $paths);
+        $this->drawing->place($symbol, new Placement($id, 1.0, 0.0, 0.0, 1.0, $this->by->x, $this->by->y));
+    }
+}
