@@ -44,7 +44,7 @@ final readonly class FillingReader
         $panes = new Panes(
             $counts[0], $counts[1], $stile, $bar, $said->flag('sash'), $said->flag('deep'), $said->count('lights') ?? 1, $mullion,
             $transom === null ? null : new UpperPanes($transom, $mullion, $counts[0], 1, $bar),
-            $said->real('riser'), $said->flag('opens'), $said->text('bars') ?? Panes::CUT,
+            $said->real('riser'), $said->flag('opens'), $said->text('bars') ?? Panes::CUT, self::tracery($said->group('tracery')),
         );
         self::check($said, $panes);
 
@@ -90,11 +90,27 @@ final readonly class FillingReader
         return $said === null ? null : new Blind(Finish::tryFrom($said->text('of') ?? ''), $said->text('colour'));
     }
 
+    private static function tracery(?Fields $said): ?Tracery
+    {
+        [$bar, $foils] = [$said?->real('bar'), $said?->count('foils')];
+        if ($said === null || $bar === null || $foils === null) {
+            return null;
+        }
+        if ($foils === 1 || $foils === 2) {
+            $said->at('foils')?->fault('tracery.foils', ['given' => $foils]);
+        }
+
+        return new Tracery($said->text('heads') === 'round' ? 'round' : 'pointed', $foils, $bar);
+    }
+
     private static function check(Fields $said, Panes $panes): void
     {
         $isPlain = $panes->lights === 1 && $panes->above === null && $panes->riser === null && ! $panes->opens && $panes->areBarsCut();
         if ($panes->isDeep && (! $panes->sash || $panes->rows < 2 || ! $isPlain)) {
             $said->at('deep')?->fault('frame.not-deep');
+        }
+        if ($panes->tracery !== null && ($panes->hasBars() || $panes->above !== null || $panes->opens || $panes->lights < 2)) {
+            $said->at('tracery')?->fault('tracery.plain');
         }
         if ($panes->sash && $panes->opens) {
             $said->at('opens')?->fault('frame.slides');

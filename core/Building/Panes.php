@@ -27,6 +27,7 @@ final readonly class Panes
      * @param  ?UpperPanes  $above  what lies over a transom
      * @param  ?RealLength  $riser  up to where it is solid
      * @param  bool  $opens  whether each light has a leaf of its own
+     * @param  ?Tracery  $tracery  what divides its head, over lights with heads of their own
      * @param  string  $bars  what becomes of its bars: cut, cut wider where they are too fine, printed on the glass, or dropped
      */
     public function __construct(
@@ -42,25 +43,22 @@ final readonly class Panes
         public ?RealLength $riser = null,
         public bool $opens = false,
         public string $bars = self::CUT,
+        public ?Tracery $tracery = null,
     ) {
     }
 
-    /** Its lights as they are before anything divides them. */
-    public function undivided(): self
+    /** Its lights as they are before anything divides them: one under tracery. */
+    public function undivided(bool $opens = false): self
     {
         $above = $this->above;
 
         return new self(
-            1, 1, $this->stile, $this->bar, false, lights: $this->lights, mullion: $this->mullion, riser: $this->riser,
+            1, 1, $this->stile, $this->bar, false,
+            lights: $this->tracery === null ? $this->lights : 1,
+            mullion: $this->mullion,
             above: $above === null ? null : new UpperPanes($above->from, $above->rail, 1, 1, $above->bar),
-        );
-    }
-
-    public function opening(bool $opens): self
-    {
-        return new self(
-            $this->columns, $this->rows, $this->stile, $this->bar, $this->sash, $this->isDeep, $this->lights, $this->mullion,
-            $this->above, $this->riser, $opens, $this->bars,
+            riser: $this->riser,
+            opens: $opens,
         );
     }
 

@@ -38,6 +38,10 @@ final readonly class ShippedKinds
             'head' => ['shape' => 'pointed'], 'glass' => ['leading' => 'lozenges'],
             'frame' => ['lights' => 3, 'mullion' => '5in', 'transom' => '4ft 3in', 'stile' => '4in'],
         ]],
+        'tracery' => ['Tracery over two lights', 'window', '5ft 6in', '9ft', [
+            'head' => ['shape' => 'pointed'], 'glass' => ['leading' => 'squares'],
+            'frame' => ['lights' => 2, 'mullion' => '5in', 'stile' => '4in', 'tracery' => ['foils' => 4]],
+        ]],
         'shop-front' => ['Shop front', 'window', '9ft 6in', '8ft 3in', [
             'frame' => ['lights' => 3, 'mullion' => '4in', 'transom' => '6ft 3in', 'riser' => '1ft 9in', 'stile' => '4in'],
         ]],

@@ -66,7 +66,7 @@ final readonly class Style
     public function cards(): int
     {
         return match ($this->filling()) {
-            Filling::Frame => $this->frame?->isDeep === true || $this->frame?->opens === true ? 2 : 1,
+            Filling::Frame => $this->frame?->isDeep === true || $this->frame?->opens === true || $this->frame?->tracery !== null ? 2 : 1,
             Filling::Leaf => $this->leaf?->isFaced() === true ? 2 : 1,
             Filling::Blind => 1,
             Filling::Nothing => 0,

@@ -31,6 +31,8 @@ final readonly class StyleFields
 
     private const MOST_LIGHTS = 12;
 
+    private const MOST_FOILS = 8;
+
     /** What is said before there were dressings: a sill that stands proud. It is one of them. */
     private const OLDER_SILL = ['as' => 'both', 'of' => 'stone'];
 
@@ -102,7 +104,20 @@ final readonly class StyleFields
             Field::optional('transom', 'transom, up', LengthType::real())->under($more)
                 ->saying('to its middle, above the sill; over it each light has one row of panes'),
             Field::optional('riser', 'solid up to', LengthType::real())->under($more)->saying('above the sill, as under a shop’s window'),
+            Field::optional('tracery', 'tracery', GroupType::thing(self::tracery(), 'in its head'))->under($more)
+                ->saying('a card of its own behind the frame: lights with heads of their own, and circles over their mullions'),
             Field::optional('opens', 'casements', new FlagType, false)->under($more)->saying('each light has a leaf of its own, behind the frame'),
+        );
+    }
+
+    private static function tracery(): FieldSet
+    {
+        return new FieldSet(
+            'tracery',
+            Field::optional('heads', 'heads of its lights', ChoiceType::of(['pointed' => 'pointed', 'round' => 'round']), 'pointed'),
+            Field::optional('foils', 'foils of its circles', new CountType(0, self::MOST_FOILS), 4)
+                ->saying('0 for plain circles, 3 at the least'),
+            Field::optional('bar', 'round them', LengthType::real(), '4in'),
         );
     }
 

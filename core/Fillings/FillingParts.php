@@ -69,7 +69,9 @@ final readonly class FillingParts
                 }
                 $done[$style->id] = true;
                 $layout = $panes->layout($opening);
-                if ($layout !== null && ! $layout->isPossible()) {
+                if ($layout !== null && $layout->hasPanes() && $layout->tracery?->isPossible() === false) {
+                    $problems->add("styles.$style->id.frame.tracery", 'tracery.no-room');
+                } elseif ($layout !== null && ! $layout->isPossible()) {
                     $problems->add("styles.$style->id.".($style->frame === null ? 'leaf' : 'frame'), 'frame.no-room', [
                         'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
                         'width' => round($opening->shape->width, 2), 'height' => round($opening->shape->height, 2)]);

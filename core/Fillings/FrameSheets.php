@@ -24,6 +24,10 @@ final readonly class FrameSheets
         $open = $frame->areBarsCut() ? $layout->holes() : $layout->casements();
 
         return match (true) {
+            $frame->tracery !== null => [
+                $card('frame', 'frame', ...$layout->whole()),
+                $card('tracery', 'tracery', ...$layout->tracery?->holes() ?? [])->with(why: 'tracery stuck behind its frame'),
+            ],
             $frame->isDeep => [
                 $card('frame', 'frame', ...$layout->upper()),
                 $card('frame-back', 'frame, lower half', ...$layout->under())->with(why: 'the lower half stuck behind the upper'),

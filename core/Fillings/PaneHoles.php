@@ -46,7 +46,11 @@ final class PaneHoles
         $style = $opening->opening->style;
         $layout = $style->isGlazed() ? $this->layout($opening) : null;
 
-        $holes = $style->frame === null ? $layout?->holesOf(1) : $layout?->holes();
+        $holes = match (true) {
+            $style->frame === null => $layout?->holesOf(1),
+            $style->frame->tracery !== null => $layout?->tracery?->holes(),
+            default => $layout?->holes(),
+        };
 
         return array_map($opening->shape->placed(...), $holes ?? []);
     }

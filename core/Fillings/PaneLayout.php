@@ -39,6 +39,9 @@ final readonly class PaneLayout
     /** @var non-empty-list<LightRow> from the foot */
     private array $rows;
 
+    /** What divides its head; null where nothing does. */
+    public ?HeadTracery $tracery;
+
     public float $paneWidth;
 
     public float $paneHeight;
@@ -57,6 +60,9 @@ final readonly class PaneLayout
         $this->inset = FillingParts::CLEARANCE_MM + $this->stile;
         $this->lights = $this->lights();
         $this->rows = $this->lightRows();
+        $this->tracery = $panes->tracery === null ? null : new HeadTracery(
+            $shape, $this->lights, [$this->inset, $this->rows[0]->foot], $panes->tracery, $scale->modelMm($panes->tracery->bar),
+        );
         $leaf = $this->leaf();
         [$x0, $x1] = $this->lights[0];
         $this->paneWidth = min(array_map(static fn (LightRow $r): float => $r->paneWidth($x1 - $x0 - 2.0 * $leaf), $this->rows));
@@ -65,6 +71,12 @@ final readonly class PaneLayout
 
     /** Whether every pane has an extent, and the head's curve begins over the frame's foot. */
     public function isPossible(): bool
+    {
+        return $this->hasPanes() && $this->tracery?->isPossible() !== false;
+    }
+
+    /** The same without what divides its head. */
+    public function hasPanes(): bool
     {
         $leaf = $this->leaf();
 
@@ -98,8 +110,7 @@ final readonly class PaneLayout
     /** @return list<Ring> what is seen through before anything divides it: lights, within their own leaves where they have some */
     public function casements(): array
     {
-        return (new self($this->shape, $this->panes->undivided()->opening($this->panes->opens), $this->scale))
-            ->holes();
+        return (new self($this->shape, $this->panes->undivided($this->panes->opens), $this->scale))->holes();
     }
 
     /** @return list<Ring> bars as they are to be seen between the panes of a row of lights: upright ones, then those that lie */

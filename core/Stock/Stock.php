@@ -42,6 +42,12 @@ final readonly class Stock
         return max(1.0, 1.5 * $this->thickness_mm);
     }
 
+    /** The narrowest opening that can be cut by hand. docs/formulas.md#least-sizes */
+    public function leastOpeningMm(): float
+    {
+        return max(1.5, 2.0 * $this->thickness_mm);
+    }
+
     /** How often a knife follows a line until it is through, typically. docs/formulas.md#passes */
     public function cutPasses(): int
     {

@@ -227,7 +227,7 @@ final class KindsTest extends TestCase
         return $made;
     }
 
-    private const LAYERS = ['frame', 'frame-back', 'casements', 'glazing', 'leaf', 'leaf-face', 'blind', 'blind-paper'];
+    private const LAYERS = ['frame', 'frame-back', 'casements', 'tracery', 'glazing', 'leaf', 'leaf-face', 'blind', 'blind-paper'];
 
     /** @return list<array<string, mixed>> */
     private static function kinds(): array
@@ -239,6 +239,9 @@ final class KindsTest extends TestCase
             $window('lights', ['lights' => 2, 'stile' => '35mm', 'mullion' => '45mm', 'panes' => [1, 2], 'bar' => '25mm']),
             $window('casements', ['opens' => true, 'stile' => '30mm', 'panes' => [1, 2], 'bars' => 'widened']),
             $window('printed', ['stile' => '40mm', 'panes' => [3, 3], 'bars' => 'printed']),
+            $window('tracery', [
+                'lights' => 2, 'stile' => '30mm', 'mullion' => '35mm', 'tracery' => (object) ['bar' => '25mm', 'foils' => 3],
+            ]),
             $window('transom', ['stile' => '35mm', 'mullion' => '45mm', 'transom' => '310mm', 'riser' => '115mm']),
             ['name' => 'leaded', 'kind' => 'window', 'glass' => (object) ['leading' => 'lozenges', 'look' => 'frosted']],
             ['name' => 'bricked up', 'kind' => 'window', 'blind' => (object) ['of' => 'brick-header']],

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fit;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Panes;
+use Chartula\Core\Fillings\FillingParts;
+use Chartula\Core\Fillings\PaneHoles;
+use Chartula\Core\Fillings\PaneLayout;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Measure\LengthFormat;
+use Chartula\Core\Measure\Tolerance;
+use Chartula\Core\Problem\Check;
+use Chartula\Core\Shell\WallSpan;
+
+/** What a practitioner would remark on what stands in an opening: what is too fine, and whether it is held. docs/formulas.md#frame */
+final readonly class FillingChecks
+{
+    /** What stands in a rebate is held by so much of the card before it on each side. */
+    private const LEAST_STOP_MM = 0.4;
+
+    /** A reveal may be deeper or shallower than was said by such a part of itself, unsaid. */
+    private const OFF_REVEAL = 0.25;
+
+    private function __construct(private Building $building, private WallSpan $span, private OpeningForm $opening)
+    {
+    }
+
+    /** @return list<Check> */
+    public static function of(Building $building, WallSpan $span, OpeningForm $opening): array
+    {
+        $self = new self($building, $span, $opening);
+
+        return array_values(array_filter([$self->bars(), $self->stiles(), $self->tracery(), $self->rebate()]));
+    }
+
+    /** @param  value-of<Check::LEVELS>  $level */
+    private function check(string $code, string $level, string $text, ?float $mm = null): Check
+    {
+        return new Check($code, $level, $this->span->block->id.'.'.$this->span->name().'.'.$this->opening->id, $text, $mm);
+    }
+
+    private function layout(): ?PaneLayout
+    {
+        return $this->opening->opening->style->frame === null ? null : (new PaneHoles($this->building))->layout($this->opening);
+    }
+
+    /** Bars that are too fine: what becomes of them, or what could. */
+    private function bars(): ?Check
+    {
+        $panes = $this->opening->opening->style->frame;
+        $layout = $this->layout();
+        if ($panes === null || $layout === null || ! $panes->hasBars()) {
+            return null;
+        }
+        $least = $this->building->methods->frame->leastWebMm();
+        [$true, $seen] = [$this->building->scale->modelMm($panes->bar), LengthFormat::millimetres($layout->bar)];
+        $isFine = $true < $least - Tolerance::FIGURE;
+        $words = LengthFormat::millimetres($true);
+
+        return match (true) {
+            $panes->bars === Panes::DROPPED => $this->check('bar.dropped', Check::NOTE, "Its bars of $words are left out.", $true),
+            $panes->bars === Panes::PRINTED => $this->check('bar.printed', Check::NOTE, $layout->bar > $true + Tolerance::FIGURE
+                ? "Its bars of $words are finer than two dots of a printer; they are printed $seen wide on the glass."
+                : "Its bars are printed on the glass, $seen wide.", $layout->bar),
+            ! $isFine => null,
+            $panes->bars === Panes::WIDENED => $this->check('bar.widened', Check::NOTE, sprintf(
+                'Its bars of %s are cut %s wide, the least that can be cut by hand in %s.',
+                $words, $seen, $this->building->methods->frame->words(),
+            ), $true),
+            default => $this->check('bar.too-fine', Check::WARN, sprintf(
+                'A glazing bar of %s is finer than %s, the least that can be cut by hand in %s. Make the bars %s, have them widened or left out, or print them on the glass.',
+                $words, LengthFormat::millimetres($least), $this->building->methods->frame->words(),
+                LengthFormat::imperial($least * $this->building->scale->ratio),
+            ), $true),
+        };
+    }
+
+    /** What goes round panes, panels and lights. */
+    private function stiles(): ?Check
+    {
+        $style = $this->opening->opening->style;
+        $least = $this->building->methods->frame->leastWebMm();
+        // Of a sash in two cards half of it goes round the opening before the other half.
+        $isDeep = $style->frame?->isDeep === true;
+        $scale = $this->building->scale;
+        $leaf = $style->leaf?->isFaced() === true ? ['A rail of its leaf', $scale->modelMm($style->leaf->rail)] : [null, INF];
+        $hasMullions = $style->frame !== null && ($style->frame->lights > 1 || $style->frame->above !== null);
+        $mullion = $hasMullions && $style->frame->mullion !== null ? $scale->modelMm($style->frame->mullion) : INF;
+        [$what, $wide] = match (true) {
+            $style->frame === null => $leaf,
+            $isDeep => ['Half a stile before the other half of the sash,', $scale->modelMm($style->frame->stile) / 2.0],
+            $mullion < $scale->modelMm($style->frame->stile) => ['A mullion', $mullion],
+            default => ['A stile', $scale->modelMm($style->frame->stile)],
+        };
+
+        return $what === null || $wide >= $least - Tolerance::FIGURE ? null
+            : $this->check('stile.too-fine', Check::WARN, sprintf('%s of %s is finer than %s, the least that can be cut by hand in %s.',
+                $what, LengthFormat::millimetres($wide), LengthFormat::millimetres($least), $this->building->methods->frame->words(),
+            ), $wide);
+    }
+
+    /** What stands round its circles, and what is open of them. */
+    private function tracery(): ?Check
+    {
+        $said = $this->opening->opening->style->frame?->tracery;
+        $tracery = $this->layout()?->tracery;
+        $stock = $this->building->methods->frame;
+        if ($said === null || $tracery === null) {
+            return null;
+        }
+        $bar = $this->building->scale->modelMm($said->bar);
+        $open = $tracery->narrowest();
+
+        return match (true) {
+            $bar < $stock->leastWebMm() - Tolerance::FIGURE => $this->check('tracery.too-fine', Check::WARN, sprintf(
+                'Tracery of %s is finer than %s, the least that can be cut by hand in %s.',
+                LengthFormat::millimetres($bar), LengthFormat::millimetres($stock->leastWebMm()), $stock->words(),
+            ), $bar),
+            $open < $stock->leastOpeningMm() - Tolerance::FIGURE => $this->check('tracery.small', Check::WARN, sprintf(
+                'Its narrowest opening is %s wide; %s is the least that can be cut by hand in %s. Take fewer foils or lights.',
+                LengthFormat::millimetres($open), LengthFormat::millimetres($stock->leastOpeningMm()), $stock->words(),
+            ), $open),
+            default => null,
+        };
+    }
+
+    /** Whether what stands in it is held: a rebate needs a layer before it, room behind that, and to be wider than the play. */
+    private function rebate(): ?Check
+    {
+        $style = $this->opening->opening->style;
+        $cut = $this->span->cut($this->opening->opening);
+        if ($style->rebate === null || $style->filling() === Filling::Nothing) {
+            return null;
+        }
+        $wall = LengthFormat::millimetres($this->span->stack->thickness_mm);
+        if ($cut->rebate <= 0.0) {
+            return $this->check('rebate.no-room', Check::WARN, count($this->span->stack->layers) === 1
+                ? "This wall is one layer of $wall: there is nothing behind its face to cut a rebate into, and what stands in it is not held. Build it of two."
+                : "Behind the face of this wall of $wall there is no room for a rebate with what stands in it; it is cut without, and nothing holds it.");
+        }
+        $stop = $cut->rebate - FillingParts::CLEARANCE_MM - $this->span->form->turnIn;
+        $reveal = $this->building->scale->modelMm($style->reveal);
+
+        return match (true) {
+            $stop < self::LEAST_STOP_MM => $this->check('rebate.slight', Check::WARN, sprintf(
+                'The rebate holds %s what stands in it when that lies to one side; make it %s.',
+                $stop > FillingParts::CLEARANCE_MM ? 'by '.LengthFormat::millimetres($stop - FillingParts::CLEARANCE_MM).' only' : 'nothing of',
+                LengthFormat::imperial((self::LEAST_STOP_MM + $cut->rebate - $stop) * $this->building->scale->ratio),
+            ), $stop),
+            abs($cut->depth - $reveal) > self::OFF_REVEAL * max($reveal, $cut->depth) => $this->check('rebate.depth', Check::NOTE, sprintf(
+                'It stands %s back, behind the layers before its rebate, and not %s as was said.',
+                LengthFormat::millimetres($cut->depth), LengthFormat::millimetres($reveal),
+            ), $cut->depth - $reveal),
+            default => null,
+        };
+    }
+}
