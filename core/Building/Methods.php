@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Building;
 
 use Chartula\Core\Geometry\Vec2;
+use Chartula\Core\Measure\Scale;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Stock\Stack;
 use Chartula\Core\Stock\Stock;
@@ -12,6 +13,9 @@ use Chartula\Core\Stock\Stock;
 /** How the building is made on the bench. Model millimetres. */
 final readonly class Methods
 {
+    /** A rebate whose kind says nothing of one: it holds by 0.4 and more where paper turns in. */
+    private const REBATE_MM = 1.0;
+
     /**
      * @param  array<string, Stock>  $shelf  all that it may be made from, by id
      * @param  array<string, Stack>  $stacks  by name; `wall` and `roof` always among them
@@ -20,6 +24,7 @@ final readonly class Methods
      * @param  bool  $hasSupports  formers and boards under the roofs
      * @param  float  $bury_mm  how far walls go below the lowest ground along them, on the model
      * @param  float  $thin_edge_mm  how far overhangs of the outermost layer of roofs reach beyond those of the card under it, level
+     * @param  bool  $holdsInRebates  whatever stands in an opening whose kind says nothing of a rebate has one
      * @param  bool  $bevelsPanels  at the edges where panels of a roof meet others or a wall
      */
     public function __construct(
@@ -39,7 +44,19 @@ final readonly class Methods
         public Stock $paper,
         public Stock $strip,
         public float $thin_edge_mm = 0.0,
+        public bool $holdsInRebates = false,
     ) {
+    }
+
+    /** By how much the layers behind the face are cut back round what stands in openings of a kind; 0 where they are not. */
+    public function rebateMm(Style $style, Scale $scale): float
+    {
+        return match (true) {
+            $style->filling() === Filling::Nothing => 0.0,
+            $style->rebate !== null => $scale->modelMm($style->rebate),
+            $this->holdsInRebates => self::REBATE_MM,
+            default => 0.0,
+        };
     }
 
     /** Whether of two walls at a corner those that run so go through: those to the front and back, or those to the sides. */

@@ -115,7 +115,14 @@ final readonly class MethodsFields
             'trim',
             Field::optional('frame', 'frames', new StockType, 'card-0.5'),
             Field::optional('glazing', 'glass', new StockType, 'acetate-0.2'),
+            Field::optional('held', 'what stands in openings', self::held(), 'said')
+                ->saying('in rebates of 1 mm each leans against the layers before it, where its kind says nothing else'),
         );
+    }
+
+    private static function held(): ChoiceType
+    {
+        return ChoiceType::of(['said' => 'is held as its kind says', 'rebates' => 'is held in rebates']);
     }
 
     private static function ridge(): FieldSet

@@ -71,6 +71,7 @@ final readonly class MethodsReader
             $paper,
             $strip,
             $thin->mm,
+            $said->group('trim')?->text('held') === 'rebates',
         );
     }
 

@@ -59,13 +59,14 @@ final readonly class Starter
                 'corner' => 'butt', 'through' => 'front-and-back', 'base' => 'floor', 'braces' => 'auto',
                 'skin' => ['corner' => 'overlap', 'overlap' => '1.8mm', 'opening' => 'folded'],
                 'template' => ['stock' => 'label-0.12', 'side' => 'back', 'stays' => true],
+                'trim' => ['held' => 'rebates'],
             ],
             'styles' => [
                 'sash' => [
-                    'kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'segmental', 'rise' => '4in'], 'reveal' => '3in',
+                    'kind' => 'window', 'w' => '3ft', 'h' => '5ft', 'head' => ['shape' => 'segmental', 'rise' => '4in'], 'reveal' => '2in',
                     'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in', 'sash' => true],
                 ],
-                'door' => ['kind' => 'door', 'w' => '3ft 3in', 'h' => '7ft', 'head' => ['shape' => 'flat'], 'reveal' => '3in'],
+                'door' => ['kind' => 'door', 'w' => '3ft 3in', 'h' => '7ft', 'head' => ['shape' => 'flat'], 'reveal' => '2in'],
             ],
             'blocks' => array_map(static fn (array $block): array => $block + ['walls' => $walls], $shape->blocks()),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
-use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Panes;
 use Chartula\Core\Fillings\FillingParts;
 use Chartula\Core\Fillings\PaneHoles;
@@ -14,6 +13,7 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
+use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 
 /** What a practitioner would remark on what stands in an opening: what is too fine, and whether it is held. docs/formulas.md#frame */
@@ -35,6 +35,24 @@ final readonly class FillingChecks
         $self = new self($building, $span, $opening);
 
         return array_values(array_filter([$self->bars(), $self->stiles(), $self->tracery(), $self->rebate()]));
+    }
+
+    /** @return list<Check> one for all that nothing but glue holds */
+    public static function glued(Building $building, Walls $walls): array
+    {
+        $kinds = [];
+        foreach ($walls->spans() as $span) {
+            foreach ($span->isBuilt() && count($span->stack->layers) > 1 ? $span->form->openings : [] as $form) {
+                $style = $form->opening->style;
+                $isGlued = $style->cards() > 0 && $building->methods->rebateMm($style, $building->scale) <= 0.0;
+                $kinds += $isGlued ? [$style->name => $span->block->id] : [];
+            }
+        }
+
+        return $kinds === [] ? [] : [new Check('held.glue', Check::NOTE, array_values($kinds)[0], sprintf(
+            'Glue at its edges alone holds %s. Give it a rebate, or have everything in openings held in rebates, among the materials.',
+            count($kinds) > 1 ? 'what stands in openings of the kinds '.implode(', ', array_keys($kinds)) : 'the '.array_keys($kinds)[0],
+        ))];
     }
 
     /** @param  value-of<Check::LEVELS>  $level */
@@ -133,7 +151,7 @@ final readonly class FillingChecks
     {
         $style = $this->opening->opening->style;
         $cut = $this->span->cut($this->opening->opening);
-        if ($style->rebate === null || $style->filling() === Filling::Nothing) {
+        if ($this->building->methods->rebateMm($style, $this->building->scale) <= 0.0) {
             return null;
         }
         $wall = LengthFormat::millimetres($this->span->stack->thickness_mm);

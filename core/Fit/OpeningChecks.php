@@ -43,17 +43,20 @@ final readonly class OpeningChecks
     /** @return list<Check> */
     public static function of(Building $building, Walls $walls): array
     {
-        $checks = [];
+        $checks = $deep = [];
         foreach ($walls->spans() as $span) {
             foreach ($span->form->openings as $opening) {
-                if ($opening->copy === 0) {
-                    array_push($checks, ...(new self($building, $span, $opening->true ?? $opening))->all());
+                foreach ($opening->copy === 0 ? (new self($building, $span, $opening->true ?? $opening))->all() : [] as $check) {
+                    // Of a kind that stands less deep than was said once is enough.
+                    $isKnown = $check->code === 'rebate.depth' && isset($deep[$opening->opening->style->id]);
+                    $deep += $check->code === 'rebate.depth' ? [$opening->opening->style->id => true] : [];
+                    array_push($checks, ...$isKnown ? [] : [$check]);
                 }
             }
             array_push($checks, ...self::covered($building, $walls->form, $span));
         }
 
-        return $checks;
+        return [...$checks, ...FillingChecks::glued($building, $walls)];
     }
 
     /** @return list<Check> openings that another block stands in front of */

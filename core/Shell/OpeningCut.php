@@ -40,7 +40,7 @@ final readonly class OpeningCut
         $style = $opening->style;
         $reveal = $building->scale->modelMm($style->reveal);
         $room = $stack->thickness_mm - self::takes($building, $opening);
-        $rebate = $style->rebate === null || $style->filling() === Filling::Nothing ? 0.0 : $building->scale->modelMm($style->rebate);
+        $rebate = $building->methods->rebateMm($style, $building->scale);
         $front = self::front($stack, $reveal, $room - $wall->turnIn);
 
         return $rebate <= 0.0 || $front === null

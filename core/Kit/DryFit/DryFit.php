@@ -41,6 +41,7 @@ final readonly class DryFit
             ...$cover->all(),
             ...ThinEdgeCheck::all($assembly, $building, $massing),
             ...DressCheck::all($assembly, $massing),
+            ...HeldCheck::all($assembly, $massing),
             ...StackCheck::all($assembly, $massing),
             ...(new MeasureCheck($assembly))->all(),
         ];

@@ -7,6 +7,7 @@ namespace Tests\Core\Trim;
 use Chartula\Core\Derivation;
 use Chartula\Core\Kit\DryFit\Assembly;
 use Chartula\Core\Kit\DryFit\DryFit;
+use Chartula\Core\Kit\DryFit\Finding;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use Chartula\Core\Problem\Problem;
@@ -99,7 +100,8 @@ final class RebateTest extends TestCase
             $document = BuildingGenerator::with($document, 'methods.wall', $one);
         }
         $derived = Kits::of($document);
-        self::assertSame([], $derived->dryFit->findings);
+        $floats = array_map(static fn (Finding $f): string => $f->code, $derived->dryFit->findings);
+        self::assertSame($isOneLayer ? ['filling.floats'] : [], $floats);
         $found = array_values(array_filter($derived->checks, static fn (Check $c): bool => str_starts_with($c->code, 'rebate.')));
         self::assertSame([[$code, 'main.front.w']], array_map(static fn (Check $c): array => [$c->code, $c->at], $found));
         self::assertStringContainsString($words, $found[0]->text);
@@ -111,6 +113,47 @@ final class RebateTest extends TestCase
         yield 'one layer' => [[], 'rebate.no-room', 'one layer', true];
         yield 'hardly wider than the play' => [['rebate' => '0.3mm'], 'rebate.slight', 'by 0.10 mm only'];
         yield 'set back further than the face is thick' => [['reveal' => '0.9mm'], 'rebate.depth', '0.50 mm back'];
+    }
+
+    /** A rebate of 0.15 where paper of 0.1 turns in leaves a frame that goes in with 0.1 to spare nothing to lean on. */
+    public function testOneThatHoldsNothingIsFound(): void
+    {
+        $codes = static fn (Derivation $d): array => array_map(static fn (Finding $f): string => $f->code, $d->dryFit->findings);
+        self::assertSame(['filling.floats'], $codes(Kits::of(self::withWindow(['rebate' => '0.15mm'], 'brick-stretcher'))));
+        self::assertSame([], $codes(Kits::of(self::withWindow(['rebate' => '0.35mm'], 'brick-stretcher'))));
+    }
+
+    /** A building may want whatever stands in its openings held: kinds that say nothing have a rebate of 1 mm then. */
+    public function testABuildingMayWantThemAllHeld(): void
+    {
+        $document = self::withWindow(['rebate' => null], 'bare');
+        $held = BuildingGenerator::with($document, 'methods.trim', (object) ['held' => 'rebates']);
+        $derived = Kits::of($held);
+        self::assertSame([], $derived->dryFit->findings);
+        self::assertEqualsWithDelta([12.0, 20.0, 14.0, 22.0], [...self::hole($derived, 'face'), ...self::hole($derived, 'core')], 1e-9);
+        $glued = Kits::of($document);
+        self::assertEqualsWithDelta([12.0, 20.0], self::hole($glued, 'core'), 1e-9);
+        // What only glue holds is said, once for all.
+        $isGlue = static fn (Check $c): bool => $c->code === 'held.glue';
+        $said = static fn (Derivation $d): array => array_values(array_filter($d->checks, $isGlue));
+        self::assertStringStartsWith('Glue at its edges alone holds the w.', $said($glued)[0]->text ?? '');
+        self::assertSame([], $said($derived));
+    }
+
+    /** The document wants a window there: a kit without its frame is not believed, whatever it says of itself. */
+    public function testAnOpeningThatNothingStandsInIsFound(): void
+    {
+        $derived = Kits::of(self::withWindow([], 'bare'));
+        /** @var array{parts: list<array{id: string}>, joints: list<array{a: array{part: string}, b: array{part: string}}>} $kit */
+        $kit = Kits::serialised($derived);
+        $isGone = static fn (string $id): bool => in_array($id, ['main.front.frame.w', 'main.front.glazing.w'], true);
+        $kit['parts'] = array_values(array_filter($kit['parts'], static fn (array $p): bool => ! $isGone($p['id'])));
+        $kit['joints'] = array_values(array_filter(
+            $kit['joints'],
+            static fn (array $j): bool => ! $isGone($j['a']['part']) && ! $isGone($j['b']['part']),
+        ));
+        $report = DryFit::of(Assembly::of($kit), $derived->described);
+        self::assertContains('filling.missing', array_map(static fn (Finding $f): string => $f->code, $report->findings));
     }
 
     /**
@@ -203,7 +246,7 @@ final class RebateTest extends TestCase
     {
         $random = new Randomizer(new Mt19937($seed));
         $document = (new HouseGenerator($seed))->document();
-        $rebate = ['25mm', '2 1/4in', '65mm', '4 1/2in'][$random->getInt(0, 3)];
+        $rebate = ['95mm', '2 1/4in', '65mm', '4 1/2in'][$random->getInt(0, 3)];
         $papered = json_decode(str_replace('"edge":', '"finish":"brick-flemish","edge":', (string) json_encode($document)));
         assert($papered instanceof stdClass);
 
@@ -261,7 +304,7 @@ final class RebateTest extends TestCase
                 (object) ['id' => 'core', 'stock' => 'greyboard-2', 'role' => 'core'],
             ],
             'methods.skin' => (object) ['opening' => 'folded', 'flap' => '4mm'],
-            'styles' => (object) ['w' => (object) $style],
+            'styles' => (object) ['w' => (object) array_filter($style, static fn (mixed $v): bool => $v !== null)],
             'blocks.0.walls' => [(object) ['edge' => 'front', 'finish' => $finish, 'openings' => [
                 (object) ['id' => 'w', 'style' => 'w', 'from' => $from, 'sill' => $sill],
             ]]],

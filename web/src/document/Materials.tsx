@@ -50,6 +50,16 @@ export function Materials() {
           onChange={(next) => set(path, next)}
         />
       ))}
+      <SelectField
+        label="frames and leaves are held"
+        path="methods.trim.held"
+        value={textAt(state.document, 'methods.trim.held') || 'said'}
+        choices={[
+          ['said', 'as their kinds say'],
+          ['rebates', 'in rebates of 1 mm'],
+        ]}
+        onChange={(next) => set('methods.trim.held', next)}
+      />
       <h3 className="mt-3">Thickness as measured</h3>
       <p className="quiet mb-1">Best from a pile of ten. Every corner depends on it.</p>
       {[...shelf, ...unsound(state.document.stock, shelf)]

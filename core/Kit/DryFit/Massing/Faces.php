@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Feature\Feature;
+use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\HeadShape;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
@@ -139,10 +140,13 @@ final readonly class Faces
         $along = $to->minus($from)->times(1.0 / $from->distanceTo($to));
         $isPapered = $building->papers($wall);
         $isShorter = in_array($edge, $mass->changed, true);
-        $openings = [];
+        $openings = $filled = [];
         foreach ($wall->openings as $opening) {
             for ($i = 0; $i < $opening->count; $i++) {
                 $ring = $this->opening($mass, [$wall, $opening, $i], [$from, $along]);
+                array_push($filled, ...$isShorter || $opening->style->filling() === Filling::Nothing ? [] : [
+                    [$ring, $building->methods->rebateMm($opening->style, $building->scale)],
+                ]);
                 $openings[] = $isShorter ? self::perhaps($ring, $opening->style->w->mm / $building->scale->ratio) : $ring;
             }
         }
@@ -158,6 +162,7 @@ final readonly class Faces
             $isShorter ? [] : $openings,
             $isPapered ? $building->methods->paper->thickness_mm : 0.0,
             $isShorter ? $openings : [],
+            $filled,
             Massing::thickness($building, $wall),
             $wall->isLeftOut() ? 0.0 : $building->methods->stacks[$wall->stack]->layers[0]->thickness_mm,
             [$this->corner($mass, $corners[0], $wall), $this->corner($mass, $corners[1], $wall)],
