@@ -60,6 +60,11 @@ final readonly class FillingReader
             return null;
         }
         $panels = $said->counts('panels');
+        $slides = $said->oneOf('slides', ['left', 'right', 'apart']);
+        $angle = $said->number('open') ?? 0.0;
+        if ($angle > 0.0 && ($slides !== null || $said->flag('double') || $this->kind !== OpeningKind::Door)) {
+            $said->at('open')?->fault('leaf.hung');
+        }
         $from = $said->real('glazed');
         $kind = $said->text('kind');
 
@@ -69,7 +74,7 @@ final readonly class FillingReader
             $said->real('board') ?? $rail, count($panels) === 2 ? [$panels[0], $panels[1]] : [1, 1], $rail, $said->flag('double'),
             $from === null ? null : new UpperPanes($from, $rail, $panes[0], $panes[1], $bar),
             $said->real('split'), $said->text('hinge') === 'right' ? 'right' : 'left', $said->text('handle') ?? 'none',
-            $said->flag('letters'),
+            $said->flag('letters'), $angle, $slides, ($said->number('slid') ?? 0.0) / 100.0,
         );
     }
 

@@ -36,6 +36,9 @@ final readonly class Leaf
      * @param  'left'|'right'  $hinge  on which side a single leaf hangs, as seen from outside
      * @param  string  $handle  none, knob, lever or ring
      * @param  bool  $hasLetterPlate  a slot for letters
+     * @param  float  $angle  by how much it stands open outwards, degrees; 0 where it is shut
+     * @param  ?('left'|'right'|'apart')  $slides  where it goes before its wall, or both halves of it; null where it is hung
+     * @param  float  $slid  how far it has gone, from 0 to 1
      */
     public function __construct(
         public string $kind,
@@ -48,7 +51,25 @@ final readonly class Leaf
         public string $hinge = 'left',
         public string $handle = 'none',
         public bool $hasLetterPlate = false,
+        public float $angle = 0.0,
+        public ?string $slides = null,
+        public float $slid = 0.0,
     ) {
+    }
+
+    /** Whether it closes its opening, within that. */
+    public function isShut(): bool
+    {
+        return $this->angle <= 0.0 && $this->slides === null;
+    }
+
+    /** The same as one of two. */
+    public function single(): self
+    {
+        return new self(
+            $this->kind, $this->board, $this->panels, $this->rail, false, $this->glazed, $this->split, $this->hinge, $this->handle,
+            $this->hasLetterPlate, $this->angle, $this->slides, $this->slid,
+        );
     }
 
     /** As a frame would be divided, a light for each leaf. */

@@ -52,7 +52,8 @@ final readonly class Methods
     public function rebateMm(Style $style, Scale $scale): float
     {
         return match (true) {
-            $style->filling() === Filling::Nothing => 0.0,
+            // What opens outwards cannot lean against anything there.
+            ! $style->isShut() => 0.0,
             $style->rebate !== null => $scale->modelMm($style->rebate),
             $this->holdsInRebates => self::REBATE_MM,
             default => 0.0,

@@ -62,6 +62,18 @@ final readonly class Style
         };
     }
 
+    /** Whether anything stands in it: what slides before its wall does not. */
+    public function isFilled(): bool
+    {
+        return $this->filling() !== Filling::Nothing && $this->leaf?->slides === null;
+    }
+
+    /** Whether it is closed, so that something stands in all of it. */
+    public function isShut(): bool
+    {
+        return $this->isFilled() && $this->leaf?->isShut() !== false;
+    }
+
     /** How many cards lie behind each other in it. */
     public function cards(): int
     {

@@ -17,6 +17,7 @@ use Chartula\Core\Field\FlagType;
 use Chartula\Core\Field\GroupType;
 use Chartula\Core\Field\KindListType;
 use Chartula\Core\Field\LengthType;
+use Chartula\Core\Field\NumberType;
 use Chartula\Core\Field\PairType;
 use Chartula\Core\Field\Said;
 use Chartula\Core\Field\Sign;
@@ -151,6 +152,12 @@ final readonly class StyleFields
                 'none' => 'none', 'knob' => 'a knob', 'lever' => 'a lever', 'ring' => 'a ring',
             ]), 'none')->under($more)->saying('on the outside; a door that is never opened from there has none'),
             Field::optional('letters', 'a letter plate', new FlagType, false)->under($more),
+            Field::optional('open', 'stands open by', NumberType::degrees(0.0, 90.0), 0)->under($more)
+                ->saying('outwards, of a single leaf that is hung'),
+            Field::optional('slides', 'slides before the wall', ChoiceType::of([
+                'left' => 'to the left', 'right' => 'to the right', 'apart' => 'in two halves, apart',
+            ]))->meaning('not')->under($more),
+            Field::optional('slid', 'and is open by', NumberType::percent(), 0)->under($more),
         );
     }
 

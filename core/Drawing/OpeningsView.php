@@ -44,7 +44,9 @@ final readonly class OpeningsView
         $described = $opening->opening;
         $style = $described->style;
         $scale = $this->building->scale;
-        $panes = $this->panes->glass($opening);
+        // What stands open is not in it.
+        $isShut = $style->isShut();
+        $panes = $isShut ? $this->panes->glass($opening) : [];
         $rise = $style->riseMm();
         $placed = static fn (Ring $r): array => $r->moved($opening->left, $opening->sill)->toArray();
 
@@ -57,7 +59,7 @@ final readonly class OpeningsView
             'rise' => $rise === null ? null : Size::ofReal(RealLength::ofMillimetres($rise), $scale),
             'pitch' => $described->pitch === null ? null : Size::ofReal($described->pitch, $scale),
             'ring' => $opening->ring()->toArray(),
-            'panes' => array_map($placed, $panes), 'panels' => array_map($placed, $this->panes->panels($opening)),
+            'panes' => array_map($placed, $panes), 'panels' => array_map($placed, $isShut ? $this->panes->panels($opening) : []),
         ];
     }
 

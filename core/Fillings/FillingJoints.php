@@ -20,6 +20,8 @@ use Chartula\Core\Shell\WallSpan;
 /** How a frame or a leaf meets its wall: clear of those round it, and against those before a rebate. docs/formulas.md#frame */
 final readonly class FillingJoints
 {
+    private const LEAST_MM2 = 0.5;
+
     public function __construct(private Walls $walls, private WallSpan $span, private Part $panel)
     {
     }
@@ -83,15 +85,44 @@ final readonly class FillingJoints
         return $joints;
     }
 
+    /**
+     * How what slides lies before its wall, wherever that is.
+     *
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @param  float  $off  the paper between
+     * @return list<Joint>
+     */
+    public function before(array $forms, float $off): array
+    {
+        $joints = [];
+        foreach (array_keys($forms) as $copy) {
+            foreach ($this->walls->pieces($this->span, 0) as $piece) {
+                $shared = $this->shared($copy, $piece->part, 'outside');
+                array_push($joints, ...$shared < self::LEAST_MM2 ? [] : [new Joint(
+                    JointKind::Lap, Ref::inside($this->panel->id, $copy), Ref::outside($piece->part->id), $this->panel->corners($copy),
+                    gap_mm: $off, why: 'slides before the wall', contact_mm2: $shared,
+                )]);
+            }
+        }
+
+        return $joints;
+    }
+
     /** The area over which a panel lies on the card before it, mm². */
     private function leaning(int $copy, WallPiece $piece): float
     {
-        [$from, $to] = [$this->panel->placements[$copy], $piece->part->placements[0]];
+        return $this->shared($copy, $piece->part, 'inside');
+    }
+
+    /** @param  'inside'|'outside'  $face */
+    private function shared(int $copy, Part $wall, string $face): float
+    {
+        [$from, $to] = [$this->panel->placements[$copy], $wall->placements[0]];
         $there = static fn (Vec2 $p): Vec2 => $to->project($from->at($p));
         $drawn = static fn (Ring $ring): Ring => new Ring(array_map($there, $ring->points));
         $its = new Region($drawn($this->panel->outline->ring), array_map($drawn, $this->panel->holes));
 
-        return Clip::sharedArea($its, $piece->part->face('inside'));
+        return Clip::sharedArea($its, $wall->face($face));
     }
 
     /** @return list<Joint> */

@@ -20,6 +20,7 @@ use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
 use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
+use Chartula\Core\Shell\OpeningCut;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 use LogicException;
@@ -109,31 +110,39 @@ final readonly class FillingParts
     /** @param  non-empty-list<OpeningForm>  $forms  that are alike */
     private function filling(array $forms): PartSet
     {
+        $stance = Stance::of($this->building, $this->span->form, $forms[0]->opening->style->leaf);
+        $forms = $stance->filled($forms, $this->building->scale->ratio);
+        $in = new Fitted($this->building, $forms[0], $stance->isFitted() ? $this->span->cut($forms[0]->opening) : OpeningCut::none());
+        $sheets = FillingSheets::of($in, $this->panes, $this->span);
+        $thickness = array_sum(array_map(static fn (Sheet $s): float => $s->thickness, $sheets));
+        $front = $depth = $stance->depth($this->span->cut($forms[0]->opening)->depth, $thickness);
         [$parts, $joints, $before] = [[], [], null];
-        $in = new Fitted($this->building, $forms[0], $this->span->cut($forms[0]->opening));
-        $depth = $in->cut->depth;
-        foreach (FillingSheets::of($in, $this->panes, $this->span) as $sheet) {
-            $part = $this->part($sheet, $forms, $depth);
+        foreach ($sheets as $sheet) {
+            $part = $this->part($sheet, $forms[0], array_map(
+                static fn (OpeningForm $form): Frame => $stance->frame($form, $front, $depth),
+                $forms,
+            ));
             $meets = new FillingJoints($this->walls, $this->span, $part);
             array_push($joints, ...$before === null ? [] : $this->laps($before, $part, $sheet->why));
-            array_push($joints, ...$sheet->isFitted ? $meets->clearances($forms) : []);
-            array_push($joints, ...$before === null ? $meets->stops($forms) : []);
+            array_push($joints, ...$sheet->isFitted && $stance->isFitted() ? $meets->clearances($forms) : []);
+            array_push($joints, ...$before === null && $stance->isFitted() ? $meets->stops($forms) : []);
             $parts[] = $before = $part;
             $depth += $sheet->thickness;
         }
 
-        return new PartSet($parts, $joints);
+        $on = $stance->slides() ? (new FillingJoints($this->walls, $this->span, $before))->before($forms, -$depth) : [];
+
+        return new PartSet($parts, [...$joints, ...$on]);
     }
 
-    /** @param  non-empty-list<OpeningForm>  $forms */
-    private function part(Sheet $sheet, array $forms, float $depth): Part
+    /** @param  non-empty-list<Frame>  $frames */
+    private function part(Sheet $sheet, OpeningForm $form, array $frames): Part
     {
-        [$block, $wall, $opening] = [$this->span->block->id, $this->span->name(), $forms[0]->id];
+        [$block, $wall, $opening] = [$this->span->block->id, $this->span->name(), $form->id];
 
         return Part::of(
             new PartName("$block.$wall.$sheet->layer.$opening", $block, $wall, $sheet->layer, $opening),
-            $sheet->letter, $sheet->words, $sheet->group, $sheet->stock, $sheet->thickness, $sheet->outline,
-            array_map(fn (OpeningForm $o): Frame => $this->span->form->frame->moved($o->left, $o->sill, -$depth), $forms),
+            $sheet->letter, $sheet->words, $sheet->group, $sheet->stock, $sheet->thickness, $sheet->outline, $frames,
             $sheet->workings, $sheet->holes, marks: $sheet->marks, art: $sheet->art,
         );
     }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Panes;
 use Chartula\Core\Fillings\FillingParts;
 use Chartula\Core\Fillings\PaneHoles;
 use Chartula\Core\Fillings\PaneLayout;
+use Chartula\Core\Fillings\Stance;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
@@ -34,7 +36,30 @@ final readonly class FillingChecks
     {
         $self = new self($building, $span, $opening);
 
-        return array_values(array_filter([$self->bars(), $self->stiles(), $self->tracery(), $self->rebate()]));
+        return array_values(array_filter([$self->bars(), $self->stiles(), $self->tracery(), $self->rebate(), $self->open()]));
+    }
+
+    /** What stands open shows what is behind it, and what slides needs wall to go before. */
+    private function open(): ?Check
+    {
+        $leaf = $this->opening->opening->style->leaf;
+        if ($leaf === null || $this->opening->opening->style->isShut() || $this->opening->opening->style->filling() !== Filling::Leaf) {
+            return null;
+        }
+        $over = 0.0;
+        foreach (Stance::of($this->building, $this->span->form, $leaf)->filled([$this->opening], $this->building->scale->ratio) as $form) {
+            $over = $leaf->slides === null ? 0.0 : max($over, -$form->left, $form->right() - $this->span->form->length->mm);
+        }
+
+        return match (true) {
+            $over > Tolerance::FIGURE => $this->check('door.past-wall', Check::WARN, sprintf(
+                'Its leaf slides %s past the end of the wall. Let it go the other way, open it less, or move it along.',
+                LengthFormat::millimetres($over),
+            ), $over),
+            $leaf->angle > 0.0 || $leaf->slid > 0.0 => $this->check('door.open', Check::NOTE,
+                'It stands open and shows what is behind: colour the edges of its wall, lay a floor, and keep it dark with black paper, or build the inside.'),
+            default => null,
+        };
     }
 
     /** @return list<Check> one for all that nothing but glue holds */
@@ -44,7 +69,7 @@ final readonly class FillingChecks
         foreach ($walls->spans() as $span) {
             foreach ($span->isBuilt() && count($span->stack->layers) > 1 ? $span->form->openings : [] as $form) {
                 $style = $form->opening->style;
-                $isGlued = $style->cards() > 0 && $building->methods->rebateMm($style, $building->scale) <= 0.0;
+                $isGlued = $style->isShut() && $building->methods->rebateMm($style, $building->scale) <= 0.0;
                 $kinds += $isGlued ? [$style->name => $span->block->id] : [];
             }
         }

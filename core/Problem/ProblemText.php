@@ -86,6 +86,7 @@ final readonly class ProblemText
         'thing.no-plot' => 'there is no plot for it to stand on; describe the plot first',
         'thing.no-track' => 'there is no track “{given}” on the plot',
         'frame.not-deep' => 'only a sash has a half that can be set back: say that it is one, of two panes up at the least, with its bars cut, in one light without a transom',
+        'leaf.hung' => 'only the single leaf of a door that is hung stands open by so much; let it slide, or take one of the two out',
         'leaf.split' => 'the door is {height} high; it must be parted below that',
         'glass.leads' => 'this would be of {given} leads; {limit} is the most. Put them farther apart',
         'tracery.foils' => 'a circle has no {given} foils: three at the least, or 0 for a plain one',

@@ -72,6 +72,9 @@ final readonly class OpeningCut
     public static function takes(Building $building, Opening $opening): float
     {
         $style = $opening->style;
+        if (! $style->isFilled()) {
+            return 0.0;
+        }
 
         return $style->cards() * self::frameThickness($building)
             + ($style->isGlazed() ? $building->methods->glazing->thickness_mm : 0.0)

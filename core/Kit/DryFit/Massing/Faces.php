@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Kit\DryFit\Massing;
 
 use Chartula\Core\Building\Feature\Feature;
-use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\HeadShape;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Wall;
@@ -144,7 +143,7 @@ final readonly class Faces
         foreach ($wall->openings as $opening) {
             for ($i = 0; $i < $opening->count; $i++) {
                 $ring = $this->opening($mass, [$wall, $opening, $i], [$from, $along]);
-                array_push($filled, ...$isShorter || $opening->style->filling() === Filling::Nothing ? [] : [
+                array_push($filled, ...$isShorter || ! $opening->style->isShut() ? [] : [
                     [$ring, $building->methods->rebateMm($opening->style, $building->scale)],
                 ]);
                 $openings[] = $isShorter ? self::perhaps($ring, $opening->style->w->mm / $building->scale->ratio) : $ring;

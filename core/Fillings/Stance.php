@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Chartula\Core\Fillings;
+
+use Chartula\Core\Building\Building;
+use Chartula\Core\Building\HeadShape;
+use Chartula\Core\Building\Leaf;
+use Chartula\Core\Form\OpeningForm;
+use Chartula\Core\Form\OpeningShape;
+use Chartula\Core\Form\WallForm;
+use Chartula\Core\Geometry\Frame;
+use Chartula\Core\Geometry\Vec3;
+use Chartula\Core\Measure\RealLength;
+
+/** How what fills an opening stands: within it, turned out of it about one of its sides, or before its wall. docs/formulas.md#leaves */
+final readonly class Stance
+{
+    /** What slides is larger than its opening by so much at both sides and at the top, real millimetres. */
+    private const LAP_MM = 76.2;
+
+    /** And so far off the ground. */
+    private const OFF_MM = 25.4;
+
+    private function __construct(private WallForm $wall, private ?Leaf $leaf, private float $paper)
+    {
+    }
+
+    public static function of(Building $building, WallForm $wall, ?Leaf $leaf): self
+    {
+        return new self($wall, $leaf, $wall->isPapered ? $building->methods->paper->thickness_mm : 0.0);
+    }
+
+    public function isFitted(): bool
+    {
+        return $this->leaf?->isShut() !== false;
+    }
+
+    public function slides(): bool
+    {
+        return $this->leaf?->slides !== null;
+    }
+
+    /**
+     * What is filled: of what slides the openings that its leaves would just close, where those are now.
+     *
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @return non-empty-list<OpeningForm>
+     */
+    public function filled(array $forms, float $ratio): array
+    {
+        $leaf = $this->leaf;
+        if ($leaf === null || $leaf->slides === null) {
+            return $forms;
+        }
+        $moved = [];
+        foreach ($forms as $form) {
+            $isApart = $leaf->slides === 'apart';
+            [$lap, $off] = [self::LAP_MM / $ratio, self::OFF_MM / $ratio];
+            $wide = $form->shape->width + 2.0 * $lap;
+            $width = $isApart ? $wide / 2.0 : $wide;
+            $shape = OpeningShape::of($width, $form->shape->height + $lap - $off, null);
+            $opening = $form->opening->with(style: $form->opening->style->with(
+                leaf: $isApart ? $leaf->single() : $leaf, head: HeadShape::Flat,
+                w: RealLength::ofMillimetres($shape->width * $ratio), h: RealLength::ofMillimetres($shape->height * $ratio),
+            ));
+            foreach ($isApart ? [0.0, $width] : [0.0] as $n => $from) {
+                $way = $leaf->slides === 'left' || ($isApart && $n === 0) ? -1.0 : 1.0;
+                $left = $form->left - $lap + $from + $way * $leaf->slid * $width;
+                $moved[] = new OpeningForm($form->id, $opening, $form->copy, $left, $form->sill + $off, $shape, -INF);
+            }
+        }
+
+        return $moved;
+    }
+
+    /** @param  float  $thickness  of all sheets together */
+    public function depth(float $inOpening, float $thickness): float
+    {
+        return $this->slides() ? -$this->paper - $thickness : $inOpening;
+    }
+
+    /**
+     * Of a sheet, in the opening's own frame.
+     *
+     * @param  float  $front  how deep the foremost sheet stands
+     * @param  float  $depth  and this one
+     */
+    public function frame(OpeningForm $form, float $front, float $depth): Frame
+    {
+        $leaf = $this->leaf;
+        $frame = $this->wall->frame->moved($form->left, $form->sill, -$depth);
+        if ($leaf === null || $leaf->angle <= 0.0) {
+            return $frame;
+        }
+        [$play, $width] = [FillingParts::CLEARANCE_MM, $form->shape->width];
+        $isLeft = $leaf->hinge === 'left';
+        $turn = deg2rad($leaf->angle) * ($isLeft ? 1.0 : -1.0);
+        $normal = $this->wall->frame->normal;
+        $way = $this->wall->frame->x->times(cos($turn))->plus($normal->times(sin($turn)));
+        // It turns about the front edge of its side in the opening's clearance.
+        $pin = $this->wall->frame->moved($form->left, $form->sill, -$front)->point($isLeft ? $play : $width - $play, 0.0);
+        $out = $way->cross(new Vec3(0.0, 0.0, 1.0));
+        $origin = $pin->minus($way->times($isLeft ? $play : $width - $play))->minus($out->times($depth - $front));
+
+        return new Frame($origin, $way, $this->wall->frame->y);
+    }
+}
