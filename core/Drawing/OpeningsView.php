@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Chartula\Core\Drawing;
 
 use Chartula\Core\Building\Building;
+use Chartula\Core\Fillings\FillingParts;
 use Chartula\Core\Fillings\PaneHoles;
+use Chartula\Core\Fillings\Stance;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\OpeningNames;
 use Chartula\Core\Geometry\Ring;
@@ -59,8 +61,21 @@ final readonly class OpeningsView
             'rise' => $rise === null ? null : Size::ofReal(RealLength::ofMillimetres($rise), $scale),
             'pitch' => $described->pitch === null ? null : Size::ofReal($described->pitch, $scale),
             'ring' => $opening->ring()->toArray(),
+            'stands_open' => ! $isShut && $style->leaf !== null,
+            'leaves' => self::leaves($opening, $scale->ratio),
             'panes' => array_map($placed, $panes), 'panels' => array_map($placed, $isShut ? $this->panes->panels($opening) : []),
         ];
+    }
+
+    /** @return list<list<array{float, float}>> what slides before its wall, where it is */
+    private static function leaves(OpeningForm $opening, float $ratio): array
+    {
+        $leaf = $opening->opening->style->leaf;
+
+        return $leaf?->slides === null ? [] : array_map(
+            static fn (OpeningForm $form): array => $form->ring(-FillingParts::CLEARANCE_MM)->toArray(),
+            Stance::filled($leaf, [$opening], $ratio),
+        );
     }
 
     /**

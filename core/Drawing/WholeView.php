@@ -10,6 +10,7 @@ use Chartula\Core\Building\Wall;
 use Chartula\Core\Drawing\Guide\Leaf;
 use Chartula\Core\Drawing\Guide\Painter;
 use Chartula\Core\Fillings\PaneHoles;
+use Chartula\Core\Fillings\Stance;
 use Chartula\Core\Form\Claims\Seen;
 use Chartula\Core\Form\Claims\Shows;
 use Chartula\Core\Form\Facet;
@@ -153,8 +154,13 @@ final readonly class WholeView
                 continue;
             }
             $one = ['wall' => $key, 'opening' => $opening->id, 'finish' => '', 'colour' => null];
-            $shapes[] = ['kind' => $opening->opening->style->kind->value, 'region' => $on($opening->ring())] + $one;
-            foreach ($holes->glass($opening) as $pane) {
+            $style = $opening->opening->style;
+            $shapes[] = ['kind' => $style->isShut() ? $style->kind->value : 'open', 'region' => $on($opening->ring())] + $one;
+            $away = $style->leaf?->slides === null ? [] : Stance::filled($style->leaf, [$opening], $this->building->scale->ratio);
+            foreach ($away as $leaf) {
+                $shapes[] = ['kind' => 'door', 'region' => $on($leaf->ring())] + $one;
+            }
+            foreach (! $style->isShut() ? [] : $holes->glass($opening) as $pane) {
                 $shapes[] = ['kind' => 'pane', 'region' => $on($pane->moved($opening->left, $opening->sill))] + $one;
             }
         }

@@ -111,7 +111,7 @@ final readonly class FillingParts
     private function filling(array $forms): PartSet
     {
         $stance = Stance::of($this->building, $this->span->form, $forms[0]->opening->style->leaf);
-        $forms = $stance->filled($forms, $this->building->scale->ratio);
+        $forms = Stance::filled($forms[0]->opening->style->leaf, $forms, $this->building->scale->ratio);
         $in = new Fitted($this->building, $forms[0], $stance->isFitted() ? $this->span->cut($forms[0]->opening) : OpeningCut::none());
         $sheets = FillingSheets::of($in, $this->panes, $this->span);
         $thickness = array_sum(array_map(static fn (Sheet $s): float => $s->thickness, $sheets));

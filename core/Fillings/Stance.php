@@ -48,9 +48,8 @@ final readonly class Stance
      * @param  non-empty-list<OpeningForm>  $forms
      * @return non-empty-list<OpeningForm>
      */
-    public function filled(array $forms, float $ratio): array
+    public static function filled(?Leaf $leaf, array $forms, float $ratio): array
     {
-        $leaf = $this->leaf;
         if ($leaf === null || $leaf->slides === null) {
             return $forms;
         }

@@ -47,7 +47,7 @@ final readonly class FillingChecks
             return null;
         }
         $over = 0.0;
-        foreach (Stance::of($this->building, $this->span->form, $leaf)->filled([$this->opening], $this->building->scale->ratio) as $form) {
+        foreach (Stance::filled($leaf, [$this->opening], $this->building->scale->ratio) as $form) {
             $over = $leaf->slides === null ? 0.0 : max($over, -$form->left, $form->right() - $this->span->form->length->mm);
         }
 

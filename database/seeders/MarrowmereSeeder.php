@@ -15,7 +15,7 @@ use RuntimeException;
 /** The Marrowmere branch, an imaginary light railway to a salt-marsh harbour. */
 final readonly class MarrowmereSeeder
 {
-    private const BUILDINGS = ['harbour-office', 'weigh-office', 'creamery', 'ropewalk-row', 'halt'];
+    private const BUILDINGS = ['boat-shed', 'mission-room', 'harbour-office', 'weigh-office', 'creamery', 'ropewalk-row', 'halt'];
 
     public function __construct(private CreateBuilding $create, private KeepPicture $pictures)
     {

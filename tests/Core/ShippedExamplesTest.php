@@ -33,5 +33,7 @@ final class ShippedExamplesTest extends TestCase
         yield 'Ropewalk Row' => ['ropewalk-row', 2];
         yield 'halt' => ['halt', 0];
         yield 'harbour office' => ['harbour-office', 1];
+        yield 'mission room' => ['mission-room', 0];
+        yield 'boat shed' => ['boat-shed', 0];
     }
 }

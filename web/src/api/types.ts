@@ -751,6 +751,11 @@ export interface Opening {
    * What a person calls it on its wall.
    */
   called: string;
+  /**
+   * What slides before its wall, where it is.
+   */
+  leaves: Point[][];
+  stands_open: boolean;
 }
 export interface ChainLink {
   from: number;

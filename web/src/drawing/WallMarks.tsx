@@ -31,10 +31,13 @@ export function OpeningMark({
     >
       <path
         d={pathOf(opening.ring)}
-        fill={opening.clashes ? 'var(--clash-wash)' : opening.kind === 'door' ? 'var(--door)' : 'var(--sheet)'}
+        fill={fillOf(opening)}
         stroke={opening.clashes ? 'var(--signal)' : isChosen ? 'var(--brick)' : 'var(--ink)'}
         strokeWidth={(isChosen ? 3 : 1.2) * perPx}
       />
+      {opening.leaves.map((leaf, i) => (
+        <path key={i} d={pathOf(leaf)} fill="var(--door)" stroke="var(--slate)" strokeWidth={perPx} />
+      ))}
       {opening.panes.map((pane, i) => (
         <path key={i} d={pathOf(pane)} fill="var(--pane)" stroke="var(--slate)" strokeWidth={perPx} />
       ))}
@@ -53,6 +56,12 @@ export function OpeningMark({
       )}
     </g>
   );
+}
+
+function fillOf({ clashes, stands_open, kind }: Opening): string {
+  if (clashes) return 'var(--clash-wash)';
+  if (stands_open) return 'var(--slate)';
+  return kind === 'door' ? 'var(--door)' : 'var(--sheet)';
 }
 
 /** What a thing takes of the wall, as it stands or as far as it has been pulled. */

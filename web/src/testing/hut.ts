@@ -37,6 +37,8 @@ export const openingAt = (key: string, left: number): Opening => ({
   ],
   panes: [],
   panels: [],
+  leaves: [],
+  stands_open: false,
   clashes: false,
 });
 
