@@ -28,6 +28,9 @@ final readonly class OpeningChecks
     /** Less than such a part of an opening is not covered. */
     private const COVERED = 0.02;
 
+    /** What stands nearer than this to being over another is meant to. */
+    private const ALIGNED_MM = 3.0;
+
     private const GREATEST_SILL = 0.75;
 
     /** Sills higher up look out from another floor: 7 ft 6 in. */
@@ -53,10 +56,29 @@ final readonly class OpeningChecks
                     array_push($checks, ...$isKnown ? [] : [$check]);
                 }
             }
-            array_push($checks, ...self::covered($building, $walls->form, $span));
+            array_push($checks, ...self::covered($building, $walls->form, $span), ...self::outOfLine($building, $span));
         }
 
         return [...$checks, ...FillingChecks::glued($building, $walls)];
+    }
+
+    /** @return list<Check> openings that stand nearly over another, and were probably meant to */
+    private static function outOfLine(Building $building, WallSpan $span): array
+    {
+        $checks = [];
+        foreach ($span->form->openings as $upper) {
+            foreach ($upper->copy === 0 ? $span->form->openings : [] as $lower) {
+                $off = ($upper->left + $upper->right() - $lower->left - $lower->right()) / 2.0;
+                if ($lower->top() < $upper->sill && abs($off) > Tolerance::MEET && abs($off) < self::ALIGNED_MM) {
+                    $checks[] = (new self($building, $span, $upper))->check('opening.out-of-line', Check::NOTE, sprintf(
+                        'It stands %s to the %s of the %s below it. Is that meant?',
+                        LengthFormat::millimetres(abs($off)), $off > 0.0 ? 'right' : 'left', $lower->opening->style->name,
+                    ), $off);
+                }
+            }
+        }
+
+        return $checks;
     }
 
     /** @return list<Check> openings that another block stands in front of */

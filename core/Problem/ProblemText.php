@@ -239,6 +239,7 @@ final readonly class ProblemText
         'edit.wall-goes' => 'the wall “{wall}” would go, with what stands in it ({count}); copy that to another wall or remove it first',
         'edit.kind-in-use' => '{count} in the walls are of the kind “{given}”; give them another kind first',
         'edit.too-few-openings' => 'the {wall} wall has not {wanted} openings for it to go over; add them first',
+        'edit.nothing-above' => 'nothing stands above or below it in the {wall} wall',
         'edit.no-such' => 'there is nothing at “{given}” any more; it may have been removed meanwhile',
         // plotter files
         'plotter.unknown' => '“{given}” is not a command a knife can follow; known are IN, CO, SP, PA, PU and PD',

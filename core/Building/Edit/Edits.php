@@ -24,7 +24,8 @@ final readonly class Edits
     public const MOST = 200;
 
     private const OPS = [
-        'set', 'move-opening', 'add-opening', 'add-row', 'copy-opening', 'repeat-opening', 'remove-opening', 'break-row', 'stand-row',
+        'set', 'move-opening', 'place-opening', 'add-opening', 'add-row', 'copy-opening', 'repeat-opening', 'remove-opening',
+        'break-row', 'stand-row',
         ...BlockEdit::OPS,
         ...PlotEdit::OPS,
         ...KindEdit::OPS,

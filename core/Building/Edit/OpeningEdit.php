@@ -53,6 +53,7 @@ final readonly class OpeningEdit
             'repeat-opening' => $self->repeat(),
             'remove-opening' => $self->remove(),
             'break-row', 'stand-row' => $self->find(),
+            'place-opening' => $self->place(),
             default => $self->move(),
         };
     }
@@ -85,6 +86,15 @@ final readonly class OpeningEdit
         }
 
         return null;
+    }
+
+    private function place(): void
+    {
+        $this->edit->isObject(['op', 'wall', 'id', 'how']);
+        $opening = $this->find();
+        if ($opening !== null) {
+            PlaceEdit::apply($this->on, $opening, $this->edit);
+        }
     }
 
     private function move(): void

@@ -19,6 +19,12 @@ export type Edit =
       value: Json;
     }
   | {
+      op: 'place-opening';
+      wall: string;
+      id: string;
+      how: 'over' | 'spaces' | 'bricks';
+    }
+  | {
       op: 'move-opening';
       wall: string;
       id: string;

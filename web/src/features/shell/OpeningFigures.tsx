@@ -1,3 +1,4 @@
+import Button from 'react-bootstrap/Button';
 import type { Opening, Wall } from '../../api/types';
 import { WorkingsTable } from '../../ui/WorkingsTable';
 import { useBuilding } from '../../document/context';
@@ -6,9 +7,15 @@ import { KindOf } from '../../document/KindOf';
 import { ChecksAt } from '../../document/ChecksAt';
 import { OwnDress } from './OwnDress';
 
+const IN_ORDER = [
+  ['over', 'Over or under the nearest'],
+  ['spaces', 'Equal spaces'],
+  ['bricks', 'To half bricks'],
+] as const;
+
 /** Figures of the chosen opening, with the sums of its frame and of the piers beside it. */
 export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening }) {
-  const { derived, show } = useBuilding();
+  const { derived, show, save } = useBuilding();
   const frame = derived?.kit.parts.find(
     (part) =>
       part.of.block === wall.block &&
@@ -28,6 +35,20 @@ export function OpeningFigures({ wall, opening }: { wall: Wall; opening: Opening
       </h2>
       <p className="quiet">{wall.edge} wall</p>
       <DocumentForm form="opening" path={opening.path} />
+      {opening.row === null && (
+        <div className="tools" role="group" aria-label="Set it in order">
+          {IN_ORDER.map(([how, words]) => (
+            <Button
+              key={how}
+              size="sm"
+              variant="outline-secondary"
+              onClick={() => save([{ op: 'place-opening', wall: wall.key, id: opening.id, how }])}
+            >
+              {words}
+            </Button>
+          ))}
+        </div>
+      )}
       <OwnDress opening={opening} />
       <KindOf wall={wall} opening={opening} />
       {width !== undefined && frame !== undefined && (
