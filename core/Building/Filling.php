@@ -16,5 +16,8 @@ enum Filling
     /** It is filled up, somewhat behind the face. */
     case Blind;
 
+    /** Something that is not made of sheets here. */
+    case Bought;
+
     case Nothing;
 }

@@ -21,9 +21,9 @@ final readonly class FillingReader
     public static function of(Fields $said, OpeningKind $kind, Values $values): self
     {
         $self = new self($said, $kind, $values);
-        $things = array_keys(array_filter(['blind' => 1, 'frame' => 1, 'leaf' => 1], $self->isSaid(...), ARRAY_FILTER_USE_KEY));
+        $things = array_values(array_filter(['bought', 'blind', 'frame', 'leaf'], $self->isSaid(...)));
         // An archway may keep what stood in it, but for a leaf.
-        $more = $kind === OpeningKind::Open ? array_intersect($things, ['leaf', 'blind']) : array_slice($things, 1);
+        $more = $kind === OpeningKind::Open ? array_intersect($things, ['leaf', 'blind', 'bought']) : array_slice($things, 1);
         foreach ($more as $key) {
             $said->at($key)?->fault("$key.none", ['given' => $kind->words()]);
         }
@@ -34,7 +34,7 @@ final readonly class FillingReader
     public function frame(): ?Panes
     {
         $isIt = $this->isSaid('frame') || ($this->kind === OpeningKind::Window && ! $this->isSaid('leaf'));
-        $said = $isIt && ! $this->isSaid('blind') ? $this->group('frame', StyleFields::frame()) : null;
+        $said = $isIt && ! $this->isClosed() ? $this->group('frame', StyleFields::frame()) : null;
         $counts = $said?->counts('panes') ?? [];
         [$stile, $bar, $mullion] = [$said?->real('stile'), $said?->real('bar'), $said?->real('mullion')];
         if ($said === null || $stile === null || $bar === null || $mullion === null || count($counts) !== 2) {
@@ -54,7 +54,7 @@ final readonly class FillingReader
     public function leaf(): ?Leaf
     {
         $isIt = $this->isSaid('leaf') ? $this->kind !== OpeningKind::Open : $this->kind === OpeningKind::Door;
-        $said = $isIt && ! $this->isSaid('blind') && ! $this->isSaid('frame') ? $this->group('leaf', StyleFields::leaf()) : null;
+        $said = $isIt && ! $this->isClosed() && ! $this->isSaid('frame') ? $this->group('leaf', StyleFields::leaf()) : null;
         [$rail, $bar, $panes] = [$said?->real('rail'), $said?->real('bar'), $said === null ? [] : $said->counts('panes')];
         if ($said === null || $rail === null || $bar === null || count($panes) !== 2) {
             return null;
@@ -106,6 +106,26 @@ final readonly class FillingReader
         }
 
         return new Tracery($said->text('heads') === 'round' ? 'round' : 'pointed', $foils, $bar);
+    }
+
+    public function bought(): ?Bought
+    {
+        $said = $this->kind === OpeningKind::Open ? null : $this->said->group('bought');
+        [$w, $h, $depth] = [$said?->model('w'), $said?->model('h'), $said?->model('depth')];
+        $price = $said?->text('price') ?? '';
+        if ($said !== null && $price !== '' && ! is_numeric($price)) {
+            $said->at('price')?->fault('wrong-type', ['given' => 'a text', 'wanted' => 'an amount such as “0.35”']);
+        }
+
+        return $said === null || $w === null || $h === null || $depth === null
+            ? null
+            : new Bought($w->mm, $h->mm, $depth->mm, $price, trim($said->text('source') ?? ''));
+    }
+
+    /** Whether neither a frame nor a leaf stands in it. */
+    private function isClosed(): bool
+    {
+        return $this->isSaid('blind') || $this->isSaid('bought');
     }
 
     private static function check(Fields $said, Panes $panes): void

@@ -14,7 +14,7 @@ use Chartula\Core\Stock\Stock;
 final readonly class Methods
 {
     /** A rebate whose kind says nothing of one: it holds by 0.4 and more where paper turns in. */
-    private const REBATE_MM = 1.0;
+    public const REBATE_MM = 1.0;
 
     /**
      * @param  array<string, Stock>  $shelf  all that it may be made from, by id

@@ -24,6 +24,7 @@ final readonly class Style
      * @param  ?Leaf  $leaf  where it has no frame
      * @param  ?Glass  $glass  what is to be seen on its glass; null where it is clear
      * @param  ?Blind  $blind  what it is filled up with
+     * @param  ?Bought  $bought  what is bought to stand in it
      * @param  ?string  $lining_colour  as #rrggbb; null where it is as usual
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class Style
         public ?Leaf $leaf = null,
         public ?Glass $glass = null,
         public ?Blind $blind = null,
+        public ?Bought $bought = null,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class Style
     {
         return match (true) {
             $this->kind === OpeningKind::Open => Filling::Nothing,
+            $this->bought !== null => Filling::Bought,
             $this->blind !== null => Filling::Blind,
             $this->frame === null => Filling::Leaf,
             default => Filling::Frame,
@@ -81,7 +84,7 @@ final readonly class Style
             Filling::Frame => $this->frame?->isDeep === true || $this->frame?->opens === true || $this->frame?->tracery !== null ? 2 : 1,
             Filling::Leaf => $this->leaf?->isFaced() === true ? 2 : 1,
             Filling::Blind => 1,
-            Filling::Nothing => 0,
+            Filling::Bought, Filling::Nothing => 0,
         };
     }
 
@@ -90,7 +93,7 @@ final readonly class Style
         return match ($this->filling()) {
             Filling::Frame => true,
             Filling::Leaf => $this->leaf?->glazed !== null,
-            Filling::Blind, Filling::Nothing => false,
+            Filling::Blind, Filling::Bought, Filling::Nothing => false,
         };
     }
 

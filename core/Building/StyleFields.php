@@ -64,6 +64,8 @@ final readonly class StyleFields
             Field::optional('glass', 'Glass', GroupType::folded(self::glass()))->offered('kind', self::FILLED),
             Field::optional('blind', 'filled up', GroupType::thing(self::blind(), 'with what it is of'))->offered('kind', self::FILLED)
                 ->saying('in place of a frame or a leaf: bricked up, boarded up'),
+            Field::optional('bought', 'bought', GroupType::thing(self::bought(), 'measured outside'))->offered('kind', self::FILLED)
+                ->saying('a fitting that is bought or made by other means, in place of a frame or a leaf: the opening follows from it'),
             Field::optional('dress', 'Round it', self::dressings($kinds))
                 ->saying('sills, lintels, arches and whatever else stands round it, each over what the one before it took'),
             Field::optional('sill', 'sill', GroupType::thing(self::sill(), 'stands proud'))->shownWhereSaid()
@@ -183,6 +185,18 @@ final readonly class StyleFields
             'blind',
             Field::optional('of', 'filled up with', Finish::forWalls())->meaning('as the wall'),
             Field::optional('colour', 'in the colour', new ColourType)->meaning('as usual'),
+        );
+    }
+
+    public static function bought(): FieldSet
+    {
+        return new FieldSet(
+            'bought',
+            Field::required('w', 'it is wide', LengthType::model())->saying('outside'),
+            Field::required('h', 'and high', LengthType::model())->saying('outside'),
+            Field::required('depth', 'and deep', LengthType::model())->saying('from its front to its back'),
+            Field::optional('price', 'price of one', new TextType(20))->saying('such as “0.35”'),
+            Field::optional('source', 'bought from', new TextType(60)),
         );
     }
 

@@ -72,6 +72,7 @@ final readonly class StyleReader
             leaf: $filling->leaf(),
             glass: $filling->glass(),
             blind: $filling->blind(),
+            bought: $filling->bought(),
             head: HeadShape::tryFrom($said->group('head')?->text('shape') ?? '') ?? HeadShape::Flat,
         );
     }

@@ -37,7 +37,7 @@ final readonly class IndexPages
             return [];
         }
         $page = new Page($building->sheets);
-        $lines = [...self::head($building, $plan), ...self::parts($kit, $plan, self::letters($page))];
+        $lines = [...self::head($building, $kit, $plan), ...self::parts($kit, $plan, self::letters($page))];
         $most = max(1, (int) floor(($page->roomHeight() - self::LINE) / self::LINE));
         $pages = array_chunk(array_chunk($lines, $most), self::COLUMNS);
         $scale = trim('1:'.LengthFormat::trimmed($building->scale->ratio, 4)."  $footer");
@@ -78,7 +78,7 @@ final readonly class IndexPages
     }
 
     /** @return list<array{float, string, bool}> */
-    private static function head(Building $building, SheetPlan $plan): array
+    private static function head(Building $building, Kit $kit, SheetPlan $plan): array
     {
         $template = $building->methods->template;
         $count = [];
@@ -90,6 +90,9 @@ final readonly class IndexPages
         $lines = [[0.0, 'What is bought', true]];
         foreach ($count as $id => $pages) {
             $lines[] = [0.0, self::bought($stock[$id], (int) ceil($pages)), false];
+        }
+        foreach (self::fittings($building, $kit) as $words) {
+            $lines[] = [0.0, $words, false];
         }
 
         return [
@@ -107,6 +110,30 @@ final readonly class IndexPages
             [0.0, '', false],
             [0.0, 'Every part, and what it meets', true],
         ];
+    }
+
+    /** @return list<string> what comes as it is, kind by kind: how many, how large, from where and what they cost */
+    private static function fittings(Building $building, Kit $kit): array
+    {
+        $count = [];
+        foreach ($kit->parts as $part) {
+            $stock = $part->part->stock;
+            $id = $stock->isBought() ? substr($stock->id, 7) : '';
+            $count += $id === '' ? [] : [$id => 0];
+            $count[$id] = ($count[$id] ?? 0) + $part->part->qty();
+        }
+        $words = [];
+        foreach ($building->styles as $style) {
+            $n = $count[$style->id] ?? 0;
+            [$bought, $mm] = [$style->bought, LengthFormat::trimmed(...)];
+            array_push($words, ...$bought === null || $n === 0 ? [] : [
+                "$n × $style->name, {$mm($bought->w, 2)} × {$mm($bought->h, 2)} × {$mm($bought->depth, 2)} mm"
+                    .($bought->source === '' ? '' : ", from $bought->source")
+                    .(is_numeric($bought->price) ? sprintf(', at %s: %.2f', $bought->price, $n * (float) $bought->price) : ''),
+            ]);
+        }
+
+        return $words;
     }
 
     /** A sheet of stock for each page that is printed for it, and what that costs where its price is known. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fillings;
 
+use Chartula\Core\Building\Bought;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Opening;
@@ -77,15 +78,34 @@ final readonly class FillingParts
                         'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
                         'width' => round($opening->shape->width, 2), 'height' => round($opening->shape->height, 2)]);
                 }
-                $split = $style->leaf?->split;
-                if ($split !== null && $split->mm >= $style->h->mm) {
-                    $problems->add("styles.$style->id.leaf.split", 'leaf.split', ['height' => LengthFormat::imperial($style->h->mm)]);
-                }
-                $leads = $style->glass === null ? 0.0 : GlassPrint::leads($style->glass, $style->w->mm, $style->h->mm);
-                if ($leads > GlassPrint::MOST_LEADS) {
-                    $problems->add("styles.$style->id.glass", 'glass.leads', ['given' => round($leads), 'limit' => GlassPrint::MOST_LEADS]);
-                }
+                self::collectOthers($building, $opening, $problems);
             }
+        }
+    }
+
+    private static function collectOthers(Building $building, OpeningForm $opening, Problems $problems): void
+    {
+        $style = $opening->opening->style;
+        $path = "styles.$style->id";
+        if ($style->leaf?->split !== null && $style->leaf->split->mm >= $style->h->mm) {
+            $problems->add("$path.leaf.split", 'leaf.split', ['height' => LengthFormat::imperial($style->h->mm)]);
+        }
+        $leads = $style->glass === null ? 0.0 : GlassPrint::leads($style->glass, $style->w->mm, $style->h->mm);
+        if ($leads > GlassPrint::MOST_LEADS) {
+            $problems->add("$path.glass", 'glass.leads', ['given' => round($leads), 'limit' => GlassPrint::MOST_LEADS]);
+        }
+        if ($style->bought === null || $opening->true !== null) {
+            return;
+        }
+        $more = 2.0 * (Bought::PLAY_MM - $building->methods->rebateMm($style, $building->scale));
+        $wanted = [$style->bought->w + $more, $style->bought->h + $more / ($opening->reachesFoot() ? 2.0 : 1.0)];
+        $is = [$opening->shape->width, $opening->shape->height];
+        if (max(abs($is[0] - $wanted[0]), abs($is[1] - $wanted[1])) > Bought::OFF_MM) {
+            $problems->add("$path.bought", 'bought.size', [
+                'width' => LengthFormat::millimetres($wanted[0]), 'height' => LengthFormat::millimetres($wanted[1]),
+                'is' => LengthFormat::millimetres($is[0]).' by '.LengthFormat::millimetres($is[1]),
+                'w' => $wanted[0] * $building->scale->ratio, 'h' => $wanted[1] * $building->scale->ratio,
+            ]);
         }
     }
 

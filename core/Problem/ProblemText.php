@@ -86,6 +86,8 @@ final readonly class ProblemText
         'thing.no-plot' => 'there is no plot for it to stand on; describe the plot first',
         'thing.no-track' => 'there is no track “{given}” on the plot',
         'frame.not-deep' => 'only a sash has a half that can be set back: say that it is one, of two panes up at the least, with its bars cut, in one light without a transom',
+        'bought.none' => 'this {given} is open, and nothing bought stands in it; take one of the two out',
+        'bought.size' => 'for what is bought its opening has to be {width} by {height} on the model; it is {is}',
         'leaf.hung' => 'only the single leaf of a door that is hung stands open by so much; let it slide, or take one of the two out',
         'leaf.split' => 'the door is {height} high; it must be parted below that',
         'glass.leads' => 'this would be of {given} leads; {limit} is the most. Put them farther apart',

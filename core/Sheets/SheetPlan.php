@@ -120,6 +120,9 @@ final readonly class SheetPlan
         $groups = [];
         foreach ($parts as $part) {
             $stock = $part->part->stock;
+            if ($stock->isBought()) {
+                continue;
+            }
             $block = $building->sheets->order === 'block' ? $part->part->of->block ?? '' : '';
             $piece = new SheetPiece($part, $building->sheets->gap_mm, SheetPiece::isMirrored($part->part, $building->methods->template));
             $goesOn = static fn (SheetPiece $p): bool => $p->piece(0, INF, Effort::Quick)->goesOn($page->bin(0.0));

@@ -76,7 +76,7 @@ final readonly class OpeningCut
             return 0.0;
         }
 
-        return $style->cards() * self::frameThickness($building)
+        return ($style->bought->depth ?? 0.0) + $style->cards() * self::frameThickness($building)
             + ($style->isGlazed() ? $building->methods->glazing->thickness_mm : 0.0)
             + ($style->filling() === Filling::Blind ? $building->methods->paper->thickness_mm : 0.0);
     }

@@ -12,7 +12,7 @@ final readonly class Stock
     public const LONGEST_NAME = 60;
 
     /**
-     * @param  'board'|'card'|'paper'|'sheet'  $kind
+     * @param  'board'|'bought'|'card'|'paper'|'sheet'  $kind  bought: it comes as it is, and lies on no sheet
      * @param  ?string  $name  what a person calls it, where it is not one of the usual ones
      * @param  array{float, float}  $sheet_mm  width and height
      * @param  bool  $measured  whether the thickness was typed by the person rather than being the usual one
@@ -34,6 +34,11 @@ final readonly class Stock
     public function takesTemplate(): bool
     {
         return $this->kind === 'board' || $this->kind === 'card';
+    }
+
+    public function isBought(): bool
+    {
+        return $this->kind === 'bought';
     }
 
     /** The narrowest web or strip that can be cut by hand. docs/formulas.md#least-sizes */

@@ -35,6 +35,9 @@ final readonly class Cure
         if (preg_match('/^blocks\.\d+\.(walls|roof\.edges)\.\d+\.built\.[a-z]+/', $problem->path, $built) === 1) {
             return new self('Take that figure out', (object) ['op' => 'set', 'path' => $built[0], 'value' => null]);
         }
+        if ($problem->code === 'bought.size') {
+            return new self('Make its opening fit', (object) ['op' => 'fit-kind', 'style' => $keys[1] ?? '']);
+        }
         $list = $keys[4] ?? '';
         if (($keys[0] !== 'blocks') || ! isset($keys[5]) || ! in_array($list, ['openings', 'rows'], true)) {
             return null;

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
+use Chartula\Core\Building\Bought;
+use Chartula\Core\Building\Methods;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\ShippedKinds;
 use Chartula\Core\Building\Style;
 use Chartula\Core\Field\Node;
+use Chartula\Core\Measure\LengthFormat;
 use stdClass;
 
 /** What screens do to the kinds of openings: one more, one like another, one less. Their fields are set by path. */
 final readonly class KindEdit
 {
-    public const OPS = ['add-kind', 'copy-kind', 'remove-kind'];
+    public const OPS = ['add-kind', 'copy-kind', 'remove-kind', 'fit-kind'];
+
+    /** As deep as something bought usually is. */
+    private const DEPTH = '1.2mm';
 
     private function __construct(private stdClass $document, private Node $edit)
     {
@@ -25,6 +31,7 @@ final readonly class KindEdit
         match ($op) {
             'add-kind' => $self->add(),
             'copy-kind' => $self->copy(),
+            'fit-kind' => $self->fit(),
             default => $self->remove(),
         };
     }
@@ -102,6 +109,49 @@ final readonly class KindEdit
                 $opening->style = $new;
             }
         }
+    }
+
+    /** Its opening as large as what is bought for it asks; one that has nothing bought yet gets something that fits. */
+    private function fit(): void
+    {
+        $this->edit->isObject(['op', 'style']);
+        $id = $this->edit->get('style')?->text(32) ?? '';
+        $style = $this->style($id);
+        if ($style === null) {
+            $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
+
+            return;
+        }
+        $ruler = Ruler::of($this->document);
+        $sides = ['w' => 2.0, 'h' => ($style->kind ?? null) === OpeningKind::Door->value ? 1.0 : 2.0];
+        $more = Bought::PLAY_MM - $this->rebate($ruler, $style);
+        $mm = static fn (float $mm): string => LengthFormat::trimmed($mm, 4).'mm';
+        $bought = ($style->bought ?? null) instanceof stdClass ? $style->bought : null;
+        $found = [];
+        foreach ($sides as $key => $times) {
+            if ($bought !== null) {
+                $style->{$key} = $mm($ruler->readModel($bought->{$key} ?? null) + $times * $more).' model';
+            } else {
+                $found[$key] = $mm($ruler->read($style->{$key} ?? null) / $ruler->scale->ratio - $times * $more);
+            }
+        }
+        if ($bought === null) {
+            unset($style->frame, $style->leaf, $style->blind);
+            $style->bought = (object) ($found + ['depth' => self::DEPTH]);
+        }
+    }
+
+    /** By how much what stands in openings of a kind reaches behind what it leans against, on the model. */
+    private function rebate(Ruler $ruler, stdClass $style): float
+    {
+        $methods = ($this->document->methods ?? null) instanceof stdClass ? $this->document->methods : new stdClass;
+        $trim = ($methods->trim ?? null) instanceof stdClass ? $methods->trim : new stdClass;
+
+        return match (true) {
+            isset($style->rebate) => $ruler->read($style->rebate) / $ruler->scale->ratio,
+            ($trim->held ?? null) === 'rebates' => Methods::REBATE_MM,
+            default => 0.0,
+        };
     }
 
     /** Goes unless something is of it. */

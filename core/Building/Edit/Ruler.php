@@ -22,7 +22,7 @@ final readonly class Ruler
 
     private function __construct(
         public Gauge $gauge,
-        private Scale $scale,
+        public Scale $scale,
     ) {
         $this->lengths = new LengthText($gauge);
     }

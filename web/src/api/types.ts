@@ -175,6 +175,10 @@ export type Edit =
       name?: string;
     }
   | {
+      op: 'fit-kind';
+      style: string;
+    }
+  | {
       op: 'copy-kind';
       style: string;
       wall?: string;

@@ -12,6 +12,8 @@ const FILLINGS: { key: string; words: string; begins: (kind: string) => Json }[]
     begins: (kind) => (kind === 'door' ? {} : { kind: 'louvred', rail: '3in', board: '4in' }),
   },
   { key: 'blind', words: 'nothing: it is filled up', begins: () => ({}) },
+  // The server works out what fits.
+  { key: 'bought', words: 'something bought', begins: () => null },
 ];
 
 /** All that is said of a kind of opening. Every opening of the kind follows. */
@@ -20,16 +22,21 @@ export function KindFields({ id, name }: { id: string; name: string }) {
   const path = `styles.${id}`;
   const kind = textAt(state.document, `${path}.kind`) || 'window';
   const isSaid = (key: string) => valueAt(state.document, `${path}.${key}`) !== undefined;
-  const now = ['blind', 'frame', 'leaf'].find(isSaid) ?? (kind === 'door' ? 'leaf' : 'frame');
+  const now = ['bought', 'blind', 'frame', 'leaf'].find(isSaid) ?? (kind === 'door' ? 'leaf' : 'frame');
   const fill = (key: string) => {
     const others = FILLINGS.filter((one) => one.key !== key && isSaid(one.key));
     const edits: Edit[] = others.map((one) => ({ op: 'set', path: `${path}.${one.key}`, value: null }));
     const begins = FILLINGS.find((one) => one.key === key)?.begins(kind) ?? {};
-    save([...edits, { op: 'set', path: `${path}.${key}`, value: begins }]);
+    save([
+      ...edits,
+      key === 'bought' ? { op: 'fit-kind', style: id } : { op: 'set', path: `${path}.${key}`, value: begins },
+    ]);
   };
   // What does not stand in it is asked for nowhere.
-  const show = (field: FormField) =>
-    FILLINGS.every((one) => one.key !== field.key) || field.key === now || isSaid(field.key);
+  const hasGlass = now === 'frame' || now === 'leaf';
+  const show = ({ key }: FormField) =>
+    (FILLINGS.every((one) => one.key !== key) || key === now || isSaid(key)) &&
+    (key !== 'glass' || hasGlass || isSaid(key));
   return (
     <>
       {kind !== 'open' && (

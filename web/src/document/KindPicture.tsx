@@ -15,5 +15,5 @@ export function KindPicture({ kind, of, alt }: Props) {
   const { href, onLoad, onError } = useOneAtATime(
     `/api/buildings/${of ?? state.id}/kinds/${kind}.svg?r=${state.revision.number}`,
   );
-  return <img className="kind-picture" src={href} alt={alt} loading="lazy" onLoad={onLoad} onError={onError} />;
+  return <img className="opening-picture" src={href} alt={alt} loading="lazy" onLoad={onLoad} onError={onError} />;
 }
