@@ -7,7 +7,7 @@ namespace Chartula\Core\Building;
 use Chartula\Core\Field\ChoiceType;
 use Chartula\Core\Field\Option;
 
-/** How the head of an opening goes from jamb to jamb. docs/formulas.md#heads */
+/** How the head of an opening goes from jamb to jamb, or that it is round. docs/formulas.md#heads */
 enum HeadShape: string
 {
     case Flat = 'flat';
@@ -16,6 +16,9 @@ enum HeadShape: string
     case Pointed = 'pointed';
     case ThreeCentred = 'three-centred';
     case Elliptical = 'elliptical';
+
+    /** No head, but all of a round light. */
+    case Circle = 'circle';
 
     /** Of three arcs of 60° those at the sides would have no radius at a rise of this share of the span. */
     private const FLATTEST = 0.134;
@@ -38,7 +41,7 @@ enum HeadShape: string
     {
         return match ($this) {
             self::Flat => null,
-            self::Round => $span / 2.0,
+            self::Round, self::Circle => $span / 2.0,
             self::Pointed => $said ?? $span * sqrt(3.0) / 2.0,
             default => $said,
         };
@@ -64,6 +67,7 @@ enum HeadShape: string
             self::Pointed => 'M5 20V12Q6 6 12 3Q18 6 19 12V20',
             self::ThreeCentred => 'M5 20V11Q5 6 12 6Q19 6 19 11V20',
             self::Elliptical => 'M5 20V11A7 4 0 0 1 19 11V20',
+            self::Circle => 'M12 5A7 7 0 1 1 11.9 5',
         };
     }
 }

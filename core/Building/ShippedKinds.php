@@ -31,6 +31,9 @@ final readonly class ShippedKinds
         'stair-light' => ['Stair light, round head', 'window', '2ft 9in', '7ft', [
             'head' => ['shape' => 'round'], 'frame' => ['panes' => [2, 4], 'bars' => 'printed'] + self::FINE,
         ]],
+        'round-light' => ['Round light', 'window', '3ft', '3ft', [
+            'head' => ['shape' => 'circle'], 'frame' => ['panes' => [2, 2], 'bars' => 'widened'] + self::FINE,
+        ]],
         'lancet' => ['Lancet', 'window', '1ft 9in', '6ft 6in', [
             'head' => ['shape' => 'pointed', 'rise' => '1ft 9in'], 'frame' => self::FINE, 'glass' => ['leading' => 'squares'],
         ]],

@@ -55,6 +55,7 @@ final readonly class StyleReader
             return null;
         }
         $filling = FillingReader::of($said, $kind, $this->values);
+        self::checkRound($said, $kind, $w, $h);
 
         return new Style(
             $id,
@@ -84,7 +85,7 @@ final readonly class StyleReader
         if ($head === null || $shape === null || $w === null || $h === null || $shape === HeadShape::Flat) {
             return null;
         }
-        $rise = $shape === HeadShape::Round ? null : $head->real('rise');
+        $rise = in_array($shape, [HeadShape::Round, HeadShape::Circle], true) ? null : $head->real('rise');
         $mm = $shape->rise($w->mm, $rise?->mm);
         if ($mm === null) {
             if ($head->at('rise') === null) {
@@ -105,6 +106,26 @@ final readonly class StyleReader
         }
 
         return $rise;
+    }
+
+    /** A round light is as high as it is wide, of a window or open, and nothing stands round it yet. */
+    private static function checkRound(Fields $said, OpeningKind $kind, RealLength $w, RealLength $h): void
+    {
+        if ($said->group('head')?->text('shape') !== HeadShape::Circle->value) {
+            return;
+        }
+        if (abs($w->mm - $h->mm) > Tolerance::FIGURE) {
+            $said->at('h')?->fault('head.circle', ['width' => LengthFormat::metric($w->mm), 'height' => LengthFormat::metric($h->mm)]);
+        }
+        if ($kind === OpeningKind::Door || $said->group('leaf') !== null) {
+            $said->group('head')->at('shape')?->fault('head.circle-leaf');
+        }
+        if ($said->list('dress') !== [] || $said->group('sill') !== null) {
+            ($said->at('dress') ?? $said->at('sill'))?->fault('head.circle-dress');
+        }
+        if ($said->group('frame')?->group('tracery') !== null) {
+            $said->group('frame')->at('tracery')?->fault('head.circle-tracery');
+        }
     }
 
     /** @return list<Feature> */

@@ -116,6 +116,9 @@ final readonly class FaceDrawing
             $finish = $reveal->finishes[$edge] ?? null;
             array_push($paths, ...$isPicture && $finish === null ? [] : $this->turned($turned->onEdge($edge), $finish));
         }
+        if ($reveal->isRound) {
+            return $paths;
+        }
         if (! $isPicture) {
             $jambs = array_map(static fn (Hull $h): array => $h->points, $turned->jambs());
             $paths[] = new Path(Layer::Art, $jambs, true, null, $this->art->pattern->ground());

@@ -87,6 +87,9 @@ final readonly class FillingParts
     {
         $style = $opening->opening->style;
         $path = "styles.$style->id";
+        if ($opening->shape->isRound() && $opening->reachesFoot()) {
+            $problems->add("{$opening->opening->path}.sill", 'head.circle-foot');
+        }
         if ($style->leaf?->split !== null && $style->leaf->split->mm >= $style->h->mm) {
             $problems->add("$path.leaf.split", 'leaf.split', ['height' => LengthFormat::imperial($style->h->mm)]);
         }

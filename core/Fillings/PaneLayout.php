@@ -216,6 +216,9 @@ final readonly class PaneLayout
     /** Whether the head's curve stays within the top row of panes. */
     private function isWithinTop(): bool
     {
+        if ($this->shape->isRound()) {
+            return false;
+        }
         $top = $this->rows[count($this->rows) - 1];
 
         return $this->shape->springing(-$this->inset - $this->leaf()) > $top->paneFoot($top->count - 1) + self::LEAST_MM;
@@ -267,9 +270,7 @@ final readonly class PaneLayout
         if (! $isTop && $this->isWithinTop()) {
             return [Ring::rectangle($run[0], $heights[0], $run[1], $heights[1])];
         }
-        $below = [new Vec2($run[0], $heights[0]), new Vec2($run[1], $heights[0])];
-        $hull = Hull::around([...$below, ...$this->shape->head($run[1], $run[0], -$this->inset - $leaf)])
-            ->leftOf(new Vec2($run[0], $heights[0]), new Vec2(1.0, 0.0));
+        $hull = $this->open($run, $heights[0], $this->inset + $leaf)?->leftOf(new Vec2($run[0], $heights[0]), new Vec2(1.0, 0.0));
         $hull = $heights[1] < $this->rows[$at]->top ? $hull?->leftOf(new Vec2($run[0], $heights[1]), new Vec2(-1.0, 0.0)) : $hull;
 
         return $hull === null || count($hull->points) < 3 ? [] : [new Ring($hull->points)];
@@ -294,14 +295,29 @@ final readonly class PaneLayout
     private function cut(array $run, array $heights, float $inset): array
     {
         [[$x0, $x1], [$foot, $top]] = [$run, $heights];
-        $below = [new Vec2($x0, $inset), new Vec2($x1, $inset)];
-        $hull = Hull::around([...$below, ...$this->shape->head($x1, $x0, -$inset)])
-            ->leftOf(new Vec2($x0, $foot), new Vec2(1.0, 0.0))
+        $hull = $this->open($run, $inset, $inset)
+            ?->leftOf(new Vec2($x0, $foot), new Vec2(1.0, 0.0))
             ?->leftOf(new Vec2($x0, $top), new Vec2(-1.0, 0.0));
         $box = $hull?->bounds();
 
         $isCut = $box !== null && min($box->width(), $box->height()) >= self::CUT_MM;
 
         return $isCut && count($hull->points) > 2 ? [new Ring($hull->points)] : [];
+    }
+
+    /**
+     * What of the opening lies over a stretch, so far within its sides, from a foot up.
+     *
+     * @param  array{float, float}  $run
+     */
+    private function open(array $run, float $foot, float $inset): ?Hull
+    {
+        [$x0, $x1] = $run;
+
+        return $this->shape->isRound()
+            ? Hull::around($this->shape->ring(-$inset)->points)
+                ->leftOf(new Vec2($x0, 0.0), new Vec2(0.0, -1.0))
+                ?->leftOf(new Vec2($x1, 0.0), new Vec2(0.0, 1.0))
+            : Hull::around([new Vec2($x0, $foot), new Vec2($x1, $foot), ...$this->shape->head($x1, $x0, -$inset)]);
     }
 }

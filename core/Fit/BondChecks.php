@@ -39,7 +39,11 @@ final readonly class BondChecks
     /** @return list<string> stretches between jambs, and between those and the ends of a wall, in which a brick is cut */
     private static function cut(Building $building, WallSpan $span): array
     {
-        $openings = array_map(static fn (OpeningForm $o): OpeningForm => $o->true ?? $o, $span->form->openings);
+        // Beside what is round bricks run on and are cut.
+        $openings = array_values(array_filter(
+            array_map(static fn (OpeningForm $o): OpeningForm => $o->true ?? $o, $span->form->openings),
+            static fn (OpeningForm $o): bool => ! $o->shape->isRound(),
+        ));
         $length = $span->form->receding === null ? $span->form->length->mm
             : $building->scale->modelMm($span->block->footprint->length($span->form->wall->edge));
         $cut = [];

@@ -145,7 +145,7 @@ final readonly class OpeningChecks
     /** Heads want to lie on bed joints. */
     private function head(): ?Check
     {
-        if (! $this->span->form->isPapered) {
+        if (! $this->span->form->isPapered || $this->opening->shape->isRound()) {
             return null;
         }
         $course = $this->building->gauge->course_mm / $this->building->scale->ratio;

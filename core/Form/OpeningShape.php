@@ -49,6 +49,12 @@ final class OpeningShape
     /** @param  ?float  $rise  of its head; null for a level one */
     public static function of(float $width, float $height, ?float $rise, HeadShape $shape = HeadShape::Segmental): self
     {
+        if ($shape === HeadShape::Circle) {
+            $centre = new Vec2($width / 2.0, $height / 2.0);
+
+            return new self($width, $height, new CircleHead($centre, min($width, $height) / 2.0));
+        }
+
         return new self($width, $height, $rise === null ? new FlatHead($height) : new CurvedHead(match ($shape) {
             HeadShape::Pointed => ArcChain::pointed($width, $height - $rise, $rise),
             HeadShape::ThreeCentred => [ArcChain::threeCentred($width, $height - $rise, $rise)],
@@ -129,9 +135,20 @@ final class OpeningShape
 
             return Offset::lines($ring, [$footBy ?? $by, ...array_fill(0, $ring->count() - 1, $by)]);
         }
+        if ($this->head instanceof CircleHead) {
+            $points = $this->head->round($by);
+
+            return new Ring([$points[count($points) - 1], ...array_slice($points, 0, -1)]);
+        }
         $foot = -($footBy ?? $by);
 
         return new Ring([new Vec2(-$by, $foot), new Vec2($this->width + $by, $foot), ...$this->head($this->width + $by, -$by, $by)]);
+    }
+
+    /** Whether it has no jambs and no foot. */
+    public function isRound(): bool
+    {
+        return ($this->true->head ?? $this->head) instanceof CircleHead;
     }
 
     /** @return list<ArcChain> the curves of its head from the right to the left; none where that is level */

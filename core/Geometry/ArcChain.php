@@ -36,6 +36,15 @@ final readonly class ArcChain
         return new self([[$arc, $right, M_PI - $right]]);
     }
 
+    /** All of a circle but one chord at its foot, as long as its others. */
+    public static function circle(Vec2 $centre, float $radius): self
+    {
+        // As near to it as the chords of any arc: docs/formulas.md#heads.
+        $half = acos(max(0.0, 1.0 - Tolerance::CHORD / $radius));
+
+        return new self([[new Arc($centre, $radius), $half - M_PI / 2.0, 3.0 * M_PI / 2.0 - $half]]);
+    }
+
     /**
      * Two arcs that meet in a point: r = (s²/4 + h²)/s, their centres on the springing line r from where they spring.
      *

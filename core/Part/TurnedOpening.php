@@ -20,6 +20,7 @@ final readonly class TurnedOpening
      * @param  float  $drop  how much lower the jambs' flaps end at their free edges than at the jambs
      * @param  array<'foot'|'head'|'left'|'right', TurnedEdge>  $finishes  edges that are a thing's own
      * @param  ?Pattern  $lining  of its sides, where they are of something else than the face
+     * @param  bool  $isRound  it has no foot and no jambs: all of it is turned in as a head is
      */
     public function __construct(
         public Ring $ring,
@@ -28,6 +29,7 @@ final readonly class TurnedOpening
         public bool $reachesFoot,
         public array $finishes = [],
         public ?Pattern $lining = null,
+        public bool $isRound = false,
     ) {
     }
 
@@ -44,6 +46,6 @@ final readonly class TurnedOpening
             'drop' => round($this->drop, 4), 'foot' => $this->reachesFoot,
         ] + ($this->finishes === [] ? [] : [
             'finishes' => array_map(static fn (TurnedEdge $e): array => $e->toArray(), $this->finishes),
-        ]) + ($this->lining === null ? [] : ['lining' => $this->lining->rule() + $this->lining->colours()]);
+        ]) + ($this->isRound ? ['round' => true] : []) + ($this->lining === null ? [] : ['lining' => $this->lining->rule() + $this->lining->colours()]);
     }
 }

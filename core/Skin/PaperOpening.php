@@ -81,6 +81,7 @@ final readonly class PaperOpening
             $this->opening->reachesFoot(),
             $this->finishes(),
             $this->lining,
+            $shape->isRound() && $shape->true === null,
         );
     }
 
@@ -106,6 +107,10 @@ final readonly class PaperOpening
         $shape = $this->opening->shape;
         $f = $this->flap;
         $w = $shape->width;
+        $by = new Vec2($this->opening->left, $this->opening->sill);
+        if ($shape->isRound() && $shape->true === null) {
+            return array_map(static fn (array $tab): array => [$tab[0]->plus($by), $tab[1]->plus($by)], $this->tabs());
+        }
         $slits = [
             [new Vec2($w - $f, $shape->springing(-$f)), new Vec2($w, $shape->springing())],
             [new Vec2($f, $shape->springing(-$f)), new Vec2(0.0, $shape->springing())],
@@ -120,7 +125,6 @@ final readonly class PaperOpening
                 $slits[] = [$inner, $point];
             }
         }
-        $by = new Vec2($this->opening->left, $this->opening->sill);
 
         return array_map(static fn (array $slit): array => [$slit[0]->plus($by), $slit[1]->plus($by)], $slits);
     }
@@ -133,8 +137,9 @@ final readonly class PaperOpening
         }
         $shape = $this->opening->shape;
         $head = array_column($this->tabs(), 1);
-        $points = [new Vec2($shape->width, 0.0), ...$head, new Vec2(0.0, 0.0)];
-        if (! $this->opening->reachesFoot()) {
+        $isRound = $shape->isRound() && $shape->true === null;
+        $points = $isRound ? [...$head, $head[0]] : [new Vec2($shape->width, 0.0), ...$head, new Vec2(0.0, 0.0)];
+        if (! $isRound && ! $this->opening->reachesFoot()) {
             $points[] = new Vec2($shape->width, 0.0);
         }
         $by = new Vec2($this->opening->left, $this->opening->sill);

@@ -302,10 +302,10 @@ final readonly class PaperParts
             [0.0, $wall->receding === null ? $wall->length->mm : $footprint->length($wall->wall->edge)->mm / $ratio],
             // Walls that meet at a corner begin their courses by turns.
             $footprint->rect === null ? abs($along->y) > abs($along->x) : $wall->wall->edge % 2 === 1,
-            array_map(
+            array_values(array_map(
                 static fn (OpeningForm $o): Box2 => new Box2($o->left, $o->sill, $o->right(), $o->sill + $o->shape->springing()),
-                $true,
-            ),
+                array_filter($true, static fn (OpeningForm $o): bool => ! $o->shape->isRound()),
+            )),
             array_values(array_filter(array_map(static fn (PaperOpening $o): ?TurnedOpening => $o->reveal(), $papers))),
             ['foot' => $block->plinth === null ? FaceArt::MORE_MM : 0.0, 'top' => FaceArt::MORE_MM],
             $wall->receding,

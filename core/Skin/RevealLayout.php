@@ -43,6 +43,7 @@ final readonly class RevealLayout
         $joints = ($this->reveal->finishes[$edge] ?? null)?->joints;
 
         return match (true) {
+            $this->reveal->isRound => $edge === 'head' ? $this->row([...$points, $points[0]], $joints) : [],
             $edge === 'head' => $this->row(array_slice($points, 2), $joints),
             $this->reveal->reachesFoot => [],
             default => $this->row([$points[0], $points[1]], $joints),

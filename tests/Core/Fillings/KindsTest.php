@@ -192,6 +192,7 @@ final class KindsTest extends TestCase
                 $isSound = Kits::of($document)->dryFit->findings === [];
                 foreach (array_values(BuildingReader::fromDocument($document)->styles) as $n => $style) {
                     $said = ['w' => $style->w->mm.'mm', 'h' => $style->h->mm.'mm'] + $kinds[(intdiv($seed, 11) + $n) % count($kinds)];
+                    $said = ($said['name'] ?? '') === 'round light' ? ['h' => $said['w']] + $said : $said;
                     $document = BuildingGenerator::with($document, "styles.$style->id", (object) $said);
                 }
                 $derived = Kits::of($document);
@@ -243,6 +244,7 @@ final class KindsTest extends TestCase
                 'lights' => 2, 'stile' => '30mm', 'mullion' => '35mm', 'tracery' => (object) ['bar' => '25mm', 'foils' => 3],
             ]),
             $window('transom', ['stile' => '35mm', 'mullion' => '45mm', 'transom' => '310mm', 'riser' => '115mm']),
+            ['name' => 'round light', 'kind' => 'window', 'head' => (object) ['shape' => 'circle']],
             ['name' => 'leaded', 'kind' => 'window', 'glass' => (object) ['leading' => 'lozenges', 'look' => 'frosted']],
             ['name' => 'bricked up', 'kind' => 'window', 'blind' => (object) ['of' => 'brick-header']],
             ['name' => 'louvres', 'kind' => 'window', 'leaf' => (object) ['kind' => 'louvred', 'rail' => '55mm', 'board' => '85mm']],

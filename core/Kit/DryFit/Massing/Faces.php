@@ -24,6 +24,9 @@ final readonly class Faces
     /** Card is cut square at a corner that is out of square by no more than this, degrees, without a gap. */
     private const TRUE_DEG = 0.05;
 
+    /** Corners of what stands for a circle. */
+    private const ROUND = 72;
+
     /** A wall is looked at in so many places. */
     private const LOOKED_AT = 64;
 
@@ -185,7 +188,8 @@ final readonly class Faces
         [$left, $width, $height] = [$opening->leftMm($i), $style->w->mm, $style->h->mm];
         $head = self::head($style->head, $width / $scale, $height / $scale, ($style->riseMm() ?? 0.0) / $scale);
         $points = [];
-        foreach ([new Vec2(0.0, 0.0), new Vec2($width / $scale, 0.0), ...$head] as $p) {
+        $foot = [new Vec2(0.0, 0.0), new Vec2($width / $scale, 0.0)];
+        foreach ($style->head === HeadShape::Circle ? $head : [...$foot, ...$head] as $p) {
             $at = $start->times(1.0 / $scale)->plus($way->times($left / $scale + $p->x));
             $place = $mass->place(new Vec3($at->x, $at->y, ($mass->block->base->mm + $opening->sill->mm) / $scale + $p->y));
             $points[] = new Vec2((new Vec2($place->x, $place->y))->minus($face[0])->dot($face[1]), $place->z);
@@ -197,18 +201,23 @@ final readonly class Faces
     /**
      * The upper side of an opening, as its document describes it.
      *
-     * @return list<Vec2> from its right end to its left
+     * @return non-empty-list<Vec2> from its right end to its left
      */
     private static function head(HeadShape $shape, float $width, float $height, float $rise): array
     {
         $curves = match ($shape) {
-            HeadShape::Flat => [],
+            HeadShape::Flat, HeadShape::Circle => [],
             HeadShape::Pointed => ArcChain::pointed($width, $height - $rise, $rise),
             HeadShape::ThreeCentred => [ArcChain::threeCentred($width, $height - $rise, $rise)],
             HeadShape::Elliptical => [ArcChain::ellipse($width, $height - $rise, $rise)],
             HeadShape::Segmental, HeadShape::Round => [ArcChain::segment($width, $height - $rise, $rise)],
         };
         $points = [];
+        $radius = min($width, $height) / 2.0;
+        for ($i = 0; $shape === HeadShape::Circle && $i < self::ROUND; $i++) {
+            $angle = 2.0 * M_PI * $i / self::ROUND;
+            $points[] = new Vec2($width / 2.0 + $radius * cos($angle), $height / 2.0 + $radius * sin($angle));
+        }
         foreach ($curves as $curve) {
             array_push($points, ...array_slice($curve->over(0.0, $width, 0.0), $points === [] ? 0 : 1));
         }
