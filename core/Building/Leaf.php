@@ -63,12 +63,16 @@ final readonly class Leaf
         return $this->angle <= 0.0 && $this->slides === null;
     }
 
-    /** The same as one of two. */
-    public function single(): self
+    /**
+     * One of two halves.
+     *
+     * @param  'left'|'right'  $side
+     */
+    public function half(string $side): self
     {
         return new self(
-            $this->kind, $this->board, $this->panels, $this->rail, false, $this->glazed, $this->split, $this->hinge, $this->handle,
-            $this->hasLetterPlate, $this->angle, $this->slides, $this->slid,
+            $this->kind, $this->board, $this->panels, $this->rail, false, $this->glazed, $this->split, $side, $this->handle,
+            $this->hasLetterPlate && $side === 'right', $this->angle, $this->slides, $this->slid,
         );
     }
 

@@ -133,15 +133,38 @@ final readonly class FillingParts
     /** @param  non-empty-list<OpeningForm>  $forms  that are alike */
     private function filling(array $forms): PartSet
     {
+        $leaf = $forms[0]->opening->style->leaf;
+        $forms = Stance::filled($leaf, $forms, $this->building->scale->ratio);
+        if ($leaf?->slides !== 'apart') {
+            return $this->standing($forms, '');
+        }
+        // Halves that go apart mirror each other.
+        $halves = [[], []];
+        foreach ($forms as $i => $form) {
+            $halves[$i % 2][] = $form;
+        }
+
+        return PartSet::joined(array_map(
+            fn (array $half, int $i): PartSet => $half === [] ? new PartSet : $this->standing($half, $i === 0 ? '' : '-right'),
+            $halves,
+            [0, 1],
+        ));
+    }
+
+    /**
+     * @param  non-empty-list<OpeningForm>  $forms  that are alike
+     * @param  string  $half  of its two halves, as its layers are told apart
+     */
+    private function standing(array $forms, string $half): PartSet
+    {
         $stance = Stance::of($this->building, $this->span->form, $forms[0]->opening->style->leaf);
-        $forms = Stance::filled($forms[0]->opening->style->leaf, $forms, $this->building->scale->ratio);
         $in = new Fitted($this->building, $forms[0], $stance->isFitted() ? $this->span->cut($forms[0]->opening) : OpeningCut::none());
         $sheets = FillingSheets::of($in, $this->panes, $this->span);
         $thickness = array_sum(array_map(static fn (Sheet $s): float => $s->thickness, $sheets));
         $front = $depth = $stance->depth($this->span->cut($forms[0]->opening)->depth, $thickness);
         [$parts, $joints, $before] = [[], [], null];
         foreach ($sheets as $sheet) {
-            $part = $this->part($sheet, $forms[0], array_map(
+            $part = $this->part($sheet->with(layer: $sheet->layer.$half), $forms[0], array_map(
                 static fn (OpeningForm $form): Frame => $stance->frame($form, $front, $depth),
                 $forms,
             ));

@@ -60,14 +60,17 @@ final readonly class Stance
             $wide = $form->shape->width + 2.0 * $lap;
             $width = $isApart ? $wide / 2.0 : $wide;
             $shape = OpeningShape::of($width, $form->shape->height + $lap - $off, null);
-            $opening = $form->opening->with(style: $form->opening->style->with(
-                leaf: $isApart ? $leaf->single() : $leaf, head: HeadShape::Flat,
+            $style = $form->opening->style->with(
+                head: HeadShape::Flat,
                 w: RealLength::ofMillimetres($shape->width * $ratio), h: RealLength::ofMillimetres($shape->height * $ratio),
-            ));
+            );
             foreach ($isApart ? [0.0, $width] : [0.0] as $n => $from) {
-                $way = $leaf->slides === 'left' || ($isApart && $n === 0) ? -1.0 : 1.0;
-                $left = $form->left - $lap + $from + $way * $leaf->slid * $width;
-                $moved[] = new OpeningForm($form->id, $opening, $form->copy, $left, $form->sill + $off, $shape, -INF);
+                $isLeft = $leaf->slides === 'left' || ($isApart && $n === 0);
+                $left = $form->left - $lap + $from + ($isLeft ? -1.0 : 1.0) * $leaf->slid * $width;
+                $own = $isApart ? $style->with(leaf: $leaf->half($isLeft ? 'left' : 'right')) : $style;
+                $moved[] = new OpeningForm(
+                    $form->id, $form->opening->with(style: $own), $form->copy, $left, $form->sill + $off, $shape, -INF,
+                );
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Fillings;
 
 use Chartula\Core\Derivation;
+use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Part\Part;
@@ -68,12 +69,21 @@ final class StanceTest extends TestCase
             $at = $leaf->placements[0]->origin;
             self::assertEqualsWithDelta([72.0 - (27.1 + $sign * 10.8), 48.0 + 0.1 + 0.64], [$at->x, $at->y], 1e-6);
         }
-        // Two halves of 9 go apart all the way: the left one ends where it began.
-        $derived = self::derived(['slides' => 'apart', 'slid' => 100, 'double' => true]);
+        // Two halves of 9 go apart all the way: the left one ends where it began, and their braces mirror each other.
+        $derived = self::derived(['slides' => 'apart', 'slid' => 100, 'double' => true, 'kind' => 'braced', 'rail' => '6in']);
         self::assertSame([], $derived->dryFit->findings);
-        $halves = $derived->kit->part('main.back.leaf.w1')->part->placements;
-        self::assertEqualsWithDelta([72.0 - 18.1, 72.0 - 45.1], [$halves[0]->origin->x, $halves[1]->origin->x], 1e-6);
-        self::assertEqualsWithDelta(new Vec3(0.0, 1.0, 0.0), $halves[0]->normal, 1e-9);
+        [$left, $right] = array_map(
+            static fn (string $layer): Part => $derived->kit->part("main.back.$layer.w1")->part,
+            ['leaf-face', 'leaf-face-right'],
+        );
+        self::assertEqualsWithDelta([72.0 - 18.1, 72.0 - 45.1], [$left->placements[0]->origin->x, $right->placements[0]->origin->x], 1e-6);
+        self::assertEqualsWithDelta(new Vec3(0.0, 1.0, 0.0), $left->placements[0]->normal, 1e-9);
+        $corners = static fn (Ring $r): array => array_map(static fn (Vec2 $p): string => sprintf('%.3f %.3f', $p->x, $p->y), $r->points);
+        $all = array_merge(...array_map($corners, $left->holes));
+        $turned = array_merge(...array_map(static fn (Ring $r): array => $corners($r->mirrored($right->width() / 2.0)), $right->holes));
+        sort($all);
+        sort($turned);
+        self::assertSame($all, $turned);
     }
 
     public function testWhatIsOpenIsSaid(): void
