@@ -17,8 +17,10 @@ final readonly class Glass
 
     public const CURTAINS = 'curtains';
 
+    public const STAINED = 'stained';
+
     /**
-     * @param  string  $look  clear, frosted, painted out or with curtains
+     * @param  string  $look  clear, frosted, painted out, with curtains or stained
      * @param  ?string  $colour  of that, as #rrggbb; null where it is as usual
      * @param  ?string  $leading  squares or lozenges; null where it is not leaded
      * @param  RealLength  $across  from lead to lead

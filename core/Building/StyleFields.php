@@ -167,6 +167,7 @@ final readonly class StyleFields
     {
         $look = ChoiceType::of([
             Glass::CLEAR => 'clear', Glass::FROSTED => 'frosted', Glass::PAINTED => 'painted out', Glass::CURTAINS => 'with curtains',
+            Glass::STAINED => 'stained',
         ]);
 
         return new FieldSet(

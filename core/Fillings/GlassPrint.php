@@ -59,7 +59,7 @@ final readonly class GlassPrint
     /** How many leads there would be in an opening so large. */
     public static function leads(Glass $glass, float $width, float $height): float
     {
-        return $glass->leading === null ? 0.0 : $width / $glass->across->mm + $height / $glass->up->mm;
+        return $glass->leading === null && $glass->look !== Glass::STAINED ? 0.0 : $width / $glass->across->mm + $height / $glass->up->mm;
     }
 
     /** @return list<array{string, list<Ring>}> */
@@ -69,6 +69,7 @@ final readonly class GlassPrint
         $shapes = match ($this->glass->look) {
             Glass::CLEAR => [],
             Glass::CURTAINS => [[$colour, array_merge([], ...array_map($this->curtains(...), $this->lights))]],
+            Glass::STAINED => array_merge([], ...array_map($this->stained()->in(...), $this->lights)),
             default => [[$colour, $this->lights]],
         };
         if ($this->glass->leading !== null) {
@@ -76,6 +77,15 @@ final readonly class GlassPrint
         }
 
         return $shapes;
+    }
+
+    private function stained(): StainedPanes
+    {
+        $glass = $this->glass;
+
+        return new StainedPanes(
+            $glass->across->mm / $this->ratio, $glass->up->mm / $this->ratio, $glass->leading === 'lozenges', $glass->colour,
+        );
     }
 
     /** @return list<Ring> drawn back to both sides */

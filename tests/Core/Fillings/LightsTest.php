@@ -102,6 +102,25 @@ final class LightsTest extends TestCase
         }
     }
 
+    /** Panes fill their lights, between them nothing; the same document has the same colours, and half of them are what is said. */
+    #[TestWith(['squares'])]
+    #[TestWith(['lozenges'])]
+    public function testStainedPanesFillTheirLights(string $leading): void
+    {
+        $glass = ['look' => 'stained', 'leading' => $leading, 'across' => '1ft', 'up' => '1ft 2in'];
+        [, $part] = self::parts(['lights' => 2], ['frame', 'glazing'], $glass);
+        self::assertInstanceOf(GlassArt::class, $part->art);
+        $panes = array_slice($part->art->shapes, 0, -1);
+        self::assertEqualsWithDelta(2 * 9.9 * 29.8, self::area($panes), 1e-6);
+        self::assertGreaterThan(3, count(array_unique(array_column($panes, 0))));
+        [, $again] = self::parts(['lights' => 2], ['frame', 'glazing'], $glass);
+        self::assertEquals($part->art, $again->art);
+        [, $green] = self::parts(['lights' => 2], ['frame', 'glazing'], $glass + ['colour' => '#00ff00']);
+        self::assertInstanceOf(GlassArt::class, $green->art);
+        $of = array_filter($green->art->shapes, static fn (array $one): bool => $one[0] === '#00ff00');
+        self::assertEqualsWithDelta(0.5, self::area($of) / self::area($panes), 0.2);
+    }
+
     #[TestWith(['frosted', null, '#e4eaea'])]
     #[TestWith(['painted', '#334455', '#334455'])]
     #[TestWith(['curtains', null, '#e9dfc8'])]
@@ -114,6 +133,17 @@ final class LightsTest extends TestCase
         $area = array_sum(array_map(static fn (Ring $r): float => $r->area(), $rings));
         // A curtain takes from 16 to 30 % of a light on either side.
         self::assertEqualsWithDelta(2 * 9.9 * 29.8 * ($look === 'curtains' ? 0.46 : 1.0), $area, 1e-6);
+    }
+
+    /** @param  array<array{string, list<Ring>}>  $shapes */
+    private static function area(array $shapes): float
+    {
+        $area = 0.0;
+        foreach ($shapes as [, $rings]) {
+            $area += array_sum(array_map(static fn (Ring $r): float => $r->area(), $rings));
+        }
+
+        return $area;
     }
 
     /** @return list<string> */
