@@ -37,7 +37,7 @@ final readonly class Leaf
      * @param  string  $handle  none, knob, lever or ring
      * @param  bool  $hasLetterPlate  a slot for letters
      * @param  float  $angle  by how much it stands open outwards, degrees; 0 where it is shut
-     * @param  ?('left'|'right'|'apart')  $slides  where it goes before its wall, or both halves of it; null where it is hung
+     * @param  'left'|'right'|'apart'|null  $slides  where it goes before its wall, or both halves of it; null where it is hung
      * @param  float  $slid  how far it has gone, from 0 to 1
      */
     public function __construct(

@@ -49,7 +49,7 @@ final class AccountTest extends ApiTestCase
         $this->getJson('/api/projects')
             ->assertJsonPath('projects.0.name', 'Marrowmere branch')
             ->assertJsonPath('projects.0.buildings.*.name', [
-                'Harbour office', 'Marrowmere Creamery', 'Marrowmere halt', 'Ropewalk Row', 'Weigh office',
+                'Boat shed', 'Harbour office', 'Marrowmere Creamery', 'Marrowmere halt', 'Mission room', 'Ropewalk Row', 'Weigh office',
             ]);
     }
 

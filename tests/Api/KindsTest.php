@@ -37,6 +37,22 @@ final class KindsTest extends ApiTestCase
         }
     }
 
+    /** Whatever a building says of its openings, nothing of that is in the way of what is shown of a kind that is shipped. */
+    public function testTheyAreShownForEveryBuildingOfTheDemo(): void
+    {
+        $person = $this->person();
+        foreach (glob(dirname(__DIR__, 2).'/docs/examples/*.json') ?: [] as $file) {
+            $building = $this->buildingOf($person, (string) file_get_contents($file));
+            foreach (['bricked-up', 'tracery'] as $key) {
+                $this->get("/api/buildings/$building->id/kinds/shipped/$key.svg")->assertOk();
+            }
+            foreach ((array) $this->getJson("/api/buildings/$building->id/kinds")->assertOk()->json('kinds.*.id') as $id) {
+                self::assertIsString($id);
+                $this->get("/api/buildings/$building->id/kinds/$id.svg")->assertOk();
+            }
+        }
+    }
+
     public function testOneIsTakenOverFromAnotherBuilding(): void
     {
         $person = $this->person();

@@ -102,7 +102,7 @@ final class OwnershipTest extends ApiTestCase
             .str_replace(
                 [
                     '{project}', '{building}', '{sheet}', '{part}', '{number}', '{from}', '{to}', '{file}', '{page}', '{reading}', '{side}',
-                    '{finish}', '{sha256}',
+                    '{finish}', '{sha256}', '{kind}',
                 ],
                 [
                     $building->project_id,
@@ -118,6 +118,7 @@ final class OwnershipTest extends ApiTestCase
                     'front',
                     'slate',
                     str_repeat('0a', 32),
+                    'sash',
                 ],
                 $route->uri(),
             );
