@@ -41,7 +41,9 @@ final class KindsTest extends ApiTestCase
     public function testTheyAreShownForEveryBuildingOfTheDemo(): void
     {
         $person = $this->person();
-        foreach (glob(dirname(__DIR__, 2).'/docs/examples/*.json') ?: [] as $file) {
+        $files = glob(dirname(__DIR__, 2).'/docs/examples/*.json');
+        self::assertNotEmpty($files);
+        foreach ($files as $file) {
             $building = $this->buildingOf($person, (string) file_get_contents($file));
             foreach (['bricked-up', 'tracery'] as $key) {
                 $this->get("/api/buildings/$building->id/kinds/shipped/$key.svg")->assertOk();

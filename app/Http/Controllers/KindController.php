@@ -10,6 +10,7 @@ use Chartula\Core\Building\Building as Described;
 use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\ShippedKinds;
+use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\Style;
 use Chartula\Core\Compression\Compressor;
 use Chartula\Core\Drawing\KindDrawing;
@@ -22,6 +23,9 @@ use stdClass;
 /** Kinds of openings: those that a building has, those that are there to begin with, and how they come out on it. */
 final readonly class KindController
 {
+    /** What a kind looks by, whatever building it is in. */
+    private const LOOK = ['scale', 'gauge', 'stock', 'methods'];
+
     /** Its own, as its last sound state says them, and those that are shipped. */
     public function index(Building $building): JsonResponse
     {
@@ -46,16 +50,15 @@ final readonly class KindController
     public function shipped(Building $building, string $kind): Response
     {
         $style = ShippedKinds::find($kind) ?? abort(404);
-        $document = JsonText::decode($building->lastSoundOrFail()->text);
-        // Nothing of its own is in the way of it there.
-        $document->styles = (object) [$kind => $style];
-        $document->blocks = array_map(static function (mixed $block): mixed {
-            if ($block instanceof stdClass) {
-                unset($block->walls);
+        $said = JsonText::decode($building->lastSoundOrFail()->text);
+        // In a plain building at the same scale and of the same card: nothing else is in the way of it there.
+        $document = Starter::document($building->name);
+        foreach (self::LOOK as $key) {
+            if (isset($said->{$key})) {
+                $document->{$key} = $said->{$key};
             }
-
-            return $block;
-        }, is_array($document->blocks ?? null) ? $document->blocks : []);
+        }
+        $document->styles = (object) [$kind => $style];
 
         return self::drawn($building, self::described($document), $kind);
     }
