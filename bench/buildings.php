@@ -43,6 +43,8 @@ function hall(string $office, int $windows): string
     $length = 8 * $windows + 6;
     $document->blocks[0]->footprint->rect = ["{$length}ft", "{$length}ft"];
     $document->blocks[0]->roof->pitch = 2;
+    $document->blocks[0]->roof->finish = 'bare';
+    $document->blocks[0]->features = [];
     $row = [['id' => 'w', 'style' => 'sash', 'from' => '4ft', 'sill' => '2ft 9in', 'repeat' => ['count' => $windows, 'pitch' => '8ft']]];
     $document->blocks[0]->walls = array_map(
         static fn (string $edge): array => ['edge' => $edge, 'finish' => 'bare', 'openings' => $row],

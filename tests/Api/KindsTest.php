@@ -42,7 +42,8 @@ final class KindsTest extends ApiTestCase
     {
         $person = $this->person();
         $files = glob(dirname(__DIR__, 2).'/docs/examples/*.json');
-        self::assertNotEmpty($files);
+        self::assertIsArray($files);
+        self::assertNotSame([], $files);
         foreach ($files as $file) {
             $building = $this->buildingOf($person, (string) file_get_contents($file));
             foreach (['bricked-up', 'tracery'] as $key) {

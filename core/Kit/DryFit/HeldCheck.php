@@ -7,7 +7,6 @@ namespace Chartula\Core\Kit\DryFit;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Kit\DryFit\Massing\Face;
-use Chartula\Core\Kit\DryFit\Massing\Faces;
 use Chartula\Core\Kit\DryFit\Massing\Massing;
 use Chartula\Core\Measure\Tolerance;
 
@@ -31,6 +30,9 @@ final readonly class HeldCheck
 
     private const BESIDE_MM = 0.05;
 
+    /** What stands along a wall is looked up by every so many millimetres. */
+    private const APART_MM = 10.0;
+
     /** What stands in an opening is smaller than the card that it goes into by so much on each side, mm. */
     private const PLAY_MM = 0.1;
 
@@ -43,30 +45,60 @@ final readonly class HeldCheck
     public static function all(Assembly $assembly, Massing $massing): array
     {
         $findings = [];
-        foreach (Faces::of($massing) as $face) {
-            $deep = $face->thickness + self::INTO_ROOM_MM;
+        foreach ($massing->faces() as $face) {
+            $near = $face->filled === [] ? [] : self::near($assembly, $face);
             foreach ($face->filled as [$ring, $rebate]) {
                 $box = $ring->bounds()->grown($rebate + 1.0);
-                [$from, $to] = [$face->frame()->point($box->x0, $box->y0, 1.0), $face->frame()->point($box->x1, $box->y1, -$deep)];
-                $room = [
-                    min($from->x, $to->x), max($from->x, $to->x), min($from->y, $to->y), max($from->y, $to->y), $from->z, $to->z,
-                ];
-                $self = new self($face, array_values(array_filter(
-                    $assembly->pieces,
-                    static fn (Piece $p): bool => ! $p->part->isPaper() && $p->comesInto($room),
-                )));
-                array_push($findings, ...$self->one($ring, $rebate));
+                $pieces = [];
+                for ($at = self::place($box->x0); $at <= self::place($box->x1); $at++) {
+                    $pieces += $near[$at] ?? [];
+                }
+                array_push($findings, ...(new self($face, array_values($pieces)))->one($ring, $rebate));
             }
         }
 
         return $findings;
     }
 
+    /** @return array<int, array<string, Piece>> what stands in a wall or close to it, by where along it that is */
+    private static function near(Assembly $assembly, Face $face): array
+    {
+        [$deep, $from, $along, $out] = [$face->thickness + self::INTO_ROOM_MM, $face->from, $face->along(), $face->out()];
+        // What leans against nothing is asked for by itself.
+        $isTrim = array_filter($face->filled, static fn (array $one): bool => $one[1] > 0.0) === [];
+        $near = [];
+        foreach ($assembly->pieces as $key => $piece) {
+            if ($piece->part->isPaper() || ($isTrim && $piece->part->group !== 'trim')) {
+                continue;
+            }
+            [$x0, $x1, $y0, $y1] = $piece->box;
+            // Written out, since every piece goes through here for every wall.
+            [$a, $b, $c, $d] = [($x0 - $from->x) * $out->x, ($x1 - $from->x) * $out->x, ($y0 - $from->y) * $out->y, ($y1 - $from->y) * $out->y];
+            if (max($a, $b) + max($c, $d) < -$deep || min($a, $b) + min($c, $d) > 1.0) {
+                continue;
+            }
+            [$a, $b, $c, $d] = [
+                ($x0 - $from->x) * $along->x, ($x1 - $from->x) * $along->x, ($y0 - $from->y) * $along->y, ($y1 - $from->y) * $along->y,
+            ];
+            $last = self::place(min($face->length(), max($a, $b) + max($c, $d)));
+            for ($at = self::place(max(0.0, min($a, $b) + min($c, $d))); $at <= $last; $at++) {
+                $near[$at][$key] = $piece;
+            }
+        }
+
+        return $near;
+    }
+
+    private static function place(float $x): int
+    {
+        return (int) floor($x / self::APART_MM);
+    }
+
     /** @return list<Finding> */
     private function one(Ring $ring, float $rebate): array
     {
         $where = sprintf('%.1f mm along %s', $ring->bounds()->centre()->x, $this->face->name);
-        if (array_filter(self::beside($ring, -self::INSIDE_MM), fn (Vec2 $at): bool => $this->cards($at) === []) !== []) {
+        if (array_filter(self::beside($ring, -self::INSIDE_MM), fn (Vec2 $at): bool => $this->cards($at, 'trim') === []) !== []) {
             return [new Finding(
                 'filling.missing', $this->face->name, "Nothing stands in the opening $where", $ring->bounds()->width(),
             )];
@@ -115,12 +147,17 @@ final readonly class HeldCheck
         return false;
     }
 
-    /** @return list<array{float, float, string}> card behind a place of the face: from how deep to how deep, and of which group */
-    private function cards(Vec2 $at): array
+    /**
+     * Card behind a place of the face: from how deep to how deep, and of which group.
+     *
+     * @param  ?string  $group  of which alone it is asked; null for all
+     * @return list<array{float, float, string}>
+     */
+    private function cards(Vec2 $at, ?string $group = null): array
     {
         $cards = [];
         foreach ($this->pieces as $piece) {
-            foreach ($piece->facets as $facet) {
+            foreach ($group === null || $piece->part->group === $group ? $piece->facets : [] as $facet) {
                 $place = $this->face->frame()->at($at);
                 $faces = $facet->frame->normal->dot($this->face->frame()->normal);
                 if ($faces > 1.0 - Tolerance::UNIT && $facet->region->contains($facet->frame->project($place))) {

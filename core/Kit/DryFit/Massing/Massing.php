@@ -23,6 +23,9 @@ use Chartula\Core\Recall\Recall;
  */
 final class Massing
 {
+    /** @var ?list<Face> once they are asked for */
+    private ?array $faces = null;
+
     /** A plane that is narrower than so many thicknesses of the roof may be left out, square cuts leaving next to nothing of it. */
     private const NARROW = 1.5;
 
@@ -66,7 +69,7 @@ final class Massing
     /** @return list<Surface> every outside that card must fill */
     public function surfaces(): array
     {
-        $surfaces = array_map(fn (Face $face): Surface => new WallSurface($this, $face), Faces::of($this));
+        $surfaces = array_map(fn (Face $face): Surface => new WallSurface($this, $face), $this->faces());
         foreach ($this->masses as $m => $mass) {
             foreach ($mass->slopes as $slope) {
                 $surfaces[] = new SlopeSurface($this, $m, $slope, $slope->width() > self::NARROW * $this->roof());
@@ -74,6 +77,12 @@ final class Massing
         }
 
         return $surfaces;
+    }
+
+    /** @return list<Face> of all walls that are built */
+    public function faces(): array
+    {
+        return $this->faces ??= Faces::of($this);
     }
 
     /** How thick the card of roofs is. */
