@@ -73,7 +73,9 @@ final readonly class HeldCheck
             }
             [$x0, $x1, $y0, $y1] = $piece->box;
             // Written out, since every piece goes through here for every wall.
-            [$a, $b, $c, $d] = [($x0 - $from->x) * $out->x, ($x1 - $from->x) * $out->x, ($y0 - $from->y) * $out->y, ($y1 - $from->y) * $out->y];
+            [$a, $b, $c, $d] = [
+                ($x0 - $from->x) * $out->x, ($x1 - $from->x) * $out->x, ($y0 - $from->y) * $out->y, ($y1 - $from->y) * $out->y,
+            ];
             if (max($a, $b) + max($c, $d) < -$deep || min($a, $b) + min($c, $d) > 1.0) {
                 continue;
             }
