@@ -11,6 +11,10 @@ use Chartula\Core\Field\Option;
 enum HeadShape: string
 {
     case Flat = 'flat';
+
+    /** Level to the eye: it rises by an eighth of an inch to a foot, so that it does not seem to sag. */
+    case Cambered = 'cambered';
+
     case Segmental = 'segmental';
     case Round = 'round';
     case Pointed = 'pointed';
@@ -19,6 +23,9 @@ enum HeadShape: string
 
     /** No head, but all of a round light. */
     case Circle = 'circle';
+
+    /** A span is so many times what a cambered head rises by. */
+    private const CAMBER = 96.0;
 
     /** Of three arcs of 60° those at the sides would have no radius at a rise of this share of the span. */
     private const FLATTEST = 0.134;
@@ -42,6 +49,7 @@ enum HeadShape: string
         return match ($this) {
             self::Flat => null,
             self::Round, self::Circle => $span / 2.0,
+            self::Cambered => $span / self::CAMBER,
             self::Pointed => $said ?? $span * sqrt(3.0) / 2.0,
             default => $said,
         };
@@ -62,6 +70,7 @@ enum HeadShape: string
     {
         return match ($this) {
             self::Flat => 'M5 20V6H19V20',
+            self::Cambered => 'M5 20V7Q12 5.4 19 7V20',
             self::Segmental => 'M5 20V9Q12 3 19 9V20',
             self::Round => 'M5 20V12A7 7 0 0 1 19 12V20',
             self::Pointed => 'M5 20V12Q6 6 12 3Q18 6 19 12V20',

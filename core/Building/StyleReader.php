@@ -85,7 +85,7 @@ final readonly class StyleReader
         if ($head === null || $shape === null || $w === null || $h === null || $shape === HeadShape::Flat) {
             return null;
         }
-        $rise = in_array($shape, [HeadShape::Round, HeadShape::Circle], true) ? null : $head->real('rise');
+        $rise = in_array($shape, [HeadShape::Round, HeadShape::Circle, HeadShape::Cambered], true) ? null : $head->real('rise');
         $mm = $shape->rise($w->mm, $rise?->mm);
         if ($mm === null) {
             if ($head->at('rise') === null) {

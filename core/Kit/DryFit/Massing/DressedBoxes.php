@@ -33,7 +33,7 @@ final class DressedBoxes
         private readonly HeadShape $shape,
         private readonly float $rise,
     ) {
-        $isCircle = in_array($shape, [HeadShape::Segmental, HeadShape::Round], true);
+        $isCircle = in_array($shape, [HeadShape::Segmental, HeadShape::Round, HeadShape::Cambered], true);
         $this->radius = $isCircle && $rise > 0.0 ? ($box->width() ** 2 / 4.0 + $rise ** 2) / (2.0 * $rise) : 0.0;
     }
 

@@ -210,7 +210,7 @@ final readonly class Faces
             HeadShape::Pointed => ArcChain::pointed($width, $height - $rise, $rise),
             HeadShape::ThreeCentred => [ArcChain::threeCentred($width, $height - $rise, $rise)],
             HeadShape::Elliptical => [ArcChain::ellipse($width, $height - $rise, $rise)],
-            HeadShape::Segmental, HeadShape::Round => [ArcChain::segment($width, $height - $rise, $rise)],
+            HeadShape::Segmental, HeadShape::Round, HeadShape::Cambered => [ArcChain::segment($width, $height - $rise, $rise)],
         };
         $points = [];
         $radius = min($width, $height) / 2.0;
