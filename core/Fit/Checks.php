@@ -32,6 +32,7 @@ final readonly class Checks
     {
         return [
             ...OpeningChecks::of($building, $kit->walls),
+            ...StoreyChecks::of($building),
             ...self::webs($kit->walls),
             ...self::stocks($building),
             ...CornerChecks::of($kit->walls),
