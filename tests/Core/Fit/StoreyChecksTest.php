@@ -22,11 +22,11 @@ final class StoreyChecksTest extends TestCase
     public function testStoreysStandOnEachOtherAndComeToTheEaves(array $storeys, string $eaves, array $said): void
     {
         $document = BuildingGenerator::with(JsonText::decode(Kits::exampleText('weigh-office')), 'blocks.0.eaves', $eaves);
-        $document = BuildingGenerator::with($document, 'blocks.0.storeys', array_map(
-            static fn (array $s, int $i): object => (object) ['id' => "s$i", 'name' => ['ground', 'upper'][$i], 'floor' => $s[0], 'height' => $s[1]],
-            $storeys,
-            array_keys($storeys),
-        ));
+        $all = [];
+        foreach ($storeys as $i => [$floor, $height]) {
+            $all[] = (object) ['id' => "s$i", 'name' => ['ground', 'upper'][$i], 'floor' => $floor, 'height' => $height];
+        }
+        $document = BuildingGenerator::with($document, 'blocks.0.storeys', $all);
         $found = [];
         foreach (Kits::of($document)->checks as $check) {
             $found += str_starts_with($check->code, 'storeys.') ? [$check->code => $check] : [];
@@ -43,7 +43,9 @@ final class StoreyChecksTest extends TestCase
     {
         // 9 in + 9 ft + 12 in + 8 ft 6 in + 1 ft: 20 ft 3 in, 81 courses.
         yield 'as they are to be' => [[['9in', '9ft'], ['10ft 9in', '8ft 6in']], '20ft 3in', []];
-        yield 'one into another' => [[['0ft', '9ft 6in'], ['9ft', '8ft']], '18ft', ['storeys.overlap' => 'reaches 6in over the floor of “upper”']];
+        yield 'one into another' => [[['0ft', '9ft 6in'], ['9ft', '8ft']], '18ft', [
+            'storeys.overlap' => 'reaches 6in over the floor of “upper”',
+        ]];
         yield 'into the roof' => [[['0ft', '9ft'], ['10ft', '8ft']], '17ft 3in', ['storeys.over-eaves' => 'come to 9in over its eaves']];
         yield 'off the courses' => [[['1in', '9ft'], ['10ft', '8ft']], '18ft 1 1/2in', [
             'storeys.courses' => 'the floor of “ground” 1in above, the eaves 1 1/2in below',
