@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Fillings;
 
+use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -13,6 +14,10 @@ use Chartula\Core\Problem\Check;
 use Chartula\Core\Problem\InvalidInput;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\BuildingGenerator;
+use Tests\Support\HouseGenerator;
+use Tests\Support\Kits;
+use Tests\Support\Sample;
 
 /**
  * Doors that stand open, 16 by 28, their left jamb 28 from the left end of the office's back, 72 long and seen from behind: what is x along
@@ -104,6 +109,38 @@ final class StanceTest extends TestCase
                 self::assertSame('styles.own.leaf.open', $e->problems[0]->path);
             }
         }
+    }
+
+    /** On houses of every class what closed before closes with its doors open; only leaves of two openings may get in each other's way. */
+    public function testHousesClose(): void
+    {
+        $ways = [
+            ['open' => 35], ['open' => 85, 'hinge' => 'right'], ['slides' => 'left', 'slid' => 45], ['slides' => 'right'],
+            ['slides' => 'apart', 'slid' => 80, 'kind' => 'braced', 'rail' => '45mm'],
+        ];
+        $made = 0;
+        for ($i = 0; $i < (Sample::isDeep() ? 90 : 10); $i++) {
+            // Every eleventh has openings.
+            $seed = 11 * (($i + (Sample::isDeep() ? 0 : Sample::seed())) % 90);
+            $document = (new HouseGenerator($seed))->document();
+            try {
+                $isSound = Kits::of($document)->dryFit->findings === [];
+                foreach (BuildingReader::fromDocument($document)->styles as $style) {
+                    $document = BuildingGenerator::with($document, "styles.$style->id", (object) [
+                        'kind' => 'door', 'w' => $style->w->mm.'mm', 'h' => $style->h->mm.'mm', 'leaf' => (object) $ways[$i % 5],
+                    ]);
+                }
+                $derived = Kits::of($document);
+            } catch (InvalidInput) {
+                continue;
+            }
+            foreach ($isSound ? $derived->dryFit->findings : [] as $finding) {
+                self::assertSame('overlap', $finding->code, "seed $seed: $finding->text");
+                self::assertMatchesRegularExpression('/\.leaf\S* goes .* into \S+\.leaf/', $finding->text, "seed $seed");
+            }
+            $made += $isSound ? 1 : 0;
+        }
+        self::assertGreaterThan(0, $made);
     }
 
     /**

@@ -234,6 +234,33 @@ final class RebateTest extends TestCase
         self::assertGreaterThan(0, $held);
     }
 
+    /** Houses of several layers with everything in rebates: what closed closes, or is refused at an opening that has no wall for one. */
+    #[Group('property')]
+    public function testGeneratedHousesHoldEverything(): void
+    {
+        $made = 0;
+        for ($i = 0; $i < (Sample::isDeep() ? 150 : 24); $i++) {
+            // Every eleventh has openings.
+            $document = (new HouseGenerator(11 * $i))->document();
+            try {
+                $derived = Kits::of($document);
+            } catch (InvalidInput) {
+                continue;
+            }
+            if ($derived->dryFit->findings !== [] || count($derived->building->methods->wall()->layers) < 2) {
+                continue;
+            }
+            try {
+                $held = Kits::of(BuildingGenerator::with($document, 'methods.trim', (object) ['held' => 'rebates']));
+                self::assertSame([], $held->dryFit->findings, 'seed '. 11 * $i);
+                $made++;
+            } catch (InvalidInput $e) {
+                self::assertContains($e->problems[0]->code, ['rebate.no-wall', 'rebate.overlap'], 'seed '. 11 * $i);
+            }
+        }
+        self::assertGreaterThan(5, $made);
+    }
+
     /** Of houses with windows in walls of several layers. */
     private static function hasRoomForRebates(int $seed): bool
     {
