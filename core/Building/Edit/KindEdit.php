@@ -114,12 +114,8 @@ final readonly class KindEdit
     /** Its opening as large as what is bought for it asks; one that has nothing bought yet gets something that fits. */
     private function fit(): void
     {
-        $this->edit->isObject(['op', 'style']);
-        $id = $this->edit->get('style')?->text(32) ?? '';
-        $style = $this->style($id);
+        [, $style] = $this->named();
         if ($style === null) {
-            $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
-
             return;
         }
         $ruler = Ruler::of($this->document);
@@ -157,12 +153,8 @@ final readonly class KindEdit
     /** Goes unless something is of it. */
     private function remove(): void
     {
-        $this->edit->isObject(['op', 'style']);
-        $id = $this->edit->get('style')?->text(32) ?? '';
-        $style = $this->style($id);
+        [$id, $style] = $this->named();
         if ($style === null) {
-            $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
-
             return;
         }
         $used = $this->uses($id);
@@ -185,6 +177,19 @@ final readonly class KindEdit
         }
 
         return $used;
+    }
+
+    /** @return array{string, ?stdClass} the kind that is named, by its id; null, and a fault, where there is none */
+    private function named(): array
+    {
+        $this->edit->isObject(['op', 'style']);
+        $id = $this->edit->get('style')?->text(32) ?? '';
+        $style = $this->style($id);
+        if ($style === null) {
+            $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
+        }
+
+        return [$id, $style];
     }
 
     private function style(string $id): ?stdClass
