@@ -8,6 +8,7 @@ use Chartula\Core\Building\Bought;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\Style;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
@@ -66,10 +67,17 @@ final readonly class FillingParts
         foreach ($form->walls() as $wall) {
             foreach ($wall->openings as $opening) {
                 $style = $opening->opening->style;
+                // What stands on the ground is not as what does not.
+                $how = $style->id.($opening->reachesFoot() ? ' on the ground' : ' over it');
+                if (! isset($done[$how])) {
+                    $done[$how] = true;
+                    self::collectOthers($building, $opening, $problems);
+                }
                 if (isset($done[$style->id])) {
                     continue;
                 }
                 $done[$style->id] = true;
+                self::collectOfKind($style, $problems);
                 $layout = $panes->layout($opening);
                 if ($layout !== null && $layout->hasPanes() && $layout->tracery?->isPossible() === false) {
                     $problems->add("styles.$style->id.frame.tracery", 'tracery.no-room');
@@ -78,8 +86,20 @@ final readonly class FillingParts
                         'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
                         'width' => round($opening->shape->width, 2), 'height' => round($opening->shape->height, 2)]);
                 }
-                self::collectOthers($building, $opening, $problems);
             }
+        }
+    }
+
+    /** What is wrong with a kind wherever it is. */
+    private static function collectOfKind(Style $style, Problems $problems): void
+    {
+        $path = "styles.$style->id";
+        if ($style->leaf?->split !== null && $style->leaf->split->mm >= $style->h->mm) {
+            $problems->add("$path.leaf.split", 'leaf.split', ['height' => LengthFormat::imperial($style->h->mm)]);
+        }
+        $leads = $style->glass === null ? 0.0 : GlassPrint::leads($style->glass, $style->w->mm, $style->h->mm);
+        if ($leads > GlassPrint::MOST_LEADS) {
+            $problems->add("$path.glass", 'glass.leads', ['given' => round($leads), 'limit' => GlassPrint::MOST_LEADS]);
         }
     }
 
@@ -89,13 +109,6 @@ final readonly class FillingParts
         $path = "styles.$style->id";
         if ($opening->shape->isRound() && $opening->reachesFoot()) {
             $problems->add("{$opening->opening->path}.sill", 'head.circle-foot');
-        }
-        if ($style->leaf?->split !== null && $style->leaf->split->mm >= $style->h->mm) {
-            $problems->add("$path.leaf.split", 'leaf.split', ['height' => LengthFormat::imperial($style->h->mm)]);
-        }
-        $leads = $style->glass === null ? 0.0 : GlassPrint::leads($style->glass, $style->w->mm, $style->h->mm);
-        if ($leads > GlassPrint::MOST_LEADS) {
-            $problems->add("$path.glass", 'glass.leads', ['given' => round($leads), 'limit' => GlassPrint::MOST_LEADS]);
         }
         if ($style->bought === null || $opening->true !== null) {
             return;

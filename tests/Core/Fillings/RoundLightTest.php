@@ -101,6 +101,21 @@ final class RoundLightTest extends TestCase
         self::derived([], ['blocks.0.walls.2.openings.0.sill' => '0ft']);
     }
 
+    /** Nor does the second one. */
+    public function testNoneStandsOnTheGround(): void
+    {
+        $both = [
+            (object) ['id' => 'a', 'style' => 'own', 'from' => '3ft', 'sill' => '2ft'],
+            (object) ['id' => 'b', 'style' => 'own', 'from' => '12ft', 'sill' => '0ft'],
+        ];
+        try {
+            self::derived([], ['blocks.0.walls.2.openings' => $both]);
+            self::fail('no fault');
+        } catch (InvalidInput $e) {
+            self::assertSame('blocks.0.walls.2.openings.1.sill', $e->problems[0]->path);
+        }
+    }
+
     private static function assertCircle(Ring $ring, float $width): void
     {
         $middle = $ring->bounds()->centre();
