@@ -27,6 +27,15 @@ final readonly class Words
         'mm_per_pixel.0' => 'mm a pixel across', 'mm_per_pixel.1' => 'mm a pixel up', 'sha256' => 'picture', 'lies' => 'laid',
         'courses' => 'courses counted', 'up' => 'measure of those courses', 'units' => 'bricks counted',
         'along' => 'measure of those bricks', 'foot' => 'first course above the foot', 'tone' => 'tone as a whole',
+        'glass.up' => 'leads apart, up', 'glass.across' => 'leads apart, across', 'glass.look' => 'look of its glass',
+        'glass.leading' => 'leading', 'frame.riser' => 'solid up to', 'frame.opens' => 'casements',
+        'frame.bars' => 'what becomes of its bars',
+        'tracery.bar' => 'width round its circles', 'tracery.foils' => 'foils of its circles', 'tracery.heads' => 'heads of its lights',
+        'leaf.open' => 'degrees it stands open', 'leaf.slides' => 'way it slides', 'leaf.slid' => 'share it is open',
+        'leaf.glazed' => 'glazed from', 'leaf.split' => 'parted at', 'leaf.hinge' => 'side it hangs on', 'leaf.letters' => 'letter plate',
+        'blind' => 'filling up', 'blind.of' => 'what it is filled up with', 'bought' => 'fitting that is bought',
+        'bought.w' => 'width of what is bought', 'bought.h' => 'height of what is bought', 'bought.depth' => 'depth of what is bought',
+        'trim' => 'small parts', 'trim.held' => 'how frames are held',
         'on.line' => 'line of the roof', 'on.turn' => 'turned by',
     ];
 
