@@ -51,10 +51,12 @@ final readonly class TakeTurns
         return $response;
     }
 
-    /** The file of one of a person's places, from 0; those that wait come after AT_ONCE. */
+    /** The file of one of a person's places, from 0; those that wait come after AT_ONCE. People are numbered by their database. */
     public static function file(int $person, int $place): string
     {
-        return storage_path("framework/turns/$person.$place");
+        $database = config()->string('database.connections.'.config()->string('database.default').'.database');
+
+        return storage_path("framework/turns/$database/$person.$place");
     }
 
     /** @return resource|false|null  a place, false where none comes free, null where places cannot be kept */
