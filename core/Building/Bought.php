@@ -10,9 +10,6 @@ final readonly class Bought
     /** What it may be off the size that its opening lets in. */
     public const OFF_MM = 0.05;
 
-    /** It goes in with so much to spare on each side. */
-    public const PLAY_MM = 0.1;
-
     /**
      * @param  string  $price  of one; '' where nobody says
      * @param  string  $source  where it is from, likewise

@@ -7,6 +7,9 @@ namespace Chartula\Core\Building;
 /** What stands in an opening. */
 enum Filling
 {
+    /** It goes into its opening with so much to spare on each side, model millimetres. docs/formulas.md#frame */
+    public const PLAY_MM = 0.1;
+
     /** Stile, bars and panes of clear sheet behind them. */
     case Frame;
 

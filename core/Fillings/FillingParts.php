@@ -31,7 +31,7 @@ use LogicException;
 final readonly class FillingParts
 {
     /** The gap between the finished opening and what stands in it, each side. */
-    public const CLEARANCE_MM = 0.1;
+    public const CLEARANCE_MM = Filling::PLAY_MM;
 
     private function __construct(
         private Building $building,
@@ -113,14 +113,14 @@ final readonly class FillingParts
         if ($style->bought === null || $opening->true !== null) {
             return;
         }
-        $more = 2.0 * (Bought::PLAY_MM - $building->methods->rebateMm($style, $building->scale));
+        $more = 2.0 * (self::CLEARANCE_MM - $building->methods->rebateMm($style, $building->scale));
         $wanted = [$style->bought->w + $more, $style->bought->h + $more / ($opening->reachesFoot() ? 2.0 : 1.0)];
         $is = [$opening->shape->width, $opening->shape->height];
         if (max(abs($is[0] - $wanted[0]), abs($is[1] - $wanted[1])) > Bought::OFF_MM) {
             $problems->add("$path.bought", 'bought.size', [
                 'width' => LengthFormat::millimetres($wanted[0]), 'height' => LengthFormat::millimetres($wanted[1]),
                 'is' => LengthFormat::millimetres($is[0]).' by '.LengthFormat::millimetres($is[1]),
-                'w' => $wanted[0] * $building->scale->ratio, 'h' => $wanted[1] * $building->scale->ratio,
+                'ground' => $opening->reachesFoot() ? 1 : 0,
             ]);
         }
     }

@@ -36,7 +36,9 @@ final readonly class Cure
             return new self('Take that figure out', (object) ['op' => 'set', 'path' => $built[0], 'value' => null]);
         }
         if ($problem->code === 'bought.size') {
-            return new self('Make its opening fit', (object) ['op' => 'fit-kind', 'style' => $keys[1] ?? '']);
+            $isOnGround = ($problem->facts['ground'] ?? 0) === 1;
+
+            return new self('Make its opening fit', (object) ['op' => 'fit-kind', 'style' => $keys[1] ?? '', 'ground' => $isOnGround]);
         }
         $list = $keys[4] ?? '';
         if (($keys[0] !== 'blocks') || ! isset($keys[5]) || ! in_array($list, ['openings', 'rows'], true)) {

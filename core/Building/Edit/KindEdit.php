@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Building\Edit;
 
-use Chartula\Core\Building\Bought;
+use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Methods;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\ShippedKinds;
@@ -114,13 +114,17 @@ final readonly class KindEdit
     /** Its opening as large as what is bought for it asks; one that has nothing bought yet gets something that fits. */
     private function fit(): void
     {
-        [, $style] = $this->named();
+        [, $style] = $this->named(['ground']);
         if ($style === null) {
             return;
         }
         $ruler = Ruler::of($this->document);
-        $sides = ['w' => 2.0, 'h' => ($style->kind ?? null) === OpeningKind::Door->value ? 1.0 : 2.0];
-        $more = Bought::PLAY_MM - $this->rebate($ruler, $style);
+        // Where nobody says whether it stands on the ground, doors do.
+        $isOnGround = $this->edit->get('ground') === null
+            ? ($style->kind ?? null) === OpeningKind::Door->value
+            : $this->edit->get('ground')->bool();
+        $sides = ['w' => 2.0, 'h' => $isOnGround === true ? 1.0 : 2.0];
+        $more = Filling::PLAY_MM - $this->rebate($ruler, $style);
         $mm = static fn (float $mm): string => LengthFormat::trimmed($mm, 4).'mm';
         $bought = ($style->bought ?? null) instanceof stdClass ? $style->bought : null;
         $found = [];
@@ -179,10 +183,13 @@ final readonly class KindEdit
         return $used;
     }
 
-    /** @return array{string, ?stdClass} the kind that is named, by its id; null, and a fault, where there is none */
-    private function named(): array
+    /**
+     * @param  list<string>  $optional  keys that the edit may have besides
+     * @return array{string, ?stdClass} the kind that is named, by its id; null, and a fault, where there is none
+     */
+    private function named(array $optional = []): array
     {
-        $this->edit->isObject(['op', 'style']);
+        $this->edit->isObject(['op', 'style'], $optional);
         $id = $this->edit->get('style')?->text(32) ?? '';
         $style = $this->style($id);
         if ($style === null) {

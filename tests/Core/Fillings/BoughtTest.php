@@ -43,16 +43,20 @@ final class BoughtTest extends TestCase
         self::assertContains('1 × own, 11.6 × 19.3 × 0.9 mm, from Marrowmere Castings, at 0.45: 0.45', self::words($derived));
     }
 
-    /** Another opening is a fault that says which one it has to be, and a press makes it so. */
-    public function testAnotherOpeningIsCured(): void
+    /** Another opening is a fault that says which one it has to be, and a press makes it so: of either kind, on the ground or over it. */
+    #[TestWith(['window', '9in', '19.50'])]
+    #[TestWith(['window', '0ft', '19.40'])]
+    #[TestWith(['door', '1ft 1.75in', '19.50'])]
+    #[TestWith(['door', '0ft', '19.40'])]
+    public function testAnotherOpeningIsCured(string $kind, string $sill, string $high): void
     {
-        $document = self::document(['w' => '3ft', 'h' => '5ft', 'bought' => (object) self::FITTING]);
+        $document = self::document(['kind' => $kind, 'w' => '3ft', 'h' => '5ft', 'bought' => (object) self::FITTING], $sill);
         try {
             Kits::of($document);
             self::fail('no fault');
         } catch (InvalidInput $e) {
             self::assertSame('styles.own.bought', $e->problems[0]->path);
-            self::assertStringContainsString('11.80 mm by 19.50 mm', ProblemText::of($e->problems[0]));
+            self::assertStringContainsString("11.80 mm by $high mm", ProblemText::of($e->problems[0]));
             $cure = Cure::of($document, $e->problems[0]);
             self::assertNotNull($cure);
             self::assertSame('Make its opening fit', $cure->words);
@@ -68,7 +72,7 @@ final class BoughtTest extends TestCase
     #[TestWith(['door', '11.8mm', '19.9mm'])]
     public function testSomethingThatFitsToBeginWith(string $kind, string $w, string $h): void
     {
-        $document = self::document(['kind' => $kind, 'w' => '3ft', 'h' => '5ft', $kind === 'door' ? 'leaf' : 'frame' => (object) []]);
+        $document = self::document(['kind' => $kind, 'w' => '3ft', 'h' => '5ft', $kind === 'door' ? 'leaf' : 'frame' => (object) []], $kind === 'door' ? '0ft' : '9in');
         $document = Edits::apply($document, [(object) ['op' => 'fit-kind', 'style' => 'own']])->document;
         $style = $document->styles->own ?? null; // @phpstan-ignore property.nonObject
         self::assertEquals((object) ['w' => $w, 'h' => $h, 'depth' => '1.2mm'], $style->bought); // @phpstan-ignore property.nonObject
@@ -98,10 +102,9 @@ final class BoughtTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $style */
-    private static function document(array $style): stdClass
+    private static function document(array $style, string $sill = '9in'): stdClass
     {
         $document = JsonText::decode(Kits::exampleText('weigh-office'));
-        $sill = ($style['kind'] ?? '') === 'door' ? '0ft' : '9in';
         $opening = (object) ['id' => 'w1', 'style' => 'own', 'from' => '5ft 7in', 'sill' => $sill];
         $document = BuildingGenerator::with($document, 'methods.wall.1.stock', 'greyboard-2');
         $document = BuildingGenerator::with($document, 'blocks.0.walls.0.openings', []);

@@ -177,6 +177,7 @@ export type Edit =
   | {
       op: 'fit-kind';
       style: string;
+      ground?: boolean;
     }
   | {
       op: 'copy-kind';
