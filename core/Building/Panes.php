@@ -70,6 +70,7 @@ final readonly class Panes
 
     public function hasBars(): bool
     {
-        return max($this->columns, $this->rows, $this->above->columns ?? 1, $this->above->rows ?? 1) > 1;
+        // What lies between two rows of a sash is its meeting rail.
+        return max($this->columns, $this->above->columns ?? 1, $this->above->rows ?? 1) > 1 || $this->rows > ($this->sash ? 2 : 1);
     }
 }

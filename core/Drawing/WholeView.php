@@ -52,12 +52,15 @@ final readonly class WholeView
 
     private Vec3 $along;
 
+    private PaneHoles $panes;
+
     /** @param  key-of<self::SIDES>  $side */
     public function __construct(private Building $building, private Form $form, string $side)
     {
         [$x, $y] = self::SIDES[$side];
         $this->to = new Vec3($x, $y, 0.0);
         $this->along = new Vec3(-$y, $x, 0.0);
+        $this->panes = new PaneHoles($building);
     }
 
     /** @return list<Shape> the farthest first */
@@ -148,7 +151,6 @@ final readonly class WholeView
         $flat = fn (Vec2 $p): Vec2 => $this->flat($wall->frame->at($p));
         $on = static fn (Ring $r): Region => new Region(new Ring(array_map($flat, $r->points)));
         $shapes = [];
-        $holes = new PaneHoles($this->building);
         foreach ($wall->openings as $opening) {
             if (! $patch->region()->contains($opening->ring()->bounds()->centre())) {
                 continue;
@@ -160,7 +162,7 @@ final readonly class WholeView
             foreach ($away as $leaf) {
                 $shapes[] = ['kind' => 'door', 'region' => $on($leaf->ring())] + $one;
             }
-            foreach (! $style->isShut() ? [] : $holes->glass($opening) as $pane) {
+            foreach (! $style->isShut() ? [] : $this->panes->glass($opening) as $pane) {
                 $shapes[] = ['kind' => 'pane', 'region' => $on($pane->moved($opening->left, $opening->sill))] + $one;
             }
         }

@@ -21,7 +21,7 @@ final readonly class FrameSheets
     {
         $card = static fn (string $layer, string $words, Ring ...$holes): Sheet =>
             $in->card($layer, 'F', $words, $in->placed(array_values($holes)));
-        $open = $frame->areBarsCut() ? $layout->holes() : $layout->casements();
+        $open = $frame->areBarsCut() ? $layout->holes() : $layout->withoutBars();
 
         return match (true) {
             $frame->tracery !== null => [
@@ -42,6 +42,12 @@ final readonly class FrameSheets
 
     private static function glass(Fitted $in, PaneLayout $layout): Sheet
     {
-        return $in->glass('glazing', GlassPrint::of($in, $layout->casements(), $layout->bars()));
+        $style = $in->opening->opening->style;
+
+        return $in->glass('glazing', GlassPrint::of(
+            $in,
+            $style->glass?->isPrinted() === true ? $layout->casements() : [],
+            $style->frame?->bars === Panes::PRINTED ? $layout->bars() : [],
+        ));
     }
 }

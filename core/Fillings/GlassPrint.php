@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Chartula\Core\Fillings;
 
 use Chartula\Core\Building\Glass;
-use Chartula\Core\Building\Panes;
 use Chartula\Core\Geometry\Hull;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
@@ -38,14 +37,14 @@ final readonly class GlassPrint
     /**
      * Null where nothing is.
      *
-     * @param  list<Ring>  $lights
-     * @param  list<Ring>  $bars  of its frame, as they are to be seen
+     * @param  list<Ring>  $lights  where anything is printed on them
+     * @param  list<Ring>  $bars  that are printed
      */
     public static function of(Fitted $in, array $lights, array $bars): ?GlassArt
     {
         $style = $in->opening->opening->style;
-        $shapes = $style->glass === null ? [] : (new self($style->glass, $lights, $in->building->scale->ratio))->shapes();
-        if ($style->frame?->bars === Panes::PRINTED && $bars !== []) {
+        $shapes = $style->glass?->isPrinted() !== true ? [] : (new self($style->glass, $lights, $in->building->scale->ratio))->shapes();
+        if ($bars !== []) {
             $shapes[] = [self::BARS, $bars];
         }
         $placed = [];

@@ -45,7 +45,9 @@ final readonly class LeafSheets
         $card = $isDoor ? $card->with(words: 'Door leaf') : $card;
         $face = $leaf->isFaced() ? [$in->card('leaf-face', 'D', self::words($leaf), [...$panels, ...$glass])->with(marks: $seen)] : [];
 
-        return [...$face, $card, ...$glass === [] ? [] : [$in->glass('glazing', GlassPrint::of($in, $lights, []))]];
+        $printed = $in->opening->opening->style->glass?->isPrinted() === true ? $this->layout?->casementsOf(1) ?? [] : [];
+
+        return [...$face, $card, ...$glass === [] ? [] : [$in->glass('glazing', GlassPrint::of($in, $printed, []))]];
     }
 
     private static function words(Leaf $leaf): string

@@ -49,6 +49,7 @@ final class PaneHoles
         $holes = match (true) {
             $style->frame === null => $layout?->holesOf(1),
             $style->frame->tracery !== null => $layout?->tracery?->holes(),
+            $style->frame->bars === Panes::DROPPED => $layout?->withoutBars(),
             default => $layout?->holes(),
         };
 

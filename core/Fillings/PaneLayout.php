@@ -39,6 +39,9 @@ final readonly class PaneLayout
     /** @var non-empty-list<LightRow> from the foot */
     private array $rows;
 
+    /** Whether the head's curve stays within the top row of panes. */
+    private bool $isWithinTop;
+
     /** What divides its head; null where nothing does. */
     public ?HeadTracery $tracery;
 
@@ -60,6 +63,7 @@ final readonly class PaneLayout
         $this->inset = FillingParts::CLEARANCE_MM + $this->stile;
         $this->lights = $this->lights();
         $this->rows = $this->lightRows();
+        $this->isWithinTop = $this->isWithinTop();
         $this->tracery = $panes->tracery === null ? null : new HeadTracery(
             $shape, $this->lights, [$this->inset, $this->rows[0]->foot], $panes->tracery, $scale->modelMm($panes->tracery->bar),
         );
@@ -113,7 +117,30 @@ final readonly class PaneLayout
         return (new self($this->shape, $this->panes->undivided($this->panes->opens), $this->scale))->holes();
     }
 
-    /** @return list<Ring> bars as they are to be seen between the panes of a row of lights: upright ones, then those that lie */
+    /** @return list<Ring> what is seen through of one row of lights, before anything divides it */
+    public function casementsOf(int $row): array
+    {
+        return (new self($this->shape, $this->panes->undivided($this->panes->opens), $this->scale))->holesOf($row);
+    }
+
+    /** @return list<Ring> what is open of a frame whose bars are not of card: a sash has its meeting rail all the same */
+    public function withoutBars(): array
+    {
+        if (! $this->hasMeetingRail()) {
+            return $this->casements();
+        }
+        [$row, $rail] = [$this->rows[0], $this->rows[0]->paneFoot($this->lower())];
+        $open = [];
+        foreach ([[$row->foot, $rail - $this->stile], [$rail, $row->top]] as $heights) {
+            foreach ($this->lights as [$x0, $x1]) {
+                array_push($open, ...$this->within(0, [$x0 + $this->leaf(), $x1 - $this->leaf()], $heights));
+            }
+        }
+
+        return [...$open, ...$this->casementsOf(1)];
+    }
+
+    /** @return list<Ring> bars as they are to be seen, row by row of lights: upright ones, then those that lie; a meeting rail is none */
     public function bars(): array
     {
         $bars = [];
@@ -126,6 +153,9 @@ final readonly class PaneLayout
                     array_push($bars, ...$this->within($i, [$x, $x + $row->bar], [$row->foot, $row->top]));
                 }
                 for ($n = 1; $n < $row->count; $n++) {
+                    if ($i === 0 && $n === $this->lower() && $this->hasMeetingRail()) {
+                        continue;
+                    }
                     $foot = $row->paneFoot($n);
                     array_push($bars, ...$this->within($i, [$from, $to], [$foot - $row->rails[$n - 1], $foot]));
                 }
@@ -158,6 +188,11 @@ final readonly class PaneLayout
             ...$this->panesOf(0, 0, $this->lower()),
             ...$this->cut([$rim, $this->shape->width - $rim], [$foot, $this->shape->height], $rim),
         ];
+    }
+
+    private function hasMeetingRail(): bool
+    {
+        return $this->panes->sash && $this->panes->rows > 1;
     }
 
     /** How many rows the lower half of a sash has; the upper one has the odd one. */
@@ -194,7 +229,7 @@ final readonly class PaneLayout
         $foot = $panes->riser === null ? $this->inset : max($this->inset, $this->scale->modelMm($panes->riser));
         $top = $this->shape->height - $this->inset;
         $rails = array_fill(0, $panes->rows - 1, $this->bar);
-        if ($panes->sash && $panes->rows > 1) {
+        if ($this->hasMeetingRail()) {
             // The meeting rail stands between the halves; the upper sash has the odd row.
             $rails[$this->lower() - 1] = $this->stile;
         }
@@ -213,7 +248,6 @@ final readonly class PaneLayout
         ];
     }
 
-    /** Whether the head's curve stays within the top row of panes. */
     private function isWithinTop(): bool
     {
         if ($this->shape->isRound()) {
@@ -243,7 +277,7 @@ final readonly class PaneLayout
                     $left = $x0 + $leaf + $column * ($wide + $row->bar);
                     $run = [$left, $left + $wide];
                     array_push($holes, ...match (true) {
-                        ! $this->isWithinTop() => $this->cut($run, [$foot, $top], $this->inset + $leaf),
+                        ! $this->isWithinTop => $this->cut($run, [$foot, $top], $this->inset + $leaf),
                         $isTop && $n === $row->count - 1 => [$this->underHead($run, $foot, $this->inset + $leaf)],
                         default => [new Ring([
                             new Vec2($run[0], $foot), new Vec2($run[1], $foot), new Vec2($run[1], $top), new Vec2($run[0], $top),
@@ -267,7 +301,7 @@ final readonly class PaneLayout
     {
         $leaf = $this->leaf();
         $isTop = $at === count($this->rows) - 1;
-        if (! $isTop && $this->isWithinTop()) {
+        if (! $isTop && $this->isWithinTop) {
             return [Ring::rectangle($run[0], $heights[0], $run[1], $heights[1])];
         }
         $hull = $this->open($run, $heights[0], $this->inset + $leaf)?->leftOf(new Vec2($run[0], $heights[0]), new Vec2(1.0, 0.0));

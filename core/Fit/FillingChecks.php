@@ -27,14 +27,18 @@ final readonly class FillingChecks
     /** A reveal may be deeper or shallower than was said by such a part of itself, unsaid. */
     private const OFF_REVEAL = 0.25;
 
-    private function __construct(private Building $building, private WallSpan $span, private OpeningForm $opening)
-    {
+    private function __construct(
+        private Building $building,
+        private WallSpan $span,
+        private OpeningForm $opening,
+        private PaneHoles $panes,
+    ) {
     }
 
     /** @return list<Check> */
-    public static function of(Building $building, WallSpan $span, OpeningForm $opening): array
+    public static function of(Building $building, WallSpan $span, OpeningForm $opening, PaneHoles $panes): array
     {
-        $self = new self($building, $span, $opening);
+        $self = new self($building, $span, $opening, $panes);
 
         return array_values(array_filter([$self->bars(), $self->stiles(), $self->tracery(), $self->rebate(), $self->open()]));
     }
@@ -88,7 +92,7 @@ final readonly class FillingChecks
 
     private function layout(): ?PaneLayout
     {
-        return $this->opening->opening->style->frame === null ? null : (new PaneHoles($this->building))->layout($this->opening);
+        return $this->opening->opening->style->frame === null ? null : $this->panes->layout($this->opening);
     }
 
     /** Bars that are too fine: what becomes of them, or what could. */

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Storey;
+use Chartula\Core\Fillings\PaneHoles;
 use Chartula\Core\Form\Covered;
 use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
@@ -47,9 +48,10 @@ final readonly class OpeningChecks
     public static function of(Building $building, Walls $walls): array
     {
         $checks = $deep = [];
+        $panes = new PaneHoles($building);
         foreach ($walls->spans() as $span) {
             foreach ($span->form->openings as $opening) {
-                foreach ($opening->copy === 0 ? (new self($building, $span, $opening->true ?? $opening))->all() : [] as $check) {
+                foreach ($opening->copy === 0 ? (new self($building, $span, $opening->true ?? $opening))->all($panes) : [] as $check) {
                     // Of a kind that stands less deep than was said once is enough.
                     $isKnown = $check->code === 'rebate.depth' && isset($deep[$opening->opening->style->id]);
                     $deep += $check->code === 'rebate.depth' ? [$opening->opening->style->id => true] : [];
@@ -103,9 +105,9 @@ final readonly class OpeningChecks
     }
 
     /** @return list<Check> */
-    private function all(): array
+    private function all(PaneHoles $panes): array
     {
-        return [...FillingChecks::of($this->building, $this->span, $this->opening), ...array_values(array_filter([
+        return [...FillingChecks::of($this->building, $this->span, $this->opening, $panes), ...array_values(array_filter([
             $this->reveal(), $this->eavesLine(), $this->head(), $this->flaps(), $this->figure(), $this->size(),
         ]))];
     }

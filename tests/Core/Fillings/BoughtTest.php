@@ -72,7 +72,8 @@ final class BoughtTest extends TestCase
     #[TestWith(['door', '11.8mm', '19.9mm'])]
     public function testSomethingThatFitsToBeginWith(string $kind, string $w, string $h): void
     {
-        $document = self::document(['kind' => $kind, 'w' => '3ft', 'h' => '5ft', $kind === 'door' ? 'leaf' : 'frame' => (object) []], $kind === 'door' ? '0ft' : '9in');
+        [$what, $sill] = $kind === 'door' ? ['leaf', '0ft'] : ['frame', '9in'];
+        $document = self::document(['kind' => $kind, 'w' => '3ft', 'h' => '5ft', $what => (object) []], $sill);
         $document = Edits::apply($document, [(object) ['op' => 'fit-kind', 'style' => 'own']])->document;
         $style = $document->styles->own ?? null; // @phpstan-ignore property.nonObject
         self::assertEquals((object) ['w' => $w, 'h' => $h, 'depth' => '1.2mm'], $style->bought); // @phpstan-ignore property.nonObject

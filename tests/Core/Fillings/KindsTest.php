@@ -8,6 +8,7 @@ use Chartula\Core\Building\BuildingReader;
 use Chartula\Core\Derivation;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Part\FaceArt;
+use Chartula\Core\Part\GlassArt;
 use Chartula\Core\Part\Mark;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\Pattern\Bricks;
@@ -78,6 +79,12 @@ final class KindsTest extends TestCase
         self::assertSame([[2.1, 15.0], [2.1, 15.0], ...$panes], $heights($face));
         self::assertSame($panes, $heights($leaf));
         self::assertEqualsWithDelta(1.28, $face->placements[0]->origin->y - $glass->placements[0]->origin->y, 1e-6);
+        // Curtains hang before the whole of it, 11.8 by 8.9, and not before each pane.
+        [$curtained] = self::parts($said, ['glazing'], ['glass' => (object) ['look' => 'curtains']]);
+        self::assertInstanceOf(GlassArt::class, $curtained->art);
+        [[, $curtains]] = $curtained->art->shapes;
+        self::assertCount(2, $curtains);
+        self::assertEqualsWithDelta(0.46 * 11.8 * 8.9, $curtains[0]->area() + $curtains[1]->area(), 1e-6);
         // Planks end under the glass.
         [$planks] = self::parts(['glazed' => '4ft'], ['leaf']);
         foreach ($planks->marks as $mark) {

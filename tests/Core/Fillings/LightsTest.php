@@ -85,6 +85,32 @@ final class LightsTest extends TestCase
         self::assertEqualsWithDelta(0.085, $glass->art->shapes[0][1][0]->bounds()->height(), 1e-9);
     }
 
+    /**
+     * Two by three panes of a sash, bars and meeting rail 1.0: rows of (29.8 − 2)/3 = 9.2667, one of them under the rail. Without
+     * bars it is open from 1 to 10.2667 and from 11.2667 to 30.8; of bars there are one upright, and one that lies, over the rail.
+     */
+    #[TestWith(['dropped', 0])]
+    #[TestWith(['printed', 2])]
+    public function testASashKeepsItsMeetingRail(string $bars, int $printed): void
+    {
+        [$frame, $glass] = self::parts(['panes' => [2, 3], 'sash' => true, 'bars' => $bars], ['frame', 'glazing']);
+        $found = array_map(static fn (Ring $r): array => array_map(
+            static fn (float $mm): float => round($mm, 4),
+            [$r->bounds()->x0, $r->bounds()->y0, $r->bounds()->x1, $r->bounds()->y1],
+        ), $frame->holes);
+        self::assertEquals([[1.0, 1.0, 22.8, 10.2667], [1.0, 11.2667, 22.8, 30.8]], $found);
+        self::assertCount($printed, $glass->art instanceof GlassArt ? $glass->art->shapes[0][1] : []);
+    }
+
+    /** What lies between the two halves of a sash of one over one is no bar. */
+    public function testAMeetingRailIsNoBar(): void
+    {
+        foreach (['cut', 'widened', 'printed', 'dropped'] as $bars) {
+            $frame = ['panes' => [1, 2], 'sash' => true, 'bars' => $bars, 'bar' => '1in'];
+            self::assertSame([], self::codes(self::derived($frame), 'bar.'), $bars);
+        }
+    }
+
     /** Two lights of 9.9 by 29.8: leads 1.5 ft apart across, 6.0, 1 ft up, 4.0, from the middle: 1 and 7 of them; a lozenge each way. */
     public function testLeadsAreSetOutFromTheMiddleOfALight(): void
     {
