@@ -16,10 +16,18 @@ use stdClass;
 /** What screens do to the kinds of openings: one more, one like another, one less. Their fields are set by path. */
 final readonly class KindEdit
 {
-    public const OPS = ['add-kind', 'copy-kind', 'remove-kind', 'fit-kind'];
+    public const OPS = ['add-kind', 'copy-kind', 'remove-kind', 'fit-kind', 'fill-kind'];
 
     /** As deep as something bought usually is. */
     private const DEPTH = '1.2mm';
+
+    /** What can stand in an opening, and as what each begins; a door's leaf as leaves are. */
+    private const FILLINGS = [
+        'frame' => ['panes' => [2, 2], 'stile' => '3in', 'bar' => '3in'],
+        'leaf' => ['kind' => 'louvred', 'rail' => '3in', 'board' => '4in'],
+        'blind' => [],
+        'bought' => [],
+    ];
 
     private function __construct(private stdClass $document, private Node $edit)
     {
@@ -32,6 +40,7 @@ final readonly class KindEdit
             'add-kind' => $self->add(),
             'copy-kind' => $self->copy(),
             'fit-kind' => $self->fit(),
+            'fill-kind' => $self->fill(),
             default => $self->remove(),
         };
     }
@@ -93,11 +102,9 @@ final readonly class KindEdit
     {
         $this->edit->isObject(['op', 'style'], ['wall', 'id']);
         $id = $this->edit->get('style')?->text(32) ?? '';
-        $style = $this->style($id);
+        $style = $this->named();
         $on = $this->edit->get('wall') === null ? null : WallEntry::of($this->document, $this->edit->get('wall'));
         if ($style === null) {
-            $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
-
             return;
         }
         $copy = (object) json_decode((string) json_encode($style));
@@ -111,34 +118,73 @@ final readonly class KindEdit
         }
     }
 
-    /** Its opening as large as what is bought for it asks; one that has nothing bought yet gets something that fits. */
+    /** Something else stands in it, as that is begun; what stood there goes. */
+    private function fill(): void
+    {
+        $this->edit->isObject(['op', 'style', 'with']);
+        $with = $this->edit->get('with')?->choice(array_keys(self::FILLINGS));
+        $style = $this->named();
+        if ($style === null || $with === null || isset($style->{$with})) {
+            return;
+        }
+        $begun = $with === 'bought' ? $this->fitting($style, self::isDoor($style)) : self::begun($with, $style);
+        unset($style->frame, $style->leaf, $style->blind, $style->bought);
+        $style->{$with} = $begun;
+    }
+
+    private static function begun(string $with, stdClass $style): stdClass
+    {
+        $figures = $with === 'leaf' && self::isDoor($style) ? [] : self::FILLINGS[$with];
+
+        return (object) json_decode((string) json_encode($figures));
+    }
+
+    /** Where nobody says whether it stands on the ground, doors do. */
+    private static function isDoor(stdClass $style): bool
+    {
+        return ($style->kind ?? null) === OpeningKind::Door->value;
+    }
+
+    /** Its opening as large as what is bought for it asks. */
     private function fit(): void
     {
-        [, $style] = $this->named(['ground']);
-        if ($style === null) {
+        $this->edit->isObject(['op', 'style'], ['ground']);
+        $style = $this->named();
+        $bought = $style->bought ?? null;
+        if ($style === null || ! $bought instanceof stdClass) {
             return;
         }
         $ruler = Ruler::of($this->document);
-        // Where nobody says whether it stands on the ground, doors do.
-        $isOnGround = $this->edit->get('ground') === null
-            ? ($style->kind ?? null) === OpeningKind::Door->value
-            : $this->edit->get('ground')->bool();
-        $sides = ['w' => 2.0, 'h' => $isOnGround === true ? 1.0 : 2.0];
-        $more = Filling::PLAY_MM - $this->rebate($ruler, $style);
-        $mm = static fn (float $mm): string => LengthFormat::trimmed($mm, 4).'mm';
-        $bought = ($style->bought ?? null) instanceof stdClass ? $style->bought : null;
-        $found = [];
-        foreach ($sides as $key => $times) {
-            if ($bought !== null) {
-                $style->{$key} = $mm($ruler->readModel($bought->{$key} ?? null) + $times * $more).' model';
-            } else {
-                $found[$key] = $mm($ruler->read($style->{$key} ?? null) / $ruler->scale->ratio - $times * $more);
-            }
+        $isOnGround = $this->edit->get('ground') === null ? self::isDoor($style) : $this->edit->get('ground')->bool() === true;
+        foreach ($this->more($style, $isOnGround) as $key => $more) {
+            $style->{$key} = self::mm($ruler->readModel($bought->{$key} ?? null) + $more).' model';
         }
-        if ($bought === null) {
-            unset($style->frame, $style->leaf, $style->blind);
-            $style->bought = (object) ($found + ['depth' => self::DEPTH]);
+    }
+
+    /** Something that would fit its opening. */
+    private function fitting(stdClass $style, bool $isOnGround): stdClass
+    {
+        $ruler = Ruler::of($this->document);
+        $found = new stdClass;
+        foreach ($this->more($style, $isOnGround) as $key => $more) {
+            $found->{$key} = self::mm($ruler->read($style->{$key} ?? null) / $ruler->scale->ratio - $more);
         }
+        $found->depth = self::DEPTH;
+
+        return $found;
+    }
+
+    /** @return array{w: float, h: float} by how much an opening is larger than what goes into it, on the model */
+    private function more(stdClass $style, bool $isOnGround): array
+    {
+        $more = Filling::PLAY_MM - $this->rebate(Ruler::of($this->document), $style);
+
+        return ['w' => 2.0 * $more, 'h' => ($isOnGround ? 1.0 : 2.0) * $more];
+    }
+
+    private static function mm(float $mm): string
+    {
+        return LengthFormat::trimmed($mm, 4).'mm';
     }
 
     /** By how much what stands in openings of a kind reaches behind what it leans against, on the model. */
@@ -157,10 +203,12 @@ final readonly class KindEdit
     /** Goes unless something is of it. */
     private function remove(): void
     {
-        [$id, $style] = $this->named();
+        $this->edit->isObject(['op', 'style']);
+        $style = $this->named();
         if ($style === null) {
             return;
         }
+        $id = $this->edit->get('style')?->text(32) ?? '';
         $used = $this->uses($id);
         if ($used > 0) {
             $this->edit->get('style')?->fault('edit.kind-in-use', ['given' => Style::wordsOf($id, $style), 'count' => $used]);
@@ -183,20 +231,16 @@ final readonly class KindEdit
         return $used;
     }
 
-    /**
-     * @param  list<string>  $optional  keys that the edit may have besides
-     * @return array{string, ?stdClass} the kind that is named, by its id; null, and a fault, where there is none
-     */
-    private function named(array $optional = []): array
+    /** The kind that is named; null, and a fault, where there is none. */
+    private function named(): ?stdClass
     {
-        $this->edit->isObject(['op', 'style'], $optional);
         $id = $this->edit->get('style')?->text(32) ?? '';
         $style = $this->style($id);
         if ($style === null) {
             $this->edit->get('style')?->fault('edit.no-such', ['given' => $id]);
         }
 
-        return [$id, $style];
+        return $style;
     }
 
     private function style(string $id): ?stdClass

@@ -74,10 +74,35 @@ final class BoughtTest extends TestCase
     {
         [$what, $sill] = $kind === 'door' ? ['leaf', '0ft'] : ['frame', '9in'];
         $document = self::document(['kind' => $kind, 'w' => '3ft', 'h' => '5ft', $what => (object) []], $sill);
-        $document = Edits::apply($document, [(object) ['op' => 'fit-kind', 'style' => 'own']])->document;
+        $document = Edits::apply($document, [(object) ['op' => 'fill-kind', 'style' => 'own', 'with' => 'bought']])->document;
         $style = $document->styles->own ?? null; // @phpstan-ignore property.nonObject
         self::assertEquals((object) ['w' => $w, 'h' => $h, 'depth' => '1.2mm'], $style->bought); // @phpstan-ignore property.nonObject
         self::assertSame([], Kits::of($document)->dryFit->findings);
+    }
+
+    /**
+     * One thing at a time stands in an opening, each can be made as it is begun, and what is there already stays as it is.
+     *
+     * @param  list<string>  $then
+     */
+    #[TestWith(['window', 'frame', ['leaf', 'blind', 'bought', 'frame']])]
+    #[TestWith(['door', 'leaf', ['bought', 'frame', 'blind', 'leaf']])]
+    public function testAnythingElseCanStandInIt(string $kind, string $first, array $then): void
+    {
+        $begun = (object) ($first === 'frame' ? ['panes' => [3, 1], 'stile' => '4in', 'bar' => '3in'] : ['board' => '7in']);
+        $document = self::document(['kind' => $kind, 'w' => '3ft', 'h' => '5ft', $first => $begun], $kind === 'door' ? '0ft' : '9in');
+        $filled = static fn (stdClass $document, string $with): stdClass => Edits::apply(
+            $document, [(object) ['op' => 'fill-kind', 'style' => 'own', 'with' => $with]],
+        )->document;
+        self::assertEquals($document, $filled($document, $first));
+        foreach ($then as $with) {
+            $document = $filled($document, $with);
+            $said = array_keys((array) $document->styles->own); // @phpstan-ignore property.nonObject
+            self::assertSame([$with], array_values(array_intersect(['frame', 'leaf', 'blind', 'bought'], $said)));
+            self::assertSame([], Kits::of($document)->dryFit->findings, $with);
+        }
+        $this->expectException(InvalidInput::class);
+        $filled($document, 'curtain');
     }
 
     /** @param  array<string, mixed>  $bought */

@@ -180,6 +180,11 @@ export type Edit =
       ground?: boolean;
     }
   | {
+      op: 'fill-kind';
+      style: string;
+      with: 'frame' | 'leaf' | 'blind' | 'bought';
+    }
+  | {
       op: 'copy-kind';
       style: string;
       wall?: string;

@@ -1,20 +1,17 @@
-import type { Edit, FormField, Json } from '../api/types';
+import type { FormField } from '../api/types';
 import { SelectField } from '../ui/SelectField';
 import { textAt, useBuilding, valueAt } from './context';
 import { DocumentForm } from './form/DocumentForm';
 
-/** What can stand in an opening, one at a time, and as what each begins. */
-const FILLINGS: { key: string; words: string; begins: (kind: string) => Json }[] = [
-  { key: 'frame', words: 'a frame with glass', begins: () => ({ panes: [2, 2], stile: '3in', bar: '3in' }) },
-  {
-    key: 'leaf',
-    words: 'a leaf',
-    begins: (kind) => (kind === 'door' ? {} : { kind: 'louvred', rail: '3in', board: '4in' }),
-  },
-  { key: 'blind', words: 'nothing: it is filled up', begins: () => ({}) },
-  // The server works out what fits.
-  { key: 'bought', words: 'something bought', begins: () => null },
-];
+/** What can stand in an opening, one at a time. */
+const FILLINGS = [
+  ['frame', 'a frame with glass'],
+  ['leaf', 'a leaf'],
+  ['blind', 'nothing: it is filled up'],
+  ['bought', 'something bought'],
+] as const;
+
+type With = (typeof FILLINGS)[number][0];
 
 /** All that is said of a kind of opening. Every opening of the kind follows. */
 export function KindFields({ id, name }: { id: string; name: string }) {
@@ -22,31 +19,21 @@ export function KindFields({ id, name }: { id: string; name: string }) {
   const path = `styles.${id}`;
   const kind = textAt(state.document, `${path}.kind`) || 'window';
   const isSaid = (key: string) => valueAt(state.document, `${path}.${key}`) !== undefined;
-  const now = ['bought', 'blind', 'frame', 'leaf'].find(isSaid) ?? (kind === 'door' ? 'leaf' : 'frame');
-  const fill = (key: string) => {
-    const others = FILLINGS.filter((one) => one.key !== key && isSaid(one.key));
-    const edits: Edit[] = others.map((one) => ({ op: 'set', path: `${path}.${one.key}`, value: null }));
-    const begins = FILLINGS.find((one) => one.key === key)?.begins(kind) ?? {};
-    save([
-      ...edits,
-      key === 'bought' ? { op: 'fit-kind', style: id } : { op: 'set', path: `${path}.${key}`, value: begins },
-    ]);
+  const usual: With = kind === 'door' ? 'leaf' : 'frame';
+  const now = (['bought', 'blind', 'frame', 'leaf'] as const).find(isSaid) ?? usual;
+  const fill = (chosen: string) => {
+    const found = FILLINGS.find(([one]) => one === chosen);
+    if (found !== undefined) save([{ op: 'fill-kind', style: id, with: found[0] }]);
   };
   // What does not stand in it is asked for nowhere.
   const hasGlass = now === 'frame' || now === 'leaf';
   const show = ({ key }: FormField) =>
-    (FILLINGS.every((one) => one.key !== key) || key === now || isSaid(key)) &&
+    (FILLINGS.every(([one]) => one !== key) || key === now || isSaid(key)) &&
     (key !== 'glass' || hasGlass || isSaid(key));
   return (
     <>
       {kind !== 'open' && (
-        <SelectField
-          label="in it stands"
-          path={path}
-          value={now}
-          choices={FILLINGS.map((one) => [one.key, one.words] as const)}
-          onChange={fill}
-        />
+        <SelectField label="in it stands" path={path} value={now} choices={FILLINGS} onChange={fill} />
       )}
       <DocumentForm form="style" path={path} usual={{ name }} show={show} />
     </>

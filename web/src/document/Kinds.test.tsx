@@ -7,10 +7,18 @@ import { Kinds } from './Kinds';
 
 const server = standInServer();
 
+function open(details: HTMLDetailsElement | null) {
+  if (details === null) throw new Error('there is nothing to open');
+  details.open = true;
+  fireEvent(details, new Event('toggle'));
+}
+
 describe('Kinds of openings', () => {
   it('takes one over that is shipped', async () => {
     server.answers = { kinds: { kinds: [], shipped: [{ key: 'leaded', name: 'Leaded lights', kind: 'window' }] } };
     const { save } = showIn(hutState(), <Kinds />, hut());
+    expect(screen.queryByText('Fetching them …')).toBeNull();
+    open(screen.getByText('Begin with one that is there already').closest('details'));
     fireEvent.click(await screen.findByRole('button', { name: 'Leaded lights' }));
     expect(save).toHaveBeenCalledWith([{ op: 'add-kind', like: 'leaded' }]);
   });
@@ -20,12 +28,9 @@ describe('Kinds of openings', () => {
     expect(screen.getByLabelText('in it stands')).toHaveValue('frame');
     fireEvent.change(screen.getByLabelText('in it stands'), { target: { value: 'blind' } });
     fireEvent.change(screen.getByLabelText('in it stands'), { target: { value: 'leaf' } });
-    // Whatever else was said of it goes in the same change.
-    const isSaid = 'frame' in (hutState().document.styles as { sash: object }).sash;
-    const gone = isSaid ? [{ op: 'set', path: 'styles.sash.frame', value: null }] : [];
     expect(save.mock.calls.map(([edits]) => edits)).toEqual([
-      [...gone, { op: 'set', path: 'styles.sash.blind', value: {} }],
-      [...gone, { op: 'set', path: 'styles.sash.leaf', value: { kind: 'louvred', rail: '3in', board: '4in' } }],
+      [{ op: 'fill-kind', style: 'sash', with: 'blind' }],
+      [{ op: 'fill-kind', style: 'sash', with: 'leaf' }],
     ]);
   });
 });

@@ -9,13 +9,22 @@ import { KindPicture } from './KindPicture';
 
 /** Kinds of openings to begin with: those that are shipped, and those of one’s other buildings. One press, and it is this building’s own. */
 export function MoreKinds() {
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <details className="kind" onToggle={(event) => setIsOpen(event.currentTarget.open)}>
+      <summary>Begin with one that is there already</summary>
+      {isOpen && <Choice />}
+    </details>
+  );
+}
+
+function Choice() {
   const { state } = useBuilding();
   const [from, setFrom] = useState('');
   const projects = useQuery(projectsOptions());
   const others = (projects.data ?? []).flatMap((one) => one.buildings).filter((one) => one.id !== state.id);
   return (
-    <details className="kind">
-      <summary>Begin with one that is there already</summary>
+    <>
       {others.length > 0 && (
         <SelectField
           label="those of"
@@ -26,14 +35,16 @@ export function MoreKinds() {
         />
       )}
       <Offered key={from} from={from} />
-    </details>
+    </>
   );
 }
 
 function Offered({ from }: { from: string }) {
   const { state, save } = useBuilding();
   const of = from === '' ? state.id : from;
-  const found = useQuery(kindsOptions(of, state.revision.number));
+  // What is offered is another building's or nobody's: it stays as it is while this one changes.
+  const [revision] = useState(state.revision.number);
+  const found = useQuery(kindsOptions(of, revision));
   if (found.isPending) {
     return (
       <p className="quiet" role="status">
@@ -64,7 +75,7 @@ function Offered({ from }: { from: string }) {
     <div className="kinds-offered" role="group" aria-label="Kinds to begin with">
       {offered.map((one) => (
         <button key={one.key} type="button" onClick={() => save([one.edit])}>
-          <KindPicture kind={one.key} of={of} alt="" />
+          <KindPicture kind={one.key} of={of} revision={revision} alt="" />
           <span>{one.name}</span>
         </button>
       ))}
