@@ -44,6 +44,12 @@ final readonly class PaperOpening
         $this->flap = max(0.0, min($wanted, ($shape->width - self::LEAST_GAP_MM) / 2.0, $up));
     }
 
+    /** Whether it has tabs all round: where it recedes it does not. */
+    private function isRound(): bool
+    {
+        return $this->opening->shape->isRound() && $this->opening->shape->true === null;
+    }
+
     /** Gives what is cut right out: the opening less its flaps. */
     public function cutOut(): Ring
     {
@@ -81,7 +87,7 @@ final readonly class PaperOpening
             $this->opening->reachesFoot(),
             $this->finishes(),
             $this->lining,
-            $shape->isRound() && $shape->true === null,
+            $this->isRound(),
         );
     }
 
@@ -108,7 +114,7 @@ final readonly class PaperOpening
         $f = $this->flap;
         $w = $shape->width;
         $by = new Vec2($this->opening->left, $this->opening->sill);
-        if ($shape->isRound() && $shape->true === null) {
+        if ($this->isRound()) {
             return array_map(static fn (array $tab): array => [$tab[0]->plus($by), $tab[1]->plus($by)], $this->tabs());
         }
         $slits = [
@@ -137,7 +143,7 @@ final readonly class PaperOpening
         }
         $shape = $this->opening->shape;
         $head = array_column($this->tabs(), 1);
-        $isRound = $shape->isRound() && $shape->true === null;
+        $isRound = $this->isRound();
         $points = $isRound ? [...$head, $head[0]] : [new Vec2($shape->width, 0.0), ...$head, new Vec2(0.0, 0.0)];
         if (! $isRound && ! $this->opening->reachesFoot()) {
             $points[] = new Vec2($shape->width, 0.0);
