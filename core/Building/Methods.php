@@ -24,7 +24,7 @@ final readonly class Methods
      * @param  bool  $hasSupports  formers and boards under the roofs
      * @param  float  $bury_mm  how far walls go below the lowest ground along them, on the model
      * @param  float  $thin_edge_mm  how far overhangs of the outermost layer of roofs reach beyond those of the card under it, level
-     * @param  bool  $holdsInRebates  whatever stands in an opening whose kind says nothing of a rebate has one
+     * @param  Holding  $held  what holds that which stands in an opening whose kind says nothing of it
      * @param  bool  $bevelsPanels  at the edges where panels of a roof meet others or a wall
      */
     public function __construct(
@@ -44,19 +44,29 @@ final readonly class Methods
         public Stock $paper,
         public Stock $strip,
         public float $thin_edge_mm = 0.0,
-        public bool $holdsInRebates = false,
+        public Holding $held = Holding::Glue,
     ) {
     }
 
-    /** By how much the layers behind the face are cut back round what stands in openings of a kind; 0 where they are not. */
-    public function rebateMm(Style $style, Scale $scale): float
+    /** What is to hold that which stands in openings of a kind. */
+    public function holding(Style $style): Holding
     {
         return match (true) {
             // What opens outwards cannot lean against anything there.
-            ! $style->isShut() => 0.0,
+            ! $style->isShut() => Holding::Glue,
+            $style->held !== null => $style->held,
+            $style->rebate !== null => Holding::Rebate,
+            default => $this->held,
+        };
+    }
+
+    /** How far what stands in openings of a kind reaches behind what it leans against; 0 where it goes into them. */
+    public function rebateMm(Style $style, Scale $scale): float
+    {
+        return match (true) {
+            ! $this->holding($style)->laps() => 0.0,
             $style->rebate !== null => $scale->modelMm($style->rebate),
-            $this->holdsInRebates => self::REBATE_MM,
-            default => 0.0,
+            default => self::REBATE_MM,
         };
     }
 

@@ -116,13 +116,16 @@ final readonly class MethodsFields
             Field::optional('frame', 'frames', new StockType, 'card-0.5'),
             Field::optional('glazing', 'glass', new StockType, 'acetate-0.2'),
             Field::optional('held', 'what stands in openings', self::held(), 'said')
-                ->saying('in rebates of 1 mm each leans against the layers before it, where its kind says nothing else'),
+                ->saying('where its kind says nothing else: in rebates of 1 mm each leans against the layers before it; from behind it is stuck on the back of the wall, or of rings of card there, as many as its reveal is deep; strips lie in the opening behind it'),
         );
     }
 
     private static function held(): ChoiceType
     {
-        return ChoiceType::of(['said' => 'is held as its kind says', 'rebates' => 'is held in rebates']);
+        return ChoiceType::of([
+            'said' => 'is held as its kind says', 'rebates' => 'is held in rebates', 'behind' => 'is held from behind',
+            'stops' => 'is held by strips behind it',
+        ]);
     }
 
     private static function ridge(): FieldSet

@@ -16,6 +16,9 @@ final readonly class MethodsReader
 {
     public const MOST_LAYERS = 4;
 
+    /** What `trim.held` says of all that stands in openings. */
+    public const HELD = ['rebates' => Holding::Rebate, 'behind' => Holding::Behind, 'stops' => Holding::Stops];
+
     private const ROLES = ['face', 'core', 'overlay', 'back'];
 
     private Values $values;
@@ -71,7 +74,7 @@ final readonly class MethodsReader
             $paper,
             $strip,
             $thin->mm,
-            $said->group('trim')?->text('held') === 'rebates',
+            self::HELD[$said->group('trim')?->text('held') ?? ''] ?? Holding::Glue,
         );
     }
 

@@ -19,7 +19,8 @@ final readonly class Style
      * @param  string  $name  what a person calls it
      * @param  ?RealLength  $rise  of its head, where that is said
      * @param  list<Feature>  $dress  what stands round each of them
-     * @param  ?RealLength  $rebate  by which the layers behind its face are cut back; null where they are not
+     * @param  ?RealLength  $rebate  by which what stands in it reaches behind what it leans against; null where that is as usual
+     * @param  ?Holding  $held  what holds that; null where it is held as all are
      * @param  ?Finish  $lining  what its sides are of; null where that is what the wall is of
      * @param  ?Leaf  $leaf  where it has no frame
      * @param  ?Glass  $glass  what is to be seen on its glass; null where it is clear
@@ -45,6 +46,7 @@ final readonly class Style
         public ?Glass $glass = null,
         public ?Blind $blind = null,
         public ?Bought $bought = null,
+        public ?Holding $held = null,
     ) {
     }
 

@@ -56,7 +56,9 @@ final readonly class StyleFields
                 ->saying('what the wall’s paper shows where it turns in; what stands round it finishes its own edges'),
             Field::optional('lining_colour', 'in the colour', new ColourType)->meaning('as usual'),
             Field::optional('rebate', 'rebated by', LengthType::real())->when('kind', self::FILLED, 'rebate.nothing-to-hold')
-                ->saying('by how much the layers behind the face are cut back, so that what stands in it leans against the face'),
+                ->saying('by how much what stands in it reaches behind what it leans against: layers behind the face are cut back by it'),
+            Field::optional('held', 'held', self::held())->when('kind', self::FILLED, 'rebate.nothing-to-hold')->meaning('as all are')
+                ->saying('what holds that which stands in it'),
             Field::optional('frame', 'frame', GroupType::gathering(self::frame()))->offered('kind', ['window'])
                 ->saying('of a door, what makes it a glazed one'),
             Field::optional('leaf', 'leaf', GroupType::gathering(self::leaf()))->offered('kind', ['door'])
@@ -111,6 +113,14 @@ final readonly class StyleFields
                 ->saying('a card of its own behind the frame: lights with heads of their own, and circles over their mullions'),
             Field::optional('opens', 'casements', new FlagType, false)->under($more)->saying('each light has a leaf of its own, behind the frame'),
         );
+    }
+
+    public static function held(): ChoiceType
+    {
+        return ChoiceType::of([
+            Holding::Rebate->value => 'in a rebate', Holding::Behind->value => 'from behind',
+            Holding::Stops->value => 'by strips behind it', Holding::Glue->value => 'by glue alone',
+        ]);
     }
 
     private static function tracery(): FieldSet

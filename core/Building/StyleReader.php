@@ -75,6 +75,7 @@ final readonly class StyleReader
             blind: $filling->blind(),
             bought: $filling->bought(),
             head: HeadShape::tryFrom($said->group('head')?->text('shape') ?? '') ?? HeadShape::Flat,
+            held: Holding::tryFrom($said->text('held') ?? ''),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fillings;
 
+use Chartula\Core\Building\Holding;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Region;
@@ -17,7 +18,7 @@ use Chartula\Core\Shell\WallPiece;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 
-/** How a frame or a leaf meets its wall: clear of those round it, and against those before a rebate. docs/formulas.md#frame */
+/** How a frame or a leaf meets its wall: clear of those round it, and against what holds it. docs/formulas.md#frame */
 final readonly class FillingJoints
 {
     private const LEAST_MM2 = 0.5;
@@ -47,16 +48,16 @@ final readonly class FillingJoints
         return $joints;
     }
 
-    /** @return list<int> the layers of the wall that the panel stands within: all, or those behind a rebate */
+    /** @return list<int> the layers of the wall that the panel stands within: all, or those behind what it leans against */
     private function layersRound(OpeningForm $opening): array
     {
         $cut = $this->span->cut($opening->opening);
 
-        return range($cut->rebate > 0.0 ? $cut->front : 0, $this->span->innermost());
+        return $cut->lap > 0.0 ? $cut->cutBack($this->span->stack) : range(0, $this->span->innermost());
     }
 
     /**
-     * How a panel leans against what stands before its rebate, with the paper that turns in between.
+     * How a panel leans against what stands before it, with the paper that turns in between: a layer of the wall, or all of it.
      *
      * @param  non-empty-list<OpeningForm>  $forms
      * @return list<Joint>
@@ -64,21 +65,38 @@ final readonly class FillingJoints
     public function stops(array $forms): array
     {
         $cut = $this->span->cut($forms[0]->opening);
+
+        $why = $cut->held === Holding::Rebate ? 'leans against its rebate' : 'stuck on the back of the wall';
+
+        return $cut->lap > 0.0 ? $this->on($cut->front - 1, $forms, $this->span->form->turnIn, $why) : [];
+    }
+
+    /**
+     * How it lies on the back of the wall.
+     *
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @return list<Joint>
+     */
+    public function onBack(array $forms, float $gap, string $why): array
+    {
+        return $this->on($this->span->innermost(), $forms, $gap, $why);
+    }
+
+    /**
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @return list<Joint>
+     */
+    private function on(int $layer, array $forms, float $gap, string $why): array
+    {
         $joints = [];
-        foreach ($cut->rebate > 0.0 ? $forms : [] as $copy => $opening) {
-            foreach ($this->walls->pieces($this->span, $cut->front - 1) as $piece) {
-                if (! in_array($opening, $piece->shape->openings, true)) {
-                    continue;
+        foreach ($forms as $copy => $opening) {
+            foreach ($this->walls->pieces($this->span, $layer) as $piece) {
+                if (in_array($opening, $piece->shape->openings, true)) {
+                    $joints[] = new Joint(
+                        JointKind::Lap, Ref::inside($piece->part->id), Ref::outside($this->panel->id, $copy), $this->panel->corners($copy),
+                        gap_mm: $gap, why: $why, contact_mm2: $this->shared($copy, $piece->part, 'inside'),
+                    );
                 }
-                $joints[] = new Joint(
-                    JointKind::Lap,
-                    Ref::inside($piece->part->id),
-                    Ref::outside($this->panel->id, $copy),
-                    $this->panel->corners($copy),
-                    gap_mm: $this->span->form->turnIn,
-                    why: 'leans against its rebate',
-                    contact_mm2: $this->leaning($copy, $piece),
-                );
             }
         }
 
@@ -106,12 +124,6 @@ final readonly class FillingJoints
         }
 
         return $joints;
-    }
-
-    /** The area over which a panel lies on the card before it, mm². */
-    private function leaning(int $copy, WallPiece $piece): float
-    {
-        return $this->shared($copy, $piece->part, 'inside');
     }
 
     /** @param  'inside'|'outside'  $face */

@@ -171,11 +171,13 @@ final readonly class FillingParts
     private function standing(array $forms, string $half): PartSet
     {
         $stance = Stance::of($this->building, $this->span->form, $forms[0]->opening->style->leaf);
-        $in = new Fitted($this->building, $forms[0], $stance->isFitted() ? $this->span->cut($forms[0]->opening) : OpeningCut::none());
+        $cut = $this->span->cut($forms[0]->opening);
+        $in = new Fitted($this->building, $forms[0], $stance->isFitted() ? $cut : OpeningCut::none());
         $sheets = FillingSheets::of($in, $this->panes, $this->span);
         $thickness = array_sum(array_map(static fn (Sheet $s): float => $s->thickness, $sheets));
-        $front = $depth = $stance->depth($this->span->cut($forms[0]->opening)->depth, $thickness);
-        [$parts, $joints, $before] = [[], [], null];
+        $front = $depth = $stance->depth($cut->depth, $thickness);
+        [$rings, $before, $cards] = [$this->rings($forms), null, null];
+        [$parts, $joints] = [$rings->parts, $rings->joints];
         foreach ($sheets as $sheet) {
             $part = $this->part($sheet->with(layer: $sheet->layer.$half), $forms[0], array_map(
                 static fn (OpeningForm $form): Frame => $stance->frame($form, $front, $depth),
@@ -184,14 +186,50 @@ final readonly class FillingParts
             $meets = new FillingJoints($this->walls, $this->span, $part);
             array_push($joints, ...$before === null ? [] : $this->laps($before, $part, $sheet->why));
             array_push($joints, ...$sheet->isFitted && $stance->isFitted() ? $meets->clearances($forms) : []);
-            array_push($joints, ...$before === null && $stance->isFitted() ? $meets->stops($forms) : []);
+            array_push($joints, ...$before === null && $stance->isFitted() ? $this->held($part, $forms, $rings->parts) : []);
+            $parts[] = $before = $part;
+            $cards = $sheet->isFitted ? $part : $cards;
+            $depth += $sheet->thickness;
+        }
+        $on = $stance->slides() ? (new FillingJoints($this->walls, $this->span, $before))->before($forms, -$depth) : [];
+        $set = new PartSet($parts, [...$joints, ...$on]);
+
+        return $cards === null ? $set : $set->with((new Stops($this->building, $this->span, $forms))->behind($cards));
+    }
+
+    /**
+     * How the first sheet lies against what holds it.
+     *
+     * @param  non-empty-list<OpeningForm>  $forms
+     * @param  list<Part>  $rings  on the back of the wall
+     * @return list<Joint>
+     */
+    private function held(Part $part, array $forms, array $rings): array
+    {
+        return $rings === []
+            ? (new FillingJoints($this->walls, $this->span, $part))->stops($forms)
+            : $this->laps($rings[count($rings) - 1], $part, 'stuck on the back of the rings', $this->span->form->turnIn);
+    }
+
+    /** @param  non-empty-list<OpeningForm>  $forms  that are alike */
+    private function rings(array $forms): PartSet
+    {
+        $cut = $this->span->cut($forms[0]->opening);
+        $stack = $this->span->stack;
+        [$parts, $joints, $before, $depth] = [[], [], null, $stack->thickness_mm];
+        foreach (Rings::of($forms[0], $cut, $stack->innermost(), $this->span->form->turnIn) as $sheet) {
+            $part = $this->part($sheet, $forms[0], array_map(
+                fn (OpeningForm $form): Frame => $this->span->form->frame->moved($form->left, $form->sill, -$depth),
+                $forms,
+            ));
+            array_push($joints, ...$before === null
+                ? (new FillingJoints($this->walls, $this->span, $part))->onBack($forms, 0.0, $sheet->why)
+                : $this->laps($before, $part, $sheet->why));
             $parts[] = $before = $part;
             $depth += $sheet->thickness;
         }
 
-        $on = $stance->slides() ? (new FillingJoints($this->walls, $this->span, $before))->before($forms, -$depth) : [];
-
-        return new PartSet($parts, [...$joints, ...$on]);
+        return new PartSet($parts, $joints);
     }
 
     /** @param  non-empty-list<Frame>  $frames */
@@ -207,7 +245,7 @@ final readonly class FillingParts
     }
 
     /** @return list<Joint> how a sheet goes on the one before it */
-    private function laps(Part $before, Part $part, string $why): array
+    private function laps(Part $before, Part $part, string $why, float $gap = 0.0): array
     {
         // Both in the opening's own frame: they differ by where their corners lie.
         [$from, $to] = [$part->placements[0], $before->placements[0]];
@@ -220,7 +258,7 @@ final readonly class FillingParts
 
         return array_map(static fn (int $copy): Joint => new Joint(
             JointKind::Lap, Ref::inside($before->id, $copy), Ref::outside($part->id, $copy), $part->corners($copy),
-            why: $why, contact_mm2: $shared,
+            gap_mm: $gap, why: $why, contact_mm2: $shared,
         ), array_keys($part->placements));
     }
 }

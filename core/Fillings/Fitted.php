@@ -70,18 +70,21 @@ final readonly class Fitted
     public function glass(string $words, ?Artwork $art): Sheet
     {
         [$opening, $cut, $stock] = [$this->opening, $this->cut, $this->building->methods->glazing];
-        $inset = FillingParts::CLEARANCE_MM + self::GLASS_INSET_MM;
-        $ring = $opening->shape->ring($cut->rebate - $inset, $opening->reachesFoot() ? -$inset : $cut->rebate - $inset);
+        $least = $cut->besideGlass($this->building, self::GLASS_INSET_MM);
+        $inset = FillingParts::CLEARANCE_MM + $least;
+        $ring = $opening->shape->ring($cut->lap - $inset, $opening->reachesFoot() ? -$inset : $cut->lap - $inset);
         $workings = $this->workings();
         $why = $opening->true === null ? 'in a point' : 'where it recedes';
         $box = $ring->bounds();
-        $glue = 2.0 * self::GLASS_INSET_MM;
+        $glue = 2.0 * $least;
 
         return new Sheet(
             'glazing', 'G', $this->named($words), $stock, $stock->thickness_mm,
             new Outline($ring, array_map(static fn (): Edge => new Edge('edge', 'clearance'), $ring->points)), [],
             [
-                'width' => $workings['width']->less($glue, 'less 2 × '.self::GLASS_INSET_MM.', room for glue')->to($box->width(), $why),
+                'width' => $workings['width']
+                    ->less($glue, 'less 2 × '.LengthFormat::trimmed($least, 3).', room for glue')
+                    ->to($box->width(), $why),
                 'height' => $workings['height']
                     ->less($opening->reachesFoot() ? FillingParts::CLEARANCE_MM + $glue : $glue, 'less room for glue')
                     ->to($box->height(), $why),
@@ -110,7 +113,7 @@ final readonly class Fitted
         return array_map(static function (array $side) use ($cut): Figure {
             [$figure, $times, $mm] = $side;
             $words = static fn (float $mm): string => ($times > 1.0 ? '2 × ' : '').LengthFormat::trimmed($mm, 3);
-            $figure = $cut->rebate > 0.0 ? $figure->plus($times * $cut->rebate, 'plus the rebate, '.$words($cut->rebate)) : $figure;
+            $figure = $cut->lap > 0.0 ? $figure->plus($times * $cut->lap, 'plus what lies behind the wall, '.$words($cut->lap)) : $figure;
 
             return $figure
                 ->less($times * FillingParts::CLEARANCE_MM, 'less clearance, '.$words(FillingParts::CLEARANCE_MM))
@@ -121,7 +124,7 @@ final readonly class Fitted
     /** The opening less so much on each side; what stands on the ground stays there. */
     private function ring(): Ring
     {
-        $inset = FillingParts::CLEARANCE_MM - $this->cut->rebate;
+        $inset = FillingParts::CLEARANCE_MM - $this->cut->lap;
 
         return $this->opening->shape->ring(-$inset, $this->opening->reachesFoot() ? 0.0 : -$inset);
     }

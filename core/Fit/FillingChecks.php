@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Holding;
 use Chartula\Core\Building\Panes;
 use Chartula\Core\Fillings\FillingParts;
 use Chartula\Core\Fillings\PaneHoles;
@@ -15,6 +16,7 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
+use Chartula\Core\Shell\OpeningCut;
 use Chartula\Core\Shell\Walls;
 use Chartula\Core\Shell\WallSpan;
 
@@ -40,7 +42,7 @@ final readonly class FillingChecks
     {
         $self = new self($building, $span, $opening, $panes);
 
-        return array_values(array_filter([$self->bars(), $self->stiles(), $self->tracery(), $self->rebate(), $self->open()]));
+        return array_values(array_filter([$self->bars(), $self->stiles(), $self->tracery(), $self->held(), $self->open()]));
     }
 
     /** What stands open shows what is behind it, and what slides needs wall to go before. */
@@ -73,13 +75,13 @@ final readonly class FillingChecks
         foreach ($walls->spans() as $span) {
             foreach ($span->isBuilt() && count($span->stack->layers) > 1 ? $span->form->openings : [] as $form) {
                 $style = $form->opening->style;
-                $isGlued = $style->isShut() && $building->methods->rebateMm($style, $building->scale) <= 0.0;
+                $isGlued = $style->isShut() && $building->methods->holding($style) === Holding::Glue;
                 $kinds += $isGlued ? [$style->name => $span->block->id] : [];
             }
         }
 
         return $kinds === [] ? [] : [new Check('held.glue', Check::NOTE, array_values($kinds)[0], sprintf(
-            'Glue at its edges alone holds %s. Give it a rebate, or have everything in openings held in rebates, among the materials.',
+            'Glue at its edges alone holds %s. Give it a rebate or strips, stick it on from behind, or have everything in openings held, among the materials.',
             count($kinds) > 1 ? 'what stands in openings of the kinds '.implode(', ', array_keys($kinds)) : 'the '.array_keys($kinds)[0],
         ))];
     }
@@ -175,34 +177,69 @@ final readonly class FillingChecks
         };
     }
 
-    /** Whether what stands in it is held: a rebate needs a layer before it, room behind that, and to be wider than the play. */
-    private function rebate(): ?Check
+    /** Whether what stands in it is held, and as was wanted: with room for it, by more than the play, as deep as was said. */
+    private function held(): ?Check
     {
-        $style = $this->opening->opening->style;
         $cut = $this->span->cut($this->opening->opening);
-        if ($this->building->methods->rebateMm($style, $this->building->scale) <= 0.0) {
-            return null;
-        }
-        $wall = LengthFormat::millimetres($this->span->stack->thickness_mm);
-        if ($cut->rebate <= 0.0) {
-            return $this->check('rebate.no-room', Check::WARN, count($this->span->stack->layers) === 1
-                ? "This wall is one layer of $wall: there is nothing behind its face to cut a rebate into, and what stands in it is not held. Build it of two."
-                : "Behind the face of this wall of $wall there is no room for a rebate with what stands in it; it is cut without, and nothing holds it.");
-        }
-        $stop = $cut->rebate - FillingParts::CLEARANCE_MM - $this->span->form->turnIn;
-        $reveal = $this->building->scale->modelMm($style->reveal);
+        $wanted = $this->building->methods->holding($this->opening->opening->style);
 
         return match (true) {
-            $stop < self::LEAST_STOP_MM => $this->check('rebate.slight', Check::WARN, sprintf(
-                'The rebate holds %s what stands in it when that lies to one side; make it %s.',
-                $stop > FillingParts::CLEARANCE_MM ? 'by '.LengthFormat::millimetres($stop - FillingParts::CLEARANCE_MM).' only' : 'nothing of',
-                LengthFormat::imperial((self::LEAST_STOP_MM + $cut->rebate - $stop) * $this->building->scale->ratio),
-            ), $stop),
-            abs($cut->depth - $reveal) > self::OFF_REVEAL * max($reveal, $cut->depth) => $this->check('rebate.depth', Check::NOTE, sprintf(
-                'It stands %s back, behind the layers before its rebate, and not %s as was said.',
-                LengthFormat::millimetres($cut->depth), LengthFormat::millimetres($reveal),
-            ), $cut->depth - $reveal),
-            default => null,
+            $wanted === Holding::Glue => null,
+            $cut->held === Holding::Glue => $this->check('rebate.no-room', Check::WARN,
+                $this->noRoom($wanted).' Nothing holds it. Move it along, build the wall of more layers, or make it smaller.'),
+            $cut->held !== $wanted => $this->check('held.otherwise', Check::NOTE, sprintf(
+                '%s It is held %s instead.',
+                $this->noRoom($wanted),
+                match ($cut->held) {
+                    Holding::Behind => 'on the back of the wall',
+                    Holding::Stops => 'by strips behind it',
+                    default => 'in a rebate',
+                },
+            )),
+            $cut->held === Holding::Stops => null,
+            default => $this->lap($cut) ?? $this->depth($cut),
+        };
+    }
+
+    private function lap(OpeningCut $cut): ?Check
+    {
+        $stop = $cut->lap - FillingParts::CLEARANCE_MM - $this->span->form->turnIn;
+
+        return $stop >= self::LEAST_STOP_MM ? null : $this->check('rebate.slight', Check::WARN, sprintf(
+            '%s holds %s what stands in it when that lies to one side; make it %s.',
+            $cut->held === Holding::Behind ? 'What it laps by' : 'The rebate',
+            $stop > FillingParts::CLEARANCE_MM ? 'by '.LengthFormat::millimetres($stop - FillingParts::CLEARANCE_MM).' only' : 'nothing of',
+            LengthFormat::imperial((self::LEAST_STOP_MM + $cut->lap - $stop) * $this->building->scale->ratio),
+        ), $stop);
+    }
+
+    private function depth(OpeningCut $cut): ?Check
+    {
+        $reveal = $this->building->scale->modelMm($this->opening->opening->style->reveal);
+
+        return abs($cut->depth - $reveal) <= self::OFF_REVEAL * max($reveal, $cut->depth) ? null
+            : $this->check('rebate.depth', Check::NOTE, sprintf(
+                'It stands %s back, behind %s, and not %s as was said.',
+                LengthFormat::millimetres($cut->depth),
+                match (true) {
+                    $cut->held === Holding::Rebate => 'the layers before its rebate',
+                    $cut->rings > 0 => 'the wall and '.($cut->rings === 1 ? 'a ring' : "$cut->rings rings").' of card on its back',
+                    default => 'all of the wall',
+                },
+                LengthFormat::millimetres($reveal),
+            ), $cut->depth - $reveal);
+    }
+
+    private function noRoom(Holding $wanted): string
+    {
+        $wall = LengthFormat::millimetres($this->span->stack->thickness_mm);
+
+        return match ($wanted) {
+            Holding::Behind => 'On the back of the wall nothing has room: a corner, a roof, a floor or the next opening is too near.',
+            Holding::Stops => "Behind what stands in it this wall of $wall leaves no room for strips, or its frame is too narrow to hide them.",
+            default => count($this->span->stack->layers) === 1
+                ? "This wall is one layer of $wall: there is nothing behind its face to cut a rebate into."
+                : "Behind the face of this wall of $wall there is no room for a rebate with what stands in it.",
         };
     }
 }

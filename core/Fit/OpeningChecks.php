@@ -122,7 +122,7 @@ final readonly class OpeningChecks
     {
         $opening = $this->opening->opening;
         $wanted = $this->building->scale->modelMm($opening->style->reveal);
-        [$depth, $isRebated] = [$this->span->cut($opening)->depth, $this->span->cut($opening)->rebate > 0.0];
+        [$depth, $isRebated] = [$this->span->cut($opening)->depth, $this->span->cut($opening)->lap > 0.0];
 
         // Where nothing stands in it, its reveal is as deep as the wall.
         return $opening->style->filling() === Filling::Nothing || $isRebated || $depth >= $wanted - Tolerance::FIGURE ? null
@@ -167,7 +167,7 @@ final readonly class OpeningChecks
         if ($this->span->form->turnIn === 0.0) {
             return null;
         }
-        $behind = $cut->rebate > 0.0 ? min(1.0, $cut->rebate) : 1.0;
+        $behind = $cut->lap > 0.0 ? min(1.0, $cut->lap) : 1.0;
         $needed = $cut->round + $behind;
         if ($flap < $needed) {
             return $this->check('flap.short', Check::WARN, sprintf('Flaps of %s do not reach %s behind a wall of %s; make them %s.',

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Roof;
 
-use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Geometry\Clip;
@@ -123,8 +122,9 @@ final readonly class LedgeParts
         $free = [new Interval($from + $this->short($panel, $edge, $span), $to - $this->short($panel, $edge + 1, $span))];
         $top = $this->ends($panel, $edge)[0]->z - $span->form->frame->origin->z;
         foreach ($span->form->openings as $opening) {
-            if ($this->isBeside($opening, $top)) {
-                $taken = new Interval($opening->left - self::CLEAR_MM, $opening->right() + self::CLEAR_MM);
+            $clear = max(self::CLEAR_MM, $span->cut($opening->opening)->reach() + self::CLEARANCE_MM);
+            if ($opening->sill < $top + $clear && $opening->top() > $top - BraceParts::LEDGE_MM - $clear) {
+                $taken = new Interval($opening->left - $clear, $opening->right() + $clear);
                 $free = array_merge(...array_map(static fn (Interval $i): array => [
                     new Interval($i->from, min($i->to, $taken->from)),
                     new Interval(max($i->from, $taken->to), $i->to),
@@ -144,11 +144,6 @@ final readonly class LedgeParts
         $half = (M_PI - atan2($in->cross($out), $in->dot($out))) / 2.0;
 
         return max(0.0, $this->thickness($span) / tan($half)) + self::CLEARANCE_MM;
-    }
-
-    private function isBeside(OpeningForm $opening, float $top): bool
-    {
-        return $opening->sill < $top + self::CLEAR_MM && $opening->top() > $top - BraceParts::LEDGE_MM - self::CLEAR_MM;
     }
 
     private function thickness(WallSpan $span): float

@@ -97,13 +97,15 @@ final readonly class BaseParts
             : self::CLEARANCE_MM;
     }
 
-    /** How far what stands in an opening and reaches the ground stands into the room, where the wall is thinner than that. */
+    /** How far what stands in an opening, or behind it, and reaches the floor stands into the room, where the wall is thinner than that. */
     private static function intoRoom(Building $building, WallSpan $span): float
     {
         $most = 0.0;
         foreach ($span->form->openings as $form) {
-            if ($form->opening->sill->mm <= 0.0) {
-                $deep = $span->cut($form->opening)->depth + OpeningCut::takes($building, $form->opening);
+            $cut = $span->cut($form->opening);
+            $isBeside = $form->sill - $cut->reach() < self::topOf($building) + self::CLEARANCE_MM && $cut->reach() > 0.0;
+            if ($form->opening->sill->mm <= 0.0 || $isBeside) {
+                $deep = $cut->depth + OpeningCut::takes($building, $form->opening);
                 $most = max($most, $deep - $span->stack->thickness_mm);
             }
         }

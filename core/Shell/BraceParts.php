@@ -234,9 +234,9 @@ final readonly class BraceParts
             $wall = $span->form->frame;
             $frame = new Frame($wall->point($along, $top, -$span->stack->thickness_mm), $wall->x, $wall->normal->times(-1.0));
             if ($top - $thickness > $thickness + 1.0
-                && self::isClear($span->form, 0.0, $along + $leg, $top - $thickness, $top)
+                && self::isClear($span, 0.0, $along + $leg, $top - $thickness, $top)
                 && self::isClear(
-                    $previous->form,
+                    $previous,
                     $previous->form->length->mm - $back - $leg,
                     $previous->form->length->mm,
                     $top - $thickness,
@@ -259,15 +259,11 @@ final readonly class BraceParts
         return $parapet > 0.0 ? $parapet + self::LEDGE_MM : 0.0;
     }
 
-    private static function isClear(WallForm $wall, float $x0, float $x1, float $low, float $high): bool
+    private static function isClear(WallSpan $wall, float $x0, float $x1, float $low, float $high): bool
     {
-        foreach ($wall->openings as $o) {
-            if (
-                $o->left < $x1 + self::CLEAR_MM
-                && $o->right() > $x0 - self::CLEAR_MM
-                && $o->sill < $high + self::CLEAR_MM
-                && $o->top() > $low - self::CLEAR_MM
-            ) {
+        foreach ($wall->form->openings as $o) {
+            $by = self::CLEAR_MM + $wall->cut($o->opening)->reach();
+            if ($o->left < $x1 + $by && $o->right() > $x0 - $by && $o->sill < $high + $by && $o->top() > $low - $by) {
                 return false;
             }
         }

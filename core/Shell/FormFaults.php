@@ -152,7 +152,7 @@ final readonly class FormFaults
         }
         $isIn = ($opening->reachesFoot() || $opening->sill - $cut->rebate - $wall->foot >= self::LEAST_MM)
             && self::isClearOfCorners($span, $opening, $cut->rebate);
-        foreach ($cut->rebate > 0.0 ? range($cut->front, $span->innermost()) : [] as $k) {
+        foreach ($cut->cutBack($span->stack) as $k) {
             if (! $isIn || ! self::isHeld($span->squarePatches($k), $opening->ring($cut->grow($k) + self::LEAST_MM))) {
                 $problems->add($opening->opening->path.'.from', 'rebate.no-wall', ['rebate' => round($cut->rebate, 2)]);
 

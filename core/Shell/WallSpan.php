@@ -11,6 +11,7 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\CardSlice;
 use Chartula\Core\Form\CornerCard;
+use Chartula\Core\Form\Form;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Form\WallForm;
@@ -79,13 +80,14 @@ final class WallSpan
     }
 
     /** @param  list<int>  $jogs  edges of the block so short that nothing is cut for them */
-    public static function of(Building $building, BlockForm $block, int $edge, array $jogs = []): self
+    public static function of(Building $building, Form $form, WallId $id, array $jogs = []): self
     {
+        [$block, $edge] = [$form->blocks[$id->block], $id->edge];
         $wall = $block->wall($edge);
         $stack = $building->methods->stacks[$wall->wall->stack];
         $cuts = [];
-        foreach ($wall->openings as $form) {
-            $cuts[$form->opening->id] ??= OpeningCut::of($building, $wall, $stack, $form->opening);
+        foreach ($wall->openings as $opening) {
+            $cuts[$opening->opening->id] ??= OpeningCut::of($building, $wall, $opening->opening, new OpeningRoom($building, $form, $wall));
         }
 
         return new self(

@@ -10,6 +10,7 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\Side;
 use Chartula\Core\Form\SideKind;
 use Chartula\Core\Form\WallForm;
+use Chartula\Core\Form\WallId;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Patch;
 use Chartula\Core\Geometry\Region;
@@ -50,11 +51,11 @@ final class Walls
     {
         foreach ($this->form->blocks as $b => $block) {
             $edges = array_keys($block->walls);
-            $spans = array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge), $edges);
+            $spans = array_map(fn (int $edge): WallSpan => WallSpan::of($building, $this->form, new WallId($b, $edge)), $edges);
             $jogs = array_keys(array_filter($spans, static fn (WallSpan $span): bool => $span->isJog()));
             $this->spans[$b] = $jogs === []
                 ? $spans
-                : array_map(static fn (int $edge): WallSpan => WallSpan::of($building, $block, $edge, $jogs), $edges);
+                : array_map(fn (int $edge): WallSpan => WallSpan::of($building, $this->form, new WallId($b, $edge), $jogs), $edges);
         }
         $shapes = [];
         foreach ($this->spans() as $span) {

@@ -22,6 +22,11 @@ final readonly class Stack
         return array_map(static fn (Layer $layer): float => $layer->thickness_mm, $this->layers);
     }
 
+    public function innermost(): Layer
+    {
+        return $this->layers[count($this->layers) - 1];
+    }
+
     /** What is scribed or pressed into its outside. */
     public function texture(): ?Texture
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Chartula\Core\Building\Edit;
 
 use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Holding;
 use Chartula\Core\Building\Methods;
+use Chartula\Core\Building\MethodsReader;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\ShippedKinds;
 use Chartula\Core\Building\Style;
@@ -193,10 +195,13 @@ final readonly class KindEdit
         $methods = ($this->document->methods ?? null) instanceof stdClass ? $this->document->methods : new stdClass;
         $trim = ($methods->trim ?? null) instanceof stdClass ? $methods->trim : new stdClass;
 
+        $usual = MethodsReader::HELD[is_string($trim->held ?? null) ? $trim->held : ''] ?? Holding::Glue;
+        $said = is_string($style->held ?? null) ? Holding::tryFrom($style->held) : null;
+
         return match (true) {
+            ! ($said ?? (isset($style->rebate) ? Holding::Rebate : $usual))->laps() => 0.0,
             isset($style->rebate) => $ruler->read($style->rebate) / $ruler->scale->ratio,
-            ($trim->held ?? null) === 'rebates' => Methods::REBATE_MM,
-            default => 0.0,
+            default => Methods::REBATE_MM,
         };
     }
 

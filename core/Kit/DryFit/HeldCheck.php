@@ -17,10 +17,10 @@ use Chartula\Core\Measure\Tolerance;
 final readonly class HeldCheck
 {
     /** So far inside its jambs something is looked for, mm: frames are wider. */
-    private const INSIDE_MM = 0.3;
+    private const INSIDE_MM = 0.2;
 
     /** What stands in a thin wall may stand so far into the room, mm. */
-    private const INTO_ROOM_MM = 4.0;
+    private const INTO_ROOM_MM = 12.0;
 
     /** Between a stop and what leans against it there is paper, mm. */
     private const PAPER_MM = 0.35;
@@ -107,7 +107,12 @@ final readonly class HeldCheck
         }
         // Between where the card before it ends and where it ends itself.
         $beside = ($this->face->paper + $rebate - self::PLAY_MM) / 2.0;
-        $loose = $rebate <= 0.0 ? [] : array_filter(self::beside($ring, $beside), fn (Vec2 $at): bool => ! $this->isStopped($at));
+        $inside = self::beside($ring, -self::INSIDE_MM);
+        $loose = $rebate <= 0.0 ? [] : array_filter(
+            self::beside($ring, $beside),
+            fn (Vec2 $at, int $i): bool => ! $this->leans($at, $inside[$i]) && ! $this->isStopped($inside[$i]),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return $loose === [] ? [] : [new Finding(
             'filling.floats', $this->face->name, "What stands in the opening $where leans against nothing at its edges", $rebate,
@@ -133,15 +138,42 @@ final readonly class HeldCheck
         return $places;
     }
 
-    /** Whether of two cards behind a place one stands close before the other: the wall's, and what leans on it. */
-    private function isStopped(Vec2 $at): bool
+    /**
+     * Whether what is behind both of two places stands close behind card of the wall at the first, or behind what is stuck on that.
+     *
+     * @param  Vec2  $inside  within the opening, where nothing of the wall is
+     */
+    private function leans(Vec2 $at, Vec2 $inside): bool
     {
+        $filling = array_column($this->cards($inside), 3);
         $cards = $this->cards($at);
-        foreach ($cards as [$from, , $group]) {
-            foreach ($cards as [, $to, $other]) {
-                $gap = $from - $to;
-                if ($group === 'trim' && $other !== 'trim' && $gap > -Tolerance::MEET && $gap < self::PAPER_MM) {
-                    return true;
+        usort($cards, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $ends = [];
+        foreach ($cards as [$from, $to, $group, $key]) {
+            $gaps = array_map(static fn (float $end): float => $from - $end, $ends);
+            $isClose = array_filter($gaps, static fn (float $gap): bool => $gap > -Tolerance::MEET && $gap < self::PAPER_MM) !== [];
+            if ($isClose && $group === 'trim' && in_array($key, $filling, true)) {
+                return true;
+            }
+            $ends = $isClose || $group !== 'trim' ? [...$ends, $to] : $ends;
+        }
+
+        return false;
+    }
+
+    /** Whether close behind a card within the opening something stands across it. */
+    private function isStopped(Vec2 $inside): bool
+    {
+        $behind = array_map(static fn (array $card): float => $card[1] + self::BESIDE_MM, $this->cards($inside, 'trim'));
+        foreach ($this->pieces as $piece) {
+            foreach ($behind === [] ? [] : $piece->facets as $facet) {
+                $isAcross = abs($facet->frame->normal->dot($this->face->frame()->normal)) < Tolerance::UNIT;
+                foreach ($isAcross ? $behind : [] as $depth) {
+                    $place = $this->face->frame()->at($inside, -$depth);
+                    $height = $facet->frame->height($place);
+                    if ($height <= 0.0 && $height >= -$facet->thickness && $facet->region->contains($facet->frame->project($place))) {
+                        return true;
+                    }
                 }
             }
         }
@@ -153,18 +185,18 @@ final readonly class HeldCheck
      * Card behind a place of the face: from how deep to how deep, and of which group.
      *
      * @param  ?string  $group  of which alone it is asked; null for all
-     * @return list<array{float, float, string}>
+     * @return list<array{float, float, string, int}> and of which of the pieces
      */
     private function cards(Vec2 $at, ?string $group = null): array
     {
         $cards = [];
-        foreach ($this->pieces as $piece) {
+        foreach ($this->pieces as $key => $piece) {
             foreach ($group === null || $piece->part->group === $group ? $piece->facets : [] as $facet) {
                 $place = $this->face->frame()->at($at);
                 $faces = $facet->frame->normal->dot($this->face->frame()->normal);
                 if ($faces > 1.0 - Tolerance::UNIT && $facet->region->contains($facet->frame->project($place))) {
                     $depth = $facet->frame->height($place);
-                    $cards[] = [$depth, $depth + $facet->thickness, $piece->part->group];
+                    $cards[] = [$depth, $depth + $facet->thickness, $piece->part->group, $key];
                 }
             }
         }

@@ -96,8 +96,9 @@ final class RebateTest extends TestCase
     {
         $document = self::withWindow($style, 'bare');
         if ($isOneLayer) {
-            $one = [(object) ['id' => 'face', 'stock' => 'greyboard-2', 'role' => 'core']];
+            $one = [(object) ['id' => 'face', 'stock' => 'greyboard-1', 'role' => 'core']];
             $document = BuildingGenerator::with($document, 'methods.wall', $one);
+            $document = BuildingGenerator::with($document, 'blocks.0.walls.0.openings.0.from', '1.5mm');
         }
         $derived = Kits::of($document);
         $floats = array_map(static fn (Finding $f): string => $f->code, $derived->dryFit->findings);
@@ -110,7 +111,7 @@ final class RebateTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string, 3?: bool}> */
     public static function remarks(): iterable
     {
-        yield 'one layer' => [[], 'rebate.no-room', 'one layer', true];
+        yield 'one layer, beside a corner' => [[], 'rebate.no-room', 'one layer', true];
         yield 'hardly wider than the play' => [['rebate' => '0.3mm'], 'rebate.slight', 'by 0.10 mm only'];
         yield 'set back further than the face is thick' => [['reveal' => '0.9mm'], 'rebate.depth', '0.50 mm back'];
     }

@@ -57,6 +57,8 @@ export function Materials() {
         choices={[
           ['said', 'as their kinds say'],
           ['rebates', 'in rebates of 1 mm'],
+          ['behind', 'from behind, on rings of card'],
+          ['stops', 'by strips behind them'],
         ]}
         onChange={(next) => set('methods.trim.held', next)}
       />

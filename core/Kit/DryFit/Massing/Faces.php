@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit\DryFit\Massing;
 
+use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Feature\Feature;
 use Chartula\Core\Building\HeadShape;
+use Chartula\Core\Building\Holding;
+use Chartula\Core\Building\Methods;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\Style;
 use Chartula\Core\Building\Wall;
 use Chartula\Core\Geometry\ArcChain;
 use Chartula\Core\Geometry\Frame;
@@ -147,7 +151,7 @@ final readonly class Faces
             for ($i = 0; $i < $opening->count; $i++) {
                 $ring = $this->opening($mass, [$wall, $opening, $i], [$from, $along]);
                 array_push($filled, ...$isShorter || ! $opening->style->isShut() ? [] : [
-                    [$ring, $building->methods->rebateMm($opening->style, $building->scale)],
+                    [$ring, self::reach($building, $opening->style)],
                 ]);
                 $openings[] = $isShorter ? self::perhaps($ring, $opening->style->w->mm / $building->scale->ratio) : $ring;
             }
@@ -169,6 +173,16 @@ final readonly class Faces
             $wall->isLeftOut() ? 0.0 : $building->methods->stacks[$wall->stack]->layers[0]->thickness_mm,
             [$this->corner($mass, $corners[0], $wall), $this->corner($mass, $corners[1], $wall)],
         );
+    }
+
+    /** By how much what is to stand in an opening reaches behind what it may lean against; 0 where glue alone is to hold it. */
+    private static function reach(Building $building, Style $style): float
+    {
+        return match ($building->methods->holding($style)) {
+            Holding::Glue => 0.0,
+            Holding::Stops => Methods::REBATE_MM,
+            default => $building->methods->rebateMm($style, $building->scale),
+        };
     }
 
     /**
