@@ -74,7 +74,7 @@ final readonly class MethodsFields
             'skin',
             Field::optional('corner', 'round corners', ChoiceType::of(['overlap' => 'one laps over the other']), 'overlap'),
             Field::optional('overlap', 'lap round the corner', LengthType::model(Sign::ZeroOrMore), '1.8mm'),
-            Field::optional('opening', 'at openings', ChoiceType::of(['folded' => 'turned in', 'cut' => 'cut']), 'folded'),
+            Field::optional('opening', 'at openings', self::inOpenings(), SkinMethod::FOLDED),
             Field::optional('flap', 'flaps into openings', LengthType::model())
                 ->saying('as deep as the wall and 1.2 mm more where nothing is said'),
             Field::optional('stock', 'paper', new StockType, 'paper-0.1'),
@@ -87,6 +87,13 @@ final readonly class MethodsFields
             Field::optional('joints', 'joints too fine to print', self::joints(), 'tone')
                 ->saying('than to scale, as fine as they can be: two dots of 600 to the inch'),
         );
+    }
+
+    private static function inOpenings(): ChoiceType
+    {
+        return ChoiceType::of([
+            SkinMethod::FOLDED => 'turned in', SkinMethod::STRIPS => 'cut, with strips on the sides', SkinMethod::CUT => 'cut',
+        ]);
     }
 
     private static function bond(): ChoiceType

@@ -146,7 +146,11 @@ final readonly class MethodsReader
             ? null
             : new SkinMethod(
                 $overlap->mm,
-                $said->text('opening') === 'folded',
+                match ($said->text('opening')) {
+                    'strips' => SkinMethod::STRIPS,
+                    'cut' => SkinMethod::CUT,
+                    default => SkinMethod::FOLDED,
+                },
                 $said->model('flap')?->mm,
                 $brick,
                 $mortar,

@@ -153,7 +153,7 @@ final readonly class FinishChecks
         foreach ($kit->form->walls() as $wall) {
             foreach ($wall->openings as $opening) {
                 $style = $opening->opening->style;
-                $turnsIn = $wall->isPapered && $building->methods->skin->turnsIn && $opening->true === null;
+                $turnsIn = $wall->isPapered && $building->methods->skin->lines() && $opening->true === null;
                 if ($style->lining !== null && ! $turnsIn) {
                     $without[$building->blocks[$wall->block]->id][$style->name] = $style->lining->words();
                 }

@@ -164,7 +164,7 @@ final readonly class OpeningChecks
     {
         $cut = $this->span->cut($this->opening->opening);
         $flap = $cut->flap($this->building->methods->skin);
-        if ($this->span->form->turnIn === 0.0) {
+        if ($this->span->form->turnIn === 0.0 || ! $this->building->methods->skin->turnsIn()) {
             return null;
         }
         $behind = $cut->lap > 0.0 ? min(1.0, $cut->lap) : 1.0;

@@ -263,7 +263,7 @@ final readonly class Surfaces
             $wall->isLeftOut() || ! $this->problems->areNone() ? [] : $section->patches(CardSlice::face($ring->edgeLength($edge))),
             // What recedes is cut: no flap would fold along lines that converge.
             $openings, $isPapered,
-            $isPapered && $map === null && $this->building->methods->skin->turnsIn
+            $isPapered && $map === null && $this->building->methods->skin->lines()
                 ? $this->building->methods->paper->thickness_mm
                 : 0.0,
             [$block->footprint->angle($edge), $block->footprint->angle(($edge + 1) % $n)], $section, $foot, $ground, $map,

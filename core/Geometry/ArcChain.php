@@ -141,6 +141,12 @@ final readonly class ArcChain
         return [$this->from !== null, $this->to !== null];
     }
 
+    /** @return ?array{Arc, float, float} with where it begins and ends, radians; null where it is of several arcs */
+    public function single(): ?array
+    {
+        return count($this->arcs) === 1 ? $this->grownAt(0, 0.0) : null;
+    }
+
     /** The radius of the arc in its middle. */
     public function crownRadius(): float
     {

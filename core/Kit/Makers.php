@@ -20,6 +20,7 @@ use Chartula\Core\Shell\FormFaults;
 use Chartula\Core\Shell\WallParts;
 use Chartula\Core\Skin\CourseMarks;
 use Chartula\Core\Skin\PaperParts;
+use Chartula\Core\Skin\RevealStrips;
 use Chartula\Core\Skin\SlopePapers;
 use Chartula\Core\Trim\DeepOpeningParts;
 use Chartula\Core\Trim\DeepOpeningPlace;
@@ -50,7 +51,9 @@ final readonly class Makers
                 sees: static fn (Carcass $c): Carcass => $c->plain(),
             ),
             new Maker('ledges', static fn (Carcass $c): Made => new Made(LedgeParts::make($c->panels(), $c->walls))),
-            new Maker('papers', static fn (Carcass $c): Made => new Made(PaperParts::make($c->building, $c->walls))),
+            new Maker('papers', static fn (Carcass $c): Made => new Made(PartSet::joined([
+                PaperParts::make($c->building, $c->walls), RevealStrips::make($c->building, $c->walls),
+            ]))),
             new Maker('papers of slopes', static fn (Carcass $c): Made => new Made(SlopePapers::make($c->building, $c->panels()))),
             new Maker(
                 'frames, panes and leaves',

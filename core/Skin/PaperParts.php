@@ -76,7 +76,7 @@ final readonly class PaperParts
             static fn (OpeningForm $o): PaperOpening =>
                 new PaperOpening(
                     $o,
-                    $skin->turnsIn && $o->true === null ? $span->cut($o->opening)->flap($skin) : 0.0,
+                    $skin->turnsIn() && $o->true === null ? $span->cut($o->opening)->flap($skin) : 0.0,
                     $wall->claims,
                     Coverings::ofLining($o->opening->style, $building)?->pattern,
                 ),

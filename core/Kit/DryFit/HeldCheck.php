@@ -30,6 +30,9 @@ final readonly class HeldCheck
 
     private const BESIDE_MM = 0.05;
 
+    /** Where nobody has said how far, it may reach no more than so far behind what it leans against, mm. */
+    private const LEAST_MM = 0.6;
+
     /** What stands along a wall is looked up by every so many millimetres. */
     private const APART_MM = 10.0;
 
@@ -106,7 +109,7 @@ final readonly class HeldCheck
             )];
         }
         // Between where the card before it ends and where it ends itself.
-        $beside = ($this->face->paper + $rebate - self::PLAY_MM) / 2.0;
+        $beside = ($this->face->paper + min($rebate, self::LEAST_MM) - self::PLAY_MM) / 2.0;
         $inside = self::beside($ring, -self::INSIDE_MM);
         $loose = $rebate <= 0.0 ? [] : array_filter(
             self::beside($ring, $beside),
