@@ -45,6 +45,7 @@ final readonly class FillingReader
             $counts[0], $counts[1], $stile, $bar, $said->flag('sash'), $said->flag('deep'), $said->count('lights') ?? 1, $mullion,
             $transom === null ? null : new UpperPanes($transom, $mullion, $counts[0], 1, $bar),
             $said->real('riser'), $said->flag('opens'), $said->text('bars') ?? Panes::CUT, self::tracery($said->group('tracery')),
+            $said->real('raised'), $said->number('ajar') ?? 0.0, $said->count('ajar_light') ?? 1,
         );
         self::check($said, $panes);
 
@@ -136,6 +137,15 @@ final readonly class FillingReader
         }
         if ($panes->tracery !== null && ($panes->hasBars() || $panes->above !== null || $panes->opens || $panes->lights < 2)) {
             $said->at('tracery')?->fault('tracery.plain');
+        }
+        if (! $panes->isDeep && ($panes->raised->mm ?? 0.0) > 0.0) {
+            $said->at('raised')?->fault('frame.not-raised');
+        }
+        if (! $panes->opens && $panes->ajar > 0.0) {
+            $said->at('ajar')?->fault('frame.not-ajar');
+        }
+        if ($panes->opens && $panes->ajar > 0.0 && $panes->ajarLight > $panes->lights) {
+            $said->at('ajar_light')?->fault('frame.ajar', ['given' => $panes->ajarLight, 'lights' => $panes->lights]);
         }
         if ($panes->sash && $panes->opens) {
             $said->at('opens')?->fault('frame.slides');

@@ -27,6 +27,9 @@ final readonly class Panes
      * @param  ?UpperPanes  $above  what lies over a transom
      * @param  ?RealLength  $riser  up to where it is solid
      * @param  bool  $opens  whether each light has a leaf of its own
+     * @param  ?RealLength  $raised  how far the lower half of a sash that lies behind the other is pushed up
+     * @param  float  $ajar  by how many degrees one of its casements stands open; 0 where all are shut
+     * @param  int  $ajarLight  which of them, from the left
      * @param  ?Tracery  $tracery  what divides its head, over lights with heads of their own
      * @param  string  $bars  what becomes of its bars: cut, cut wider where they are too fine, printed on the glass, or dropped
      */
@@ -44,6 +47,9 @@ final readonly class Panes
         public bool $opens = false,
         public string $bars = self::CUT,
         public ?Tracery $tracery = null,
+        public ?RealLength $raised = null,
+        public float $ajar = 0.0,
+        public int $ajarLight = 1,
     ) {
     }
 

@@ -101,6 +101,8 @@ final readonly class StyleFields
             Field::optional('sash', 'a sash', new FlagType, false)->saying('its meeting rail is as wide as its frame'),
             Field::optional('deep', 'its lower half set back', new FlagType, false)
                 ->saying('of a sash: a card for each half, one behind the other'),
+            Field::optional('raised', 'and pushed up by', LengthType::real(Sign::ZeroOrMore), '0in')
+                ->saying('its lower half, behind the upper one'),
             Field::optional('bars', 'bars are', self::bars(), Panes::CUT)->under($more)
                 ->saying('what becomes of those that are too fine to be cut'),
             Field::optional('lights', 'lights side by side', new CountType(1, self::MOST_LIGHTS), 1)->under($more)
@@ -112,6 +114,9 @@ final readonly class StyleFields
             Field::optional('tracery', 'tracery', GroupType::thing(self::tracery(), 'in its head'))->under($more)
                 ->saying('a card of its own behind the frame: lights with heads of their own, and circles over their mullions'),
             Field::optional('opens', 'casements', new FlagType, false)->under($more)->saying('each light has a leaf of its own, behind the frame'),
+            Field::optional('ajar', 'one of them ajar by', NumberType::degrees(0.0, 90.0), 0)->under($more)
+                ->saying('outwards, hung on the side of the nearer jamb'),
+            Field::optional('ajar_light', 'which, from the left', new CountType(1, self::MOST_LIGHTS), 1)->under($more),
         );
     }
 

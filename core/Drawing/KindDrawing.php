@@ -69,6 +69,7 @@ final readonly class KindDrawing
             static fn (Ring $r): Ring => $r->signedArea() > 0.0 ? new Ring(array_reverse($r->points)) : $r,
             $sheet->holes,
         )];
+        $rings = $sheet->swing === null ? $rings : array_map($sheet->swing->seen(...), $rings);
         $lines = array_map(static fn (Ring $r): array => $r->points, $rings);
         $stroke = new Stroke(self::LINE_MM, self::INK);
         $marks = array_map(static fn (Mark $m): array => $m->path, $sheet->marks);

@@ -4,23 +4,18 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Fillings;
 
-use Chartula\Core\Building\Bought;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Opening;
-use Chartula\Core\Building\Style;
-use Chartula\Core\Form\Form;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
 use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Part\Joint;
 use Chartula\Core\Part\JointKind;
 use Chartula\Core\Part\Part;
 use Chartula\Core\Part\PartName;
 use Chartula\Core\Part\PartSet;
 use Chartula\Core\Part\Ref;
-use Chartula\Core\Problem\Problems;
 use Chartula\Core\Recall\Recall;
 use Chartula\Core\Shell\OpeningCut;
 use Chartula\Core\Shell\Walls;
@@ -58,71 +53,6 @@ final readonly class FillingParts
         }
 
         return PartSet::joined($sets);
-    }
-
-    public static function collectFaults(Building $building, Form $form, Problems $problems): void
-    {
-        $done = [];
-        $panes = new PaneHoles($building);
-        foreach ($form->walls() as $wall) {
-            foreach ($wall->openings as $opening) {
-                $style = $opening->opening->style;
-                // What stands on the ground is not as what does not.
-                $how = $style->id.($opening->reachesFoot() ? ' on the ground' : ' over it');
-                if (! isset($done[$how])) {
-                    $done[$how] = true;
-                    self::collectOthers($building, $opening, $problems);
-                }
-                if (isset($done[$style->id])) {
-                    continue;
-                }
-                $done[$style->id] = true;
-                self::collectOfKind($style, $problems);
-                $layout = $panes->layout($opening);
-                if ($layout !== null && $layout->hasPanes() && $layout->tracery?->isPossible() === false) {
-                    $problems->add("styles.$style->id.frame.tracery", 'tracery.no-room');
-                } elseif ($layout !== null && ! $layout->isPossible()) {
-                    $problems->add("styles.$style->id.".($style->frame === null ? 'leaf' : 'frame'), 'frame.no-room', [
-                        'stile' => round($layout->stile, 2), 'bar' => round($layout->bar, 2),
-                        'width' => round($opening->shape->width, 2), 'height' => round($opening->shape->height, 2)]);
-                }
-            }
-        }
-    }
-
-    /** What is wrong with a kind wherever it is. */
-    private static function collectOfKind(Style $style, Problems $problems): void
-    {
-        $path = "styles.$style->id";
-        if ($style->leaf?->split !== null && $style->leaf->split->mm >= $style->h->mm) {
-            $problems->add("$path.leaf.split", 'leaf.split', ['height' => LengthFormat::imperial($style->h->mm)]);
-        }
-        $leads = $style->glass === null ? 0.0 : GlassPrint::leads($style->glass, $style->w->mm, $style->h->mm);
-        if ($leads > GlassPrint::MOST_LEADS) {
-            $problems->add("$path.glass", 'glass.leads', ['given' => round($leads), 'limit' => GlassPrint::MOST_LEADS]);
-        }
-    }
-
-    private static function collectOthers(Building $building, OpeningForm $opening, Problems $problems): void
-    {
-        $style = $opening->opening->style;
-        $path = "styles.$style->id";
-        if ($opening->shape->isRound() && $opening->reachesFoot()) {
-            $problems->add("{$opening->opening->path}.sill", 'head.circle-foot');
-        }
-        if ($style->bought === null || $opening->true !== null) {
-            return;
-        }
-        $more = 2.0 * (self::CLEARANCE_MM - $building->methods->rebateMm($style, $building->scale));
-        $wanted = [$style->bought->w + $more, $style->bought->h + $more / ($opening->reachesFoot() ? 2.0 : 1.0)];
-        $is = [$opening->shape->width, $opening->shape->height];
-        if (max(abs($is[0] - $wanted[0]), abs($is[1] - $wanted[1])) > Bought::OFF_MM) {
-            $problems->add("$path.bought", 'bought.size', [
-                'width' => LengthFormat::millimetres($wanted[0]), 'height' => LengthFormat::millimetres($wanted[1]),
-                'is' => LengthFormat::millimetres($is[0]).' by '.LengthFormat::millimetres($is[1]),
-                'ground' => $opening->reachesFoot() ? 1 : 0,
-            ]);
-        }
     }
 
     /**
@@ -179,12 +109,14 @@ final readonly class FillingParts
         [$rings, $before, $cards] = [$this->rings($forms), null, null];
         [$parts, $joints] = [$rings->parts, $rings->joints];
         foreach ($sheets as $sheet) {
+            $wall = $this->span->form->frame;
             $part = $this->part($sheet->with(layer: $sheet->layer.$half), $forms[0], array_map(
-                static fn (OpeningForm $form): Frame => $stance->frame($form, $front, $depth),
+                static fn (OpeningForm $form): Frame => $sheet->swing?->frame($wall, $form, $front, $front + $sheet->swing->behind)
+                    ?? $stance->frame($form, $front, $depth),
                 $forms,
             ));
             $meets = new FillingJoints($this->walls, $this->span, $part);
-            array_push($joints, ...$before === null ? [] : $this->laps($before, $part, $sheet->why));
+            array_push($joints, ...$before === null || $sheet->why === '' ? [] : $this->laps($before, $part, $sheet->why));
             array_push($joints, ...$sheet->isFitted && $stance->isFitted() ? $meets->clearances($forms) : []);
             array_push($joints, ...$before === null && $stance->isFitted() ? $this->held($part, $forms, $rings->parts) : []);
             $parts[] = $before = $part;

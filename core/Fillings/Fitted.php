@@ -67,12 +67,23 @@ final readonly class Fitted
         return new Outline($ring, $edges);
     }
 
-    public function glass(string $words, ?Artwork $art): Sheet
+    /** How much glass is smaller than its card on each side: so that glue can creep, but no more than half of what is solid there. */
+    public function glueInset(): float
+    {
+        $style = $this->opening->opening->style;
+        $solid = $style->frame->stile ?? $style->leaf->rail ?? null;
+
+        return $solid === null ? self::GLASS_INSET_MM : min(self::GLASS_INSET_MM, $this->building->scale->modelMm($solid) / 2.0);
+    }
+
+    /** @param  float  $from  above the opening's foot, where there is none under that */
+    public function glass(string $words, ?Artwork $art, float $from = -INF): Sheet
     {
         [$opening, $cut, $stock] = [$this->opening, $this->cut, $this->building->methods->glazing];
-        $least = $cut->besideGlass($this->building, self::GLASS_INSET_MM);
+        $least = $cut->besideGlass($this->building, $this->glueInset());
         $inset = FillingParts::CLEARANCE_MM + $least;
-        $ring = $opening->shape->ring($cut->lap - $inset, $opening->reachesFoot() ? -$inset : $cut->lap - $inset);
+        $foot = $opening->reachesFoot() ? $inset : $inset - $cut->lap;
+        $ring = $opening->shape->ring($cut->lap - $inset, -max($foot, $from));
         $workings = $this->workings();
         $why = $opening->true === null ? 'in a point' : 'where it recedes';
         $box = $ring->bounds();

@@ -165,29 +165,25 @@ final readonly class PaneLayout
         return $bars;
     }
 
-    /** @return list<Ring> of the card of a deep sash that has its upper half: its panes, and an opening before those of the lower one */
-    public function upper(): array
+    /** Of a sash in two cards; null where it is none. */
+    public function halves(): ?SashHalves
     {
-        $rim = $this->inset - $this->stile / 2.0;
-        $top = $this->rows[0]->paneFoot($this->lower()) - $this->stile;
-        $open = new Ring([
-            new Vec2($rim, $rim), new Vec2($this->shape->width - $rim, $rim),
-            new Vec2($this->shape->width - $rim, $top), new Vec2($rim, $top),
-        ]);
+        if (! $this->panes->isDeep) {
+            return null;
+        }
+        $up = $this->panes->raised === null ? 0.0 : $this->scale->modelMm($this->panes->raised);
 
-        return [$open, ...$this->panesOf(0, $this->lower(), $this->rows[0]->count)];
+        return new SashHalves(
+            $this->shape, $this->inset, $this->stile, $this->rows[0]->paneFoot($this->lower()),
+            [$this->panesOf(0, 0, $this->lower()), $this->panesOf(0, $this->lower(), $this->rows[0]->count)],
+            $up < self::LEAST_MM ? 0.0 : $up, $this->cut(...),
+        );
     }
 
-    /** @return list<Ring> of the card behind it: the panes of the lower half, and an opening behind those of the upper one */
-    public function under(): array
+    /** @return list<Ring> what is open of the card that has its panes */
+    public function glazed(): array
     {
-        $rim = $this->inset - $this->stile / 2.0;
-        $foot = $this->rows[0]->paneFoot($this->lower());
-
-        return [
-            ...$this->panesOf(0, 0, $this->lower()),
-            ...$this->cut([$rim, $this->shape->width - $rim], [$foot, $this->shape->height], $rim),
-        ];
+        return $this->panes->areBarsCut() ? $this->holes() : $this->withoutBars();
     }
 
     private function hasMeetingRail(): bool

@@ -26,6 +26,7 @@ final readonly class Sheet
      * @param  array<string, Figure>  $workings
      * @param  list<Mark>  $marks
      * @param  string  $why  how it goes on the one before it; '' of the first
+     * @param  ?Swing  $swing  how it stands open within the first; null where it does not
      * @param  bool  $isFitted  whether it goes into the opening with a clearance; glass is smaller
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class Sheet
         public string $why = '',
         public bool $isFitted = true,
         public PartGroup $group = PartGroup::Trim,
+        public ?Swing $swing = null,
     ) {
     }
 }

@@ -11,7 +11,6 @@ use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\OpeningShape;
 use Chartula\Core\Form\WallForm;
 use Chartula\Core\Geometry\Frame;
-use Chartula\Core\Geometry\Vec3;
 use Chartula\Core\Measure\RealLength;
 
 /** How what fills an opening stands: within it, turned out of it about one of its sides, or before its wall. docs/formulas.md#leaves */
@@ -92,20 +91,12 @@ final readonly class Stance
     public function frame(OpeningForm $form, float $front, float $depth): Frame
     {
         $leaf = $this->leaf;
-        $frame = $this->wall->frame->moved($form->left, $form->sill, -$depth);
         if ($leaf === null || $leaf->angle <= 0.0) {
-            return $frame;
+            return $this->wall->frame->moved($form->left, $form->sill, -$depth);
         }
-        [$play, $width] = [FillingParts::CLEARANCE_MM, $form->shape->width];
-        $isLeft = $leaf->hinge === 'left';
-        $turn = deg2rad($leaf->angle) * ($isLeft ? 1.0 : -1.0);
-        $normal = $this->wall->frame->normal;
-        $way = $this->wall->frame->x->times(cos($turn))->plus($normal->times(sin($turn)));
-        // It turns about the front edge of its side in the opening's clearance.
-        $pin = $this->wall->frame->moved($form->left, $form->sill, -$front)->point($isLeft ? $play : $width - $play, 0.0);
-        $out = $way->cross(new Vec3(0.0, 0.0, 1.0));
-        $origin = $pin->minus($way->times($isLeft ? $play : $width - $play))->minus($out->times($depth - $front));
+        $play = FillingParts::CLEARANCE_MM;
+        $pin = $leaf->hinge === 'left' ? $play : $form->shape->width - $play;
 
-        return new Frame($origin, $way, $this->wall->frame->y);
+        return (new Swing($pin, $leaf->hinge, $leaf->angle))->frame($this->wall->frame, $form, $front, $depth);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Chartula\Core\Kit;
 
+use Chartula\Core\Fillings\FillingFaults;
 use Chartula\Core\Fillings\FillingParts;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Part\PartSet;
@@ -58,7 +59,7 @@ final readonly class Makers
             new Maker(
                 'frames, panes and leaves',
                 static fn (Carcass $c, Recall $recall): Made => new Made(FillingParts::make($c->building, $c->walls, $recall)),
-                static fn (Carcass $c, Problems $p) => FillingParts::collectFaults($c->building, $c->form, $p),
+                static fn (Carcass $c, Problems $p) => FillingFaults::collect($c->building, $c->form, $p),
             ),
             new Maker('what stands round openings', static fn (Carcass $c): Made => new Made(RaisedParts::make($c->building, $c->walls))),
             new Maker('things', static fn (Carcass $c): Made => new Made(ThingParts::make($c->building, $c->form, $c->panels(...)))),

@@ -246,6 +246,10 @@ final class KindsTest extends TestCase
         return [
             $window('lights', ['lights' => 2, 'stile' => '35mm', 'mullion' => '45mm', 'panes' => [1, 2], 'bar' => '25mm']),
             $window('casements', ['opens' => true, 'stile' => '30mm', 'panes' => [1, 2], 'bars' => 'widened']),
+            $window('ajar', [
+                'opens' => true, 'lights' => 2, 'stile' => '30mm', 'mullion' => '45mm', 'transom' => '290mm',
+                'ajar' => 25, 'ajar_light' => 2,
+            ]),
             $window('printed', ['stile' => '40mm', 'panes' => [3, 3], 'bars' => 'printed']),
             $window('tracery', [
                 'lights' => 2, 'stile' => '30mm', 'mullion' => '35mm', 'tracery' => (object) ['bar' => '25mm', 'foils' => 3],

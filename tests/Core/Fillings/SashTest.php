@@ -43,6 +43,32 @@ final class SashTest extends TestCase
     }
 
     /**
+     * Pushed up by 1 ft, 4.0: the panes of the lower half and what is open over it lie 4.0 higher, and under its foot 4.0 are open over
+     * half a stile. There is glass from the middle of that foot, 0.75, 4.0 higher. It may go up until what is open over its
+     * meeting rail, from 10.5, ends at the frame under the head, at 18.9: by 8.4.
+     */
+    public function testItsLowerHalfIsPushedUp(): void
+    {
+        $frame = static fn (string $up): array => ['styles.sash.frame.raised' => $up];
+        $derived = self::derived([2, 2], $frame('1ft'));
+        self::assertSame([], $derived->dryFit->findings);
+        $back = $derived->kit->part('main.front.frame-back.w1')->part;
+        $holes = array_map(static fn (Ring $r): Box2 => $r->bounds(), $back->holes);
+        $lies = [[0.5, 0.5, 11.3, 4.5], [0.5, 14.4, 11.3, 19.3], [1.0, 5.0, 5.4, 13.4], [6.4, 5.0, 10.8, 13.4]];
+        self::assertEquals($lies, self::figures($holes));
+        $glass = $derived->kit->part('main.front.glazing.w1')->part;
+        self::assertEqualsWithDelta(20.0 - 0.6 - (0.1 + 0.75 + 4.0), $glass->height(), 1e-6);
+        self::assertEqualsWithDelta($back->placements[0]->origin->z + 4.75, $glass->placements[0]->origin->z, 1e-6);
+        try {
+            self::derived([2, 2], $frame('2ft 2in'));
+            self::fail('Its halves passed');
+        } catch (InvalidInput $e) {
+            self::assertSame('styles.sash.frame.raised', $e->problems[0]->path);
+            self::assertStringContainsString('by 8.67 mm and rises by 8.4 mm at the most', ProblemText::of($e->problems[0]));
+        }
+    }
+
+    /**
      * @param  array<string, string>  $head
      * @param  array{int, int}  $panes
      */
