@@ -63,7 +63,9 @@ final readonly class FillingReader
         $panels = $said->counts('panels');
         $slides = $said->oneOf('slides', ['left', 'right', 'apart']);
         $angle = $said->number('open') ?? 0.0;
-        if ($angle > 0.0 && ($slides !== null || $said->flag('double') || $this->kind !== OpeningKind::Door)) {
+        $hinges = $this->hinges($said, $slides);
+        $isSingle = ! $said->flag('double') || $hinges !== null;
+        if ($angle > 0.0 && ($slides !== null || ! $isSingle || $this->kind !== OpeningKind::Door)) {
             $said->at('open')?->fault('leaf.hung');
         }
         $from = $said->real('glazed');
@@ -75,8 +77,24 @@ final readonly class FillingReader
             $said->real('board') ?? $rail, count($panels) === 2 ? [$panels[0], $panels[1]] : [1, 1], $rail, $said->flag('double'),
             $from === null ? null : new UpperPanes($from, $rail, $panes[0], $panes[1], $bar),
             $said->real('split'), $said->text('hinge') === 'right' ? 'right' : 'left', $said->text('handle') ?? 'none',
-            $said->flag('letters'), $angle, $slides, ($said->number('slid') ?? 0.0) / 100.0,
+            $said->flag('letters'), $angle, $slides, ($said->number('slid') ?? 0.0) / 100.0, $hinges,
         );
+    }
+
+    /** @param  ?string  $slides  where its leaf goes, where it does */
+    private function hinges(Fields $leaf, ?string $slides): ?Hinges
+    {
+        $said = $leaf->group('hinges');
+        [$count, $post, $pin] = [$said?->count('count'), $said?->real('post'), $said?->model('pin')];
+        if ($said === null || $count === null || $post === null || $pin === null) {
+            return null;
+        }
+        $isLevel = in_array($this->said->group('head')?->text('shape') ?? 'flat', ['flat', 'cambered'], true);
+        if ($slides !== null || $this->kind !== OpeningKind::Door || ! $isLevel || $leaf->real('split') !== null) {
+            $leaf->at('hinges')?->fault('leaf.hinges');
+        }
+
+        return new Hinges($count, $post, $pin->mm);
     }
 
     public function glass(): ?Glass

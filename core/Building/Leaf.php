@@ -38,6 +38,7 @@ final readonly class Leaf
      * @param  bool  $hasLetterPlate  a slot for letters
      * @param  float  $angle  by how much it stands open outwards, degrees; 0 where it is shut
      * @param  'left'|'right'|'apart'|null  $slides  where it goes before its wall, or both halves of it; null where it is hung
+     * @param  ?Hinges  $hinges  on which it turns in a frame of its own; null where it is fixed
      * @param  float  $slid  how far it has gone, from 0 to 1
      */
     public function __construct(
@@ -54,7 +55,14 @@ final readonly class Leaf
         public float $angle = 0.0,
         public ?string $slides = null,
         public float $slid = 0.0,
+        public ?Hinges $hinges = null,
     ) {
+    }
+
+    /** Whether something of it stands along all sides of its opening. */
+    public function standsRound(): bool
+    {
+        return $this->isShut() || $this->hinges !== null;
     }
 
     /** Whether it closes its opening, within that. */
@@ -72,7 +80,7 @@ final readonly class Leaf
     {
         return new self(
             $this->kind, $this->board, $this->panels, $this->rail, false, $this->glazed, $this->split, $side, $this->handle,
-            $this->hasLetterPlate && $side === 'right', $this->angle, $this->slides, $this->slid,
+            $this->hasLetterPlate && $side === 'right', $this->angle, $this->slides, $this->slid, $this->hinges,
         );
     }
 

@@ -53,7 +53,7 @@ final readonly class Methods
     {
         return match (true) {
             // What opens outwards cannot lean against anything there.
-            ! $style->isShut() => Holding::Glue,
+            ! $style->standsRound() => Holding::Glue,
             $style->held !== null => $style->held,
             $style->rebate !== null => Holding::Rebate,
             default => $this->held,

@@ -79,6 +79,12 @@ final readonly class Style
         return $this->isFilled() && $this->leaf?->isShut() !== false;
     }
 
+    /** Whether something stands along all its sides: what closes it, or the frame of a leaf that is hung. */
+    public function standsRound(): bool
+    {
+        return $this->isFilled() && $this->leaf?->standsRound() !== false;
+    }
+
     /** How many cards lie behind each other in it. */
     public function cards(): int
     {

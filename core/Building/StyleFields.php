@@ -171,10 +171,22 @@ final readonly class StyleFields
             Field::optional('letters', 'a letter plate', new FlagType, false)->under($more),
             Field::optional('open', 'stands open by', NumberType::degrees(0.0, 90.0), 0)->under($more)
                 ->saying('outwards, of a single leaf that is hung'),
+            Field::optional('hinges', 'on hinges', GroupType::thing(self::hinges(), 'that turn'))->under($more)
+                ->saying('in a frame of its own, with holes for their pins; else it is fixed, however it stands'),
             Field::optional('slides', 'slides before the wall', ChoiceType::of([
                 'left' => 'to the left', 'right' => 'to the right', 'apart' => 'in two halves, apart',
             ]))->meaning('not')->under($more),
             Field::optional('slid', 'and is open by', NumberType::percent(), 0)->under($more),
+        );
+    }
+
+    private static function hinges(): FieldSet
+    {
+        return new FieldSet(
+            'hinges',
+            Field::optional('count', 'of each leaf', new CountType(2, 3), 2),
+            Field::optional('post', 'frame, width', LengthType::real(), '4in')->saying('their pins are over its middle'),
+            Field::optional('pin', 'pins, thick', LengthType::model(), '0.5mm'),
         );
     }
 

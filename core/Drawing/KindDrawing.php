@@ -10,6 +10,7 @@ use Chartula\Core\Building\Opening;
 use Chartula\Core\Building\Style;
 use Chartula\Core\Fillings\FillingSheets;
 use Chartula\Core\Fillings\Fitted;
+use Chartula\Core\Fillings\HungLeaf;
 use Chartula\Core\Fillings\PaneHoles;
 use Chartula\Core\Fillings\Sheet;
 use Chartula\Core\Form\OpeningForm;
@@ -52,13 +53,35 @@ final readonly class KindDrawing
         $drawing = new Drawing($box->width(), $box->height(), $style->name);
         $own = new self($drawing, new Vec2(-$box->x0, -$box->y0));
         $own->show('hole', [$opening->ring()], [new Path(Layer::Art, [$opening->ring()->points], true, null, self::DARK)]);
-        foreach ($style->filling() === Filling::Nothing ? [] : array_reverse(
-            FillingSheets::of(new Fitted($building, $opening, OpeningCut::none()), $panes, null),
-        ) as $sheet) {
-            $own->sheet($sheet);
+        foreach ($style->filling() === Filling::Nothing ? [] : self::sheets($building, $opening, $panes) as [$sheet, $by]) {
+            $own->at($by)->sheet($sheet);
         }
 
         return $drawing;
+    }
+
+    /** @return list<array{Sheet, Vec2}> the hindmost first, each with where its opening begins: of a leaf on hinges within its frame */
+    private static function sheets(Building $building, OpeningForm $opening, PaneHoles $panes): array
+    {
+        $zero = new Vec2(0.0, 0.0);
+        $leaf = $opening->opening->style->leaf;
+        $in = static fn (OpeningForm $form): Fitted => new Fitted($building, $form, OpeningCut::none());
+        $all = static fn (OpeningForm $form): array => array_map(
+            static fn (Sheet $sheet): array => [$sheet, new Vec2($form->left, $form->sill)],
+            array_reverse(FillingSheets::of($in($form), $panes, null)),
+        );
+        $hung = $leaf?->hinges === null ? null : new HungLeaf($building, $opening, $leaf);
+
+        return match (true) {
+            $hung === null => $all($opening),
+            ! $hung->hasRoom() => [],
+            default => array_merge([[$hung->frame($in($opening)), $zero]], ...array_map($all, $hung->leaves())),
+        };
+    }
+
+    private function at(Vec2 $by): self
+    {
+        return new self($this->drawing, $this->by->plus($by));
     }
 
     private function sheet(Sheet $sheet): void

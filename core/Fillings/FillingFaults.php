@@ -33,9 +33,28 @@ final readonly class FillingFaults
                 }
                 $done[$style->id] = true;
                 self::ofKind($style, $problems);
-                self::ofLayout($style, $panes->layout($opening), $opening, $problems);
+                $leaf = self::leaf($building, $opening, $problems);
+                self::ofLayout($style, $leaf === null ? null : $panes->layout($leaf), $opening, $problems);
             }
         }
+    }
+
+    /** What is divided: the opening, or what the leaf in its frame would fill; null where that has no room. */
+    private static function leaf(Building $building, OpeningForm $opening, Problems $problems): ?OpeningForm
+    {
+        $leaf = $opening->opening->style->leaf;
+        if ($leaf?->hinges === null) {
+            return $opening;
+        }
+        $hung = new HungLeaf($building, $opening, $leaf);
+        if ($hung->hasRoom()) {
+            return $hung->leaves()[0];
+        }
+        $problems->add("styles.{$opening->opening->style->id}.leaf.hinges", 'leaf.hinges-room', [
+            'post' => LengthFormat::imperial($leaf->hinges->post->mm),
+        ]);
+
+        return null;
     }
 
     /** What cannot be divided as is said. */

@@ -6,6 +6,7 @@ namespace Chartula\Core\Fillings;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Leaf;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Geometry\Clip;
@@ -77,6 +78,9 @@ final readonly class FillingParts
     private function filling(array $forms): PartSet
     {
         $leaf = $forms[0]->opening->style->leaf;
+        if ($leaf?->hinges !== null) {
+            return $this->hung($forms, $leaf);
+        }
         $forms = Stance::filled($leaf, $forms, $this->building->scale->ratio);
         if ($leaf?->slides !== 'apart') {
             return $this->standing($forms, '');
@@ -94,19 +98,33 @@ final readonly class FillingParts
         ));
     }
 
+    /** @param  non-empty-list<OpeningForm>  $forms  that are alike */
+    private function hung(array $forms, Leaf $leaf): PartSet
+    {
+        $in = new Fitted($this->building, $forms[0], $this->span->cut($forms[0]->opening));
+        $sets = [$this->standing($forms, '', [(new HungLeaf($this->building, $forms[0], $leaf))->frame($in)])];
+        $leaves = array_map(fn (OpeningForm $form): array => (new HungLeaf($this->building, $form, $leaf))->leaves(), $forms);
+        foreach (array_keys($leaves[0]) as $n) {
+            $sets[] = $this->standing(array_map(static fn (array $of): OpeningForm => $of[$n], $leaves), $n === 0 ? '' : '-right');
+        }
+
+        return PartSet::joined($sets);
+    }
+
     /**
      * @param  non-empty-list<OpeningForm>  $forms  that are alike
+     * @param  ?non-empty-list<Sheet>  $frame  of a leaf that is hung, which stands in the opening for itself
      * @param  string  $half  of its two halves, as its layers are told apart
      */
-    private function standing(array $forms, string $half): PartSet
+    private function standing(array $forms, string $half, ?array $frame = null): PartSet
     {
-        $stance = Stance::of($this->building, $this->span->form, $forms[0]->opening->style->leaf);
+        $stance = Stance::of($this->building, $this->span->form, $frame === null ? $forms[0]->opening->style->leaf : null);
         $cut = $this->span->cut($forms[0]->opening);
         $in = new Fitted($this->building, $forms[0], $stance->isFitted() ? $cut : OpeningCut::none());
-        $sheets = FillingSheets::of($in, $this->panes, $this->span);
+        $sheets = $frame ?? FillingSheets::of($in, $this->panes, $this->span);
         $thickness = array_sum(array_map(static fn (Sheet $s): float => $s->thickness, $sheets));
         $front = $depth = $stance->depth($cut->depth, $thickness);
-        [$rings, $before, $cards] = [$this->rings($forms), null, null];
+        [$rings, $before, $cards] = [$stance->isFitted() ? $this->rings($forms) : new PartSet, null, null];
         [$parts, $joints] = [$rings->parts, $rings->joints];
         foreach ($sheets as $sheet) {
             $wall = $this->span->form->frame;
@@ -126,7 +144,9 @@ final readonly class FillingParts
         $on = $stance->slides() ? (new FillingJoints($this->walls, $this->span, $before))->before($forms, -$depth) : [];
         $set = new PartSet($parts, [...$joints, ...$on]);
 
-        return $cards === null ? $set : $set->with((new Stops($this->building, $this->span, $forms))->behind($cards));
+        return $cards === null || ! $stance->isFitted()
+            ? $set
+            : $set->with((new Stops($this->building, $this->span, $forms))->behind($cards));
     }
 
     /**

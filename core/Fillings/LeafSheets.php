@@ -47,7 +47,10 @@ final readonly class LeafSheets
 
         $printed = $in->opening->opening->style->glass?->isPrinted() === true ? $this->layout?->casementsOf(1) ?? [] : [];
 
-        return [...$face, $card, ...$glass === [] ? [] : [$in->glass('glazing', GlassPrint::of($in, $printed, []))]];
+        return [
+            ...$face, $card, ...$glass === [] ? [] : [$in->glass('glazing', GlassPrint::of($in, $printed, []))],
+            ...$leaf->hinges === null ? [] : Straps::of($in, $leaf),
+        ];
     }
 
     private static function words(Leaf $leaf): string

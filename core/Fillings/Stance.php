@@ -22,18 +22,18 @@ final readonly class Stance
     /** And so far off the ground. */
     private const OFF_MM = 25.4;
 
-    private function __construct(private WallForm $wall, private ?Leaf $leaf, private float $paper)
+    private function __construct(private Building $building, private WallForm $wall, private ?Leaf $leaf, private float $paper)
     {
     }
 
     public static function of(Building $building, WallForm $wall, ?Leaf $leaf): self
     {
-        return new self($wall, $leaf, $wall->isPapered ? $building->methods->paper->thickness_mm : 0.0);
+        return new self($building, $wall, $leaf, $wall->isPapered ? $building->methods->paper->thickness_mm : 0.0);
     }
 
     public function isFitted(): bool
     {
-        return $this->leaf?->isShut() !== false;
+        return $this->leaf === null || ($this->leaf->isShut() && $this->leaf->hinges === null);
     }
 
     public function slides(): bool
@@ -95,8 +95,10 @@ final readonly class Stance
             return $this->wall->frame->moved($form->left, $form->sill, -$depth);
         }
         $play = FillingParts::CLEARANCE_MM;
-        $pin = $leaf->hinge === 'left' ? $play : $form->shape->width - $play;
+        $swing = $leaf->hinges === null
+            ? new Swing($leaf->hinge === 'left' ? $play : $form->shape->width - $play, $leaf->hinge, $leaf->angle)
+            : Straps::swing($this->building, $leaf, $form->shape->width);
 
-        return (new Swing($pin, $leaf->hinge, $leaf->angle))->frame($this->wall->frame, $form, $front, $depth);
+        return $swing->frame($this->wall->frame, $form, $front, $depth);
     }
 }

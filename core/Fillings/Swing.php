@@ -19,7 +19,7 @@ final readonly class Swing
      * @param  float  $degrees  outwards
      * @param  float  $behind  how deep a sheet of it lies behind its foremost
      */
-    public function __construct(private float $pin, private string $hinge, private float $degrees, public float $behind = 0.0)
+    public function __construct(public float $pin, private string $hinge, private float $degrees, public float $behind = 0.0)
     {
     }
 

@@ -61,7 +61,7 @@ final readonly class OpeningChecks
             array_push($checks, ...self::covered($building, $walls->form, $span), ...self::outOfLine($building, $span));
         }
 
-        return [...$checks, ...FillingChecks::glued($building, $walls)];
+        return [...$checks, ...HeldChecks::glued($building, $walls)];
     }
 
     /** @return list<Check> openings that stand nearly over another, and were probably meant to */

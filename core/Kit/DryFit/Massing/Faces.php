@@ -150,7 +150,7 @@ final readonly class Faces
         foreach ($wall->openings as $opening) {
             for ($i = 0; $i < $opening->count; $i++) {
                 $ring = $this->opening($mass, [$wall, $opening, $i], [$from, $along]);
-                array_push($filled, ...$isShorter || ! $opening->style->isShut() ? [] : [
+                array_push($filled, ...$isShorter || ! $opening->style->standsRound() ? [] : [
                     [$ring, self::reach($building, $opening->style)],
                 ]);
                 $openings[] = $isShorter ? self::perhaps($ring, $opening->style->w->mm / $building->scale->ratio) : $ring;
