@@ -47,8 +47,9 @@ final readonly class BlockReader
         $blocks = [];
         $places = [];
         $ids = [];
+        $storeys = $this->allStoreys($node);
         foreach ($node?->items(self::MOST_BLOCKS, 1) ?? [] as $i => $item) {
-            $block = $this->read($item, $i);
+            $block = $this->read($item, $i, $storeys);
             if ($block === null) {
                 continue;
             }
@@ -65,12 +66,13 @@ final readonly class BlockReader
         return Placing::resolve($blocks, $places, $this->values);
     }
 
-    private function read(Node $node, int $index): ?Block
+    /** @param  array<string, list<Storey>>  $known  those that blocks have of their own, by the block's id */
+    private function read(Node $node, int $index, array $known): ?Block
     {
         if (
             ! $node->isObject(
                 ['footprint', 'eaves', 'roof'],
-                ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'corners', 'walls', 'stack', 'features'],
+                ['id', 'name', 'at', 'turn', 'place', 'base', 'plinth', 'storeys', 'storeys_of', 'corners', 'walls', 'stack', 'features'],
             )
         ) {
             return null;
@@ -95,7 +97,7 @@ final readonly class BlockReader
                 ['given' => $plinth->text ?? '', 'base' => $base->text ?? '0', 'eaves' => $eaves->text ?? ''],
             );
         }
-        $storeys = $this->storeys($node->get('storeys'));
+        $storeys = self::storeysOf($node, $id ?? '', $known);
         $corners = $this->corners($node->get('corners'), $footprint);
         $walls = $this->walls($node->get('walls'), $node->path, $footprint->edges ?? FootprintReader::namesOf($node->get('footprint')),
             new WallReader($this->values, $this->styles, $this->stacks, $footprint, $storeys, $base->mm ?? 0.0,
@@ -121,6 +123,41 @@ final readonly class BlockReader
             $node->path,
             features: $features,
         );
+    }
+
+    /** @return array<string, list<Storey>> that blocks have of their own, by the block's id */
+    private function allStoreys(?Node $blocks): array
+    {
+        $storeys = [];
+        foreach ($blocks?->items(self::MOST_BLOCKS) ?? [] as $i => $block) {
+            $id = $block->get('id')->value ?? 'block-'.($i + 1);
+            if (is_string($id) && $block->get('storeys') !== null) {
+                $storeys[$id] = $this->storeys($block->get('storeys'));
+            }
+        }
+
+        return $storeys;
+    }
+
+    /**
+     * Its own, or those of the block whose storeys it shares.
+     *
+     * @param  array<string, list<Storey>>  $known
+     * @return list<Storey>
+     */
+    private static function storeysOf(Node $block, string $id, array $known): array
+    {
+        $shared = $block->get('storeys_of')?->text(32);
+        if ($shared === null) {
+            return $known[$id] ?? [];
+        }
+        if ($block->get('storeys') !== null) {
+            $block->get('storeys_of')->fault('storeys.twice');
+        } elseif (! isset($known[$shared])) {
+            $block->get('storeys_of')->fault('storeys.of-none', ['given' => $shared]);
+        }
+
+        return $known[$shared] ?? [];
     }
 
     /** @return list<Storey> */

@@ -8,6 +8,7 @@ use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Edit\QuickShape;
 use Chartula\Core\Building\Edit\StackBlock;
+use Chartula\Core\Building\StoreySum;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\BuiltFigures;
 use Chartula\Core\Geometry\Box2;
@@ -51,7 +52,7 @@ final readonly class PlanView
 
         return [
             'blocks' => array_map(
-                static fn (BlockForm $b): array => self::drawn($building->scale, $b->block, $b->ring, [
+                static fn (BlockForm $b): array => self::drawn($building, $b->block, $b->ring, [
                     'stack' => StackBlock::of($building, $b->block->id) !== null,
                     'block' => false, 'edges' => [], 'measurable' => BuiltFigures::measurable($kit->compressed->building, $kit->form, $b),
                 ]),
@@ -68,8 +69,9 @@ final readonly class PlanView
      *     of it something is wrong, whether it is a stack, and by edge what can be measured of it
      * @return array<string, mixed>
      */
-    public static function drawn(Scale $scale, Block $block, Ring $ring, array $said): array
+    public static function drawn(Building $building, Block $block, Ring $ring, array $said): array
     {
+        $scale = $building->scale;
         $edges = [];
         foreach ($block->footprint->edges as $i => $name) {
             $roof = $block->roof->edges[$i];
@@ -91,6 +93,7 @@ final readonly class PlanView
             'at' => [Size::ofModel($block->at->x / $scale->ratio, $scale), Size::ofModel($block->at->y / $scale->ratio, $scale)],
             'turn' => $block->turnDeg, 'eaves' => Size::ofReal($block->eaves, $scale), 'base' => Size::ofReal($block->base, $scale),
             'roof' => ['kind' => $block->roof->kind->value, 'pitch' => $block->roof->pitch->text()],
+            'storeys' => StoreySum::words($block, $building->gauge),
         ] + self::shape($scale, $block);
     }
 

@@ -79,11 +79,11 @@ final readonly class Sketch
     private function block(Block $block): array
     {
         $own = array_filter(
-            ['footprint', 'at', 'turn', 'place', 'eaves', 'base', 'plinth', 'roof', 'storeys', 'id'],
+            ['footprint', 'at', 'turn', 'place', 'eaves', 'base', 'plinth', 'roof', 'storeys', 'storeys_of', 'id'],
             fn (string $key): bool => $this->clashes("$block->path.$key"),
         );
 
-        return PlanView::drawn($this->building->scale, $block, $this->ring($block), [
+        return PlanView::drawn($this->building, $block, $this->ring($block), [
             'block' => $own !== [] || in_array($block->path, $this->faulty, true),
             'edges' => array_map(fn (RoofEdge $e): bool => $this->clashes($e->path), $block->roof->edges), 'measurable' => [],
         ]);

@@ -198,6 +198,8 @@ final readonly class ProblemText
         'place.no-block' => 'there is no “{given}” to stand by; write block.edge, known blocks are {known}',
         'place.circle' => '“{one}” is placed by “{other}”, which is placed by “{one}” in turn; give one of them at',
         'place.contradiction' => 'this contradicts the other relations by {off} mm; take one of them out',
+        'storeys.twice' => 'a block has storeys of its own or shares those of another; take one of the two out',
+        'storeys.of-none' => 'there is no block “{given}” that has storeys of its own; choose one that has, or describe its own',
         'place.loose' => 'nothing says where the block stands {way}; add a relation for that',
         // wholes
         'opening.past-end' => 'the opening ends {over|real} past the wall’s end; the wall is {length|real} long',

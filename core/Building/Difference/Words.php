@@ -35,6 +35,9 @@ final readonly class Words
         'leaf.glazed' => 'glazed from', 'leaf.split' => 'parted at', 'leaf.hinge' => 'side it hangs on', 'leaf.letters' => 'letter plate',
         'blind' => 'filling up', 'blind.of' => 'what it is filled up with', 'bought' => 'fitting that is bought',
         'bought.w' => 'width of what is bought', 'bought.h' => 'height of what is bought', 'bought.depth' => 'depth of what is bought',
+        'storeys_of' => 'whose storeys it has', 'frame.raised' => 'how far its sash is pushed up', 'frame.ajar' => 'degrees a casement stands ajar',
+        'frame.ajar_light' => 'casement that stands ajar', 'leaf.hinges' => 'hinges', 'hinges.post' => 'frame of a hung door',
+        'hinges.count' => 'hinges of a leaf', 'hinges.pin' => 'pins of hinges', 'held' => 'what holds it',
         'trim' => 'small parts', 'trim.held' => 'how frames are held',
         'on.line' => 'line of the roof', 'on.turn' => 'turned by',
     ];

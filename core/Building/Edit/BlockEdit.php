@@ -19,7 +19,7 @@ use stdClass;
 final readonly class BlockEdit
 {
     public const OPS = [
-        'add-block', 'add-storey', 'remove-block', 'block-to-chimney', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS,
+        'add-block', 'add-storey', 'share-storeys', 'eaves-to-storeys', 'remove-block', 'block-to-chimney', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS,
     ];
 
     private const STOREYS = ['ground', 'first', 'second', 'third', 'fourth'];
@@ -40,6 +40,8 @@ final readonly class BlockEdit
         match ($op) {
             'add-block' => $self->add(),
             'add-storey' => $self->addStorey(),
+            'share-storeys' => $self->shareStoreys(),
+            'eaves-to-storeys' => $self->eavesToStoreys(),
             'remove-block' => $self->remove(),
             'block-to-chimney' => $self->toChimney(),
             'move-block' => $self->move(),
@@ -122,10 +124,8 @@ final readonly class BlockEdit
         if ($block === null) {
             return;
         }
-        $storeys = array_values(array_filter(
-            is_array($block->storeys ?? null) ? $block->storeys : [],
-            static fn (mixed $s): bool => $s instanceof stdClass,
-        ));
+        $block = $this->owner($block);
+        $storeys = Ruler::listed($block->storeys ?? null);
         $last = $storeys === [] ? (object) ['floor' => $block->base ?? null] : $storeys[count($storeys) - 1];
         $height = is_string($last->height ?? null) ? $last->height : '10ft';
         $floor = $this->ruler->read($last->floor ?? null) + ($storeys === [] ? 0.0 : $this->ruler->read($height));
@@ -133,6 +133,58 @@ final readonly class BlockEdit
         $block->storeys = [...$storeys, (object) [
             'id' => WallEntry::freeId('s', $storeys), 'name' => $name, 'floor' => LengthFormat::like($height, $floor), 'height' => $height,
         ]];
+    }
+
+    /** The block whose storeys one has: its own, or another's. */
+    private function owner(stdClass $block): stdClass
+    {
+        foreach ($this->blocks() as $i => $other) {
+            if (($other->id ?? 'block-'.($i + 1)) === ($block->storeys_of ?? null)) {
+                return $other;
+            }
+        }
+
+        return $block;
+    }
+
+    /** With another block, or again its own: as they are now. */
+    private function shareStoreys(): void
+    {
+        $this->edit->isObject(['op', 'block'], ['with']);
+        $block = $this->find();
+        if ($block === null) {
+            return;
+        }
+        $with = $this->edit->get('with')?->text(32);
+        if ($with !== null) {
+            unset($block->storeys);
+            $block->storeys_of = $with;
+        } elseif (isset($block->storeys_of)) {
+            self::ownStoreys($block, $this->owner($block));
+        }
+    }
+
+    private static function ownStoreys(stdClass $block, stdClass $owner): void
+    {
+        unset($block->storeys_of);
+        $block->storeys = array_map(static fn (stdClass $s): stdClass => clone $s, Ruler::listed($owner->storeys ?? null));
+    }
+
+    /** To the first bed joint at or over the top of the topmost storey. */
+    private function eavesToStoreys(): void
+    {
+        $this->edit->isObject(['op', 'block']);
+        $block = $this->find();
+        $top = null;
+        foreach ($block === null ? [] : Ruler::listed($this->owner($block)->storeys ?? null) as $storey) {
+            $top = max($top ?? -INF, $this->ruler->read($storey->floor ?? null) + $this->ruler->read($storey->height ?? null));
+        }
+        if ($block === null || $top === null) {
+            return;
+        }
+        $course = $this->ruler->gauge->course_mm;
+        $like = is_string($block->eaves ?? null) ? $block->eaves : '0ft';
+        $block->eaves = LengthFormat::like($like, ceil($top / $course - Tolerance::ROUNDING) * $course);
     }
 
     private function freeId(string $word): string
@@ -169,6 +221,12 @@ final readonly class BlockEdit
             if ($needs !== [] && is_string($block->id ?? null) && isset($standing[$block->id])) {
                 unset($block->place);
                 $block->at = self::written($standing[$block->id]->at);
+            }
+        }
+        foreach ($this->blocks() as $block) {
+            // What shared its storeys keeps them.
+            if (($block->storeys_of ?? null) === $id) {
+                self::ownStoreys($block, $gone);
             }
         }
         $this->document->blocks = array_values(array_filter($this->blocks(), static fn (stdClass $b): bool => $b !== $gone));

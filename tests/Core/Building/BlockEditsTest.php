@@ -11,6 +11,7 @@ use Chartula\Core\Building\Edit\QuickShape;
 use Chartula\Core\Building\JsonText;
 use Chartula\Core\Building\Starter;
 use Chartula\Core\Building\Storey;
+use Chartula\Core\Building\StoreySum;
 use Chartula\Core\Geometry\Ring;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Problem\InvalidInput;
@@ -317,6 +318,53 @@ final class BlockEditsTest extends TestCase
         $storeys = BuildingReader::fromDocument($document)->blocks[0]->storeys;
         self::assertEqualsWithDelta([0.0, 11.0, 22.0], array_map(static fn (Storey $s): float => $s->floor->mm / 304.8, $storeys), 1e-6);
         self::assertSame(['ground', 'first', 'second'], array_map(static fn (Storey $s): string => $s->name, $storeys));
+    }
+
+    /** A wing has the storeys of the house, and what is added to those; its own again it keeps them; and it does when the house goes. */
+    public function testBlocksShareStoreys(): void
+    {
+        $add = ['op' => 'add-storey', 'block' => 'main'];
+        $share = [['op' => 'add-block', 'kind' => 'wing'], $add, ['op' => 'share-storeys', 'block' => 'wing', 'with' => 'main']];
+        $names = static fn (stdClass $d, int $i): array =>
+            array_map(static fn (Storey $s): string => $s->name, BuildingReader::fromDocument($d)->blocks[$i]->storeys);
+        $shared = self::edited([...$share, ['op' => 'add-storey', 'block' => 'wing']]);
+        self::assertSame([['ground', 'first'], ['ground', 'first']], [$names($shared, 0), $names($shared, 1)]);
+        self::assertFalse(isset(self::block($shared, 1)->storeys));
+        // A second press changes nothing.
+        self::assertEquals($shared, Edits::apply($shared, [(object) $share[2]])->document);
+        $own = self::edited([...$share, ['op' => 'share-storeys', 'block' => 'wing'], $add]);
+        self::assertSame([['ground', 'first'], ['ground']], [$names($own, 0), $names($own, 1)]);
+        $left = self::edited([...$share, ['op' => 'remove-block', 'block' => 'main']]);
+        self::assertSame(['ground'], $names($left, 0));
+    }
+
+    public function testStoreysThatAreNobodysAreAFault(): void
+    {
+        $document = self::edited([['op' => 'add-block', 'kind' => 'wing'], ['op' => 'add-storey', 'block' => 'main']]);
+        self::block($document, 0)->storeys_of = 'wing';
+        self::assertSame(['storeys.twice'], self::codes($document));
+        unset(self::block($document, 0)->storeys);
+        self::assertSame(['storeys.of-none'], self::codes($document));
+    }
+
+    /** 9 in, 9 ft, 1 ft and 8 ft 7 in come to 19 ft 4 in; the first bed joint over that is at 19 ft 6 in, 78 courses. */
+    public function testEavesGoToTheBedJointOverTheStoreys(): void
+    {
+        $storey = static fn (string $id, string $floor, string $high): stdClass => (object) [
+            'id' => $id, 'name' => $id, 'floor' => $floor, 'height' => $high,
+        ];
+        $set = ['op' => 'set', 'path' => 'blocks.0.storeys', 'value' => [
+            $storey('ground', '9in', '9ft'), $storey('upper', '10ft 9in', '8ft 7in'),
+        ]];
+        $to = ['op' => 'eaves-to-storeys', 'block' => 'main'];
+        $block = BuildingReader::fromDocument(self::edited([$set, $to, $to]))->blocks[0];
+        self::assertEqualsWithDelta(19.5, $block->eaves->mm / 304.8, 1e-9);
+        $gauge = BuildingReader::fromDocument(Starter::document('Works'))->gauge;
+        self::assertSame(
+            '9in under the floor + 9ft ground + 1ft between floors + 8ft 7in upper + 2in over that = 19ft 6in to the eaves, 78 courses.',
+            StoreySum::words($block, $gauge),
+        );
+        self::assertNull(StoreySum::words(BuildingReader::fromDocument(self::edited([$set]))->blocks[0]->with(storeys: []), $gauge));
     }
 
     /** @param  list<array<string, mixed>>  $edits */

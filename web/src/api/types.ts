@@ -91,8 +91,13 @@ export type Edit =
       size?: number;
     }
   | {
-      op: 'add-storey';
+      op: 'add-storey' | 'eaves-to-storeys';
       block: string;
+    }
+  | {
+      op: 'share-storeys';
+      block: string;
+      with?: string;
     }
   | {
       op: 'remove-block';
@@ -864,6 +869,10 @@ export interface PlanBlock {
     words: string;
     text: string;
   }[];
+  /**
+   * What its storeys and what is between them add up to; null where they do not.
+   */
+  storeys: string | null;
   /**
    * Whether it could be a chimney on another block’s roof.
    */

@@ -18,6 +18,14 @@ export function entriesAt(document: unknown, path: string): Entry[] {
     : [];
 }
 
+/** The storeys of a block at a path: its own, or those of the block whose storeys it shares. */
+export function storeysAt(document: unknown, block: string): Entry[] {
+  const blocks = entriesAt(document, 'blocks');
+  const own = blocks[Number(block.split('.')[1])];
+  const shared = typeof own?.storeys_of === 'string' ? blocks.find((one) => one.id === own.storeys_of) : own;
+  return entriesAt(shared, 'storeys');
+}
+
 /** `r1`, or the first number after it that no entry has. */
 export function freeId(others: Entry[], word: string): string {
   for (let n = 1; ; n++) if (!others.some((one) => one.id === `${word}${n}`)) return `${word}${n}`;

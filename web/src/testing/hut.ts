@@ -164,6 +164,7 @@ export const hut = (): Derived => ({
           name: 'Hut',
           path: 'blocks.0',
           is_stack: false,
+          storeys: null,
           ring: [
             [0, 0],
             [72, 0],

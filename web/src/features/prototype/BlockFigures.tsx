@@ -80,28 +80,62 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
       <LengthField label="eaves above datum" path={`${at}.eaves`} value={text('eaves')} />
       <LengthField label="base above datum" path={`${at}.base`} value={text('base')} optional />
       <LengthField label="top of the plinth" path={`${at}.plinth`} value={text('plinth')} optional />
-      <Entries
-        title="Storeys"
-        path={`${at}.storeys`}
-        add="Add a storey"
-        onAdd={() => save([{ op: 'add-storey', block: id }])}
-        empty="Floors that rows of windows are measured from."
-        named={(entry, i) => (typeof entry.name === 'string' ? entry.name : `Storey ${i + 1}`)}
-        fresh={(others) => ({
-          id: freeId(others, 's'),
-          name: `Storey ${others.length + 1}`,
-          floor: '0ft',
-          height: '10ft',
-        })}
-        fields={[
-          { key: 'name', label: 'name', what: 'text' },
-          { key: 'floor', label: 'floor above datum', what: 'length' },
-          { key: 'height', label: 'floor to floor', what: 'length' },
-        ]}
-      />
+      <SharedStoreys index={index} id={id} blocks={blocks} />
+      {text('storeys_of') === '' && (
+        <Entries
+          title="Storeys"
+          path={`${at}.storeys`}
+          add="Add a storey"
+          onAdd={() => save([{ op: 'add-storey', block: id }])}
+          empty="Floors that rows of windows are measured from."
+          named={(entry, i) => (typeof entry.name === 'string' ? entry.name : `Storey ${i + 1}`)}
+          fresh={(others) => ({
+            id: freeId(others, 's'),
+            name: `Storey ${others.length + 1}`,
+            floor: '0ft',
+            height: '10ft',
+          })}
+          fields={[
+            { key: 'name', label: 'name', what: 'text' },
+            { key: 'floor', label: 'floor above datum', what: 'length' },
+            { key: 'height', label: 'floor to floor', what: 'length' },
+          ]}
+        />
+      )}
+      {own?.storeys && (
+        <p className="quiet mb-1" data-testid="storey-sum">
+          {own.storeys}
+        </p>
+      )}
+      {(own?.storeys || entriesAt(state.document, `${at}.storeys`).length > 0) && (
+        <Button size="sm" variant="outline-primary" onClick={() => save([{ op: 'eaves-to-storeys', block: id }])}>
+          Eaves to the bed joint over them
+        </Button>
+      )}
       {blocks.length > 1 && <StackOf path={at} usual="as the building’s walls" owner={{ block: id }} />}
       {blocks.length > 1 && <Place index={index} id={id} blocks={blocks} />}
     </>
+  );
+}
+
+/** Whose storeys a block has, where another has some. */
+function SharedStoreys({ index, id, blocks }: { index: number; id: string; blocks: PlanBlock[] }) {
+  const { state, save } = useBuilding();
+  const shared = textAt(state.document, `blocks.${index}.storeys_of`);
+  const others = blocks.filter((one) => {
+    const at = blocks.indexOf(one);
+    return one.id !== id && (one.id === shared || entriesAt(state.document, `blocks.${at}.storeys`).length > 0);
+  });
+  return (
+    others.length > 0 && (
+      <SelectField
+        label="storeys"
+        path={`blocks.${index}.storeys_of`}
+        value={shared}
+        choices={[['', 'of its own'], ...others.map((one) => [one.id, `those of ${one.name}`] as const)]}
+        onChange={(next) => save([{ op: 'share-storeys', block: id, ...(next === '' ? {} : { with: next }) }])}
+      />
+    )
   );
 }
 

@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import type { Opening, Wall } from '../../api/types';
 import { textAt, useBuilding } from '../../document/context';
-import { entriesAt } from '../../document/entries';
+import { storeysAt } from '../../document/entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -22,10 +22,9 @@ export function RowFigures({ wall, opening, row }: { wall: Wall; opening: Openin
   const all = wall.openings.filter((one) => one.row === row);
   const stands = text('from') !== '' ? 'from' : text('margin') !== '' ? 'margin' : 'bays';
   const block = path.split('.').slice(0, 2).join('.');
-  const storeys = entriesAt(state.document, `${block}.storeys`).map((_, i) => {
-    const id = textAt(state.document, `${block}.storeys.${i}.id`);
-    return [id, textAt(state.document, `${block}.storeys.${i}.name`) || id] as const;
-  });
+  const storeys = storeysAt(state.document, block).map(
+    (one) => [textAt(one, 'id'), textAt(one, 'name') || textAt(one, 'id')] as const,
+  );
 
   function stand(how: string) {
     const known = STANDS.find(([key]) => key === how);

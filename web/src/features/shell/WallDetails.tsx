@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import type { Json, Wall, WallCorner } from '../../api/types';
 import { Entries } from '../../ui/Entries';
-import { entriesAt, freeId } from '../../document/entries';
+import { freeId, storeysAt } from '../../document/entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { kindsOf } from '../../document/kinds';
@@ -16,7 +16,7 @@ export function WallDetails({ wall }: { wall: Wall }) {
   const isThere = /\.\d+$/.test(wall.path);
   const path = isThere ? wall.path : `${wall.path}.=${wall.edge}`;
   const block = wall.path.split('.walls')[0] ?? '';
-  const storeys = entriesAt(state.document, `${block}.storeys`);
+  const storeys = storeysAt(state.document, block);
   const put = (key: string) => (value: Json[] | null) =>
     save([
       isThere
