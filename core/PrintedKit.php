@@ -72,6 +72,12 @@ final readonly class PrintedKit
         ];
     }
 
+    /** @return list<Drawing> openings at true size, to be traced; none where nothing is cut for one */
+    public function templates(string $footer = ''): array
+    {
+        return GuidePages::templates($this->building, $this->kit, $footer);
+    }
+
     /** @return list<Drawing> every part of card, to be marked out by rule and square where nothing is printed */
     public function markingOut(string $footer = ''): array
     {

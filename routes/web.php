@@ -129,7 +129,7 @@ Route::prefix('api')->middleware(RefuseNul::class)->group(function (): void {
                 Route::get('parts/{part}.svg', 'part')->where('part', '[a-z0-9.-]+')->name('part');
                 Route::get('faces', 'faces')->name('faces');
                 Route::get('{file}', 'other')
-                    ->whereIn('file', ['sheets.dxf', 'cutlist.csv', 'model.obj', 'marking-out.pdf'])
+                    ->whereIn('file', ['sheets.dxf', 'cutlist.csv', 'model.obj', 'marking-out.pdf', 'templates.pdf'])
                     ->name('other');
             });
         });

@@ -27,7 +27,8 @@ final readonly class KitVerb extends Verb
           FILE      a building document; - reads it from standard input
           --out     a folder that does not exist yet or is replaced whole; with --only json, - writes to standard output
           --only    some of json (kit.json), svg (sheet-01.svg …), pdf (sheets.pdf), dxf (sheets.dxf),
-                    csv (cutlist.csv), obj (model.obj), plt (sheet-01.plt …), marking (marking-out.pdf)
+                    csv (cutlist.csv), obj (model.obj), plt (sheet-01.plt …), marking (marking-out.pdf),
+                    templates (templates.pdf)
           --revision, --date
                     what stands on every page; the first of the building's fingerprint where nothing is said
           --packing how long is looked for fewer sheets (usual: a few seconds; thorough: up to 20)
@@ -155,7 +156,7 @@ final readonly class KitVerb extends Verb
     /** @return list<string> names of files in the folder that this verb does not write */
     private static function others(string $folder): array
     {
-        $known = '/^(kit\.json|marking-out\.pdf|sheets\.pdf|sheets\.dxf|cutlist\.csv|model\.obj|sheet-\d+\.(svg|plt))$/D';
+        $known = '/^(kit\.json|marking-out\.pdf|templates\.pdf|sheets\.pdf|sheets\.dxf|cutlist\.csv|model\.obj|sheet-\d+\.(svg|plt))$/D';
 
         return array_values(array_filter(self::names($folder), static fn (string $name): bool => preg_match($known, $name) !== 1));
     }

@@ -8,7 +8,7 @@ use Chartula\Core\Measure\Gauge;
 use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 
-/** What heights from the ground to the eaves add up to: floors, what is between them, and what is over the topmost. docs/formulas.md#storeys */
+/** What heights from the ground to the eaves add up to: floors, and what is between and over them. docs/formulas.md#storeys */
 final readonly class StoreySum
 {
     /** A sum this near to whole courses, in courses, is as many. */

@@ -16,7 +16,7 @@ final readonly class KitFiles
     /** Those in which the sheets are drawn. */
     private const DRAWN = ['svg', 'pdf', 'dxf'];
 
-    public const FORMATS = ['json', 'svg', 'pdf', 'dxf', 'csv', 'obj', 'plt', 'marking'];
+    public const FORMATS = ['json', 'svg', 'pdf', 'dxf', 'csv', 'obj', 'plt', 'marking', 'templates'];
 
     /**
      * @param  list<string>  $formats  some of FORMATS
@@ -41,7 +41,8 @@ final readonly class KitFiles
                 'svg' => self::numbered('svg', array_map(static fn (Drawing $d): string => SvgWriter::write($d, $pictures), $drawings)),
                 'pdf' => self::pdf($derived, $drawings, $footer, $pictures),
                 'dxf' => ['sheets.dxf' => DxfWriter::write($drawings)],
-                'marking' => self::marking($derived, $footer),
+                'marking' => self::pages('marking-out', $derived->printed->markingOut($footer), $derived),
+                'templates' => self::pages('templates', $derived->printed->templates($footer), $derived),
                 'csv' => ['cutlist.csv' => CsvWriter::write($derived->kit->parts, $derived->printed->plan)],
                 'obj' => ['model.obj' => ObjWriter::write($derived->serialised())],
                 'plt' => self::numbered(
@@ -71,12 +72,13 @@ final readonly class KitFiles
         return $files;
     }
 
-    /** @return array<string, string> none where nothing is cut from card */
-    private static function marking(Derivation $derived, string $footer): array
+    /**
+     * @param  list<Drawing>  $drawings
+     * @return array<string, string> none where there are none
+     */
+    private static function pages(string $name, array $drawings, Derivation $derived): array
     {
-        $drawings = $derived->printed->markingOut($footer);
-
-        return $drawings === [] ? [] : ['marking-out.pdf' => PdfWriter::write($drawings, $derived->building->name)];
+        return $drawings === [] ? [] : ["$name.pdf" => PdfWriter::write($drawings, $derived->building->name)];
     }
 
     /**

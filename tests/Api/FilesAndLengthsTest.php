@@ -51,6 +51,7 @@ final class FilesAndLengthsTest extends ApiTestCase
             'cutlist.csv' => 'label,part,name',
             'model.obj' => '# Weigh office',
             'marking-out.pdf' => '%PDF-',
+            'templates.pdf' => '%PDF-',
         ] as $file => $begins) {
             $answer = $this->get("/api/buildings/$building->id/$file")
                 ->assertOk()

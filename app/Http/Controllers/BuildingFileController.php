@@ -39,6 +39,7 @@ final readonly class BuildingFileController
         'cutlist.csv' => ['csv', 'text/csv; charset=utf-8'],
         'model.obj' => ['obj', 'model/obj'],
         'marking-out.pdf' => ['marking', 'application/pdf'],
+        'templates.pdf' => ['templates', 'application/pdf'],
     ];
 
     public function __construct(

@@ -19,10 +19,8 @@ use stdClass;
 final readonly class BlockEdit
 {
     public const OPS = [
-        'add-block', 'add-storey', 'share-storeys', 'eaves-to-storeys', 'remove-block', 'block-to-chimney', 'move-block', 'shape-block', 'turn-outline', ...EdgeEdit::OPS,
+        'add-block', 'remove-block', 'block-to-chimney', 'move-block', 'shape-block', 'turn-outline', ...StoreyEdit::OPS, ...EdgeEdit::OPS,
     ];
-
-    private const STOREYS = ['ground', 'first', 'second', 'third', 'fourth'];
 
     /** One press of an arrow key, 3 in; with Shift a third of it. */
     private const STEP_MM = 76.2;
@@ -39,14 +37,13 @@ final readonly class BlockEdit
         $self = new self(Ruler::of($document), $document, $edit);
         match ($op) {
             'add-block' => $self->add(),
-            'add-storey' => $self->addStorey(),
-            'share-storeys' => $self->shareStoreys(),
-            'eaves-to-storeys' => $self->eavesToStoreys(),
             'remove-block' => $self->remove(),
             'block-to-chimney' => $self->toChimney(),
             'move-block' => $self->move(),
             'shape-block', 'turn-outline' => (new OutlineEdit($self->ruler, $edit))->apply($op, $self->find()),
-            default => (new EdgeEdit($edit))->apply($op, $self->find()),
+            default => in_array($op, StoreyEdit::OPS, true)
+                ? (new StoreyEdit($self->ruler, $self->blocks(), $edit))->apply($op, $self->find())
+                : (new EdgeEdit($edit))->apply($op, $self->find()),
         };
     }
 
@@ -116,77 +113,6 @@ final readonly class BlockEdit
         $this->document->blocks = [...$blocks, $new->document($this->freeId($kind), $hostId)];
     }
 
-    /** On top of the last, as high as that is. */
-    private function addStorey(): void
-    {
-        $this->edit->isObject(['op', 'block']);
-        $block = $this->find();
-        if ($block === null) {
-            return;
-        }
-        $block = $this->owner($block);
-        $storeys = Ruler::listed($block->storeys ?? null);
-        $last = $storeys === [] ? (object) ['floor' => $block->base ?? null] : $storeys[count($storeys) - 1];
-        $height = is_string($last->height ?? null) ? $last->height : '10ft';
-        $floor = $this->ruler->read($last->floor ?? null) + ($storeys === [] ? 0.0 : $this->ruler->read($height));
-        $name = self::STOREYS[count($storeys)] ?? 'storey '.count($storeys);
-        $block->storeys = [...$storeys, (object) [
-            'id' => WallEntry::freeId('s', $storeys), 'name' => $name, 'floor' => LengthFormat::like($height, $floor), 'height' => $height,
-        ]];
-    }
-
-    /** The block whose storeys one has: its own, or another's. */
-    private function owner(stdClass $block): stdClass
-    {
-        foreach ($this->blocks() as $i => $other) {
-            if (($other->id ?? 'block-'.($i + 1)) === ($block->storeys_of ?? null)) {
-                return $other;
-            }
-        }
-
-        return $block;
-    }
-
-    /** With another block, or again its own: as they are now. */
-    private function shareStoreys(): void
-    {
-        $this->edit->isObject(['op', 'block'], ['with']);
-        $block = $this->find();
-        if ($block === null) {
-            return;
-        }
-        $with = $this->edit->get('with')?->text(32);
-        if ($with !== null) {
-            unset($block->storeys);
-            $block->storeys_of = $with;
-        } elseif (isset($block->storeys_of)) {
-            self::ownStoreys($block, $this->owner($block));
-        }
-    }
-
-    private static function ownStoreys(stdClass $block, stdClass $owner): void
-    {
-        unset($block->storeys_of);
-        $block->storeys = array_map(static fn (stdClass $s): stdClass => clone $s, Ruler::listed($owner->storeys ?? null));
-    }
-
-    /** To the first bed joint at or over the top of the topmost storey. */
-    private function eavesToStoreys(): void
-    {
-        $this->edit->isObject(['op', 'block']);
-        $block = $this->find();
-        $top = null;
-        foreach ($block === null ? [] : Ruler::listed($this->owner($block)->storeys ?? null) as $storey) {
-            $top = max($top ?? -INF, $this->ruler->read($storey->floor ?? null) + $this->ruler->read($storey->height ?? null));
-        }
-        if ($block === null || $top === null) {
-            return;
-        }
-        $course = $this->ruler->gauge->course_mm;
-        $like = is_string($block->eaves ?? null) ? $block->eaves : '0ft';
-        $block->eaves = LengthFormat::like($like, ceil($top / $course - Tolerance::ROUNDING) * $course);
-    }
-
     private function freeId(string $word): string
     {
         $taken = array_map(static fn (stdClass $b): mixed => $b->id ?? null, $this->blocks());
@@ -226,7 +152,7 @@ final readonly class BlockEdit
         foreach ($this->blocks() as $block) {
             // What shared its storeys keeps them.
             if (($block->storeys_of ?? null) === $id) {
-                self::ownStoreys($block, $gone);
+                StoreyEdit::own($block, $gone);
             }
         }
         $this->document->blocks = array_values(array_filter($this->blocks(), static fn (stdClass $b): bool => $b !== $gone));

@@ -39,6 +39,17 @@ final readonly class GuidePages
         ));
     }
 
+    /** @return list<Drawing> templates of openings, to be traced */
+    public static function templates(Building $building, Kit $kit, string $footer): array
+    {
+        $page = new Page($building->sheets);
+
+        return self::pages($building, $footer, 'templates', array_map(
+            static fn (callable $draw): array => ['Openings at true size: stick on card, cut along the line, trace round it', $draw],
+            Rows::of(Templates::of($kit), $page),
+        ));
+    }
+
     /**
      * @param  list<array{string, callable(Drawing): mixed}>  $draws  what each page says in its heading, and what is drawn on it
      * @return list<Drawing>

@@ -36,7 +36,7 @@ final class Picture
     /** Type over a picture. */
     public const TITLE = 2.4;
 
-    /** The largest that a picture is drawn, of the model's size. */
+    /** The largest that a picture is drawn where nothing else is said, of the model's size. */
     private const MOST = 0.6;
 
     /** @var list<array{non-empty-list<Vec2>, bool, ?string, list<float>}> points, whether it closes, how it is filled, dashes */
@@ -48,8 +48,11 @@ final class Picture
     /** @var array{array<string, float>, array<string, float>} figures below it and at its left, with where they point to */
     private array $figures = [[], []];
 
-    /** @param  list<string>  $words  below it */
-    public function __construct(public readonly string $title, private readonly array $words = [])
+    /**
+     * @param  list<string>  $words  below it
+     * @param  float  $most  the largest that it is drawn, of the model's size
+     */
+    public function __construct(public readonly string $title, private readonly array $words = [], private readonly float $most = self::MOST)
     {
     }
 
@@ -103,7 +106,7 @@ final class Picture
         $box = $this->box();
 
         return min(
-            self::MOST,
+            $this->most,
             ($room->width() - 2.0 * self::RIM_MM) / max(1.0, $box->width()),
             (0.5 * $room->height() - 2.0 * self::RIM_MM) / max(1.0, $box->height()),
         );

@@ -34,7 +34,7 @@ final class KitVerbTest extends TestCase
         self::assertSame([0, ''], [$process->getExitCode(), $process->getErrorOutput()]);
         $sheets = array_merge(...array_map(static fn (int $n): array => ["sheet-0$n.plt", "sheet-0$n.svg"], range(1, 2)));
         self::assertSame(
-            ['cutlist.csv', 'kit.json', 'marking-out.pdf', 'model.obj', ...$sheets, 'sheets.dxf', 'sheets.pdf'],
+            ['cutlist.csv', 'kit.json', 'marking-out.pdf', 'model.obj', ...$sheets, 'sheets.dxf', 'sheets.pdf', 'templates.pdf'],
             self::names("$this->folder/kit"),
         );
         self::assertSame(['kit'], self::names($this->folder), 'nothing temporary is left');

@@ -10,6 +10,7 @@ use Chartula\Core\Drawing\Drawing;
 use Chartula\Core\Drawing\Guide\Axonometry;
 use Chartula\Core\Drawing\Guide\GuidePages;
 use Chartula\Core\Drawing\Guide\Leaf;
+use Chartula\Core\Drawing\Layer;
 use Chartula\Core\Drawing\Text;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec3;
@@ -98,6 +99,29 @@ final class GuideTest extends TestCase
         foreach (['0', '10', '16', '22', '34', '40', '46', '56', '69', '72', '11', '28', '29.5', '31', '38'] as $figure) {
             self::assertContains($figure, $first, "$figure of the front wall");
         }
+    }
+
+    /**
+     * The office's window is 12 by 20 finished, its door 13 by 28 on the ground; paper of 0.1 turns in, and a quarter goes for the pencil:
+     * 11.7 by 19.7 and 12.7 by 27.85. Drawn by as much as the printer is out.
+     */
+    public function testTemplatesAreTrueToSize(): void
+    {
+        $derived = Kits::of(BuildingGenerator::with(
+            JsonText::decode(Kits::exampleText('weigh-office')), 'sheets', (object) ['proof' => (object) ['x' => '99mm', 'y' => '100mm']],
+        ));
+        $pages = GuidePages::templates($derived->building, $derived->kit, '');
+        $sizes = [];
+        foreach ($pages as $page) {
+            foreach ($page->paths(Layer::Text) as $path) {
+                $box = Box2::around($path->lines[0]);
+                $isTemplate = $path->closed && ($path->stroke->dash ?? []) === [];
+                $sizes += $isTemplate ? [sprintf('%.2f × %.2f', $box->width() * 0.99, $box->height()) => true] : [];
+            }
+        }
+        self::assertArrayHasKey('11.70 × 19.70', $sizes);
+        self::assertArrayHasKey('12.70 × 27.85', $sizes);
+        self::assertContains('In all layers of its wall, 12.2 × 20.2 mm: dotted, what is traced.', self::texts(...$pages));
     }
 
     /** From each side the walls and the slope that are seen from there, and no others; taken apart, every card once. */

@@ -18,6 +18,7 @@ import { PaperFigures } from './PaperFigures';
 
 const FILES = [
   ['marking-out.pdf', 'Marking-out pages'],
+  ['templates.pdf', 'Templates of openings'],
   ['sheets.dxf', 'Sheets as DXF'],
   ['cutlist.csv', 'Cut list as CSV'],
   ['model.obj', 'Model as OBJ'],
