@@ -52,8 +52,11 @@ final class Picture
      * @param  list<string>  $words  below it
      * @param  float  $most  the largest that it is drawn, of the model's size
      */
-    public function __construct(public readonly string $title, private readonly array $words = [], private readonly float $most = self::MOST)
-    {
+    public function __construct(
+        public readonly string $title,
+        private readonly array $words = [],
+        private readonly float $most = self::MOST,
+    ) {
     }
 
     /** @param  non-empty-list<Vec2>  $points */

@@ -31,7 +31,8 @@ final readonly class Templates
                 foreach (self::layers($span, $opening) as $words => $grow) {
                     $cut = $opening->shape->ring($grow, $opening->reachesFoot() ? 0.0 : $grow);
                     $points = array_map(static fn (Vec2 $p): array => $p->toArray(), $cut->points);
-                    $pictures[(string) json_encode([$opening->opening->style->id, $words, $points])] ??= self::picture($opening, $words, $grow);
+                    $key = (string) json_encode([$opening->opening->style->id, $words, $points]);
+                    $pictures[$key] ??= self::picture($opening, $words, $grow);
                 }
             }
         }
@@ -39,7 +40,7 @@ final readonly class Templates
         return array_values($pictures);
     }
 
-    /** @return array<string, float> by how much it is larger than finished, by what is cut so: all of its wall, or what is before a rebate */
+    /** @return array<string, float> by how much it is larger than finished, by what is cut so */
     private static function layers(WallSpan $span, OpeningForm $opening): array
     {
         $cut = $span->cut($opening->opening);
