@@ -108,7 +108,12 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
         </p>
       )}
       {(own?.storeys || entriesAt(state.document, `${at}.storeys`).length > 0) && (
-        <Button size="sm" variant="outline-primary" onClick={() => save([{ op: 'eaves-to-storeys', block: id }])}>
+        <Button
+          className="mb-2"
+          size="sm"
+          variant="outline-primary"
+          onClick={() => save([{ op: 'eaves-to-storeys', block: id }])}
+        >
           Eaves to the bed joint over them
         </Button>
       )}
