@@ -60,6 +60,15 @@ final readonly class Methods
         };
     }
 
+    /** Whether what stands in openings of a kind is cut in a layer of its wall: that has one for it, and the kind says nothing else. */
+    public function isInLayer(Style $style, Stack $stack): bool
+    {
+        $isOfCards = in_array($style->filling(), [Filling::Frame, Filling::Leaf], true);
+
+        return $stack->frames() !== null && $isOfCards && $style->isShut() && $style->leaf?->hinges === null
+            && $style->held === null && $style->rebate === null;
+    }
+
     /** How far what stands in openings of a kind reaches behind what it leans against; 0 where it goes into them. */
     public function rebateMm(Style $style, Scale $scale): float
     {

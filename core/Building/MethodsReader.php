@@ -19,7 +19,7 @@ final readonly class MethodsReader
     /** What `trim.held` says of all that stands in openings. */
     public const HELD = ['rebates' => Holding::Rebate, 'behind' => Holding::Behind, 'stops' => Holding::Stops];
 
-    private const ROLES = ['face', 'core', 'overlay', 'back'];
+    private const ROLES = ['face', 'core', 'overlay', 'back', Layer::FRAMES];
 
     private Values $values;
 
@@ -101,6 +101,7 @@ final readonly class MethodsReader
         $layers = [];
         $ids = [];
         $sound = true;
+        $hasFrames = false;
         foreach ($node->items(self::MOST_LAYERS, 1) as $i => $item) {
             if (! $item->isObject(['stock', 'role'], ['id'])) {
                 $sound = false;
@@ -113,6 +114,10 @@ final readonly class MethodsReader
             if ($role === 'overlay') {
                 $item->get('role')?->fault('not-made-yet', ['given' => 'overlay', 'instead' => 'use “face” or “core” for now']);
             }
+            if ($role === Layer::FRAMES && ($i === 0 || $hasFrames)) {
+                $item->get('role')?->fault($i === 0 ? 'stack.frames-first' : 'stack.frames-twice');
+            }
+            $hasFrames = $hasFrames || $role === Layer::FRAMES;
             if ($id !== null && isset($ids[$id])) {
                 ($item->get('id') ?? $item)->fault('id-twice', ['given' => $id]);
             }

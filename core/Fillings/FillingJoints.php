@@ -66,9 +66,15 @@ final readonly class FillingJoints
     {
         $cut = $this->span->cut($forms[0]->opening);
 
-        $why = $cut->held === Holding::Rebate ? 'leans against its rebate' : 'stuck on the back of the wall';
+        $why = match ($cut->held) {
+            Holding::Rebate => 'leans against its rebate',
+            Holding::Layer => 'stuck behind the layer of frames',
+            default => 'stuck on the back of the wall',
+        };
+        // No paper goes round the layer of frames.
+        $paper = $cut->held === Holding::Layer ? 0.0 : $this->span->form->turnIn;
 
-        return $cut->lap > 0.0 ? $this->on($cut->front - 1, $forms, $this->span->form->turnIn, $why) : [];
+        return $cut->lap > 0.0 ? $this->on($cut->front - 1, $forms, $paper, $why) : [];
     }
 
     /**

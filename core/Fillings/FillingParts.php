@@ -6,6 +6,7 @@ namespace Chartula\Core\Fillings;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Holding;
 use Chartula\Core\Building\Leaf;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Form\OpeningForm;
@@ -122,15 +123,17 @@ final readonly class FillingParts
         $cut = $this->span->cut($forms[0]->opening);
         $in = new Fitted($this->building, $forms[0], $stance->isFitted() ? $cut : OpeningCut::none());
         $sheets = $frame ?? FillingSheets::of($in, $this->panes, $this->span);
+        // The foremost is a layer of the wall.
+        $isLayer = $cut->held === Holding::Layer && $stance->isFitted();
+        $sheets = $isLayer ? array_slice($sheets, 1) : $sheets;
         $thickness = array_sum(array_map(static fn (Sheet $s): float => $s->thickness, $sheets));
-        $front = $depth = $stance->depth($cut->depth, $thickness);
+        $front = $stance->depth($cut->depth, $thickness);
+        $depth = $front + ($isLayer ? $this->span->stack->layers[$cut->front - 1]->thickness_mm : 0.0);
         [$rings, $before, $cards] = [$stance->isFitted() ? $this->rings($forms) : new PartSet, null, null];
         [$parts, $joints] = [$rings->parts, $rings->joints];
         foreach ($sheets as $sheet) {
-            $wall = $this->span->form->frame;
             $part = $this->part($sheet->with(layer: $sheet->layer.$half), $forms[0], array_map(
-                static fn (OpeningForm $form): Frame => $sheet->swing?->frame($wall, $form, $front, $front + $sheet->swing->behind)
-                    ?? $stance->frame($form, $front, $depth),
+                fn (OpeningForm $form): Frame => $this->stands($sheet->swing, $form, $front) ?? $stance->frame($form, $front, $depth),
                 $forms,
             ));
             $meets = new FillingJoints($this->walls, $this->span, $part);
@@ -141,12 +144,20 @@ final readonly class FillingParts
             $cards = $sheet->isFitted ? $part : $cards;
             $depth += $sheet->thickness;
         }
-        $on = $stance->slides() ? (new FillingJoints($this->walls, $this->span, $before))->before($forms, -$depth) : [];
-        $set = new PartSet($parts, [...$joints, ...$on]);
+        if ($before !== null && $stance->slides()) {
+            array_push($joints, ...(new FillingJoints($this->walls, $this->span, $before))->before($forms, -$depth));
+        }
+        $set = new PartSet($parts, $joints);
 
         return $cards === null || ! $stance->isFitted()
             ? $set
             : $set->with((new Stops($this->building, $this->span, $forms))->behind($cards));
+    }
+
+    /** How a sheet stands that turns; null where it does not. */
+    private function stands(?Swing $swing, OpeningForm $form, float $front): ?Frame
+    {
+        return $swing?->frame($this->span->form->frame, $form, $front, $front + $swing->behind);
     }
 
     /**

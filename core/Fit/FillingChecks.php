@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Holding;
 use Chartula\Core\Building\Panes;
 use Chartula\Core\Fillings\HungLeaf;
 use Chartula\Core\Fillings\PaneHoles;
@@ -17,6 +18,7 @@ use Chartula\Core\Measure\LengthFormat;
 use Chartula\Core\Measure\Tolerance;
 use Chartula\Core\Problem\Check;
 use Chartula\Core\Shell\WallSpan;
+use Chartula\Core\Stock\Stock;
 
 /** What a practitioner would remark on what stands in an opening: what is too fine, what stands open. docs/formulas.md#frame */
 final readonly class FillingChecks
@@ -85,6 +87,14 @@ final readonly class FillingChecks
         return new Check($code, $level, $this->span->block->id.'.'.$this->span->name().'.'.$this->opening->id, $text, $mm);
     }
 
+    /** What its frame or its leaf is cut from. */
+    private function stock(): Stock
+    {
+        $cut = $this->span->cut($this->opening->opening);
+
+        return $cut->held === Holding::Layer ? $this->span->stack->layers[$cut->front - 1]->stock : $this->building->methods->frame;
+    }
+
     private function layout(): ?PaneLayout
     {
         return $this->opening->opening->style->frame === null ? null : $this->panes->layout($this->opening);
@@ -98,7 +108,7 @@ final readonly class FillingChecks
         if ($panes === null || $layout === null || ! $panes->hasBars()) {
             return null;
         }
-        $least = $this->building->methods->frame->leastWebMm();
+        $least = $this->stock()->leastWebMm();
         [$true, $seen] = [$this->building->scale->modelMm($panes->bar), LengthFormat::millimetres($layout->bar)];
         $isFine = $true < $least - Tolerance::FIGURE;
         $words = LengthFormat::millimetres($true);
@@ -111,11 +121,11 @@ final readonly class FillingChecks
             ! $isFine => null,
             $panes->bars === Panes::WIDENED => $this->check('bar.widened', Check::NOTE, sprintf(
                 'Its bars of %s are cut %s wide, the least that can be cut by hand in %s.',
-                $words, $seen, $this->building->methods->frame->words(),
+                $words, $seen, $this->stock()->words(),
             ), $true),
             default => $this->check('bar.too-fine', Check::WARN, sprintf(
                 'A glazing bar of %s is finer than %s, the least that can be cut by hand in %s. Make the bars %s, have them widened or left out, or print them on the glass.',
-                $words, LengthFormat::millimetres($least), $this->building->methods->frame->words(),
+                $words, LengthFormat::millimetres($least), $this->stock()->words(),
                 LengthFormat::imperial($least * $this->building->scale->ratio),
             ), $true),
         };
@@ -125,7 +135,7 @@ final readonly class FillingChecks
     private function stiles(): ?Check
     {
         $style = $this->opening->opening->style;
-        $least = $this->building->methods->frame->leastWebMm();
+        $least = $this->stock()->leastWebMm();
         // Of a sash in two cards half of it goes round the opening before the other half.
         $isDeep = $style->frame?->isDeep === true;
         $scale = $this->building->scale;
@@ -141,7 +151,7 @@ final readonly class FillingChecks
 
         return $what === null || $wide >= $least - Tolerance::FIGURE ? null
             : $this->check('stile.too-fine', Check::WARN, sprintf('%s of %s is finer than %s, the least that can be cut by hand in %s.',
-                $what, LengthFormat::millimetres($wide), LengthFormat::millimetres($least), $this->building->methods->frame->words(),
+                $what, LengthFormat::millimetres($wide), LengthFormat::millimetres($least), $this->stock()->words(),
             ), $wide);
     }
 
@@ -150,7 +160,7 @@ final readonly class FillingChecks
     {
         $said = $this->opening->opening->style->frame?->tracery;
         $tracery = $this->layout()?->tracery;
-        $stock = $this->building->methods->frame;
+        $stock = $this->stock();
         if ($said === null || $tracery === null) {
             return null;
         }

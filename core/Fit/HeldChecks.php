@@ -39,7 +39,8 @@ final readonly class HeldChecks
         foreach ($walls->spans() as $span) {
             foreach ($span->isBuilt() && count($span->stack->layers) > 1 ? $span->form->openings : [] as $form) {
                 $style = $form->opening->style;
-                $isGlued = $style->standsRound() && $building->methods->holding($style) === Holding::Glue;
+                $isGlued = $style->standsRound() && $building->methods->holding($style) === Holding::Glue
+                    && ! $building->methods->isInLayer($style, $span->stack);
                 $kinds += $isGlued ? [$style->name => $span->block->id] : [];
             }
         }
@@ -62,7 +63,12 @@ final readonly class HeldChecks
         $cut = $this->span->cut($this->opening->opening);
         $wanted = $this->building->methods->holding($this->opening->opening->style);
 
+        $isInLayer = $this->building->methods->isInLayer($this->opening->opening->style, $this->span->stack);
+
         return match (true) {
+            $isInLayer && $cut->held === Holding::Layer => null,
+            $isInLayer => $this->check('held.otherwise', Check::NOTE,
+                'Behind the layer of frames there is no room for its glass or its other cards: it is not cut in that, but stands for itself.'),
             $wanted === Holding::Glue => null,
             $cut->held === Holding::Glue => $this->check('rebate.no-room', Check::WARN,
                 $this->noRoom($wanted).' Nothing holds it. Move it along, build the wall of more layers, or make it smaller.'),

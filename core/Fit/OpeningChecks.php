@@ -6,6 +6,7 @@ namespace Chartula\Core\Fit;
 
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
+use Chartula\Core\Building\Holding;
 use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Storey;
 use Chartula\Core\Fillings\PaneHoles;
@@ -122,7 +123,8 @@ final readonly class OpeningChecks
     {
         $opening = $this->opening->opening;
         $wanted = $this->building->scale->modelMm($opening->style->reveal);
-        [$depth, $isRebated] = [$this->span->cut($opening)->depth, $this->span->cut($opening)->lap > 0.0];
+        $cut = $this->span->cut($opening);
+        [$depth, $isRebated] = [$cut->depth, $cut->lap > 0.0 || $cut->held === Holding::Layer];
 
         // Where nothing stands in it, its reveal is as deep as the wall.
         return $opening->style->filling() === Filling::Nothing || $isRebated || $depth >= $wanted - Tolerance::FIGURE ? null
@@ -167,7 +169,11 @@ final readonly class OpeningChecks
         if ($this->span->form->turnIn === 0.0 || ! $this->building->methods->skin->turnsIn()) {
             return null;
         }
-        $behind = $cut->lap > 0.0 ? min(1.0, $cut->lap) : 1.0;
+        $behind = match (true) {
+            $cut->held === Holding::Layer => 0.0,
+            $cut->lap > 0.0 => min(1.0, $cut->lap),
+            default => 1.0,
+        };
         $needed = $cut->round + $behind;
         if ($flap < $needed) {
             return $this->check('flap.short', Check::WARN, sprintf('Flaps of %s do not reach %s behind a wall of %s; make them %s.',

@@ -9,6 +9,7 @@ use Chartula\Core\Building\Building;
 use Chartula\Core\Building\ThinEdge;
 use Chartula\Core\Compression\Compressed;
 use Chartula\Core\Compression\Compressor;
+use Chartula\Core\Fillings\FramesInLayer;
 use Chartula\Core\Form\BuiltFigures;
 use Chartula\Core\Form\Claims\Claims;
 use Chartula\Core\Form\EndedRoofs;
@@ -73,7 +74,7 @@ final readonly class Kit
         if ($under !== $compressed->building) {
             $form = $form->with(under: self::form($under, $recall)[1]->facets);
         }
-        $carcass = new Carcass($building, $form, Walls::of($building, $form));
+        $carcass = new Carcass($building, $form, Walls::of($building, $form, new FramesInLayer($building)));
         foreach ($makers as $maker) {
             $maker->collectFaults($carcass, $problems);
         }

@@ -105,7 +105,7 @@ final readonly class BaseParts
             $cut = $span->cut($form->opening);
             $isBeside = $form->sill - $cut->reach() < self::topOf($building) + self::CLEARANCE_MM && $cut->reach() > 0.0;
             if ($form->opening->sill->mm <= 0.0 || $isBeside) {
-                $deep = $cut->depth + OpeningCut::takes($building, $form->opening);
+                $deep = $cut->deep($building, $form->opening, $span->stack);
                 $most = max($most, $deep - $span->stack->thickness_mm);
             }
         }

@@ -62,6 +62,12 @@ final readonly class OpeningCut
     public static function of(Building $building, WallForm $wall, Opening $opening, OpeningRoom $room): self
     {
         $stack = $building->methods->stacks[$wall->wall->stack];
+        $layered = $building->methods->isInLayer($opening->style, $stack) && $wall->receding === null
+            ? self::layered($building, $wall, $opening, $room)
+            : null;
+        if ($layered !== null) {
+            return $layered;
+        }
         $wanted = $building->methods->holding($opening->style);
         $ways = match ($wanted) {
             Holding::Glue => [],
@@ -118,6 +124,34 @@ final readonly class OpeningCut
         return $front === null || $rebate <= 0.0 ? null : new self(
             $front, $rebate, $rebate, $stack->depthOf($front) + $wall->turnIn, $stack->depthOf($front), $wall->turnIn, Holding::Rebate,
         );
+    }
+
+    /** In a layer of the wall; what lies behind that, as glass does, in a rebate or on the wall's back; null without room there. */
+    private static function layered(Building $building, WallForm $wall, Opening $opening, OpeningRoom $room): ?self
+    {
+        $stack = $building->methods->stacks[$wall->wall->stack];
+        $at = (int) $stack->frames();
+        $hasMore = $opening->style->isGlazed() || $opening->style->cards() > 1;
+        $isLast = $at === count($stack->layers) - 1;
+        $lap = match (true) {
+            ! $hasMore => 0.0,
+            $isLast => $room->behind($opening)[0],
+            default => $room->rebate($opening),
+        };
+
+        return $hasMore && $lap <= 0.0 ? null : new self(
+            $at + 1, $isLast ? 0.0 : $lap, $lap, $stack->depthOf($at), $stack->depthOf($at), $wall->turnIn, Holding::Layer,
+        );
+    }
+
+    /** How deep all that stands in it reaches, from the wall's outside. */
+    public function deep(Building $building, Opening $opening, Stack $stack): float
+    {
+        $layer = $this->held === Holding::Layer
+            ? $stack->layers[$this->front - 1]->thickness_mm - self::frameThickness($building)
+            : 0.0;
+
+        return $this->depth + $layer + self::takes($building, $opening);
     }
 
     /** @param  array{float, float}  $free  how far it may lap, and how wide rings may be */
@@ -207,6 +241,9 @@ final readonly class OpeningCut
     public function flap(SkinMethod $skin): float
     {
         $flap = $skin->flap($this->round);
+        if ($this->held === Holding::Layer) {
+            return min($flap, $this->round);
+        }
 
         return $this->lap > 0.0 ? min($flap, $this->round + $this->lap) : $flap;
     }
@@ -214,7 +251,11 @@ final readonly class OpeningCut
     /** How far beyond the finished opening anything is stuck on the back of the wall. */
     public function reach(): float
     {
-        return $this->held === Holding::Behind ? max($this->lap, $this->rings > 0 ? $this->band : 0.0) : 0.0;
+        return match (true) {
+            $this->held === Holding::Behind => max($this->lap, $this->rings > 0 ? $this->band : 0.0),
+            $this->held === Holding::Layer && $this->rebate <= 0.0 => $this->lap,
+            default => 0.0,
+        };
     }
 
     /** How much smaller glass is than the cards before it, each side: so that glue can creep, and clear of strips. */

@@ -45,7 +45,8 @@ final readonly class WallParts
         $joints = [];
         $area = $piece->part->region()->area();
         foreach ($piece->layer === 0 ? [] : $this->walls->pieces($piece->span, $piece->layer - 1) as $outer) {
-            $shared = self::isAlike($piece, $outer)
+            // What is cut of frames in a layer lies in openings of the one before it.
+            $shared = $piece->layer !== $piece->span->stack->frames() && self::isAlike($piece, $outer)
                 ? $area
                 : Clip::sharedArea(self::inWall($piece, 'outside'), self::inWall($outer, 'inside'));
             if ($shared > 0.01) {

@@ -100,6 +100,21 @@ final readonly class WallShape
             : new self($this->outline, $this->labels, $holes, $this->holeOf, $this->openings, $this->whole);
     }
 
+    /**
+     * With openings that are not open in it, but for some of each.
+     *
+     * @param  list<OpeningForm>  $openings  that stand in this piece
+     * @param  callable(OpeningForm): list<Ring>  $holes
+     */
+    public function framing(array $openings, callable $holes): self
+    {
+        $all = array_merge([], ...array_map($holes, $openings));
+
+        return $openings === [] ? $this : new self(
+            $this->outline, $this->labels, [...$this->holes, ...$all], $this->holeOf, [...$this->openings, ...$openings], $this->whole,
+        );
+    }
+
     /** Its outline alone: doors are part of that. */
     public function plain(): self
     {

@@ -7,6 +7,7 @@ namespace Chartula\Core\Shell;
 use Chartula\Core\Building\Block;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\CornerMethod;
+use Chartula\Core\Building\Holding;
 use Chartula\Core\Building\Opening;
 use Chartula\Core\Form\BlockForm;
 use Chartula\Core\Form\CardSlice;
@@ -67,6 +68,12 @@ final class WallSpan
     public function cut(Opening $opening): OpeningCut
     {
         return $this->cuts[$opening->id];
+    }
+
+    /** Whether what stands in it is cut in a layer of the wall. */
+    public function isInLayer(Opening $opening): bool
+    {
+        return $this->cut($opening)->held === Holding::Layer;
     }
 
     /**

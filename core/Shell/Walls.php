@@ -35,13 +35,18 @@ final class Walls
      * @param  array<int, list<WallSpan>>  $spans  by block and edge
      * @param  array<int, array<int, array<int, list<WallPiece>>>>  $pieces  by block, edge and layer
      */
-    private function __construct(public readonly Form $form, private array $spans = [], private array $pieces = [])
-    {
+    private function __construct(
+        public readonly Form $form,
+        private array $spans = [],
+        private array $pieces = [],
+        private readonly ?LayerFrames $frames = null,
+    ) {
     }
 
-    public static function of(Building $building, Form $form): self
+    /** @param  ?LayerFrames  $frames  how layers are cut that have all frames; null where nobody asks for those */
+    public static function of(Building $building, Form $form, ?LayerFrames $frames = null): self
     {
-        $self = new self($form);
+        $self = new self($form, frames: $frames);
         $self->build($building);
 
         return $self;
@@ -97,7 +102,7 @@ final class Walls
             }
         }
 
-        return new self($form, $spans, $pieces);
+        return new self($form, $spans, $pieces, $this->frames);
     }
 
     /** @return list<mixed> all that can be read of its pieces, as data */
@@ -153,10 +158,10 @@ final class Walls
                 $shape->outline, [$span->form->frame->moved(0.0, 0.0, -$span->stack->depthOf($k))],
                 $this->workings($span, $k, $shape->outline->ring->bounds()), $shape->holes,
                 // Of a wall that is papered they stand on the paper: between card and paper nobody would see them.
-                marks: $k === 0 && ! $span->form->isPapered ? [
+                marks: $k > 0 && $k === $span->stack->frames() ? $this->framed($span, $shape) : ($k === 0 && ! $span->form->isPapered ? [
                     ...WallMarks::of($this->form, $span, new Region($shape->outline->ring, $shape->holes)),
                     ...self::texture($span, $shape),
-                ] : [],
+                ] : []),
             ));
         }
 
@@ -177,13 +182,13 @@ final class Walls
     private function shapes(WallSpan $span, int $k): array
     {
         $depths = $span->depths($k);
-        $bevelled = array_map(fn (Patch $patch): ?WallShape => self::shape($span, $k, $patch)->bevelled(
+        $bevelled = array_map(fn (Patch $patch): ?WallShape => $this->shape($span, $k, $patch)->bevelled(
             $depths,
             fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, false)
                 + $this->bevel($span, $k, $patch->labels, $label) * ($depth - $depths[0]),
         ), $span->patches($k));
         if (in_array(null, $bevelled, true) || $this->isLess($span, $k)) {
-            $bevelled = array_map(static fn (Patch $patch): ?WallShape => self::shape($span, $k, $patch)->bevelled(
+            $bevelled = array_map(fn (Patch $patch): ?WallShape => $this->shape($span, $k, $patch)->bevelled(
                 $depths,
                 static fn (string $label, float $depth): float => $span->endBevel($label, $k, $depth, true),
             ), $span->squarePatches($k));
@@ -217,15 +222,33 @@ final class Walls
         return $this->leftOut;
     }
 
-    private static function shape(WallSpan $span, int $k, Patch $patch): WallShape
+    /** @return list<Mark> what is printed of frames and leaves that are cut in it */
+    private function framed(WallSpan $span, WallShape $shape): array
     {
+        $marks = array_map(
+            fn (OpeningForm $o): array => $span->isInLayer($o->opening) ? $this->frames?->marks($span, $o) ?? [] : [],
+            $shape->openings,
+        );
+
+        return array_merge(...$marks);
+    }
+
+    private function shape(WallSpan $span, int $k, Patch $patch): WallShape
+    {
+        $isIn = fn (OpeningForm $o): bool => $this->frames !== null && $k === $span->stack->frames() && $span->isInLayer($o->opening);
+        $open = array_values(array_filter($span->form->openings, static fn (OpeningForm $o): bool => ! $isIn($o)));
+        $framed = array_values(array_filter($span->form->openings, $isIn));
+
         return WallShape::of(
             $patch,
-            $span->form->openings,
+            $open,
             static fn (OpeningForm $o): float => $span->cut($o->opening)->grow($k),
             self::end('left', $span->at('left', $k)),
             self::end('right', $span->at('right', $k)),
-        )->pierced($span->form->holes());
+        )->pierced($span->form->holes())->framing(
+            WallShape::openingsIn($patch, $framed),
+            fn (OpeningForm $o): array => $this->frames?->holes($span, $o) ?? [],
+        );
     }
 
     /**

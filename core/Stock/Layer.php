@@ -7,6 +7,9 @@ namespace Chartula\Core\Stock;
 /** One layer of a stack. Its thickness counts the printed template where that stays on the card. */
 final readonly class Layer
 {
+    /** What frames and leaves are cut in, all of a wall's in one. */
+    public const FRAMES = 'frames';
+
     public function __construct(
         public string $id,
         public Stock $stock,

@@ -22,6 +22,18 @@ final readonly class Stack
         return array_map(static fn (Layer $layer): float => $layer->thickness_mm, $this->layers);
     }
 
+    /** The layer in which all that stands in openings is cut; null where there is none. Something is before it. */
+    public function frames(): ?int
+    {
+        foreach ($this->layers as $i => $layer) {
+            if ($i > 0 && $layer->role === Layer::FRAMES) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
     public function innermost(): Layer
     {
         return $this->layers[count($this->layers) - 1];

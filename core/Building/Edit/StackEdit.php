@@ -7,6 +7,7 @@ namespace Chartula\Core\Building\Edit;
 use Chartula\Core\Building\MethodsReader;
 use Chartula\Core\Field\Node;
 use Chartula\Core\Stock\BuiltInStock;
+use Chartula\Core\Stock\Layer;
 use Chartula\Core\Stock\Stock;
 use stdClass;
 
@@ -47,6 +48,9 @@ final readonly class StackEdit
             $was = count($before) === count($stocks) ? $before[$i] : null;
             $layer = $was instanceof stdClass ? clone $was : self::layer($i, count($stocks));
             $layer->stock = $stock;
+            // One layer more or fewer does not take from it what is cut in it.
+            $isForFrames = $i > 0 && ($before[$i] ?? null) instanceof stdClass && ($before[$i]->role ?? '') === Layer::FRAMES;
+            $layer->role = $isForFrames ? Layer::FRAMES : $layer->role ?? 'core';
 
             return $layer;
         }, $stocks, array_keys($stocks));

@@ -39,7 +39,7 @@ final readonly class HeldCheck
     /** What stands in an opening is smaller than the card that it goes into by so much on each side, mm. */
     private const PLAY_MM = 0.1;
 
-    /** @param  list<Piece>  $pieces  of card and glass that are near */
+    /** @param  list<Piece>  $pieces  of card that are near */
     private function __construct(private Face $face, private array $pieces)
     {
     }
@@ -49,29 +49,32 @@ final readonly class HeldCheck
     {
         $findings = [];
         foreach ($massing->faces() as $face) {
-            $near = $face->filled === [] ? [] : self::near($assembly, $face);
-            foreach ($face->filled as [$ring, $rebate]) {
+            $near = $face->filled === [] ? [] : self::near($assembly, $face, $massing->building->methods->glazing->id);
+            foreach ($face->filled as [$ring, $rebate, $layer]) {
                 $box = $ring->bounds()->grown($rebate + 1.0);
                 $pieces = [];
                 for ($at = self::place($box->x0); $at <= self::place($box->x1); $at++) {
                     $pieces += $near[$at] ?? [];
                 }
-                array_push($findings, ...(new self($face, array_values($pieces)))->one($ring, $rebate));
+                array_push($findings, ...(new self($face, array_values($pieces)))->one($ring, $rebate, $layer));
             }
         }
 
         return $findings;
     }
 
-    /** @return array<int, array<string, Piece>> what stands in a wall or close to it, by where along it that is */
-    private static function near(Assembly $assembly, Face $face): array
+    /**
+     * @param  string  $glass  of which stock that is: by itself it fills nothing
+     * @return array<int, array<string, Piece>> what stands in a wall or close to it, by where along it that is
+     */
+    private static function near(Assembly $assembly, Face $face, string $glass): array
     {
         [$deep, $from, $along, $out] = [$face->thickness + self::INTO_ROOM_MM, $face->from, $face->along(), $face->out()];
         // What leans against nothing is asked for by itself.
-        $isTrim = array_filter($face->filled, static fn (array $one): bool => $one[1] > 0.0) === [];
+        $isTrim = array_filter($face->filled, static fn (array $one): bool => $one[1] > 0.0 || $one[2] !== null) === [];
         $near = [];
         foreach ($assembly->pieces as $key => $piece) {
-            if ($piece->part->isPaper() || ($isTrim && $piece->part->group !== 'trim')) {
+            if ($piece->part->isPaper() || $piece->part->stock === $glass || ($isTrim && $piece->part->group !== 'trim')) {
                 continue;
             }
             [$x0, $x1, $y0, $y1] = $piece->box;
@@ -99,18 +102,24 @@ final readonly class HeldCheck
         return (int) floor($x / self::APART_MM);
     }
 
-    /** @return list<Finding> */
-    private function one(Ring $ring, float $rebate): array
+    /**
+     * @param  ?float  $layer  how deep the layer is in which it may be cut
+     * @return list<Finding>
+     */
+    private function one(Ring $ring, float $rebate, ?float $layer): array
     {
+        $inside = self::beside($ring, -self::INSIDE_MM);
+        if ($layer !== null && array_filter($inside, fn (Vec2 $at): bool => ! $this->isAt($at, $layer)) === []) {
+            return [];
+        }
         $where = sprintf('%.1f mm along %s', $ring->bounds()->centre()->x, $this->face->name);
-        if (array_filter(self::beside($ring, -self::INSIDE_MM), fn (Vec2 $at): bool => $this->cards($at, 'trim') === []) !== []) {
+        if (array_filter($inside, fn (Vec2 $at): bool => $this->cards($at, 'trim') === []) !== []) {
             return [new Finding(
                 'filling.missing', $this->face->name, "Nothing stands in the opening $where", $ring->bounds()->width(),
             )];
         }
         // Between where the card before it ends and where it ends itself.
         $beside = ($this->face->paper + min($rebate, self::LEAST_MM) - self::PLAY_MM) / 2.0;
-        $inside = self::beside($ring, -self::INSIDE_MM);
         $loose = $rebate <= 0.0 ? [] : array_filter(
             self::beside($ring, $beside),
             fn (Vec2 $at, int $i): bool => ! $this->leans($at, $inside[$i]) && ! $this->isStopped($inside[$i]),
@@ -120,6 +129,12 @@ final readonly class HeldCheck
         return $loose === [] ? [] : [new Finding(
             'filling.floats', $this->face->name, "What stands in the opening $where leans against nothing at its edges", $rebate,
         )];
+    }
+
+    /** Whether card begins so deep behind a place. */
+    private function isAt(Vec2 $at, float $depth): bool
+    {
+        return array_filter($this->cards($at), static fn (array $card): bool => abs($card[0] - $depth) < Tolerance::MEET) !== [];
     }
 
     /**

@@ -63,6 +63,7 @@ final readonly class KitPart
         public array $printed,
         public ?string $thing,
         public string $fingerprint,
+        public string $stock,
     ) {
     }
 
@@ -113,12 +114,10 @@ final readonly class KitPart
             $kind === null || $kind === 'set' ? null : $form->vec2('base'),
             $part->has('roof') ? $part->child('roof')->points3('underside') : [],
             array_map(self::figure(...), $part->children('workings')),
-            $part->textOrNull('label') ?? '',
-            $part->textOrNull('name'),
-            self::printed($part),
-            $thing,
+            $part->textOrNull('label') ?? '', $part->textOrNull('name'), self::printed($part), $thing,
             // Its label and name are none of it: where they change two that met still meet.
             Recall::question('shape', array_intersect_key($part->values, array_flip(self::READ)), ...$thing === null ? [] : [$thing]),
+            $part->textOrNull('stock') ?? '',
         );
     }
 

@@ -10,6 +10,11 @@ function pathOf(stack: string): string {
   return stack === 'wall' || stack === 'roof' ? `methods.${stack}` : `methods.stacks.${stack}`;
 }
 
+function nameOf(layer: number, count: number): string {
+  if (count === 1) return 'of';
+  return layer === 0 ? 'outside' : layer === count - 1 ? 'inside' : `layer ${layer + 1}`;
+}
+
 /** The layers of a wall or a roof from outside in, each of a stock that is chosen. */
 export function Layers({ stack, label }: { stack: string; label: string }) {
   const { state, drawn, save } = useBuilding();
@@ -18,6 +23,7 @@ export function Layers({ stack, label }: { stack: string; label: string }) {
   const choices = (drawn?.shelf ?? [])
     .filter((stock) => stock.kind === 'board' || stock.kind === 'card' || stocks.includes(stock.id))
     .map((stock) => [stock.id, stock.name] as const);
+  const framed = entriesAt(state.document, path).findIndex((entry) => textAt(entry, 'role') === 'frames');
   const put = (next: string[]) => save([{ op: 'stack-layers', stack, stocks: next }]);
   return (
     <fieldset className="mb-2">
@@ -25,15 +31,30 @@ export function Layers({ stack, label }: { stack: string; label: string }) {
       {stocks.map((stock, i) => (
         <SelectField
           key={i}
-          label={
-            stocks.length === 1 ? 'of' : i === 0 ? 'outside' : i === stocks.length - 1 ? 'inside' : `layer ${i + 1}`
-          }
+          label={nameOf(i, stocks.length)}
           path={`${path}.${i}.stock`}
           value={stock}
           choices={choices}
           onChange={(next) => put(stocks.map((one, k) => (k === i ? next : one)))}
         />
       ))}
+      {stack !== 'roof' && stocks.length > 1 && (
+        <SelectField
+          label="frames are cut in"
+          path={`${path}.1.role`}
+          value={framed < 0 ? '' : String(framed)}
+          choices={[
+            ['', 'cards of their own'],
+            ...stocks.slice(1).map((_one, i) => [String(i + 1), nameOf(i + 1, stocks.length)] as const),
+          ]}
+          onChange={(next) =>
+            save([
+              ...(framed < 0 ? [] : [{ op: 'set' as const, path: `${path}.${framed}.role`, value: 'core' }]),
+              ...(next === '' ? [] : [{ op: 'set' as const, path: `${path}.${next}.role`, value: 'frames' }]),
+            ])
+          }
+        />
+      )}
       <div className="tools">
         {stocks.length < MOST && (
           <Button

@@ -20,8 +20,8 @@ final readonly class Face
      * @param  list<Ring>  $openings  finished, along the wall and up
      * @param  float  $paper  by how much the card's openings may be larger, for paper that turns in
      * @param  list<Ring>  $perhaps  where low relief may have left an opening
-     * @param  list<array{Ring, float}>  $filled  openings in which something stands, and by how much it reaches behind what it leans
-     *     against; 0 where it leans against nothing
+     * @param  list<array{Ring, float, ?float}>  $filled  openings in which something stands, by how much it reaches behind what it leans
+     *     against, 0 where it leans against nothing, and how deep the layer is in which it may be cut
      * @param  float  $thickness  of its card
      * @param  float  $outer  of the outermost of its layers
      * @param  array{float, float}  $corners  how much at either end cards cut square may leave open

@@ -151,7 +151,7 @@ final readonly class Faces
             for ($i = 0; $i < $opening->count; $i++) {
                 $ring = $this->opening($mass, [$wall, $opening, $i], [$from, $along]);
                 array_push($filled, ...$isShorter || ! $opening->style->standsRound() ? [] : [
-                    [$ring, self::reach($building, $opening->style)],
+                    [$ring, self::reach($building, $opening->style), self::inLayer($building, $wall, $opening->style)],
                 ]);
                 $openings[] = $isShorter ? self::perhaps($ring, $opening->style->w->mm / $building->scale->ratio) : $ring;
             }
@@ -173,6 +173,15 @@ final readonly class Faces
             $wall->isLeftOut() ? 0.0 : $building->methods->stacks[$wall->stack]->layers[0]->thickness_mm,
             [$this->corner($mass, $corners[0], $wall), $this->corner($mass, $corners[1], $wall)],
         );
+    }
+
+    /** How deep the layer is in which what stands in an opening may be cut; null where it is not to be. */
+    private static function inLayer(Building $building, Wall $wall, Style $style): ?float
+    {
+        $stack = $building->methods->stacks[$wall->stack];
+        $layer = $building->methods->isInLayer($style, $stack) ? $stack->frames() : null;
+
+        return $layer === null ? null : $stack->depthOf($layer);
     }
 
     /** By how much what is to stand in an opening reaches behind what it may lean against; 0 where glue alone is to hold it. */
