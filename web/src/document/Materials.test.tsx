@@ -24,6 +24,21 @@ describe('what it is cut from', () => {
     expect(save).toHaveBeenCalledWith([{ op: 'stack-layers', stack: 'wall', stocks: ['card-0.5'] }]);
   });
 
+  it('has frames cut in one of the layers behind the outermost, or in another', () => {
+    const { save } = showIn(hutState({ document: layers }), <Materials />, hut());
+    fireEvent.change(screen.getByLabelText('frames are cut in'), { target: { value: '1' } });
+    expect(save).toHaveBeenCalledWith([{ op: 'set', path: 'methods.wall.1.role', value: 'frames' }]);
+    const framed = {
+      methods: { wall: [layers.methods.wall[0], { stock: 'card-0.5', role: 'frames' }, layers.methods.wall[1]] },
+    };
+    const other = showIn(hutState({ document: framed as never }), <Materials />, hut());
+    fireEvent.change(screen.getAllByLabelText('frames are cut in')[1] as HTMLElement, { target: { value: '2' } });
+    expect(other.save).toHaveBeenCalledWith([
+      { op: 'set', path: 'methods.wall.1.role', value: 'core' },
+      { op: 'set', path: 'methods.wall.2.role', value: 'frames' },
+    ]);
+  });
+
   it('shows a stock that nothing can be cut from, with what is wrong with it', () => {
     const state = hutState({
       document: { ...layers, stock: { box: { kind: 'card', name: 'Cereal box', thickness: 'thin' } } },

@@ -33,6 +33,28 @@ describe('Prototype', () => {
     expect(save).toHaveBeenCalledWith([{ op: 'block-to-chimney', block: 'main' }]);
   });
 
+  it('shares the storeys of another block, says what they add up to and takes the eaves to them', () => {
+    const derived = hut();
+    const { plan } = derived.view;
+    const [own] = plan.blocks;
+    if (own === undefined) throw new Error('the hut has a block');
+    const blocks = [
+      { ...own, storeys: '9ft ground = 9ft to the eaves, 36 courses.' },
+      { ...own, id: 'wing', name: 'Wing', path: 'blocks.1' },
+    ];
+    const storeys = [{ id: 'ground', floor: '0ft', height: '9ft' }];
+    const { save } = showIn(
+      hutState({ document: { blocks: [{ id: 'main' }, { id: 'wing', storeys }] } }),
+      <PrototypeStage />,
+      { ...derived, view: { ...derived.view, plan: { ...plan, blocks } } },
+    );
+    expect(screen.getByText('9ft ground = 9ft to the eaves, 36 courses.')).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('storeys'), { target: { value: 'wing' } });
+    expect(save).toHaveBeenCalledWith([{ op: 'share-storeys', block: 'main', with: 'wing' }]);
+    fireEvent.click(screen.getByRole('button', { name: 'Eaves to the bed joint over them' }));
+    expect(save).toHaveBeenCalledWith([{ op: 'eaves-to-storeys', block: 'main' }]);
+  });
+
   it('takes the bricks of a usual size', () => {
     const { save } = showIn(hutState(), <PrototypeStage />, hut());
     expect(screen.getByLabelText('usual bricks')).toHaveDisplayValue('imperial');
