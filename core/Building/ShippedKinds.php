@@ -18,8 +18,14 @@ final readonly class ShippedKinds
         'sash-small-panes' => ['Sash, small panes', 'window', '3ft 3in', '5ft 9in', [
             'frame' => ['panes' => [3, 4], 'sash' => true, 'bars' => 'printed'] + self::FINE,
         ]],
+        'sash-raised' => ['Sash, pushed up', 'window', '3ft', '5ft 6in', [
+            'frame' => ['panes' => [2, 2], 'sash' => true, 'deep' => true, 'stile' => '6in', 'bar' => '3in', 'raised' => '9in'],
+        ]],
         'casements' => ['Casements', 'window', '4ft 6in', '3ft 9in', [
             'frame' => ['lights' => 2, 'panes' => [1, 2], 'opens' => true, 'bars' => 'widened', 'mullion' => '4in'] + self::FINE,
+        ]],
+        'casement-ajar' => ['Casements, one ajar', 'window', '4ft 6in', '4ft', [
+            'frame' => ['lights' => 2, 'opens' => true, 'mullion' => '4in', 'ajar' => 30, 'ajar_light' => 2] + self::FINE,
         ]],
         'leaded' => ['Leaded lights', 'window', '4ft 6in', '3ft', [
             'frame' => ['lights' => 2, 'mullion' => '5in'] + self::FINE, 'glass' => ['leading' => 'lozenges'],
@@ -64,6 +70,9 @@ final readonly class ShippedKinds
             'leaf' => ['kind' => 'panelled', 'panels' => [2, 1], 'glazed' => '3ft', 'handle' => 'lever', 'letters' => true],
         ]],
         'stable-door' => ['Stable door', 'door', '3ft 9in', '7ft 3in', ['leaf' => ['split' => '4ft', 'handle' => 'ring']]],
+        'hung-door' => ['Plank door on hinges, ajar', 'door', '3ft 9in', '7ft 3in', [
+            'leaf' => ['handle' => 'ring', 'hinges' => ['post' => '4in'], 'open' => 30],
+        ]],
         'barn-doors' => ['Barn doors, braced', 'door', '9ft', '10ft', [
             'leaf' => ['kind' => 'braced', 'rail' => '6in', 'board' => '7in', 'double' => true],
         ]],

@@ -106,7 +106,7 @@ final class OperationsTest extends TestCase
         $before = $children();
         self::assertGreaterThan(TakeTurns::AT_ONCE + TakeTurns::WAITING, count($before), 'one person cannot hold all');
         self::bash('kill -SEGV '.implode(' ', array_slice($before, 0, 4)))->mustRun();
-        for ($i = 0; $i < 100 && (count($children()) < count($before) || array_intersect($before, $children()) !== []); $i++) {
+        for ($i = 0; $i < 400 && (count($children()) < count($before) || array_intersect($before, $children()) !== []); $i++) {
             usleep(100_000);
         }
         self::assertSame([], array_intersect($before, $children()), 'those that did not crash were replaced too');
