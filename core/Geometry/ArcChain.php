@@ -18,6 +18,9 @@ final readonly class ArcChain
     /** What is left of an arc that is drawn smaller than this is none. */
     private const LEAST_MM = 0.02;
 
+    /** As it is, not grown: every place along it asks for that. */
+    private float $length;
+
     /**
      * @param  non-empty-list<array{Arc, float, float}>  $arcs  each with where it begins and ends, radians
      * @param  ?float  $from  the x at which it begins, where that is a point
@@ -25,6 +28,7 @@ final readonly class ArcChain
      */
     private function __construct(private array $arcs, private ?float $from = null, private ?float $to = null)
     {
+        $this->length = $this->grownLength(0.0);
     }
 
     /** A part of a circle over a span from 0, rising so far above y. */
@@ -155,6 +159,11 @@ final readonly class ArcChain
 
     /** How long it is, grown by so much. */
     public function length(float $by = 0.0): float
+    {
+        return $by === 0.0 ? $this->length : $this->grownLength($by);
+    }
+
+    private function grownLength(float $by): float
     {
         return array_sum(array_map(static fn (array $a): float => $a[0]->radius * ($a[2] - $a[1]), $this->grown($by)));
     }

@@ -66,12 +66,13 @@ final readonly class Units
     {
         $units = [];
         $points = $curve->isPointed();
-        $ends = static fn (int $i, float $by): array => [
-            $i / $count + ($i === 0 && ! $points[0] ? 0.0 : $joint / 2.0 / $curve->length($by)),
-            ($i + 1) / $count - ($i === $count - 1 && ! $points[1] ? 0.0 : $joint / 2.0 / $curve->length($by)),
+        $ends = static fn (int $i, float $half): array => [
+            $i / $count + ($i === 0 && ! $points[0] ? 0.0 : $half),
+            ($i + 1) / $count - ($i === $count - 1 && ! $points[1] ? 0.0 : $half),
         ];
+        $halves = array_map(static fn (float $by): float => $joint / 2.0 / $curve->length($by), $out);
         for ($i = 0; $i < $count; $i++) {
-            $units[] = self::piece($curve, $out, $ends($i, $out[0]), $ends($i, $out[1]));
+            $units[] = self::piece($curve, $out, $ends($i, $halves[0]), $ends($i, $halves[1]));
         }
 
         return $units;

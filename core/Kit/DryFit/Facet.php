@@ -26,6 +26,8 @@ final class Facet
 
     private ?Bins $bins = null;
 
+    private ?int $corners = null;
+
     /** @var array<int, Convex> of the pieces that were asked for */
     private array $slabs = [];
 
@@ -194,7 +196,7 @@ final class Facet
 
     public function corners(): int
     {
-        return array_sum(array_map(static fn (Ring $r): int => $r->count(), $this->region->rings()));
+        return $this->corners ??= array_sum(array_map(static fn (Ring $r): int => $r->count(), $this->region->rings()));
     }
 
     /** How far a point lies outside the card beyond the named face; negative in the card's direction. */
@@ -232,7 +234,7 @@ final class Facet
         $area = $this->shadow($box);
 
         return $area === null ? null : [$this->frame, $this->thickness, array_map(
-            static fn (Region $face): array => [$face->contains(new Vec2($area->x0, $area->y0)), $face->index()->in($area)],
+            static fn (Region $face): array => [$face->index()->contains(new Vec2($area->x0, $area->y0)), $face->index()->in($area)],
             $this->inside === null ? [$this->region] : [$this->region, $this->inner],
         )];
     }

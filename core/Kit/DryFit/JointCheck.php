@@ -68,9 +68,10 @@ final class JointCheck
                 $this->add('joint.part-missing', $joint, 'names '.($one === null ? $a->part : $b->part).', which is not in the kit');
                 $answer = [0.0, [], $this->wrong];
             } else {
+                $said = Recall::question('said', ['id' => ''] + $joint->values, $this->paper);
                 $answer = $this->recall->of(
-                    Recall::question('joint', $one->fingerprint, $other->fingerprint, ['id' => ''] + $joint->values, $this->paper),
-                    fn (): array => $this->letIn($joint, [$one, $a], [$other, $b]) ?? $this->meet($joint, $one, $a, $other, $b),
+                    "joint$one->fingerprint$other->fingerprint$said",
+                    fn (): array => $this->letIn($joint, $said, [$one, $a], [$other, $b]) ?? $this->meet($joint, $one, $a, $other, $b),
                 );
             }
             [$off, $found, $wrong] = $answer;
@@ -96,11 +97,12 @@ final class JointCheck
      * What stands in an opening is measured anew only where that opening, or what is near, is another: not for others in the same wall.
      * Null where it is no such joint, or something is wrong with it, which is then measured against all that there is.
      *
+     * @param  string  $said  all that the joint says, but for its id
      * @param  array{Piece, Side}  $in
      * @param  array{Piece, Side}  $round
      * @return ?array{float, list<string>, list<array{string, string, float}>}
      */
-    private function letIn(KitShape $joint, array $in, array $round): ?array
+    private function letIn(KitShape $joint, string $said, array $in, array $round): ?array
     {
         [[$one, $a], [$other, $b]] = [$in, $round];
         $hole = $b->hole === null || $joint->text('kind') !== 'clearance' ? null : $other->part->region->holes[$b->hole] ?? null;
@@ -111,7 +113,7 @@ final class JointCheck
         [$x0, $x1, $y0, $y1, $z0, $z1] = $box;
         $near = array_map(static fn (Facet $f): ?array => $f->within([$x0, $x1, $y0, $y1, $z0, $z1]), $other->facets);
         $answer = $this->recall->of(
-            Recall::question('let in', $one->fingerprint, ['id' => ''] + $joint->values, $hole, $near),
+            Recall::question('let in', $one->fingerprint, $said, $hole, $near),
             fn (): array => $this->meet($joint, $one, $a, $other, $b),
         );
 
