@@ -7,12 +7,14 @@ namespace Chartula\Core\Drawing;
 use Chartula\Core\Building\Building;
 use Chartula\Core\Building\Filling;
 use Chartula\Core\Building\Opening;
+use Chartula\Core\Building\OpeningKind;
 use Chartula\Core\Building\Style;
 use Chartula\Core\Fillings\FillingSheets;
 use Chartula\Core\Fillings\Fitted;
 use Chartula\Core\Fillings\HungLeaf;
 use Chartula\Core\Fillings\PaneHoles;
 use Chartula\Core\Fillings\Sheet;
+use Chartula\Core\Fillings\Stance;
 use Chartula\Core\Form\OpeningForm;
 use Chartula\Core\Form\OpeningShapes;
 use Chartula\Core\Geometry\Ring;
@@ -44,7 +46,8 @@ final readonly class KindDrawing
     public static function of(Building $building, Style $style): ?Drawing
     {
         $zero = RealLength::ofMillimetres(0.0);
-        $opening = OpeningForm::of(new Opening('kind', $style, $zero, $zero, 1, null, ''), 0, new OpeningShapes($building->scale), -1.0);
+        $opening = OpeningForm::of(new Opening('kind', $style, $zero, $zero, 1, null, ''), 0, new OpeningShapes($building->scale),
+            $style->kind === OpeningKind::Door ? 0.0 : -1.0);
         $panes = new PaneHoles($building);
         if ($panes->layout($opening)?->isPossible() === false) {
             return null;
@@ -67,8 +70,8 @@ final readonly class KindDrawing
         $leaf = $opening->opening->style->leaf;
         $in = static fn (OpeningForm $form): Fitted => new Fitted($building, $form, OpeningCut::none());
         $all = static fn (OpeningForm $form): array => array_map(
-            static fn (Sheet $sheet): array => [$sheet, new Vec2($form->left, $form->sill)],
-            array_reverse(FillingSheets::of($in($form), $panes, null)),
+            static fn (Sheet $sheet): array => [self::turned($building, $form, $sheet), new Vec2($form->left, $form->sill)],
+            self::hindmostFirst(FillingSheets::of($in($form), $panes, null)),
         );
         $hung = $leaf?->hinges === null ? null : new HungLeaf($building, $opening, $leaf);
 
@@ -77,6 +80,29 @@ final readonly class KindDrawing
             ! $hung->hasRoom() => [],
             default => array_merge([[$hung->frame($in($opening)), $zero]], ...array_map($all, $hung->leaves())),
         };
+    }
+
+    /** A leaf that stands open turns with all that lies on it. */
+    private static function turned(Building $building, OpeningForm $form, Sheet $sheet): Sheet
+    {
+        $leaf = $form->opening->style->leaf;
+
+        return $leaf === null || $leaf->angle <= 0.0 || $sheet->swing !== null
+            ? $sheet
+            : $sheet->with(swing: Stance::swing($building, $leaf, $form->shape->width));
+    }
+
+    /**
+     * @param  list<Sheet>  $sheets  the foremost first, but for what is turned by itself or lies upon the foremost
+     * @return list<Sheet>
+     */
+    private static function hindmostFirst(array $sheets): array
+    {
+        $isUpon = static fn (Sheet $sheet): bool => $sheet->swing !== null;
+        $upon = array_values(array_filter($sheets, $isUpon));
+        $others = array_values(array_filter($sheets, static fn (Sheet $sheet): bool => ! $isUpon($sheet)));
+
+        return [...array_reverse($others), ...array_reverse($upon)];
     }
 
     private function at(Vec2 $by): self
@@ -95,8 +121,10 @@ final readonly class KindDrawing
         $rings = $sheet->swing === null ? $rings : array_map($sheet->swing->seen(...), $rings);
         $lines = array_map(static fn (Ring $r): array => $r->points, $rings);
         $stroke = new Stroke(self::LINE_MM, self::INK);
-        $marks = array_map(static fn (Mark $m): array => $m->path, $sheet->marks);
-        $this->show($sheet->layer, $rings, [
+        $seen = $sheet->swing === null ? static fn (Vec2 $p): Vec2 => $p : $sheet->swing->at(...);
+        $marks = array_map(static fn (Mark $m): array => array_map($seen, $m->path), $sheet->marks);
+        // Of two leaves each has its own.
+        $this->show(sprintf('%s-%d', $sheet->layer, (int) round(100.0 * $this->by->x)), $rings, [
             new Path(Layer::Art, $lines, true, null, self::TONES[$sheet->letter]),
             ...$sheet->art === null ? [] : ArtSymbol::drawn($sheet->art, Ring::rectangle($box->x0, $box->y0, $box->x1, $box->y1)),
             ...$marks === [] ? [] : [new Path(Layer::Art, $marks, false, new Stroke(self::LINE_MM / 2.0, self::INK))],

@@ -82,6 +82,16 @@ final readonly class Stance
         return $this->slides() ? -$this->paper - $thickness : $inOpening;
     }
 
+    /** About what a leaf turns in an opening so wide: its pins, or the front edge of its side. */
+    public static function swing(Building $building, Leaf $leaf, float $wide): Swing
+    {
+        $play = FillingParts::CLEARANCE_MM;
+
+        return $leaf->hinges !== null
+            ? Straps::swing($building, $leaf, $wide)
+            : new Swing($leaf->hinge === 'left' ? $play : $wide - $play, $leaf->hinge, $leaf->angle);
+    }
+
     /**
      * Of a sheet, in the opening's own frame.
      *
@@ -94,11 +104,7 @@ final readonly class Stance
         if ($leaf === null || $leaf->angle <= 0.0) {
             return $this->wall->frame->moved($form->left, $form->sill, -$depth);
         }
-        $play = FillingParts::CLEARANCE_MM;
-        $swing = $leaf->hinges === null
-            ? new Swing($leaf->hinge === 'left' ? $play : $form->shape->width - $play, $leaf->hinge, $leaf->angle)
-            : Straps::swing($this->building, $leaf, $form->shape->width);
 
-        return $swing->frame($this->wall->frame, $form, $front, $depth);
+        return self::swing($this->building, $leaf, $form->shape->width)->frame($this->wall->frame, $form, $front, $depth);
     }
 }

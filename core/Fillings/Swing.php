@@ -31,9 +31,13 @@ final readonly class Swing
     /** As it is seen from before the wall. */
     public function seen(Ring $ring): Ring
     {
-        $narrower = cos(deg2rad($this->degrees));
+        return new Ring(array_map($this->at(...), $ring->points));
+    }
 
-        return new Ring(array_map(fn (Vec2 $p): Vec2 => new Vec2($this->pin + $narrower * ($p->x - $this->pin), $p->y), $ring->points));
+    /** Where a place of it is seen. */
+    public function at(Vec2 $place): Vec2
+    {
+        return new Vec2($this->pin + cos(deg2rad($this->degrees)) * ($place->x - $this->pin), $place->y);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Fillings;
 
 use Chartula\Core\Derivation;
+use Chartula\Core\Drawing\KindDrawing;
 use Chartula\Core\Geometry\Box2;
 use Chartula\Core\Geometry\Vec2;
 use Chartula\Core\Part\Part;
@@ -70,6 +71,19 @@ final class HingesTest extends TestCase
             self::assertEqualsWithDelta([0.6, 7.3], [min($out), max($out)], 1e-6);
             self::assertEqualsWithDelta([$pin, $pin], [$ends[0]->x, $ends[1]->x], 1e-6);
         }
+    }
+
+    /** In the picture of its kind each leaf is seen as far as it stands open, by 60° half as wide, on its own side. */
+    public function testItsPictureShowsItOpen(): void
+    {
+        $derived = self::hung(['kind' => 'plain', 'double' => true, 'open' => 60]);
+        $drawing = KindDrawing::of($derived->building, $derived->building->styles['own']);
+        $leaves = array_filter($drawing?->symbols() ?? [], static fn ($s): bool => str_starts_with($s->id, 'leaf-'));
+        $boxes = array_map(static fn ($s): Box2 => Box2::around($s->clip[0]->points), array_values($leaves));
+        self::assertCount(2, $boxes);
+        // 6.7 wide, from 0.6 beside the line that it turns about on.
+        self::assertEqualsWithDelta([3.35, 3.35], [$boxes[0]->width(), $boxes[1]->width()], 1e-6);
+        self::assertEqualsWithDelta([-0.5 + 0.3, 6.9 + 0.5 - 0.3], [$boxes[0]->x0, $boxes[1]->x1], 1e-6);
     }
 
     /** A thick leaf swings where it does not hang: 10.0 wide, 3.12 thick, √(10² + 3.12²) − 10 = 0.4754, 0.3754 over its play. */
