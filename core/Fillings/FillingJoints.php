@@ -100,7 +100,7 @@ final readonly class FillingJoints
                 if (in_array($opening, $piece->shape->openings, true)) {
                     $joints[] = new Joint(
                         JointKind::Lap, Ref::inside($piece->part->id), Ref::outside($this->panel->id, $copy), $this->panel->corners($copy),
-                        gap_mm: $gap, why: $why, contact_mm2: $this->shared($copy, $piece->part, 'inside'),
+                        gap_mm: $gap, why: $why, contact_mm2: $this->shared($copy, $piece->part, self::round($piece, $opening)),
                     );
                 }
             }
@@ -121,7 +121,7 @@ final readonly class FillingJoints
         $joints = [];
         foreach (array_keys($forms) as $copy) {
             foreach ($this->walls->pieces($this->span, 0) as $piece) {
-                $shared = $this->shared($copy, $piece->part, 'outside');
+                $shared = $this->shared($copy, $piece->part, $piece->part->face('outside'));
                 array_push($joints, ...$shared < self::LEAST_MM2 ? [] : [new Joint(
                     JointKind::Lap, Ref::inside($this->panel->id, $copy), Ref::outside($piece->part->id), $this->panel->corners($copy),
                     gap_mm: $off, why: 'slides before the wall', contact_mm2: $shared,
@@ -132,15 +132,27 @@ final readonly class FillingJoints
         return $joints;
     }
 
-    /** @param  'inside'|'outside'  $face */
-    private function shared(int $copy, Part $wall, string $face): float
+    /** The inside of a wall as it is round one of its openings: what is cut for others lies farther off than anything laps. */
+    private static function round(WallPiece $piece, OpeningForm $opening): Region
+    {
+        $face = $piece->part->face('inside');
+        $own = $piece->shape->holeOf[$opening->id] ?? null;
+        if ($own === null && ! $opening->reachesFoot()) {
+            return $face;
+        }
+        $more = array_slice($face->holes, count($piece->shape->holeOf));
+
+        return new Region($face->outline, $own === null ? $more : [$face->holes[$own], ...$more]);
+    }
+
+    private function shared(int $copy, Part $wall, Region $face): float
     {
         [$from, $to] = [$this->panel->placements[$copy], $wall->placements[0]];
         $there = static fn (Vec2 $p): Vec2 => $to->project($from->at($p));
         $drawn = static fn (Ring $ring): Ring => new Ring(array_map($there, $ring->points));
         $its = new Region($drawn($this->panel->outline->ring), array_map($drawn, $this->panel->holes));
 
-        return Clip::sharedArea($its, $wall->face($face));
+        return Clip::sharedArea($its, $face);
     }
 
     /** @return list<Joint> */

@@ -56,9 +56,7 @@ final readonly class OpeningCut
     ) {
     }
 
-    /**
-     * As its kind wants it held, where that can be; where there is no room for that, in another way; else by glue.
-     */
+    /** As its kind wants it held, where that can be; where there is no room for that, in another way; else by glue. */
     public static function of(Building $building, WallForm $wall, Opening $opening, OpeningRoom $room): self
     {
         $stack = $building->methods->stacks[$wall->wall->stack];
@@ -253,7 +251,8 @@ final readonly class OpeningCut
     {
         return match (true) {
             $this->held === Holding::Behind => max($this->lap, $this->rings > 0 ? $this->band : 0.0),
-            $this->held === Holding::Layer && $this->rebate <= 0.0 => $this->lap,
+            // What lies behind its layer may be thicker than the wall there.
+            $this->held === Holding::Layer => $this->lap,
             default => 0.0,
         };
     }

@@ -155,7 +155,10 @@ final readonly class OpeningRoom
         $its = $this->building->methods->stacks[$other->wall->stack];
         $most = $its->thickness_mm;
         foreach ($deep === null ? [] : $other->wall->openings as $opening) {
-            $most = $this->building->methods->holding($opening->style) === Holding::Behind
+            // Whatever is held may come to be held there.
+            $mayBeThere = $this->building->methods->holding($opening->style) !== Holding::Glue
+                || $this->building->methods->isInLayer($opening->style, $its);
+            $most = $mayBeThere
                 ? max($most, OpeningCut::deepBehind($this->building, $its, $opening, $other->turnIn) + self::CLEAR_MM)
                 : $most;
         }
@@ -167,14 +170,20 @@ final readonly class OpeningRoom
 
     private function isClearOfOthers(OpeningForm $opening, float $band): bool
     {
-        $box = $opening->ring()->bounds();
-        $near = array_filter(
-            $this->wall->openings,
-            static fn (OpeningForm $o): bool => $o !== $opening && self::areNear($o->ring()->bounds(), $box, 2.0 * $band + self::CLEAR_MM),
-        );
+        $box = self::box($opening);
+        foreach ($this->wall->openings as $other) {
+            if ($other !== $opening && self::areNear(self::box($other), $box, 2.0 * $band + self::CLEAR_MM)) {
+                return false;
+            }
+        }
         $pierced = array_filter($this->wall->holes(), static fn ($hole): bool => self::areNear($hole->bounds(), $box, $band));
 
-        return $near === [] && $pierced === [];
+        return $pierced === [];
+    }
+
+    private static function box(OpeningForm $opening): Box2
+    {
+        return new Box2($opening->left, $opening->sill, $opening->right(), $opening->top());
     }
 
     private static function areNear(Box2 $a, Box2 $b, float $within): bool

@@ -93,8 +93,9 @@ final class WallSpan
         $wall = $block->wall($edge);
         $stack = $building->methods->stacks[$wall->wall->stack];
         $cuts = [];
+        $room = new OpeningRoom($building, $form, $wall);
         foreach ($wall->openings as $opening) {
-            $cuts[$opening->opening->id] ??= OpeningCut::of($building, $wall, $opening->opening, new OpeningRoom($building, $form, $wall));
+            $cuts[$opening->opening->id] ??= OpeningCut::of($building, $wall, $opening->opening, $room);
         }
 
         return new self(

@@ -41,7 +41,7 @@ export function Layers({ stack, label }: { stack: string; label: string }) {
       {stack !== 'roof' && stocks.length > 1 && (
         <SelectField
           label="frames are cut in"
-          path={`${path}.1.role`}
+          path={`${path}.${Math.max(1, framed)}.role`}
           value={framed < 0 ? '' : String(framed)}
           choices={[
             ['', 'cards of their own'],

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { Json, PlanBlock } from '../../api/types';
 import { Entries } from '../../ui/Entries';
-import { entriesAt, freeId } from '../../document/entries';
+import { entriesAt, freeId, storeysAt } from '../../document/entries';
 import { LengthField } from '../../ui/LengthField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -107,7 +107,7 @@ export function BlockFigures({ index, id, blocks }: { index: number; id: string;
           {own.storeys}
         </p>
       )}
-      {(own?.storeys || entriesAt(state.document, `${at}.storeys`).length > 0) && (
+      {storeysAt(state.document, at).length > 0 && (
         <Button
           className="mb-2"
           size="sm"
