@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { showIn, standInServer } from '../../testing/building';
 import { hut, hutState } from '../../testing/hut';
@@ -38,21 +38,46 @@ describe('Prototype', () => {
     const { plan } = derived.view;
     const [own] = plan.blocks;
     if (own === undefined) throw new Error('the hut has a block');
-    const blocks = [
-      { ...own, storeys: '9ft ground = 9ft to the eaves, 36 courses.' },
-      { ...own, id: 'wing', name: 'Wing', path: 'blocks.1' },
-    ];
     const storeys = [{ id: 'ground', floor: '0ft', height: '9ft' }];
-    const { save } = showIn(
-      hutState({ document: { blocks: [{ id: 'main' }, { id: 'wing', storeys }] } }),
-      <PrototypeStage />,
-      { ...derived, view: { ...derived.view, plan: { ...plan, blocks } } },
-    );
-    expect(screen.getByText('9ft ground = 9ft to the eaves, 36 courses.')).toBeInTheDocument();
+    const show = (main: { [key: string]: string }, sum: string | null) =>
+      showIn(
+        hutState({
+          document: {
+            blocks: [
+              { id: 'main', ...main },
+              { id: 'wing', storeys },
+            ],
+          },
+        }),
+        <PrototypeStage />,
+        {
+          ...derived,
+          view: {
+            ...derived.view,
+            plan: {
+              ...plan,
+              blocks: [
+                { ...own, storeys: sum },
+                { ...own, id: 'wing', name: 'Wing', path: 'blocks.1' },
+              ],
+            },
+          },
+        },
+      );
+    const alone = show({}, null);
+    expect(screen.queryByRole('button', { name: 'Eaves to the bed joint over them' })).toBeNull();
     fireEvent.change(screen.getByLabelText('storeys'), { target: { value: 'wing' } });
-    expect(save).toHaveBeenCalledWith([{ op: 'share-storeys', block: 'main', with: 'wing' }]);
+    expect(alone.save).toHaveBeenCalledWith([{ op: 'share-storeys', block: 'main', with: 'wing' }]);
+    cleanup();
+    // Where they come to more than the eaves there is no sum, but the press that mends it.
+    const over = show({ storeys_of: 'wing' }, null);
     fireEvent.click(screen.getByRole('button', { name: 'Eaves to the bed joint over them' }));
-    expect(save).toHaveBeenCalledWith([{ op: 'eaves-to-storeys', block: 'main' }]);
+    expect(over.save).toHaveBeenCalledWith([{ op: 'eaves-to-storeys', block: 'main' }]);
+    fireEvent.change(screen.getByLabelText('storeys'), { target: { value: '' } });
+    expect(over.save).toHaveBeenCalledWith([{ op: 'share-storeys', block: 'main' }]);
+    cleanup();
+    show({ storeys_of: 'wing' }, '9ft ground = 9ft to the eaves, 36 courses.');
+    expect(screen.getByText('9ft ground = 9ft to the eaves, 36 courses.')).toBeInTheDocument();
   });
 
   it('takes the bricks of a usual size', () => {
